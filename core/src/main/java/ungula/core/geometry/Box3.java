@@ -1,0 +1,33 @@
+package ungula.core.geometry;
+
+/** An axis-aligned box. Never empty: {@code min} is at or below {@code max} on every axis. */
+public record Box3(Vec3 min, Vec3 max) {
+
+  public Box3 {
+    if (!(min.x() <= max.x() && min.y() <= max.y() && min.z() <= max.z())) {
+      throw new IllegalArgumentException("Box corners out of order: " + min + " to " + max);
+    }
+  }
+
+  public Vec3 size() {
+    return max.minus(min);
+  }
+
+  public Vec3 centre() {
+    return min.plus(max).times(0.5);
+  }
+
+  public double diagonal() {
+    return size().norm();
+  }
+
+  public double longest() {
+    Vec3 s = size();
+    return Math.max(s.x(), Math.max(s.y(), s.z()));
+  }
+
+  public double volume() {
+    Vec3 s = size();
+    return s.x() * s.y() * s.z();
+  }
+}

@@ -1,0 +1,37 @@
+package ungula.core.master;
+
+import ungula.core.quantity.Choosable;
+
+/** What a master is made of, with the density counted on until it is weighed. */
+public enum MasterMaterial implements Choosable {
+  PRINT_RESIN("printed resin", 1.18),
+  PRINT_PLA("printed PLA", 1.24),
+  CLAY_OIL("oil clay", 1.55),
+  CLAY_WATER("water clay", 1.9),
+  WAX("wax", 0.93),
+  WOOD("wood", 0.65),
+  PLASTER("plaster", 1.2),
+  STONE("stone", 2.6),
+  METAL("metal", 7.8),
+  GLASS("glass", 2.5),
+  PU_BOARD("tooling board", 0.7),
+  CAST_RESIN("cast resin", 1.1);
+
+  private final String text;
+  private final double density;
+
+  MasterMaterial(String text, double density) {
+    this.text = text;
+    this.density = density;
+  }
+
+  @Override
+  public String text() {
+    return text;
+  }
+
+  /** g/cm³, of a solid piece; hollow or filled masters are weighed. */
+  public double density() {
+    return density;
+  }
+}

@@ -1,0 +1,77 @@
+package ungula.core.mesh;
+
+import java.util.Arrays;
+
+/** Plane rings as right, up pairs: their area, and fewer points for drawing. */
+public final class Outline {
+
+  private Outline() {}
+
+  /** Signed area, positive counter-clockwise. */
+  public static double area(double[] ring) {
+    double twice = 0;
+    for (int i = 0, j = ring.length - 2; i < ring.length; j = i, i += 2) {
+      twice += ring[j] * ring[i + 1] - ring[i] * ring[j + 1];
+    }
+    return twice / 2;
+  }
+
+  /**
+   * The same line with points left out that lie within a distance of it (Douglas and Peucker: the
+   * reduction of the number of points required to represent a digitized line, 1973). Ends stay.
+   */
+  public static double[] thinned(double[] line, double within) {
+    int n = line.length / 2;
+    if (n < 4) {
+      return line;
+    }
+    boolean[] keep = new boolean[n];
+    keep[0] = true;
+    keep[n - 1] = true;
+    int[] stack = new int[64];
+    int depth = 0;
+    stack[depth++] = 0;
+    stack[depth++] = n - 1;
+    while (depth > 0) {
+      int b = stack[--depth];
+      int a = stack[--depth];
+      double worst = within;
+      int at = -1;
+      for (int i = a + 1; i < b; i++) {
+        double d = distance(line, i, a, b);
+        if (d > worst) {
+          worst = d;
+          at = i;
+        }
+      }
+      if (at > 0) {
+        keep[at] = true;
+        if (depth + 4 > stack.length) {
+          stack = Arrays.copyOf(stack, 2 * stack.length);
+        }
+        stack[depth++] = a;
+        stack[depth++] = at;
+        stack[depth++] = at;
+        stack[depth++] = b;
+      }
+    }
+    double[] out = new double[line.length];
+    int length = 0;
+    for (int i = 0; i < n; i++) {
+      if (keep[i]) {
+        out[length++] = line[2 * i];
+        out[length++] = line[2 * i + 1];
+      }
+    }
+    return Arrays.copyOf(out, length);
+  }
+
+  private static double distance(double[] line, int i, int a, int b) {
+    double dx = line[2 * b] - line[2 * a];
+    double dy = line[2 * b + 1] - line[2 * a + 1];
+    double px = line[2 * i] - line[2 * a];
+    double py = line[2 * i + 1] - line[2 * a + 1];
+    double length = Math.hypot(dx, dy);
+    return length < 1e-12 ? Math.hypot(px, py) : Math.abs(dx * py - dy * px) / length;
+  }
+}

@@ -1,0 +1,255 @@
+package ungula.core.mould;
+
+import java.util.ArrayList;
+import java.util.List;
+import ungula.core.geometry.Vec3;
+import ungula.core.mesh.Outline;
+import ungula.core.mesh.Slicer;
+import ungula.core.mesh.Slicer.Cut;
+import ungula.core.quantity.Length;
+import ungula.core.quantity.Units;
+
+/**
+ * A cut through box, rubber and master, to scale, with its dimensions: what the page and the sheet
+ * both draw. All coordinates in mm, right and up as seen.
+ *
+ * @param cut which way one looks
+ * @param at where the plane lies along its axis
+ * @param from least {@code at} that still cuts the box
+ * @param to greatest
+ * @param left least x of everything drawn but dimensions
+ * @param bottom least y
+ * @param right greatest x
+ * @param top greatest y
+ * @param shapes from back to front
+ * @param dimensions to be drawn outside the shapes
+ */
+public record SectionDrawing(
+    Cut cut,
+    double at,
+    double from,
+    double to,
+    double left,
+    double bottom,
+    double right,
+    double top,
+    List<Shape> shapes,
+    List<Dimension> dimensions) {
+
+  public enum Role {
+    PLATE,
+    WALL,
+    RUBBER,
+    MASTER,
+    /** Only the outer size of the master is known. */
+    ENVELOPE,
+    POUR_LINE,
+    GAP
+  }
+
+  /**
+   * @param role what it is
+   * @param rings x, y pairs; even-odd filled; two points make a line
+   */
+  public record Shape(Role role, List<double[]> rings) {}
+
+  /** Which side of the drawing a dimension is set out to. */
+  public enum Side {
+    BELOW,
+    LEFT
+  }
+
+  /**
+   * @param side it is set out to
+   * @param row how far out, from 1
+   * @param from along the side
+   * @param to along the side
+   * @param text with its unit
+   * @param word the changeable word behind it; empty when it only follows
+   */
+  public record Dimension(Side side, int row, double from, double to, String text, String word) {}
+
+  /** Points of an outline closer to it than this share of the drawing are left out. */
+  private static final double FINE = 1.0 / 3000;
+
+  /**
+   * @param box the mould
+   * @param slicer over the master set down at z = 0; null when only its size is known
+   * @param round whether a master without a model is round
+   * @param at the plane's place along the cut's axis, mm; drawn at the nearest place in the box
+   */
+  public static SectionDrawing of(
+      BoxMould box, Slicer slicer, Cut cut, boolean round, double at, Units units) {
+    return new Pen(box, cut, at, units).draw(slicer, round);
+  }
+
+  private static final class Pen {
+
+    private final BoxMould box;
+    private final Cut cut;
+    private final Units units;
+    private final double at;
+    private final double from;
+    private final double to;
+    private final List<Shape> shapes = new ArrayList<>();
+    private final List<Dimension> dimensions = new ArrayList<>();
+
+    // inside of the box across the drawing, and the master's reach in it
+    private final double low;
+    private final double high;
+    private final double masterLow;
+    private final double masterHigh;
+
+    Pen(BoxMould box, Cut cut, double at, Units units) {
+      this.box = box;
+      this.cut = cut;
+      this.units = units;
+      Vec3 m = box.masterMm();
+      boolean side = cut == Cut.SIDE;
+      masterHigh = (side ? m.y() : m.x()) / 2;
+      masterLow = -masterHigh;
+      low = masterLow - (side ? box.frontMm() : box.leftMm());
+      high = masterHigh + (side ? box.backMm() : box.rightMm());
+      switch (cut) {
+        case FRONT -> {
+          from = -m.y() / 2 - box.frontMm();
+          to = m.y() / 2 + box.backMm();
+        }
+        case SIDE -> {
+          from = -m.x() / 2 - box.leftMm();
+          to = m.x() / 2 + box.rightMm();
+        }
+        default -> {
+          from = 0;
+          to = box.wallHeightMm();
+        }
+      }
+      this.at = Math.max(from, Math.min(to, at));
+    }
+
+    SectionDrawing draw(Slicer slicer, boolean round) {
+      if (cut == Cut.TOP) {
+        plan();
+      } else {
+        upright();
+      }
+      master(slicer, round);
+      double t = box.sheet().thicknessMm();
+      boolean plan = cut == Cut.TOP;
+      double bottom = plan ? -box.masterMm().y() / 2 - box.frontMm() - t : -t;
+      double top = plan ? box.masterMm().y() / 2 + box.backMm() + t : box.wallHeightMm();
+      double over = plan ? 0 : 20;
+      return new SectionDrawing(
+          cut, at, from, to, low - t - over, bottom, high + t + over, top, shapes, dimensions);
+    }
+
+    private void upright() {
+      double t = box.sheet().thicknessMm();
+      double line = box.pourLineMm();
+      double wall = box.wallHeightMm();
+      if (line > 0) {
+        add(Role.RUBBER, rectangle(low, 0, high, line));
+      }
+      add(Role.PLATE, rectangle(low - t - 20, -t, high + t + 20, 0));
+      add(Role.WALL, rectangle(low - t, 0, low, wall));
+      add(Role.WALL, rectangle(high, 0, high + t, wall));
+      add(Role.POUR_LINE, new double[] {low, line, high, line});
+      boolean side = cut == Cut.SIDE;
+      dimension(Side.BELOW, 1, low, masterLow, side ? "mould.frontMm" : "mould.leftMm");
+      dimension(Side.BELOW, 1, masterHigh, high, side ? "mould.backMm" : "mould.rightMm");
+      dimension(Side.BELOW, 2, low, high, side ? "mould.insideWidthMm" : "mould.insideLengthMm");
+      double masterTop = box.belowMm() + box.masterMm().z();
+      if (box.belowMm() > 0) {
+        dimension(Side.LEFT, 1, 0, box.belowMm(), "pose.liftMm");
+      }
+      dimension(Side.LEFT, 1, masterTop, line, "mould.overTopMm");
+      dimension(Side.LEFT, 2, 0, line, "");
+    }
+
+    private void plan() {
+      double t = box.sheet().thicknessMm();
+      double front = -box.masterMm().y() / 2 - box.frontMm();
+      double back = box.masterMm().y() / 2 + box.backMm();
+      add(
+          Role.WALL,
+          rectangle(low - t, front - t, high + t, back + t),
+          rectangle(low, front, high, back));
+      if (at <= box.pourLineMm()) {
+        add(Role.RUBBER, rectangle(low, front, high, back));
+      }
+      dimension(Side.BELOW, 1, low, masterLow, "mould.leftMm");
+      dimension(Side.BELOW, 1, masterHigh, high, "mould.rightMm");
+      dimension(Side.BELOW, 2, low, high, "mould.insideLengthMm");
+      dimension(Side.LEFT, 1, front, -box.masterMm().y() / 2, "mould.frontMm");
+      dimension(Side.LEFT, 1, box.masterMm().y() / 2, back, "mould.backMm");
+      dimension(Side.LEFT, 2, front, back, "mould.insideWidthMm");
+    }
+
+    private void master(Slicer slicer, boolean round) {
+      if (slicer == null) {
+        double y = box.masterMm().y() / 2;
+        double z = box.belowMm();
+        if (cut != Cut.TOP) {
+          add(Role.ENVELOPE, rectangle(masterLow, z, masterHigh, z + box.masterMm().z()));
+        } else if (round) {
+          add(Role.ENVELOPE, circle(masterHigh));
+        } else {
+          add(Role.ENVELOPE, rectangle(masterLow, -y, masterHigh, y));
+        }
+        return;
+      }
+      double lift = box.belowMm();
+      Slicer.Section section = slicer.at(cut == Cut.TOP ? at - lift : at);
+      double fine = box.masterMm().norm() * FINE;
+      double up = cut == Cut.TOP ? 0 : lift;
+      List<double[]> rings = new ArrayList<>();
+      for (double[] loop : section.loops()) {
+        double[] thin = Outline.thinned(loop, fine);
+        if (thin.length >= 6) {
+          rings.add(raised(thin, up));
+        }
+      }
+      if (!rings.isEmpty()) {
+        shapes.add(new Shape(Role.MASTER, rings));
+      }
+      for (double[] chain : section.openChains()) {
+        shapes.add(new Shape(Role.GAP, List.of(raised(Outline.thinned(chain, fine), up))));
+      }
+    }
+
+    private static double[] raised(double[] line, double by) {
+      double[] out = new double[line.length];
+      for (int i = 0; i < line.length; i += 2) {
+        // a thousandth of a millimetre is finer than any screen or printer
+        out[i] = Math.round(line[i] * 1000) / 1000.0;
+        out[i + 1] = Math.round((line[i + 1] + by) * 1000) / 1000.0;
+      }
+      return out;
+    }
+
+    private static double[] circle(double r) {
+      double[] ring = new double[180];
+      for (int i = 0; i < 90; i++) {
+        ring[2 * i] = r * Math.cos(i * Math.PI / 45);
+        ring[2 * i + 1] = r * Math.sin(i * Math.PI / 45);
+      }
+      return ring;
+    }
+
+    private static double[] rectangle(double x0, double y0, double x1, double y1) {
+      return new double[] {x0, y0, x1, y0, x1, y1, x0, y1};
+    }
+
+    private void add(Role role, double[]... rings) {
+      shapes.add(new Shape(role, List.of(rings)));
+    }
+
+    private void dimension(Side side, int row, double a, double b, String word) {
+      if (Math.abs(b - a) >= 0.05) {
+        dimensions.add(
+            new Dimension(
+                side, row, Math.min(a, b), Math.max(a, b), Length.format(b - a, units), word));
+      }
+    }
+  }
+}

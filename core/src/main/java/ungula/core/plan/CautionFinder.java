@@ -1,0 +1,445 @@
+package ungula.core.plan;
+
+import static ungula.core.plan.Caution.Level.CHECK;
+import static ungula.core.plan.Caution.Level.NOTE;
+import static ungula.core.plan.Caution.Level.STOP;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import ungula.core.mould.Bowing;
+import ungula.core.mould.BoxMould;
+import ungula.core.mould.Fixing;
+import ungula.core.mould.Lift;
+import ungula.core.mould.SheetStock;
+import ungula.core.plan.Caution.Fix;
+import ungula.core.plan.Caution.Place;
+import ungula.core.quantity.Length;
+import ungula.core.quantity.Mass;
+import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Volume;
+import ungula.core.rubber.Product;
+import ungula.core.sentence.WordBook.Edit;
+
+/** Looks a computed plan over for what would go wrong, and prices the ways out. */
+final class CautionFinder {
+
+  /** Rubber density counted on before a product is picked, g/cm³. */
+  private static final double USUAL_DENSITY = 1.1;
+
+  private final Planner p;
+  private final List<Caution> found = new ArrayList<>();
+
+  CautionFinder(Planner plan) {
+    this.p = plan;
+  }
+
+  List<Caution> find() {
+    if (p.facts != null) {
+      mesh();
+      unit();
+      walls();
+      pourLine();
+      bowing();
+      lift();
+      sealing();
+    }
+    if (p.product != null) {
+      ratio();
+      sheet();
+      batch();
+    }
+    found.sort(Comparator.comparing(Caution::level));
+    return List.copyOf(found);
+  }
+
+  private void add(
+      String id, Caution.Level level, String stage, String title, String text, Place at, Fix... f) {
+    found.add(new Caution(id, level, stage, title, text, at, List.of(f)));
+  }
+
+  private Fix fix(String label, Edit... edits) {
+    return new Fix(label, price(List.of(edits)), List.of(edits));
+  }
+
+  /** What a fix changes in rubber, in words: the plan is made again with it. */
+  private String price(List<Edit> edits) {
+    if (p.box == null) {
+      return "";
+    }
+    Choices changed = ChoiceWords.edit(p.choices, edits, p.product);
+    Planner after = Planner.totals(changed, p.facts, p.product, p.workshop);
+    double more = after.box.rubberMm3() - p.box.rubberMm3();
+    double sheet = after.figures.get("box.cost").value() - p.figures.get("box.cost").value();
+    List<String> parts = new ArrayList<>();
+    if (Math.abs(more) > 50) {
+      parts.add((more > 0 ? "+" : "−") + Volume.format(Math.abs(more), p.units) + " rubber");
+    }
+    if (Math.abs(sheet) >= 0.01) {
+      parts.add((sheet > 0 ? "+" : "−") + p.money(Math.abs(sheet)) + " sheet");
+    }
+    return String.join(", ", parts);
+  }
+
+  /** Text that a length word reads back as exactly this many millimetres. */
+  private static String typed(double mm) {
+    return mm + " mm";
+  }
+
+  private String mm(double mm) {
+    return Length.format(mm, p.units);
+  }
+
+  private Place top() {
+    return new Place(0, 0, p.box.belowMm() + p.facts.sizeMm().z());
+  }
+
+  private void mesh() {
+    var report = p.facts.report();
+    if (report == null) {
+      return;
+    }
+    if (report.estimate()) {
+      add(
+          "mesh.open",
+          CHECK,
+          "master",
+          report.closed() ? "Parts of the model run into each other" : "The model is not closed",
+          String.join(" ", report.defects())
+              + " Its volume is taken as "
+              + Volume.format(report.volumeMm3(), p.units)
+              + " ± "
+              + Volume.format(report.volumeErrorMm3(), p.units)
+              + ".",
+          null);
+    } else if (!report.defects().isEmpty()) {
+      add(
+          "mesh.mended",
+          NOTE,
+          "master",
+          "The model was mended",
+          String.join(" ", report.defects()),
+          null);
+    }
+  }
+
+  private void unit() {
+    Double guess = p.facts.guessedUnitMm();
+    if (guess == null) {
+      return;
+    }
+    double longest =
+        Math.max(p.facts.sizeMm().x(), Math.max(p.facts.sizeMm().y(), p.facts.sizeMm().z()));
+    List<Fix> fixes = new ArrayList<>();
+    for (double unit : new double[] {1, 25.4, 1000, 10}) {
+      double size = longest / guess * unit;
+      fixes.add(
+          new Fix(
+              (unit == 10 ? "centimetres" : Planner.unitName(unit)),
+              Numbers.significant(size, 3)
+                  + " mm, "
+                  + Numbers.significant(size / Length.INCH_MM, 3)
+                  + " in",
+              List.of(Edit.of("master.unitMm", String.valueOf(unit)))));
+    }
+    add(
+        "unit.doubt",
+        CHECK,
+        "master",
+        "Which unit is the file in?",
+        "The file does not say. Taken for "
+            + Planner.unitName(guess)
+            + ", the longest side is "
+            + Numbers.trimmed(longest, 1)
+            + " mm ("
+            + Numbers.trimmed(longest / Length.INCH_MM, 2)
+            + " in).",
+        null,
+        fixes.toArray(Fix[]::new));
+  }
+
+  private void walls() {
+    BoxMould box = p.box;
+    double asked = p.choices.mould().sidesMm();
+    double thin = box.thinnestWallMm();
+    Place place =
+        switch (box.thinnestPlace()) {
+          case "left" -> new Place(-p.facts.sizeMm().x() / 2, 0, middle());
+          case "right" -> new Place(p.facts.sizeMm().x() / 2, 0, middle());
+          case "front" -> new Place(0, -p.facts.sizeMm().y() / 2, middle());
+          case "back" -> new Place(0, p.facts.sizeMm().y() / 2, middle());
+          case "below" -> new Place(0, 0, box.belowMm());
+          default -> top();
+        };
+    double side =
+        Math.min(Math.min(box.leftMm(), box.rightMm()), Math.min(box.frontMm(), box.backMm()));
+    Edit[] toSuit = {
+      Edit.of("mould.insideLengthMm", ""),
+      Edit.of("mould.insideWidthMm", ""),
+      Edit.of("mould.leftMm", ""),
+      Edit.of("mould.rightMm", ""),
+      Edit.of("mould.frontMm", ""),
+      Edit.of("mould.backMm", "")
+    };
+    if (side <= 0) {
+      add(
+          "wall.none",
+          STOP,
+          "mould",
+          "The master does not fit into the box",
+          "It needs " + mm(-side) + " more on a side before there is any rubber at all.",
+          place,
+          fix("Leave " + mm(asked) + " all round", toSuit));
+    } else if (thin < asked - 0.05 && side == thin) {
+      add(
+          "wall.thin",
+          CHECK,
+          "mould",
+          "The wall is thinner than asked for: " + mm(thin),
+          "You asked for "
+              + mm(asked)
+              + "; "
+              + box.thinnestPlace()
+              + " there is less. Thin rubber tears first there, and bows with the box.",
+          place,
+          fix("Leave " + mm(asked) + " all round", toSuit),
+          fix("Ask for " + mm(thin), Edit.of("mould.sidesMm", typed(thin))));
+    } else if (thin < 5 && thin > 0) {
+      add(
+          "wall.tears",
+          CHECK,
+          "mould",
+          "Only " + mm(thin) + " of rubber " + box.thinnestPlace(),
+          "Under 5 mm a poured wall tears when the cast is pulled.",
+          place,
+          box.thinnestPlace().equals("over the top")
+              ? fix("Pour 10 mm over the top", Edit.of("mould.overTopMm", typed(10)))
+              : box.thinnestPlace().equals("below")
+                  ? fix("Lift it to 10 mm", Edit.of("pose.liftMm", typed(10)))
+                  : fix("Leave 10 mm round the sides", Edit.of("mould.sidesMm", typed(10))));
+    }
+  }
+
+  private double middle() {
+    return p.box.belowMm() + p.facts.sizeMm().z() / 2;
+  }
+
+  private void pourLine() {
+    double over = p.box.overTopMm();
+    if (over >= 0) {
+      return;
+    }
+    add(
+        "pour.low",
+        STOP,
+        "mould",
+        "The pour line is " + mm(-over) + " under the master's top",
+        "The top of the master stays bare, and the mould has a hole there.",
+        top(),
+        fix("Pour 10 mm over the top", Edit.of("mould.overTopMm", typed(10))));
+  }
+
+  private double density() {
+    return p.mix == null ? USUAL_DENSITY : p.mix.density();
+  }
+
+  private void bowing() {
+    BoxMould box = p.box;
+    SheetStock sheet = box.sheet();
+    double longest = Math.max(box.insideLengthMm(), box.insideWidthMm());
+    Double ribs = p.choices.mould().ribSpacingMm();
+    double span = ribs == null ? longest : Math.min(longest, ribs);
+    double depth = box.pourLineMm();
+    if (!(depth > 0) || !(span > 0)) {
+      return;
+    }
+    Bowing bow = Bowing.of(span, depth, sheet, density());
+    double limit = Bowing.limitMm(Math.max(1, p.choices.mould().sidesMm()));
+    if (bow.mm() <= limit) {
+      return;
+    }
+    List<Fix> fixes = new ArrayList<>();
+    double spacing = ribSpacing(depth, sheet, limit, longest);
+    if (spacing >= 20) {
+      int count = (int) Math.ceil(longest / spacing) - 1;
+      fixes.add(
+          fix(
+              count + (count == 1 ? " rib" : " ribs") + " on the long walls, every " + mm(spacing),
+              Edit.of("mould.ribSpacingMm", typed(spacing))));
+    }
+    for (SheetStock stiffer : SheetStock.values()) {
+      if (Bowing.of(span, depth, stiffer, density()).mm() <= limit) {
+        fixes.add(fix("Use " + stiffer.text(), Edit.of("mould.sheet", stiffer.name())));
+        break;
+      }
+    }
+    add(
+        "box.bows",
+        CHECK,
+        "mould",
+        "The walls are tall for " + sheet.text() + ": they bow " + mm(bow.mm()),
+        "With "
+            + mm(depth)
+            + " of rubber against "
+            + mm(span)
+            + " of wall. More than "
+            + mm(limit)
+            + " opens the corners and makes the mould fat in the middle.",
+        new Place(-box.masterMm().x() / 2 - box.leftMm(), 0, depth / 3),
+        fixes.toArray(Fix[]::new));
+  }
+
+  /** The widest rib spacing, in whole fives of a millimetre, that keeps the bow in bounds. */
+  private double ribSpacing(double depth, SheetStock sheet, double limit, double longest) {
+    for (int ribs = 1; ribs < 40; ribs++) {
+      double spacing = longest / (ribs + 1);
+      if (Bowing.of(spacing, depth, sheet, density()).mm() <= limit) {
+        return Math.floor(spacing / 5) * 5;
+      }
+    }
+    return 0;
+  }
+
+  private void lift() {
+    double below = p.box.curve().below(Math.max(0, p.box.pourLineMm()));
+    double mass = p.figures.get("master.mass").value();
+    Lift lift = Lift.of(below, density(), mass);
+    if (lift.forceN() <= 0) {
+      return;
+    }
+    Fixing fixing = p.choices.mould().fixing();
+    boolean clear = p.box.belowMm() > 0;
+    double holds = fixing.strengthKpa() * p.facts.restMm2() / 1000;
+    String force =
+        Numbers.fixed(lift.forceN(), 2)
+            + " N, like "
+            + Mass.format(lift.holdDownG(), p.units)
+            + " pulling up";
+    Place base = new Place(0, 0, p.box.belowMm());
+    if (clear) {
+      add(
+          "master.floats",
+          NOTE,
+          "mould",
+          "The master would float: " + force,
+          "It stands clear of the plate, so what it stands on must be fixed to it and to the plate.",
+          base);
+      return;
+    }
+    if (holds >= 2 * lift.forceN()) {
+      return;
+    }
+    List<Fix> fixes = new ArrayList<>();
+    for (Fixing other : Fixing.values()) {
+      if (other.strengthKpa() * p.facts.restMm2() / 1000 >= 2 * lift.forceN()) {
+        fixes.add(fix("Hold it with " + other.text(), Edit.of("mould.fixing", other.name())));
+        break;
+      }
+    }
+    add(
+        "master.floats",
+        CHECK,
+        "mould",
+        "The master would float: " + force,
+        "If rubber gets under it. "
+            + (fixing == Fixing.NONE
+                ? "Nothing holds it down."
+                : "It rests on "
+                    + Numbers.fixed(p.facts.restMm2() / 100, 1)
+                    + " cm², where "
+                    + fixing.text()
+                    + " holds about "
+                    + Numbers.fixed(holds, 1)
+                    + " N; count on half."),
+        base,
+        fixes.toArray(Fix[]::new));
+  }
+
+  private void sealing() {
+    String sealing = p.box.sheet().sealing();
+    if (!sealing.isEmpty()) {
+      add(
+          "box.seal",
+          NOTE,
+          "mould",
+          "Seal " + sealing,
+          "Rubber soaks into " + p.box.sheet().text() + " where it is bare, and stays there.",
+          null);
+    }
+  }
+
+  private void ratio() {
+    Product product = p.product;
+    if (product.contradictsItself()) {
+      add(
+          "ratio.contradicts",
+          STOP,
+          "rubber",
+          "The sheet contradicts itself",
+          "“"
+              + product.ratio().text()
+              + "” and “"
+              + product.ratioAlso().text()
+              + "” do not agree with the densities entered. Look at the sheet again: which part is"
+              + " the heavier one?",
+          null);
+    }
+    if (p.ratioVerdict == null || !p.ratioVerdict.stop()) {
+      return;
+    }
+    boolean meant = p.choices.rubber().ratioMeant() == Choices.RatioMeant.YES;
+    Fix sheet =
+        new Fix(
+            "Take the sheet's: " + product.ratio().text(),
+            "",
+            List.of(Edit.of("rubber.ratio", ""), Edit.of("rubber.ratioMeant", "NO")));
+    Fix mean =
+        new Fix("I mean " + p.ratio().text(), "", List.of(Edit.of("rubber.ratioMeant", "YES")));
+    add(
+        "ratio.off",
+        meant ? CHECK : STOP,
+        "rubber",
+        "The ratio is far off the sheet",
+        p.ratioVerdict.words()
+            + (meant ? "" : " Nothing is worked out until you say which.")
+            + " Where the sheet and the entry differ, the sheet counts.",
+        null,
+        meant ? new Fix[] {sheet} : new Fix[] {sheet, mean});
+  }
+
+  private void sheet() {
+    List<String> gaps = p.product.gaps();
+    if (gaps.isEmpty()) {
+      return;
+    }
+    boolean stop = p.mix == null && p.ratioVerdict == null;
+    add(
+        "sheet.gaps",
+        stop ? STOP : NOTE,
+        "rubber",
+        "The sheet of " + p.product.name() + " leaves something out",
+        "Not checked: " + String.join("; ", gaps) + ".",
+        null);
+  }
+
+  private void batch() {
+    if (p.mix == null || p.mix.totalG() <= p.workshop.handMixG()) {
+      return;
+    }
+    int batches =
+        (int)
+            Math.ceil(p.mix.totalG() * p.choices.rubber().batches() / p.workshop.handMixG() - 1e-9);
+    add(
+        "batch.heavy",
+        CHECK,
+        "rubber",
+        "A batch of " + Mass.format(p.mix.totalG(), p.units) + " is more than a person mixes",
+        "By hand, up to "
+            + Mass.format(p.workshop.handMixG(), p.units)
+            + " gets evenly mixed in time; more leaves streaks that never cure.",
+        null,
+        fix(
+            "Mix " + batches + " equal batches",
+            Edit.of("rubber.batches", String.valueOf(batches))));
+  }
+}

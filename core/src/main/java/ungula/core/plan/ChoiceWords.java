@@ -1,0 +1,195 @@
+package ungula.core.plan;
+
+import java.util.List;
+import java.util.Map;
+import ungula.core.master.MasterMaterial;
+import ungula.core.master.Measured;
+import ungula.core.master.Pose;
+import ungula.core.master.Solid;
+import ungula.core.master.VolumeWays;
+import ungula.core.mould.Fixing;
+import ungula.core.mould.SheetStock;
+import ungula.core.plan.Choices.First;
+import ungula.core.plan.Choices.RatioMeant;
+import ungula.core.plan.Choices.Source;
+import ungula.core.quantity.Units;
+import ungula.core.rubber.Additive;
+import ungula.core.rubber.Product;
+import ungula.core.rubber.Ratio;
+import ungula.core.sentence.Kind;
+import ungula.core.sentence.Word;
+import ungula.core.sentence.WordBook;
+import ungula.core.sentence.WordBook.Edit;
+import ungula.core.sentence.WordBook.Refused;
+
+/** The changeable words of a job's sentences. */
+public final class ChoiceWords {
+
+  private static final double LARGEST_MM = 20_000;
+  private static final double LARGEST_MM3 = 1e13;
+  private static final double LARGEST_G = 1e8;
+
+  private static final WordBook<Choices> BOOK = book();
+
+  private ChoiceWords() {}
+
+  private static WordBook<Choices> book() {
+    WordBook<Choices> book = new WordBook<>();
+    book.word("units.display", "units", Kind.choice(Units.Display.class))
+        .word("units.gallon", "gallon", Kind.choice(Units.Gallon.class));
+    master(book);
+    measured(book);
+    mould(book);
+    rubber(book);
+    return book;
+  }
+
+  /**
+   * The choices with edits made. A ratio that does not say what its numbers are is refused with the
+   * sheet's reading beside it.
+   *
+   * @param product picked for the job; null while there is none
+   */
+  public static Choices edit(Choices choices, List<Edit> edits, Product product) {
+    try {
+      return BOOK.edit(choices, edits, choices.units());
+    } catch (Refused refused) {
+      boolean ratio = refused.word().equals("rubber.ratio");
+      if (!ratio || product == null || product.ratio() == null) {
+        throw refused;
+      }
+      throw new Refused(
+          refused.word(),
+          refused.getMessage()
+              + " The sheet of "
+              + product.name()
+              + " says “"
+              + product.ratio().text()
+              + "”: "
+              + Ratio.sentence(product.hardenerPerBase(product.ratio()))
+              + ".");
+    }
+  }
+
+  /** All words of a job as they stand. */
+  public static Map<String, Word.State> states(Choices choices) {
+    return BOOK.states(choices, choices.units());
+  }
+
+  private static void master(WordBook<Choices> book) {
+    book.word("master.source", "what the shape is known from", Kind.choice(Source.class))
+        .open("master.model", "model file", Kind.text(80), "no file")
+        .open(
+            "master.unitMm",
+            "millimetres per unit of the file",
+            Kind.plain("mm", 1e-6, 1e6, 1),
+            "as guessed")
+        .word("master.material", "material of the master", Kind.choice(MasterMaterial.class))
+        .open("master.massG", "mass of the master", Kind.mass(LARGEST_G), "not weighed")
+        .word("master.way", "whose volume counts", Kind.choice(VolumeWays.Way.class))
+        .word("master.solid.kind", "kind of solid", Kind.choice(Solid.Shape.class));
+    String[][] measures = {
+      {"lengthMm", "length"},
+      {"widthMm", "width"},
+      {"heightMm", "height"},
+      {"diameterMm", "outer diameter"},
+      {"topDiameterMm", "diameter at the top"},
+      {"tubeDiameterMm", "thickness of the ring"}
+    };
+    for (String[] m : measures) {
+      book.word("master.solid." + m[0], m[1] + " of the solid", Kind.length(0.1, LARGEST_MM));
+    }
+    book.word(
+            "master.solid.profile",
+            "profile, radius at height",
+            Kind.parsed(
+                "profile",
+                text -> {
+                  Solid.profile(text);
+                  return text.strip();
+                },
+                text -> text))
+        .word("master.solid.toleranceMm", "± on every measure", Kind.length(0, 50))
+        .word("pose.liftMm", "rubber below the master", Kind.length(0, LARGEST_MM))
+        .deed("pose.turned", (c, text) -> c.withPose(c.pose().turned(text)))
+        .deed("pose.rest", (c, text) -> c.withPose(c.pose().restOn(text)))
+        .deed(
+            "pose.asModelled",
+            (c, text) -> c.withPose(new Pose(Pose.AS_MODELLED.turn(), c.pose().liftMm())))
+        .deed("looked.mould", (c, text) -> c.withLooked(c.beforeMould(), c.looked().rubber()))
+        .deed("looked.rubber", (c, text) -> c.withLooked(c.looked().mould(), c.beforeRubber()));
+  }
+
+  private static void measured(WordBook<Choices> book) {
+    String m = "master.measured.";
+    book.word(m + "outline", "outer shape", Kind.choice(Measured.Outline.class))
+        .word(m + "vessel", "kind of vessel", Kind.choice(Measured.Vessel.class));
+    String[][] lengths = {
+      {"lengthMm", "outer length"},
+      {"widthMm", "outer width"},
+      {"heightMm", "outer height"},
+      {"diameterMm", "outer diameter"},
+      {"vesselDiameterMm", "vessel diameter"},
+      {"vesselTopDiameterMm", "diameter at the top of the pail"},
+      {"vesselHeightMm", "height between the pail's diameters"},
+      {"vesselLengthMm", "vessel length"},
+      {"vesselWidthMm", "vessel width"},
+      {"levelBeforeMm", "level before"},
+      {"levelAfterMm", "level after"}
+    };
+    for (String[] l : lengths) {
+      book.open(m + l[0], l[1], Kind.length(0.1, LARGEST_MM), "?");
+    }
+    book.word(m + "readingErrorMm", "± of a level reading", Kind.length(0.05, 50))
+        .open(m + "overflowG", "mass of water run over", Kind.mass(LARGEST_G), "?")
+        .open(m + "hungG", "what the scale gained", Kind.mass(LARGEST_G), "?")
+        .word(m + "scaleErrorG", "± of a weighing", Kind.mass(1000))
+        .open(m + "castG", "mass of the master or an identical cast", Kind.mass(LARGEST_G), "?")
+        .open(m + "castDensity", "density of what was weighed", Kind.density(), "?")
+        .word(m + "densityErrorPct", "± of the density", Kind.percent(0, 50))
+        .open(m + "grainMm3", "grain round the master", Kind.volume(LARGEST_MM3), "?")
+        .open(m + "grainEmptyMm3", "grain in the empty box", Kind.volume(LARGEST_MM3), "?")
+        .word(m + "packingPct", "± of measuring by grain", Kind.percent(0.5, 20));
+  }
+
+  private static void mould(WordBook<Choices> book) {
+    book.word("mould.sidesMm", "rubber round the sides", Kind.length(0, 2000));
+    for (String side : new String[] {"left", "right", "front", "back"}) {
+      book.open("mould." + side + "Mm", "rubber at the " + side, Kind.length(0, 2000), "the same");
+    }
+    book.open(
+            "mould.insideLengthMm",
+            "inside length of the box",
+            Kind.length(1, LARGEST_MM),
+            "to suit")
+        .open(
+            "mould.insideWidthMm", "inside width of the box", Kind.length(1, LARGEST_MM), "to suit")
+        .word("mould.overTopMm", "rubber over the top", Kind.length(-LARGEST_MM, 2000))
+        .word("mould.freeboardMm", "wall above the pour line", Kind.length(0, 2000))
+        .word("mould.sheet", "sheet for the walls", Kind.choice(SheetStock.class))
+        .open("mould.ribSpacingMm", "distance between ribs", Kind.length(20, 5000), "no ribs")
+        .word("mould.fixing", "what holds the master down", Kind.choice(Fixing.class));
+  }
+
+  private static void rubber(WordBook<Choices> book) {
+    book.open("rubber.product", "rubber", Kind.text(80), "a rubber")
+        .open(
+            "rubber.ratio",
+            "ratio to mix at",
+            Kind.parsed("ratio", Ratio::parse, Ratio::text),
+            "as the sheet says")
+        .word(
+            "rubber.ratioMeant",
+            "a ratio far off the sheet is meant",
+            Kind.choice(RatioMeant.class))
+        .word("rubber.first", "part that goes in first", Kind.choice(First.class))
+        .open("rubber.firstG", "really poured of the first part", Kind.mass(LARGEST_G), "not yet")
+        .open("rubber.secondG", "really poured of the second part", Kind.mass(LARGEST_G), "not yet")
+        .open("rubber.allowancePct", "allowance", Kind.percent(0, 100), "by rule")
+        .word("rubber.batches", "number of batches", Kind.count("batch", "batches", 1, 99))
+        .word("rubber.additive.name", "additive", Kind.text(60))
+        .open("rubber.additive.dosePct", "dose of the additive", Kind.percent(0, 60), "none")
+        .word("rubber.additive.of", "what the dose is a share of", Kind.choice(Additive.Of.class))
+        .open("rubber.additive.density", "density of the additive", Kind.density(), "as the mix");
+  }
+}

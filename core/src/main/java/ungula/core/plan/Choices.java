@@ -1,0 +1,195 @@
+package ungula.core.plan;
+
+import java.util.Objects;
+import ungula.core.master.MasterMaterial;
+import ungula.core.master.Measured;
+import ungula.core.master.Pose;
+import ungula.core.master.Solid;
+import ungula.core.master.VolumeWays;
+import ungula.core.mould.Fixing;
+import ungula.core.mould.SheetStock;
+import ungula.core.quantity.Choosable;
+import ungula.core.quantity.Units;
+import ungula.core.rubber.Additive;
+import ungula.core.rubber.Ratio;
+
+/** Everything the user has decided about one job. The plan follows from this and the master. */
+public record Choices(
+    Units units, Master master, Pose pose, Box mould, Rubber rubber, Looked looked) {
+
+  public static Choices fresh(Units units) {
+    return new Choices(
+        units,
+        new Master(
+            Source.NONE,
+            null,
+            null,
+            Solid.DEFAULT,
+            Measured.NOTHING,
+            VolumeWays.Way.BEST,
+            MasterMaterial.PRINT_RESIN,
+            null),
+        Pose.AS_MODELLED,
+        new Box(
+            12,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            10,
+            15,
+            SheetStock.FOAM_BOARD_6,
+            null,
+            Fixing.HOT_GLUE),
+        new Rubber(null, null, RatioMeant.NO, First.BASE, null, null, null, 1, Additive.NONE),
+        Looked.NOTHING);
+  }
+
+  public enum Source implements Choosable {
+    NONE("not known yet"),
+    FILE("a model file"),
+    SOLID("a simple solid"),
+    MEASURED("its measures");
+
+    private final String text;
+
+    Source(String text) {
+      this.text = text;
+    }
+
+    @Override
+    public String text() {
+      return text;
+    }
+  }
+
+  /**
+   * @param source what the shape is known from
+   * @param model id of the model file; null without one
+   * @param unitMm millimetres per file unit; null while it is only guessed
+   * @param solid measures when it is a simple solid
+   * @param measured what was read off tape, vessel and scale
+   * @param way whose volume counts
+   * @param material it is made of
+   * @param massG as weighed; null when only computed
+   */
+  public record Master(
+      Source source,
+      String model,
+      Double unitMm,
+      Solid solid,
+      Measured measured,
+      VolumeWays.Way way,
+      MasterMaterial material,
+      Double massG) {}
+
+  /**
+   * @param sidesMm wall asked for round the sides
+   * @param leftMm wall at the left; null is as the sides
+   * @param rightMm wall at the right; null is as the sides
+   * @param frontMm wall at the front; null is as the sides
+   * @param backMm wall at the back; null is as the sides
+   * @param insideLengthMm inside length of a box that is there already; null follows the walls
+   * @param insideWidthMm inside width of it; null follows the walls
+   * @param overTopMm from the master's top to the pour line
+   * @param freeboardMm wall above the pour line
+   * @param sheet the walls are cut from
+   * @param ribSpacingMm distance of ribs along the walls; null is none
+   * @param fixing what holds the master down
+   */
+  public record Box(
+      double sidesMm,
+      Double leftMm,
+      Double rightMm,
+      Double frontMm,
+      Double backMm,
+      Double insideLengthMm,
+      Double insideWidthMm,
+      double overTopMm,
+      double freeboardMm,
+      SheetStock sheet,
+      Double ribSpacingMm,
+      Fixing fixing) {}
+
+  public enum First implements Choosable {
+    BASE("base"),
+    HARDENER("hardener");
+
+    private final String text;
+
+    First(String text) {
+      this.text = text;
+    }
+
+    @Override
+    public String text() {
+      return text;
+    }
+  }
+
+  public enum RatioMeant implements Choosable {
+    NO("no"),
+    YES("yes");
+
+    private final String text;
+
+    RatioMeant(String text) {
+      this.text = text;
+    }
+
+    @Override
+    public String text() {
+      return text;
+    }
+  }
+
+  /**
+   * @param product id of the product; null while none is picked
+   * @param ratio to mix at; null is the sheet's
+   * @param ratioMeant whether a ratio far off the sheet was confirmed
+   * @param first which part goes into the cup first
+   * @param firstG what was really poured of it; null before
+   * @param secondG what was really poured of the other; null before
+   * @param allowancePct over the volume needed; null is by rule
+   * @param batches of equal size
+   * @param additive stirred in
+   */
+  public record Rubber(
+      String product,
+      Ratio ratio,
+      RatioMeant ratioMeant,
+      First first,
+      Double firstG,
+      Double secondG,
+      Double allowancePct,
+      int batches,
+      Additive additive) {}
+
+  /**
+   * What each stage was last looked at against: a fingerprint of everything before it. Empty when
+   * never.
+   */
+  public record Looked(String mould, String rubber) {
+    static final Looked NOTHING = new Looked("", "");
+  }
+
+  Choices withPose(Pose changed) {
+    return new Choices(units, master, changed, mould, rubber, looked);
+  }
+
+  Choices withLooked(String atMould, String atRubber) {
+    return new Choices(units, master, pose, mould, rubber, new Looked(atMould, atRubber));
+  }
+
+  /** Fingerprint of what the mould stage builds on. */
+  String beforeMould() {
+    return Integer.toHexString(Objects.hash(master, pose));
+  }
+
+  /** Fingerprint of what the rubber stage builds on. */
+  String beforeRubber() {
+    return Integer.toHexString(Objects.hash(master, pose, mould));
+  }
+}

@@ -1,0 +1,24 @@
+package ungula.core.plan;
+
+import ungula.core.geometry.Vec3;
+import ungula.core.mesh.FillCurve;
+import ungula.core.mesh.MeshReport;
+
+/**
+ * What is known of a master's shape as it is posed: everything the plan needs, and nothing of how
+ * it was found out.
+ *
+ * @param sizeMm outer size as posed
+ * @param curve volume below each height, set down at z = 0
+ * @param restMm2 how much of it lies on the plate
+ * @param report of the mesh, in millimetres; null when there is no mesh
+ * @param guessedUnitMm the unit taken for the file; null when the file or the user says
+ * @param titled what the shape is known from, in a few words
+ */
+public record MasterFacts(
+    Vec3 sizeMm,
+    FillCurve curve,
+    double restMm2,
+    MeshReport report,
+    Double guessedUnitMm,
+    String titled) {}

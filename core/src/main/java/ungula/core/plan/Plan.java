@@ -1,0 +1,41 @@
+package ungula.core.plan;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import ungula.core.mould.BoxMould;
+import ungula.core.rubber.Mix;
+import ungula.core.rubber.SecondPart;
+import ungula.core.working.Figure;
+
+/**
+ * What follows from a job's choices.
+ *
+ * @param figures every number that may be shown, by its key, each with its working
+ * @param cautions worst first
+ * @param box the mould; empty while the master's size is not known
+ * @param mix one batch; empty while no rubber is picked or its sheet does not allow weighing
+ * @param second what to pour after the first part was really weighed
+ * @param stages how far each stage is
+ * @param undecided what is still open, in words
+ */
+public record Plan(
+    Map<String, Figure> figures,
+    List<Caution> cautions,
+    Optional<BoxMould> box,
+    Optional<Mix> mix,
+    Optional<SecondPart> second,
+    Map<String, Stage> stages,
+    List<String> undecided) {
+
+  public enum Stage {
+    OPEN,
+    DONE,
+    /** Something before it changed since it was last looked at. */
+    LOOK_AGAIN
+  }
+
+  public boolean stopped() {
+    return cautions.stream().anyMatch(c -> c.level() == Caution.Level.STOP);
+  }
+}

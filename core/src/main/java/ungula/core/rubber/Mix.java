@@ -1,0 +1,77 @@
+package ungula.core.rubber;
+
+/**
+ * What goes into the cup: base, hardener and at most one additive, by mass and volume.
+ *
+ * <p>Everything is proportional to the base, so one number, the base's mass, follows from the total
+ * wanted: hardener = h × base; additive by its own basis; volume of base and hardener from the
+ * mixed density when the sheet gives it, else from their own densities (volumes add).
+ *
+ * @param baseG grams
+ * @param hardenerG grams
+ * @param additiveG grams
+ * @param baseMm3 volume of the base; null when its density is not known
+ * @param hardenerMm3 volume of the hardener; null when its density is not known
+ * @param volumeMm3 of the whole mix
+ */
+public record Mix(
+    double baseG,
+    double hardenerG,
+    double additiveG,
+    Double baseMm3,
+    Double hardenerMm3,
+    double volumeMm3) {
+
+  /** A weighing within this share of its target is right. */
+  public static final double TOLERANCE = 0.02;
+
+  /**
+   * A mix of a given volume.
+   *
+   * @throws IllegalArgumentException when the product's density cannot be known
+   */
+  public static Mix ofVolume(double volumeMm3, Product product, Ratio ratio, Additive additive) {
+    Mix one = ofBase(1, product, ratio, additive);
+    return ofBase(volumeMm3 / one.volumeMm3, product, ratio, additive);
+  }
+
+  /** A mix of a given total mass. */
+  public static Mix ofMass(double grams, Product product, Ratio ratio, Additive additive) {
+    Mix one = ofBase(1, product, ratio, additive);
+    return ofBase(grams / one.totalG(), product, ratio, additive);
+  }
+
+  /** A mix round a given mass of base. */
+  public static Mix ofBase(double baseG, Product product, Ratio ratio, Additive additive) {
+    double h = product.hardenerPerBase(ratio);
+    Double mixed = product.mixedDensity(h);
+    if (mixed == null) {
+      throw new IllegalArgumentException("The density of " + product.name() + " is not known");
+    }
+    double both = baseG * (1 + h);
+    double dose = additive.used() ? additive.dosePct() / 100 : 0;
+    double extra =
+        switch (additive.of()) {
+          case BASE -> dose * baseG;
+          case BASE_AND_HARDENER -> dose * both;
+          case TOTAL -> dose * both / (1 - dose);
+        };
+    double extraDensity = additive.density() == null ? mixed : additive.density();
+    return new Mix(
+        baseG,
+        baseG * h,
+        extra,
+        product.densityBase() == null ? null : 1000 * baseG / product.densityBase(),
+        product.densityHardener() == null ? null : 1000 * baseG * h / product.densityHardener(),
+        1000 * (both / mixed + extra / extraDensity));
+  }
+
+  public double totalG() {
+    return baseG + hardenerG + additiveG;
+  }
+
+  /** g/cm³ of the whole mix. */
+  public double density() {
+    return 1000 * totalG() / volumeMm3;
+  }
+}
