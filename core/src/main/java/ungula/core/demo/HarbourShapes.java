@@ -14,11 +14,11 @@ public final class HarbourShapes {
 
   private HarbourShapes() {}
 
-  /** A nautilus shell standing on its keel, about 120 mm across, open at its mouth. */
+  /** A nautilus shell standing on its keel, about 125 mm high, open at its mouth. */
   public static TriangleMesh nautilus() {
     double growth = Math.log(3.0) / (2 * Math.PI);
     double last = 4.7 * Math.PI;
-    double mouth = 62 / Math.exp(growth * last);
+    double mouth = 78 / Math.exp(growth * last);
     IsoSurface.Shape shell =
         (x, y, z) -> {
           double rho = Math.hypot(x, z);
@@ -34,17 +34,18 @@ public final class HarbourShapes {
             double along = past * rho;
             double across = Math.hypot(rho - middle, y * 1.12);
             outer = softest(outer, Math.hypot(across, along) - tube, 1.5);
-            double back = Math.max(0, last - 2.1 - t);
+            double back = Math.max(0, last - 1.2 - t);
             double hollow = Math.hypot(across, 0.6 * back * rho);
             if (t > last - Math.PI) {
-              inner = Math.min(inner, hollow - 0.84 * tube);
+              inner = Math.min(inner, hollow - 0.8 * tube);
             }
           }
-          // shallow ribs, stronger towards the mouth
-          double ribs = 0.35 * Math.cos(26 * (theta + Math.log(Math.max(rho, 1)) / growth));
-          return Math.max(outer + ribs * Math.min(1, rho / 50), -inner);
+          // shallow growth ribs, fading towards the middle; the middle itself is solid
+          double ribs = 0.6 * Math.cos(15 * theta) * Math.min(1, Math.max(0, rho - 25) / 40);
+          double core = Math.hypot(rho, 1.6 * y) - 9;
+          return Math.max(softest(outer + ribs, core, 3), -inner);
         };
-    Box3 room = new Box3(new Vec3(-72, -32, -72), new Vec3(72, 32, 78));
+    Box3 room = new Box3(new Vec3(-90, -42, -90), new Vec3(90, 42, 96));
     TriangleMesh mesh = IsoSurface.of(shell, room, 150);
     return standing(mesh, Rotation.about(new Vec3(0, 1, 0), 20));
   }

@@ -1,7 +1,10 @@
 package ungula.core.master;
 
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
+import ungula.core.mesh.ConvexHull;
+import ungula.core.mesh.ConvexHull.FlatFace;
 import ungula.core.mesh.FillCurve;
 import ungula.core.mesh.Slicer;
 import ungula.core.mesh.Slicer.Cut;
@@ -19,10 +22,14 @@ public final class PosedMaster {
   /** Facets this close to the plate rest on it, as a share of the height. */
   private static final double RESTS = 1e-4;
 
+  /** Facets of the hull leaning less than this apart rest as one face. */
+  private static final double FLAT_DEGREES = 1;
+
   private final TriangleMesh mesh;
   private final FillCurve curve;
   private final double restMm2;
   private final Map<Cut, Slicer> slicers = new EnumMap<>(Cut.class);
+  private List<FlatFace> flatFaces;
 
   private PosedMaster(TriangleMesh mesh) {
     this.mesh = mesh;
@@ -69,6 +76,16 @@ public final class PosedMaster {
   /** How much of it lies flat on the plate, mm². */
   public double restMm2() {
     return restMm2;
+  }
+
+  /** The hull's flat faces, largest first: what the master could rest on. */
+  public List<FlatFace> flatFaces() {
+    synchronized (slicers) {
+      if (flatFaces == null) {
+        flatFaces = ConvexHull.flatFaces(ConvexHull.of(mesh), FLAT_DEGREES);
+      }
+      return flatFaces;
+    }
   }
 
   public Slicer slicer(Cut cut) {

@@ -131,7 +131,9 @@ public final class VolumeWays {
     w.given("level before", Length.format(low, units), MEASURED)
         .given("level after", Length.format(high, units), MEASURED)
         .given("each reading ±", Length.format(m.readingErrorMm(), units), CHOSEN)
-        .step("± = reading × √(area² + area²) = " + Volume.format(error, units))
+        .step(
+            "± = reading error × root of (lower area² + upper area²) = "
+                + Volume.format(error, units))
         .plusMinus("± " + Volume.format(error, units));
     String advice = "";
     if (m.vessel() == Measured.Vessel.ROUND) {

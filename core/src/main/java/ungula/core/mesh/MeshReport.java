@@ -153,6 +153,32 @@ public record MeshReport(
     return false;
   }
 
+  /** The same report with every length multiplied. */
+  public MeshReport scaled(double by) {
+    double cubed = by * by * by;
+    return new MeshReport(
+        triangles,
+        vertices,
+        parts,
+        openEdges,
+        openLoops,
+        closedLoops,
+        nonManifoldEdges,
+        flippedFacets,
+        insideOut,
+        overlapping,
+        closed,
+        volumeMm3 * cubed,
+        volumeErrorMm3 * cubed,
+        areaMm2 * by * by,
+        new Box3(bounds.min().times(by), bounds.max().times(by)),
+        centroid.times(by),
+        hullVolumeMm3 * cubed,
+        euler,
+        genus,
+        estimate);
+  }
+
   /** The report in words, what is wrong first; empty when nothing is. */
   public List<String> defects() {
     List<String> words = new ArrayList<>();

@@ -76,6 +76,11 @@ public final class ChoiceWords {
     return BOOK.states(choices, choices.units());
   }
 
+  /** What a word is called, for the history. */
+  public static String label(String word) {
+    return BOOK.label(word);
+  }
+
   private static void master(WordBook<Choices> book) {
     book.word("master.source", "what the shape is known from", Kind.choice(Source.class))
         .open("master.model", "model file", Kind.text(80), "no file")
@@ -111,13 +116,21 @@ public final class ChoiceWords {
                 text -> text))
         .word("master.solid.toleranceMm", "± on every measure", Kind.length(0, 50))
         .word("pose.liftMm", "rubber below the master", Kind.length(0, LARGEST_MM))
-        .deed("pose.turned", (c, text) -> c.withPose(c.pose().turned(text)))
-        .deed("pose.rest", (c, text) -> c.withPose(c.pose().restOn(text)))
+        .deed("pose.turned", "turn the master", (c, text) -> c.withPose(c.pose().turned(text)))
+        .deed(
+            "pose.rest", "rest it on another face", (c, text) -> c.withPose(c.pose().restOn(text)))
         .deed(
             "pose.asModelled",
+            "as modelled",
             (c, text) -> c.withPose(new Pose(Pose.AS_MODELLED.turn(), c.pose().liftMm())))
-        .deed("looked.mould", (c, text) -> c.withLooked(c.beforeMould(), c.looked().rubber()))
-        .deed("looked.rubber", (c, text) -> c.withLooked(c.looked().mould(), c.beforeRubber()));
+        .deed(
+            "looked.mould",
+            "looked at",
+            (c, text) -> c.withLooked(c.beforeMould(), c.looked().rubber()))
+        .deed(
+            "looked.rubber",
+            "looked at",
+            (c, text) -> c.withLooked(c.looked().mould(), c.beforeRubber()));
   }
 
   private static void measured(WordBook<Choices> book) {

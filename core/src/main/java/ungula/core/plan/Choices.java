@@ -1,6 +1,6 @@
 package ungula.core.plan;
 
-import java.util.Objects;
+import java.util.Arrays;
 import ungula.core.master.MasterMaterial;
 import ungula.core.master.Measured;
 import ungula.core.master.Pose;
@@ -183,13 +183,18 @@ public record Choices(
     return new Choices(units, master, pose, mould, rubber, new Looked(atMould, atRubber));
   }
 
+  /** The same for equal parts, in this run of the program and in any other. */
+  public static String fingerprint(Object... parts) {
+    return Integer.toHexString(Arrays.toString(parts).hashCode());
+  }
+
   /** Fingerprint of what the mould stage builds on. */
   String beforeMould() {
-    return Integer.toHexString(Objects.hash(master, pose));
+    return fingerprint(master, pose);
   }
 
   /** Fingerprint of what the rubber stage builds on. */
   String beforeRubber() {
-    return Integer.toHexString(Objects.hash(master, pose, mould));
+    return fingerprint(master, pose, mould);
   }
 }

@@ -469,9 +469,8 @@ public final class Planner {
             .given("volume to mix", ml(mixMm3), COMPUTED)
             .given("batches", String.valueOf(batches), CHOSEN)
             .done());
-    if (product.potLifeMin() != null && product.atC() != null) {
-      potLife();
-    }
+    inTheRoom("rubber.potLife", "pot life in your room", "pot life", product.potLifeMin());
+    inTheRoom("rubber.demould", "mould opens after", "demould time", product.demouldMin());
     cost(batches);
   }
 
@@ -497,21 +496,24 @@ public final class Planner {
     }
   }
 
-  private void potLife() {
+  /** A time off the sheet at the room's temperature: t · f^((T₀ − T)/10). */
+  private void inTheRoom(String key, String label, String name, Double sheetMinutes) {
+    if (sheetMinutes == null || product.atC() == null) {
+      return;
+    }
     double factor = product.rateFactor() == null ? 2 : product.rateFactor();
-    double minutes =
-        product.potLifeMin() * Math.pow(factor, (product.atC() - workshop.roomC()) / 10);
+    double minutes = sheetMinutes * Math.pow(factor, (product.atC() - workshop.roomC()) / 10);
     String text = minutes(minutes);
     put(
-        "rubber.potLife",
-        "pot life in your room",
+        key,
+        label,
         minutes,
         text,
         text,
-        Working.of("pot life = sheet × rate factor ^ ((sheet temperature − room) ÷ 10)")
+        Working.of(name + " = sheet × rate factor ^ ((sheet temperature − room) ÷ 10)")
             .given(
                 "sheet",
-                minutes(product.potLifeMin()) + " at " + Numbers.trimmed(product.atC(), 0) + " °C",
+                minutes(sheetMinutes) + " at " + Numbers.trimmed(product.atC(), 0) + " °C",
                 SHEET)
             .given("room", Numbers.trimmed(workshop.roomC(), 0) + " °C", DEFAULT)
             .given(

@@ -17,6 +17,7 @@ public final class WordBook<T extends Record> {
 
   private final Map<String, Word<?>> words = new LinkedHashMap<>();
   private final Map<String, BiFunction<T, String, T>> deeds = new LinkedHashMap<>();
+  private final Map<String, String> labels = new LinkedHashMap<>();
 
   /**
    * One change: text typed into a word, or steps to nudge it by.
@@ -49,18 +50,21 @@ public final class WordBook<T extends Record> {
 
   public <V> WordBook<T> word(String key, String label, Kind<V> kind) {
     words.put(key, new Word<>(key, label, kind, null));
+    labels.put(key, label);
     return this;
   }
 
   /** A word that may be left open, and what then stands in its place. */
   public <V> WordBook<T> open(String key, String label, Kind<V> kind, String empty) {
     words.put(key, new Word<>(key, label, kind, empty));
+    labels.put(key, label);
     return this;
   }
 
   /** A change that is more than one component, such as turning the master. */
-  public WordBook<T> deed(String key, BiFunction<T, String, T> deed) {
+  public WordBook<T> deed(String key, String label, BiFunction<T, String, T> deed) {
     deeds.put(key, deed);
+    labels.put(key, label);
     return this;
   }
 
@@ -90,6 +94,11 @@ public final class WordBook<T extends Record> {
       }
     }
     return at;
+  }
+
+  /** What a word or deed is called. */
+  public String label(String key) {
+    return labels.getOrDefault(key, key);
   }
 
   public Map<String, Word.State> states(T root, Units units) {

@@ -1,0 +1,161 @@
+package ungula.server.command;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.PrintStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import tools.jackson.databind.json.JsonMapper;
+import ungula.core.demo.HarbourShapes;
+import ungula.core.geometry.Vec3;
+import ungula.core.master.Pose;
+import ungula.core.master.PosedMaster;
+import ungula.core.master.Tessellation;
+import ungula.core.master.UnitGuess;
+import ungula.core.mesh.MeshReport;
+import ungula.core.mesh.Slicer;
+import ungula.core.mesh.Slicer.Cut;
+import ungula.core.mesh.io.Model;
+import ungula.core.mesh.io.ModelReader;
+import ungula.core.mesh.io.ModelUnreadable;
+import ungula.core.mesh.io.StlWriter;
+import ungula.core.plan.Choices;
+import ungula.core.plan.MasterFacts;
+import ungula.core.plan.Planner;
+import ungula.core.plan.Workshop;
+import ungula.core.quantity.Units;
+import ungula.core.rubber.ExampleProducts;
+import ungula.core.rubber.Product;
+import ungula.core.work.Progress;
+
+/**
+ * {@code bench [FILE…] [--json]}: times each stage in this process, warm, median of several.
+ * Without files it makes two of its own: a demo master and a torus of a million triangles.
+ */
+public final class Bench {
+
+  private static final int ROUNDS = 7;
+  private static final int SECTIONS = 200;
+
+  private Bench() {}
+
+  private interface Stage {
+    Object run() throws Exception;
+  }
+
+  /**
+   * @return exit status: 0, 3 for a file that cannot be read
+   */
+  public static int run(List<String> args, PrintStream out, PrintStream err) {
+    boolean json = args.contains("--json");
+    List<Path> files = new ArrayList<>();
+    args.stream().filter(a -> !a.startsWith("--")).map(Path::of).forEach(files::add);
+    try {
+      Path made = null;
+      if (files.isEmpty()) {
+        made = Files.createTempDirectory("ungula-bench");
+        files.add(write(made.resolve("nautilus.stl"), HarbourShapes.nautilus()));
+        files.add(write(made.resolve("torus-1m.stl"), Tessellation.torus(40, 12, 1000, 500)));
+      }
+      Map<String, Map<String, Object>> all = new LinkedHashMap<>();
+      for (Path file : files) {
+        all.put(file.getFileName().toString(), measure(file));
+      }
+      if (made != null) {
+        for (Path file : files) {
+          Files.delete(file);
+        }
+        Files.delete(made);
+      }
+      print(all, json, out);
+      return 0;
+    } catch (ModelUnreadable e) {
+      err.println(e.getMessage());
+      return 3;
+    } catch (Exception e) {
+      err.println("The bench did not finish: " + e);
+      return 1;
+    }
+  }
+
+  private static Path write(Path file, ungula.core.mesh.TriangleMesh mesh) throws IOException {
+    try (OutputStream out = Files.newOutputStream(file)) {
+      StlWriter.write(mesh, out);
+    }
+    return file;
+  }
+
+  private static Map<String, Object> measure(Path file) throws Exception {
+    Map<String, Object> times = new LinkedHashMap<>();
+    Model[] model = new Model[1];
+    MeshReport.Result[] result = new MeshReport.Result[1];
+    PosedMaster[] posed = new PosedMaster[1];
+    times.put("readAndWeldMs", median(() -> model[0] = ModelReader.read(file, Progress.NONE)));
+    times.put("reportMs", median(() -> result[0] = MeshReport.of(model[0].mesh(), Progress.NONE)));
+    times.put(
+        "readWeldReportMs",
+        median(() -> MeshReport.of(ModelReader.read(file, Progress.NONE).mesh(), Progress.NONE)));
+    double unit =
+        model[0].unitMm() != null
+            ? model[0].unitMm()
+            : UnitGuess.mmPerUnit(result[0].report().bounds().longest());
+    times.put(
+        "poseAndFillCurveMs",
+        median(() -> posed[0] = PosedMaster.of(result[0].mesh(), unit, Pose.AS_MODELLED)));
+    double height = posed[0].mesh().bounds().size().z();
+    times.put(
+        "sections" + SECTIONS + "Ms",
+        median(
+            () -> {
+              Slicer slicer = new Slicer(posed[0].mesh(), Cut.TOP);
+              double sum = 0;
+              for (int i = 0; i < SECTIONS; i++) {
+                sum += slicer.at((i + 0.5) * height / SECTIONS).areaMm2();
+              }
+              return sum;
+            }));
+    Vec3 size = posed[0].mesh().bounds().size();
+    MasterFacts facts =
+        new MasterFacts(
+            size, posed[0].curve(), posed[0].restMm2(), result[0].report().scaled(unit), null, "");
+    Product product = ExampleProducts.all().get("marram-20");
+    Choices choices = Choices.fresh(Units.METRIC);
+    times.put("planMs", median(() -> Planner.plan(choices, facts, product, Workshop.DEFAULT)));
+    times.put("triangles", model[0].mesh().triangleCount());
+    Runtime r = Runtime.getRuntime();
+    times.put("heapMb", (r.totalMemory() - r.freeMemory()) >> 20);
+    return times;
+  }
+
+  /** Milliseconds, the median of several after two to warm up. */
+  private static double median(Stage stage) throws Exception {
+    double[] ms = new double[ROUNDS];
+    for (int i = -2; i < ROUNDS; i++) {
+      long start = System.nanoTime();
+      Object kept = stage.run();
+      double took = (System.nanoTime() - start) / 1e6;
+      if (i >= 0 && kept != null) {
+        ms[i] = took;
+      }
+    }
+    Arrays.sort(ms);
+    return Math.round(ms[ROUNDS / 2] * 100) / 100.0;
+  }
+
+  private static void print(Map<String, Map<String, Object>> all, boolean json, PrintStream out) {
+    if (json) {
+      out.println(JsonMapper.builder().build().writeValueAsString(all));
+      return;
+    }
+    all.forEach(
+        (file, times) -> {
+          out.println(file);
+          times.forEach((stage, value) -> out.printf("  %-22s %12s%n", stage, value));
+        });
+  }
+}

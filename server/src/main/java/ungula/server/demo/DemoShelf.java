@@ -1,0 +1,115 @@
+package ungula.server.demo;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import ungula.core.demo.HarbourShapes;
+import ungula.core.mesh.TriangleMesh;
+import ungula.core.mesh.io.StlWriter;
+import ungula.core.plan.ChoiceWords;
+import ungula.core.plan.Choices;
+import ungula.core.plan.Workshop;
+import ungula.core.quantity.Units;
+import ungula.core.sentence.WordBook.Edit;
+import ungula.core.work.Progress;
+import ungula.server.job.Jobs;
+import ungula.server.model.Models;
+import ungula.server.workshop.WorkshopController;
+
+/**
+ * The harbour museum's shelf: four made-up jobs in different states, put up once on new data so
+ * that the first visit has something to look at. Removed with one click.
+ */
+@Component
+class DemoShelf {
+
+  private final Jobs jobs;
+  private final Models models;
+  private final WorkshopController workshop;
+
+  DemoShelf(Jobs jobs, Models models, WorkshopController workshop) {
+    this.jobs = jobs;
+    this.models = models;
+    this.workshop = workshop;
+  }
+
+  @EventListener(ApplicationReadyEvent.class)
+  void putUpOnce() throws IOException {
+    if (workshop.demoOffered()) {
+      return;
+    }
+    workshop.begin(
+        new Workshop(
+            "Harbour museum workshop",
+            "€",
+            Units.METRIC,
+            2500,
+            5,
+            2,
+            10_000,
+            19,
+            Workshop.Paper.A4));
+    add(
+        "Bollard chess pieces",
+        HarbourShapes.chessSet(),
+        "bollards.stl",
+        edit("master.material", "PRINT_RESIN"),
+        edit("mould.sidesMm", "12 mm"),
+        edit("mould.overTopMm", "-6 mm"));
+    add(
+        "Wave-relief wall tile",
+        HarbourShapes.waveTile(),
+        "wave-tile.stl",
+        edit("master.material", "PLASTER"),
+        edit("mould.sidesMm", "15 mm"),
+        edit("mould.overTopMm", "12 mm"),
+        edit("mould.sheet", "MELAMINE_16"),
+        edit("rubber.product", "dulse-30"));
+    add(
+        "Lantern finial",
+        HarbourShapes.finial(),
+        "finial.stl",
+        edit("master.material", "WOOD"),
+        edit("mould.sheet", "STYRENE_2"),
+        edit("rubber.product", "samphire-15"),
+        edit("mould.fixing", "SCREWS"));
+    add(
+        "Nautilus touch model",
+        HarbourShapes.nautilus(),
+        "nautilus.stl",
+        edit("master.material", "CAST_RESIN"),
+        edit("pose.liftMm", "15 mm"),
+        edit("mould.overTopMm", "15 mm"),
+        edit("mould.sheet", "ACRYLIC_3"),
+        edit("rubber.product", "marram-20"));
+    workshop.markDemoOffered();
+  }
+
+  private static Edit edit(String word, String text) {
+    return Edit.of(word, text);
+  }
+
+  private void add(String name, TriangleMesh mesh, String fileName, Edit... edits)
+      throws IOException {
+    Path file = Files.createTempFile("ungula-demo", ".stl");
+    try (OutputStream out = Files.newOutputStream(file)) {
+      StlWriter.write(mesh, out);
+    }
+    Models.Stored model = models.keep(file, fileName, Progress.NONE);
+    List<Edit> all = new ArrayList<>();
+    all.add(edit("master.source", "FILE"));
+    all.add(edit("master.model", model.id()));
+    all.add(edit("master.unitMm", "1"));
+    all.addAll(List.of(edits));
+    all.add(edit("looked.mould", ""));
+    all.add(edit("looked.rubber", ""));
+    Choices choices = ChoiceWords.edit(Choices.fresh(workshop.current().units()), all, null);
+    jobs.add(name, true, choices);
+  }
+}

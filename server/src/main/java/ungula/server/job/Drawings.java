@@ -1,0 +1,49 @@
+package ungula.server.job;
+
+import java.awt.image.BufferedImage;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import ungula.core.master.Measured;
+import ungula.core.mesh.Slicer.Cut;
+import ungula.core.mould.BoxMould;
+import ungula.core.mould.MouldPicture;
+import ungula.core.mould.SectionDrawing;
+
+/** Drawings of a job as it stands, for the page and for paper. */
+@Component
+public class Drawings {
+
+  private final Shapes shapes;
+
+  Drawings(Shapes shapes) {
+    this.shapes = shapes;
+  }
+
+  /**
+   * @param at where the plane lies along its axis, mm; null for the middle
+   */
+  public SectionDrawing section(Jobs.Job job, BoxMould box, Cut cut, Double at) {
+    double middle = cut == Cut.TOP ? box.belowMm() + box.masterMm().z() / 2 : 0;
+    return SectionDrawing.of(
+        box,
+        shapes.posed(job.choices()).map(p -> p.slicer(cut)).orElse(null),
+        cut,
+        job.choices().master().measured().outline() == Measured.Outline.ROUND,
+        at == null ? middle : at,
+        job.choices().units());
+  }
+
+  /** The master in its block of rubber; empty while there is no shape to draw. */
+  public Optional<BufferedImage> picture(Jobs.Job job, int width, int height) {
+    return shapes
+        .posed(job.choices())
+        .map(
+            master -> {
+              int[] argb =
+                  MouldPicture.of(master.mesh(), job.plan().box().orElse(null), width, height);
+              BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
+              image.setRGB(0, 0, width, height, argb, 0, width);
+              return image;
+            });
+  }
+}

@@ -1,0 +1,116 @@
+package ungula.server.job;
+
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import ungula.core.mould.BoxMould;
+import ungula.core.mould.Dipstick;
+import ungula.core.sentence.WordBook.Edit;
+import ungula.server.web.Problem;
+
+/** Jobs: the shelf's entries and what is decided about each. */
+@RestController
+@RequestMapping("/api/jobs")
+class JobController {
+
+  private final Jobs jobs;
+  private final JobViews views;
+
+  JobController(Jobs jobs, JobViews views) {
+    this.jobs = jobs;
+    this.views = views;
+  }
+
+  /**
+   * @param name of a new job, or a new name
+   */
+  record JobName(String name) {}
+
+  /**
+   * @param version the edits were made on
+   */
+  record JobEdits(int version, List<Edit> edits) {}
+
+  /** Which job came of it. */
+  record JobId(String id) {}
+
+  @PostMapping
+  @ResponseStatus(HttpStatus.CREATED)
+  JobId addJob(@RequestBody JobName body) {
+    String id = jobs.addFresh("New job");
+    if (body.name() != null && !body.name().isBlank()) {
+      jobs.rename(id, body.name());
+    }
+    return new JobId(id);
+  }
+
+  @GetMapping("/{id}")
+  JobResponse job(@PathVariable String id) {
+    return views.view(jobs.find(id));
+  }
+
+  @PostMapping("/{id}/edits")
+  JobResponse editJob(@PathVariable String id, @RequestBody JobEdits body) {
+    return views.view(jobs.edit(id, body.version(), body.edits()));
+  }
+
+  /** Back one step (by = −1), or forward again (by = 1). */
+  @PostMapping("/{id}/steps")
+  JobResponse stepJob(@PathVariable String id, @RequestParam int version, @RequestParam int by) {
+    return views.view(jobs.step(id, version, by < 0 ? -1 : 1));
+  }
+
+  @PostMapping("/{id}/name")
+  JobResponse renameJob(@PathVariable String id, @RequestBody JobName body) {
+    jobs.rename(id, body.name());
+    return views.view(jobs.find(id));
+  }
+
+  @PostMapping("/{id}/copies")
+  @ResponseStatus(HttpStatus.CREATED)
+  JobId copyJob(@PathVariable String id) {
+    return new JobId(jobs.copy(id));
+  }
+
+  @PostMapping("/{id}/archived")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void archiveJob(@PathVariable String id, @RequestParam boolean archived) {
+    jobs.archive(id, archived);
+  }
+
+  @DeleteMapping("/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void deleteJob(@PathVariable String id) {
+    jobs.delete(id, true);
+  }
+
+  /** Undoes a deletion. */
+  @PostMapping("/{id}/restored")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void restoreJob(@PathVariable String id) {
+    jobs.delete(id, false);
+  }
+
+  /** What the dipstick would read with the pour line dragged to a height: nothing is saved. */
+  @GetMapping("/{id}/dipstick")
+  Dipstick.Reading dipstick(@PathVariable String id, @RequestParam double at) {
+    Jobs.Job job = jobs.find(id);
+    BoxMould box =
+        job.plan()
+            .box()
+            .orElseThrow(
+                () ->
+                    new Problem(
+                        HttpStatus.CONFLICT, "No box yet", "The master's size is not known yet."));
+    double height = Dipstick.snapped(box, at, job.choices().units());
+    return Dipstick.at(box, height, JobViews.density(job), job.choices().units());
+  }
+}

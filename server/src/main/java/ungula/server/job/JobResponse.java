@@ -1,0 +1,94 @@
+package ungula.server.job;
+
+import java.util.List;
+import java.util.Map;
+import ungula.core.mould.Dipstick;
+import ungula.core.plan.Caution;
+import ungula.core.plan.Plan;
+import ungula.core.rubber.SecondPart;
+import ungula.core.sentence.Word;
+import ungula.core.working.Figure;
+import ungula.server.product.Products;
+
+/**
+ * A job as the page shows it.
+ *
+ * @param version to send back with an edit
+ * @param demo whether it belongs to the made-up shelf
+ * @param undo what undo would take back; null when nothing
+ * @param redo what redo would bring again; null when nothing
+ * @param words every changeable word, by key
+ * @param figures every number with its working, by key
+ * @param cautions worst first
+ * @param stages how far each stage is
+ * @param undecided what is still open
+ * @param model the model file; null without one
+ * @param hasShape whether there is a mesh to draw and turn
+ * @param shapeKey changes when the drawn shape does
+ * @param liftMm how far the master stands clear of the plate
+ * @param measures of the chosen solid, by word
+ * @param ways to know the volume that are complete, most certain first
+ * @param dipstick null while there is no box
+ * @param ratioSentence the ratio in plain words; empty while there is none
+ * @param second the second part after the first was weighed; null before
+ * @param rubbers to choose from
+ * @param packs of the rubber, one line each
+ */
+public record JobResponse(
+    String id,
+    String name,
+    int version,
+    boolean demo,
+    boolean archived,
+    String undo,
+    String redo,
+    Map<String, Word.State> words,
+    Map<String, Figure> figures,
+    List<Caution> cautions,
+    Map<String, Plan.Stage> stages,
+    List<String> undecided,
+    ModelView model,
+    boolean hasShape,
+    String shapeKey,
+    double liftMm,
+    List<String> measures,
+    List<WayView> ways,
+    DipstickView dipstick,
+    String ratioSentence,
+    SecondPart second,
+    List<Products.Offer> rubbers,
+    List<String> packs) {
+
+  /**
+   * @param lines the report in words
+   * @param defects what is wrong, in words
+   */
+  public record ModelView(
+      String name, String format, String size, List<String> lines, List<String> defects) {}
+
+  /**
+   * @param way its name among the choices
+   * @param figure key of its figure
+   * @param plusMinus its error, as shown
+   * @param advice how to do better; empty when there is nothing to say
+   */
+  public record WayView(String way, String text, String figure, String plusMinus, String advice) {}
+
+  /**
+   * @param mm above the plate
+   */
+  public record Tick(double mm, String text) {}
+
+  /**
+   * @param heightMm of the box
+   * @param lineMm the pour line
+   * @param masterTopMm the master's highest point
+   * @param line what the dipstick reads at the pour line
+   */
+  public record DipstickView(
+      double heightMm,
+      double lineMm,
+      double masterTopMm,
+      List<Tick> ticks,
+      Dipstick.Reading line) {}
+}

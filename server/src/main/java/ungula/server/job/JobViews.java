@@ -1,0 +1,188 @@
+package ungula.server.job;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.stereotype.Component;
+import ungula.core.geometry.Vec3;
+import ungula.core.master.VolumeWays;
+import ungula.core.mesh.MeshReport;
+import ungula.core.mould.BoxMould;
+import ungula.core.mould.Dipstick;
+import ungula.core.plan.ChoiceWords;
+import ungula.core.plan.Choices;
+import ungula.core.quantity.Length;
+import ungula.core.quantity.Mass;
+import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Units;
+import ungula.core.quantity.Volume;
+import ungula.core.rubber.Mix;
+import ungula.core.rubber.Product;
+import ungula.core.rubber.Ratio;
+import ungula.server.job.JobResponse.DipstickView;
+import ungula.server.job.JobResponse.ModelView;
+import ungula.server.job.JobResponse.Tick;
+import ungula.server.job.JobResponse.WayView;
+import ungula.server.model.Models;
+import ungula.server.product.Products;
+import ungula.server.workshop.WorkshopController;
+
+/** Puts a planned job into the words and numbers of the page. */
+@Component
+class JobViews {
+
+  private final Jobs jobs;
+  private final Shapes shapes;
+  private final Models models;
+  private final Products products;
+  private final WorkshopController workshop;
+
+  JobViews(
+      Jobs jobs, Shapes shapes, Models models, Products products, WorkshopController workshop) {
+    this.jobs = jobs;
+    this.shapes = shapes;
+    this.models = models;
+    this.products = products;
+    this.workshop = workshop;
+  }
+
+  JobResponse view(Jobs.Job job) {
+    Choices c = job.choices();
+    var row = job.row();
+    boolean hasShape = shapes.posed(c).isPresent();
+    return new JobResponse(
+        row.id(),
+        row.name(),
+        row.version(),
+        row.demo(),
+        row.archived(),
+        jobs.undoLabel(row),
+        jobs.redoLabel(row),
+        ChoiceWords.states(c),
+        job.plan().figures(),
+        job.plan().cautions(),
+        job.plan().stages(),
+        job.plan().undecided(),
+        model(c),
+        hasShape,
+        Choices.fingerprint(
+            c.master().source(),
+            c.master().model(),
+            c.master().unitMm(),
+            c.master().solid(),
+            c.pose().turn()),
+        c.pose().liftMm(),
+        c.master().solid().kind().measures().stream().map(m -> "master.solid." + m).toList(),
+        ways(c, job),
+        job.plan().box().map(box -> dipstick(box, density(job), c.units())).orElse(null),
+        ratioSentence(c, job.product()),
+        job.plan().second().orElse(null),
+        products.offers(),
+        packs(job.product(), c.units()));
+  }
+
+  static Double density(Jobs.Job job) {
+    return job.plan().mix().map(Mix::density).orElse(null);
+  }
+
+  private static String ratioSentence(Choices c, Product product) {
+    if (product == null) {
+      return "";
+    }
+    Ratio ratio = c.rubber().ratio() == null ? product.ratio() : c.rubber().ratio();
+    return ratio == null ? "" : Ratio.sentence(product.hardenerPerBase(ratio));
+  }
+
+  private List<String> packs(Product product, Units units) {
+    if (product == null) {
+      return List.of();
+    }
+    String currency = workshop.current().currency();
+    return product.packs().stream()
+        .map(
+            p ->
+                Mass.format(p.massG(), units)
+                    + " at "
+                    + currency
+                    + "\u202f"
+                    + Numbers.fixed(p.price(), 2))
+        .toList();
+  }
+
+  private ModelView model(Choices c) {
+    if (c.master().source() != Choices.Source.FILE || c.master().model() == null) {
+      return null;
+    }
+    Models.Stored stored = models.find(c.master().model()).orElseThrow();
+    MeshReport r = stored.report().scaled(shapes.unitMm(c));
+    return new ModelView(
+        stored.name(), stored.format(), size(stored.bytes()), lines(r, c.units()), r.defects());
+  }
+
+  private static String size(long bytes) {
+    return bytes < 100_000
+        ? Numbers.fixed(bytes / 1000.0, 1) + " kB"
+        : Numbers.fixed(bytes / 1e6, 1) + " MB";
+  }
+
+  private static List<String> lines(MeshReport r, Units units) {
+    List<String> lines = new ArrayList<>();
+    Vec3 s = r.bounds().size();
+    lines.add(
+        Numbers.fixed(r.triangles(), 0)
+            + " triangles over "
+            + Numbers.fixed(r.vertices(), 0)
+            + " corners, "
+            + (r.parts() == 1 ? "one piece" : r.parts() + " pieces")
+            + (r.genus() == 0
+                ? ""
+                : r.genus() == 1 ? ", one through-hole" : ", " + r.genus() + " through-holes"));
+    lines.add(
+        "As drawn "
+            + Length.format3(s.x(), s.y(), s.z(), units)
+            + "; surface "
+            + Numbers.fixed(r.areaMm2() / 100, 0)
+            + " cm²");
+    lines.add(
+        "Wrapped tight it would hold "
+            + Volume.format(r.hullVolumeMm3(), units)
+            + "; it fills "
+            + Numbers.fixed(100 * r.volumeMm3() / Math.max(r.hullVolumeMm3(), 1e-9), 0)
+            + " % of that");
+    return lines;
+  }
+
+  private static List<WayView> ways(Choices c, Jobs.Job job) {
+    List<WayView> views = new ArrayList<>();
+    var figures = job.plan().figures();
+    for (VolumeWays.Way shape : List.of(VolumeWays.Way.MODEL, VolumeWays.Way.SOLID)) {
+      var f = figures.get("master.volume." + shape.name().toLowerCase());
+      if (f != null) {
+        views.add(new WayView(shape.name(), shape.text(), f.key(), f.working().plusMinus(), ""));
+      }
+    }
+    for (VolumeWays.Result r : VolumeWays.of(c.master().measured(), c.units())) {
+      views.add(
+          new WayView(
+              r.way().name(),
+              r.way().text(),
+              "master.volume." + r.way().name().toLowerCase(),
+              "± " + Volume.format(r.errorMm3(), c.units()),
+              r.advice()));
+    }
+    return views;
+  }
+
+  private static DipstickView dipstick(BoxMould box, Double density, Units units) {
+    double tick = Dipstick.tickMm(box, units);
+    List<Tick> ticks = new ArrayList<>();
+    for (int i = 0; i * tick <= box.wallHeightMm() + 1e-9; i++) {
+      ticks.add(new Tick(i * tick, Dipstick.tickText(i * tick, units)));
+    }
+    return new DipstickView(
+        box.wallHeightMm(),
+        box.pourLineMm(),
+        box.belowMm() + box.masterMm().z(),
+        ticks,
+        Dipstick.at(box, box.pourLineMm(), density, units));
+  }
+}

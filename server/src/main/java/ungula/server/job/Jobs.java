@@ -1,0 +1,219 @@
+package ungula.server.job;
+
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import ungula.core.plan.ChoiceWords;
+import ungula.core.plan.Choices;
+import ungula.core.plan.Plan;
+import ungula.core.plan.Planner;
+import ungula.core.rubber.Product;
+import ungula.core.sentence.WordBook.Edit;
+import ungula.server.product.Products;
+import ungula.server.web.Json;
+import ungula.server.web.Problem;
+import ungula.server.workshop.WorkshopController;
+
+/** Jobs as kept: every change is a step of the job's history, and a change is saved or refused. */
+@Component
+public class Jobs {
+
+  /** Steps kept for undo. */
+  private static final int HISTORY = 300;
+
+  private final JobMapper mapper;
+  private final Products products;
+  private final WorkshopController workshop;
+  private final Shapes shapes;
+  private final Json json;
+  private final Clock clock = Clock.systemUTC();
+
+  Jobs(JobMapper mapper, Products products, WorkshopController workshop, Shapes shapes, Json json) {
+    this.mapper = mapper;
+    this.products = products;
+    this.workshop = workshop;
+    this.shapes = shapes;
+    this.json = json;
+  }
+
+  /** A job with its present choices and what follows from them. */
+  public record Job(JobMapper.Row row, Choices choices, Plan plan, Product product) {}
+
+  public Job find(String id) {
+    JobMapper.Row row = mapper.find(id);
+    if (row == null || row.deleted()) {
+      throw Problem.gone("This job");
+    }
+    return planned(row);
+  }
+
+  List<JobMapper.Row> rows() {
+    return mapper.all();
+  }
+
+  Job planned(JobMapper.Row row) {
+    return planned(row, choices(row));
+  }
+
+  private Job planned(JobMapper.Row row, Choices choices) {
+    Product product = products.find(choices.rubber().product()).orElse(null);
+    Plan plan = Planner.plan(choices, shapes.facts(choices), product, workshop.current());
+    return new Job(row, choices, plan, product);
+  }
+
+  private Choices choices(JobMapper.Row row) {
+    return json.read(mapper.step(row.id(), row.stepNow()).choices(), Choices.class);
+  }
+
+  private OffsetDateTime now() {
+    return OffsetDateTime.now(clock).withOffsetSameInstant(ZoneOffset.UTC);
+  }
+
+  @Transactional
+  public String add(String name, boolean demo, Choices choices) {
+    String id = UUID.randomUUID().toString();
+    mapper.add(new JobMapper.Row(id, name, 1, 0, demo, false, false, now()));
+    mapper.putStep(new JobMapper.Step(id, 0, "begun", null, json.write(choices)));
+    return id;
+  }
+
+  public String addFresh(String name) {
+    return add(name, false, Choices.fresh(workshop.current().units()));
+  }
+
+  /** Makes edits on the version the user saw, or refuses them all. */
+  @Transactional
+  public Job edit(String id, int version, List<Edit> edits) {
+    JobMapper.Row row = live(id, version);
+    Choices before = choices(row);
+    Product product = products.find(before.rubber().product()).orElse(null);
+    Choices after = ChoiceWords.edit(before, edits, product);
+    if (after.equals(before)) {
+      return planned(row, before);
+    }
+    Job job = planned(row, after);
+    JobMapper.Step last = mapper.step(id, row.stepNow());
+    if (edits.stream().allMatch(e -> e.word().startsWith("looked."))) {
+      // looking is no decision: nothing to undo, nothing that another window must hear of
+      mapper.putStep(
+          new JobMapper.Step(id, row.stepNow(), last.label(), last.nudged(), json.write(after)));
+      return job;
+    }
+    String nudged = edits.size() == 1 && edits.get(0).nudge() != null ? edits.get(0).word() : null;
+    boolean more = nudged != null && nudged.equals(last.nudged());
+    int step = more ? row.stepNow() : row.stepNow() + 1;
+    mapper.dropStepsAfter(id, row.stepNow());
+    mapper.dropStepsBefore(id, step - HISTORY);
+    mapper.putStep(new JobMapper.Step(id, step, label(edits), nudged, json.write(after)));
+    return advanced(job, step);
+  }
+
+  private static String label(List<Edit> edits) {
+    String words =
+        String.join(", ", edits.stream().map(e -> ChoiceWords.label(e.word())).distinct().toList());
+    return words.length() > 190 ? words.substring(0, 190) : words;
+  }
+
+  private JobMapper.Row live(String id, int version) {
+    JobMapper.Row row = mapper.find(id);
+    if (row == null || row.deleted()) {
+      throw Problem.gone("This job");
+    }
+    if (row.version() != version) {
+      throw Problem.conflict("This job");
+    }
+    return row;
+  }
+
+  private Job advanced(Job job, int step) {
+    JobMapper.Row r = job.row();
+    OffsetDateTime now = now();
+    if (mapper.advance(r.id(), r.version(), step, now) == 0) {
+      throw Problem.conflict("This job");
+    }
+    return new Job(
+        new JobMapper.Row(
+            r.id(), r.name(), r.version() + 1, step, r.demo(), r.archived(), r.deleted(), now),
+        job.choices(),
+        job.plan(),
+        job.product());
+  }
+
+  /** Goes back one step (−1) or forward again (+1). */
+  @Transactional
+  public Job step(String id, int version, int by) {
+    JobMapper.Row row = live(id, version);
+    JobMapper.Step to = mapper.step(id, row.stepNow() + by);
+    if (to == null) {
+      throw new Problem(
+          HttpStatus.CONFLICT,
+          "Nothing there",
+          by < 0 ? "There is nothing more to undo." : "There is nothing to redo.");
+    }
+    return advanced(planned(row, json.read(to.choices(), Choices.class)), to.step());
+  }
+
+  /** What undo would take back; null when nothing. */
+  String undoLabel(JobMapper.Row row) {
+    return mapper.step(row.id(), row.stepNow() - 1) == null
+        ? null
+        : mapper.step(row.id(), row.stepNow()).label();
+  }
+
+  String redoLabel(JobMapper.Row row) {
+    JobMapper.Step next = mapper.step(row.id(), row.stepNow() + 1);
+    return next == null ? null : next.label();
+  }
+
+  @Transactional
+  public String copy(String id) {
+    Job from = find(id);
+    return add(from.row().name() + ", copy", false, from.choices());
+  }
+
+  @Transactional
+  public void rename(String id, String name) {
+    String clean = name == null ? "" : name.strip();
+    if (clean.isEmpty() || clean.length() > 120) {
+      throw new Problem(
+          HttpStatus.UNPROCESSABLE_CONTENT, "Not a name", "A job's name has 1 to 120 characters.");
+    }
+    if (mapper.rename(id, clean) == 0) {
+      throw Problem.gone("This job");
+    }
+  }
+
+  @Transactional
+  public void archive(String id, boolean archived) {
+    if (mapper.archive(id, archived) == 0) {
+      throw Problem.gone("This job");
+    }
+  }
+
+  /** Takes a job off the shelf, or puts it back. Its data stay, so that it can be. */
+  @Transactional
+  public void delete(String id, boolean deleted) {
+    if (mapper.delete(id, deleted) == 0) {
+      throw Problem.gone("This job");
+    }
+  }
+
+  @Transactional
+  public void deleteDemo() {
+    mapper.deleteDemo();
+  }
+
+  @Transactional
+  public void keepPicture(String id, String fingerprint, byte[] png) {
+    mapper.putPicture(new JobMapper.Picture(id, fingerprint, png));
+  }
+
+  JobMapper.Picture picture(String id) {
+    return mapper.picture(id);
+  }
+}

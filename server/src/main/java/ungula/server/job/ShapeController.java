@@ -1,0 +1,208 @@
+package ungula.server.job;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.List;
+import org.springframework.core.io.FileSystemResource;
+import org.springframework.core.io.Resource;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
+import ungula.core.geometry.Rotation;
+import ungula.core.geometry.Vec3;
+import ungula.core.master.PosedMaster;
+import ungula.core.mesh.ConvexHull.FlatFace;
+import ungula.core.mesh.Slicer.Cut;
+import ungula.core.mesh.Topology;
+import ungula.core.mesh.TriangleMesh;
+import ungula.core.mesh.io.StlWriter;
+import ungula.core.mould.BoxMould;
+import ungula.core.mould.SectionDrawing;
+import ungula.core.quantity.Numbers;
+import ungula.core.sentence.WordBook.Edit;
+import ungula.server.model.Models;
+import ungula.server.task.Tasks;
+import ungula.server.web.Problem;
+
+/** A job's shape: the model file in and out, its section, its mesh, the faces it can rest on. */
+@RestController
+@RequestMapping("/api/jobs/{id}")
+class ShapeController {
+
+  /** Flat faces offered to rest on. */
+  private static final int FACES = 6;
+
+  private final Jobs jobs;
+  private final Shapes shapes;
+  private final Drawings drawings;
+  private final Models models;
+  private final Tasks tasks;
+
+  ShapeController(Jobs jobs, Shapes shapes, Drawings drawings, Models models, Tasks tasks) {
+    this.jobs = jobs;
+    this.shapes = shapes;
+    this.drawings = drawings;
+    this.models = models;
+    this.tasks = tasks;
+  }
+
+  /** Takes a model file as the request's body and reads it in the background. */
+  @PostMapping(value = "/model", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+  Tasks.TaskView uploadModel(
+      @PathVariable String id, @RequestParam String name, HttpServletRequest request)
+      throws IOException {
+    jobs.find(id);
+    Path file = models.receive(request.getInputStream());
+    String shortName = Path.of(name).getFileName().toString();
+    return tasks.start(
+        progress -> {
+          Models.Stored stored = models.keep(file, shortName, progress);
+          jobs.edit(
+              id,
+              jobs.find(id).row().version(),
+              List.of(
+                  Edit.of("master.source", "FILE"),
+                  Edit.of("master.model", stored.id()),
+                  Edit.of("master.unitMm", ""),
+                  Edit.of("pose.asModelled", "")));
+        });
+  }
+
+  /** The model file as it was given. */
+  @GetMapping("/original")
+  ResponseEntity<Resource> original(@PathVariable String id) {
+    Models.Stored model =
+        models
+            .find(jobs.find(id).choices().master().model())
+            .orElseThrow(() -> Problem.gone("A model file"));
+    return ResponseEntity.ok()
+        .header(HttpHeaders.CONTENT_DISPOSITION, attachment(model.name()))
+        .contentType(MediaType.APPLICATION_OCTET_STREAM)
+        .body(new FileSystemResource(models.original(model.id())));
+  }
+
+  private static String attachment(String name) {
+    return ContentDisposition.attachment()
+        .filename(name, StandardCharsets.UTF_8)
+        .build()
+        .toString();
+  }
+
+  private PosedMaster posed(String id) {
+    return shapes
+        .posed(jobs.find(id).choices())
+        .orElseThrow(
+            () ->
+                new Problem(
+                    HttpStatus.NOT_FOUND,
+                    "No shape",
+                    "Only measures are known of this master. Drop a model file, or describe it as a"
+                        + " solid."));
+  }
+
+  /** The master as posed in the box, in millimetres, binary STL. */
+  @GetMapping("/master.stl")
+  ResponseEntity<StreamingResponseBody> masterStl(@PathVariable String id) {
+    Jobs.Job job = jobs.find(id);
+    TriangleMesh mesh =
+        posed(id).mesh().moved(1, Rotation.NONE, new Vec3(0, 0, job.choices().pose().liftMm()));
+    return ResponseEntity.ok()
+        .header(HttpHeaders.CONTENT_DISPOSITION, attachment(job.row().name() + ".stl"))
+        .contentType(MediaType.parseMediaType("model/stl"))
+        .body(out -> StlWriter.write(mesh, out));
+  }
+
+  /**
+   * The master set down at z = 0 for drawing, little-endian: vertex count, triangle count, open
+   * edge count as int32; x, y, z per vertex as float32 mm; three corners per triangle, then two per
+   * open edge, as uint32.
+   */
+  @GetMapping(value = "/mesh", produces = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+  ResponseEntity<byte[]> mesh(@PathVariable String id) {
+    TriangleMesh mesh = posed(id).mesh();
+    List<int[]> gaps = Topology.of(mesh).boundaryLoops();
+    int gapEdges = gaps.stream().mapToInt(l -> l.length).sum();
+    ByteBuffer b =
+        ByteBuffer.allocate(12 + 4 * mesh.xyz().length + 4 * mesh.corners().length + 8 * gapEdges)
+            .order(ByteOrder.LITTLE_ENDIAN);
+    b.putInt(mesh.vertexCount()).putInt(mesh.triangleCount()).putInt(gapEdges);
+    for (double v : mesh.xyz()) {
+      b.putFloat((float) v);
+    }
+    for (int c : mesh.corners()) {
+      b.putInt(c);
+    }
+    for (int[] loop : gaps) {
+      for (int i = 0; i < loop.length; i++) {
+        b.putInt(loop[i]).putInt(loop[(i + 1) % loop.length]);
+      }
+    }
+    return ResponseEntity.ok().body(b.array());
+  }
+
+  /**
+   * A face the master could rest on.
+   *
+   * @param area as shown
+   * @param edit text that rests it there
+   * @param down whether it rests there now
+   */
+  record RestFace(String area, String facing, String edit, boolean down) {}
+
+  @GetMapping("/faces")
+  List<RestFace> faces(@PathVariable String id) {
+    return posed(id).flatFaces().stream().limit(FACES).map(ShapeController::face).toList();
+  }
+
+  private static RestFace face(FlatFace f) {
+    Vec3 n = f.normal();
+    double x = Math.abs(n.x());
+    double y = Math.abs(n.y());
+    double z = Math.abs(n.z());
+    String facing;
+    if (z >= x && z >= y) {
+      facing = n.z() < 0 ? "underside" : "top";
+    } else if (x >= y) {
+      facing = n.x() < 0 ? "left" : "right";
+    } else {
+      facing = n.y() < 0 ? "front" : "back";
+    }
+    return new RestFace(
+        Numbers.fixed(f.areaMm2() / 100, 1) + " cm²",
+        facing,
+        n.x() + " " + n.y() + " " + n.z(),
+        n.z() < -0.99999);
+  }
+
+  /**
+   * A cut through box and master.
+   *
+   * @param at where the plane lies along its axis, mm; the middle when left out
+   */
+  @GetMapping("/section")
+  SectionDrawing section(
+      @PathVariable String id, @RequestParam Cut cut, @RequestParam(required = false) Double at) {
+    Jobs.Job job = jobs.find(id);
+    BoxMould box =
+        job.plan()
+            .box()
+            .orElseThrow(
+                () ->
+                    new Problem(
+                        HttpStatus.CONFLICT, "No box yet", "The master's size is not known yet."));
+    return drawings.section(job, box, cut, at);
+  }
+}

@@ -1,0 +1,165 @@
+package ungula.server.job;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import ungula.core.geometry.Vec3;
+import ungula.core.master.Measured;
+import ungula.core.master.PosedMaster;
+import ungula.core.master.Solid;
+import ungula.core.master.UnitGuess;
+import ungula.core.mesh.FillCurve;
+import ungula.core.mesh.MeshReport;
+import ungula.core.mesh.TriangleMesh;
+import ungula.core.plan.Choices;
+import ungula.core.plan.Choices.Source;
+import ungula.core.plan.MasterFacts;
+import ungula.core.quantity.Length;
+import ungula.core.work.Progress;
+import ungula.server.model.Models;
+
+/** Masters as they stand, worked out once per model and pose and shared by everything that asks. */
+@Component
+public class Shapes {
+
+  /** Triangles held in memory over all kept masters: about 300 MB. */
+  private static final long ROOM = 4_000_000;
+
+  private final Models models;
+
+  // by what they depend on; oldest used first
+  private final Map<Object, PosedMaster> posed = new LinkedHashMap<>(16, 0.75f, true);
+  private final Map<Solid, MeshReport> solids = new LinkedHashMap<>();
+
+  Shapes(Models models) {
+    this.models = models;
+  }
+
+  private record Key(Object shape, double unitMm, Object turn) {}
+
+  /** The master as it stands; empty when only its measures are known, or nothing. */
+  public Optional<PosedMaster> posed(Choices choices) {
+    Choices.Master m = choices.master();
+    if (m.source() == Source.FILE && m.model() != null) {
+      double unit = unitMm(choices);
+      return Optional.of(
+          posed(
+              new Key(m.model(), unit, choices.pose().turn()),
+              () -> models.mesh(m.model()),
+              unit,
+              choices));
+    }
+    if (m.source() == Source.SOLID) {
+      return Optional.of(
+          posed(new Key(m.solid(), 1, choices.pose().turn()), m.solid()::mesh, 1, choices));
+    }
+    return Optional.empty();
+  }
+
+  private interface Unposed {
+    TriangleMesh mesh();
+  }
+
+  private synchronized PosedMaster posed(Key key, Unposed source, double unitMm, Choices choices) {
+    PosedMaster known = posed.get(key);
+    if (known != null) {
+      return known;
+    }
+    PosedMaster made = PosedMaster.of(source.mesh(), unitMm, choices.pose());
+    posed.put(key, made);
+    long held = posed.values().stream().mapToLong(p -> p.mesh().triangleCount()).sum();
+    var oldest = posed.entrySet().iterator();
+    while (held > ROOM && posed.size() > 1) {
+      held -= oldest.next().getValue().mesh().triangleCount();
+      oldest.remove();
+    }
+    return made;
+  }
+
+  /** Millimetres per unit of the model file: as said, as the format says, or as guessed. */
+  public double unitMm(Choices choices) {
+    if (choices.master().unitMm() != null) {
+      return choices.master().unitMm();
+    }
+    Models.Stored model = models.find(choices.master().model()).orElseThrow();
+    return model.unitMm() != null
+        ? model.unitMm()
+        : UnitGuess.mmPerUnit(model.report().bounds().longest());
+  }
+
+  /** What the plan needs to know of the master; null while its size is not known. */
+  public MasterFacts facts(Choices choices) {
+    Choices.Master m = choices.master();
+    switch (m.source()) {
+      case FILE -> {
+        Optional<Models.Stored> model = Optional.ofNullable(m.model()).flatMap(models::find);
+        if (model.isEmpty()) {
+          return null;
+        }
+        double unit = unitMm(choices);
+        boolean guessed = m.unitMm() == null && model.get().unitMm() == null;
+        return shaped(
+            choices,
+            model.get().report().scaled(unit),
+            guessed ? unit : null,
+            "model file " + model.get().name());
+      }
+      case SOLID -> {
+        String measures =
+            String.join(
+                ", ",
+                m.solid().kind().measures().stream()
+                    .map(name -> measure(m.solid(), name, choices))
+                    .toList());
+        return shaped(
+            choices, solidReport(m.solid()), null, m.solid().kind().text() + " " + measures);
+      }
+      case MEASURED -> {
+        return m.measured().hasSize() ? measured(m.measured()) : null;
+      }
+      default -> {
+        return null;
+      }
+    }
+  }
+
+  private static String measure(Solid s, String name, Choices choices) {
+    return switch (name) {
+      case "lengthMm" -> Length.format(s.lengthMm(), choices.units()) + " long";
+      case "widthMm" -> Length.format(s.widthMm(), choices.units()) + " wide";
+      case "heightMm" -> Length.format(s.heightMm(), choices.units()) + " high";
+      case "diameterMm" -> "Ø " + Length.format(s.diameterMm(), choices.units());
+      case "topDiameterMm" -> "top Ø " + Length.format(s.topDiameterMm(), choices.units());
+      case "tubeDiameterMm" -> "ring " + Length.format(s.tubeDiameterMm(), choices.units());
+      default -> s.profile();
+    };
+  }
+
+  private synchronized MeshReport solidReport(Solid solid) {
+    if (solids.size() > 50) {
+      solids.clear();
+    }
+    return solids.computeIfAbsent(solid, s -> MeshReport.of(s.mesh(), Progress.NONE).report());
+  }
+
+  private MasterFacts shaped(Choices choices, MeshReport report, Double guessedUnit, String title) {
+    PosedMaster p = posed(choices).orElseThrow();
+    return new MasterFacts(
+        p.mesh().bounds().size(), p.curve(), p.restMm2(), report, guessedUnit, title);
+  }
+
+  private static MasterFacts measured(Measured m) {
+    boolean round = m.outline() == Measured.Outline.ROUND;
+    double l = round ? m.diameterMm() : m.lengthMm();
+    double w = round ? m.diameterMm() : m.widthMm();
+    double base = round ? Math.PI * l * w / 4 : l * w;
+    return new MasterFacts(
+        new Vec3(l, w, m.heightMm()),
+        FillCurve.even(base * m.heightMm(), 0, m.heightMm()),
+        base,
+        null,
+        null,
+        "measured by hand");
+  }
+}

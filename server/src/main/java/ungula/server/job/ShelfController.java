@@ -1,0 +1,166 @@
+package ungula.server.job;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.time.Duration;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import javax.imageio.ImageIO;
+import org.springframework.http.CacheControl;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import ungula.core.plan.Caution;
+import ungula.core.plan.Choices;
+import ungula.core.plan.Plan;
+import ungula.core.working.Figure;
+import ungula.server.web.Problem;
+import ungula.server.workshop.WorkshopController;
+
+/** The shelf: every job with its picture, and what it waits for. */
+@RestController
+@RequestMapping("/api")
+class ShelfController {
+
+  private static final int WIDTH = 360;
+  private static final int HEIGHT = 270;
+
+  private final Jobs jobs;
+  private final Shapes shapes;
+  private final Drawings drawings;
+  private final WorkshopController workshop;
+
+  ShelfController(Jobs jobs, Shapes shapes, Drawings drawings, WorkshopController workshop) {
+    this.jobs = jobs;
+    this.shapes = shapes;
+    this.drawings = drawings;
+    this.workshop = workshop;
+  }
+
+  /**
+   * @param picture fingerprint of its picture; null when there is nothing to draw
+   * @param stage furthest stage reached: master, mould or rubber
+   * @param line the mould in one line
+   * @param next what to do next
+   * @param stops how many cautions stop it
+   * @param checks how many ask for a look
+   */
+  record ShelfJob(
+      String id,
+      String name,
+      boolean demo,
+      boolean archived,
+      String picture,
+      String stage,
+      String line,
+      String next,
+      int stops,
+      int checks,
+      OffsetDateTime changed) {}
+
+  /**
+   * @param demo whether made-up jobs are among them
+   */
+  record Shelf(String workshop, boolean demo, List<ShelfJob> jobs) {}
+
+  @GetMapping("/shelf")
+  Shelf shelf() {
+    List<ShelfJob> all = jobs.rows().stream().map(jobs::planned).map(this::entry).toList();
+    return new Shelf(workshop.current().name(), all.stream().anyMatch(ShelfJob::demo), all);
+  }
+
+  /** Takes the made-up jobs off the shelf. */
+  @DeleteMapping("/shelf/demo")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void removeDemo() {
+    jobs.deleteDemo();
+  }
+
+  private ShelfJob entry(Jobs.Job job) {
+    Plan plan = job.plan();
+    var row = job.row();
+    boolean drawn = shapes.posed(job.choices()).isPresent();
+    return new ShelfJob(
+        row.id(),
+        row.name(),
+        row.demo(),
+        row.archived(),
+        drawn ? fingerprint(job) : null,
+        plan.mix().isPresent() ? "rubber" : plan.box().isPresent() ? "mould" : "master",
+        line(job),
+        next(plan),
+        count(plan, Caution.Level.STOP),
+        count(plan, Caution.Level.CHECK),
+        row.changed());
+  }
+
+  private static int count(Plan plan, Caution.Level level) {
+    return (int) plan.cautions().stream().filter(c -> c.level() == level).count();
+  }
+
+  private static String line(Jobs.Job job) {
+    List<String> parts = new ArrayList<>();
+    Figure rubber = job.plan().figures().get("rubber.box");
+    if (rubber != null) {
+      parts.add(rubber.text());
+    }
+    if (job.product() != null) {
+      parts.add(job.product().name());
+    }
+    return String.join(" · ", parts);
+  }
+
+  private static String next(Plan plan) {
+    if (!plan.cautions().isEmpty() && plan.cautions().get(0).level() == Caution.Level.STOP) {
+      return plan.cautions().get(0).title();
+    }
+    if (!plan.undecided().isEmpty()) {
+      return "Open: " + String.join(", ", plan.undecided());
+    }
+    if (plan.stages().containsValue(Plan.Stage.LOOK_AGAIN)) {
+      return "Something changed: look again";
+    }
+    Figure base = plan.figures().get("mix.base");
+    Figure hardener = plan.figures().get("mix.hardener");
+    return base == null ? "" : "Weigh " + base.text() + " + " + hardener.text();
+  }
+
+  private static String fingerprint(Jobs.Job job) {
+    return Choices.fingerprint(job.choices().master(), job.choices().pose(), job.choices().mould());
+  }
+
+  /** Rendered once for what it shows, then kept. */
+  @GetMapping(value = "/jobs/{id}/picture/{fingerprint}", produces = MediaType.IMAGE_PNG_VALUE)
+  ResponseEntity<byte[]> picture(@PathVariable String id, @PathVariable String fingerprint)
+      throws IOException {
+    Jobs.Job job = jobs.find(id);
+    String now = fingerprint(job);
+    JobMapper.Picture kept = jobs.picture(id);
+    byte[] png;
+    if (kept != null && kept.fingerprint().equals(now)) {
+      png = kept.png();
+    } else {
+      png = render(job);
+      jobs.keepPicture(id, now, png);
+    }
+    return ResponseEntity.ok()
+        .cacheControl(CacheControl.maxAge(Duration.ofDays(now.equals(fingerprint) ? 365 : 0)))
+        .body(png);
+  }
+
+  private byte[] render(Jobs.Job job) throws IOException {
+    BufferedImage image =
+        drawings.picture(job, WIDTH, HEIGHT).orElseThrow(() -> Problem.gone("A picture"));
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    ImageIO.write(image, "png", out);
+    return out.toByteArray();
+  }
+}

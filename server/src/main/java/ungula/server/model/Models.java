@@ -1,0 +1,178 @@
+package ungula.server.model;
+
+import java.io.BufferedOutputStream;
+import java.io.DataOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
+import java.nio.channels.Channels;
+import java.nio.channels.FileChannel;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+import ungula.core.mesh.MeshReport;
+import ungula.core.mesh.TriangleMesh;
+import ungula.core.mesh.io.Model;
+import ungula.core.mesh.io.ModelFormat;
+import ungula.core.mesh.io.ModelReader;
+import ungula.core.mesh.io.ModelUnreadable;
+import ungula.core.work.Progress;
+import ungula.server.DataFolder;
+import ungula.server.web.Json;
+import ungula.server.web.Problem;
+
+/**
+ * Model files as they were given, by content: the original beside the welded and mended mesh, so
+ * that a file is read once.
+ */
+@Component
+public class Models {
+
+  private final DataFolder folder;
+  private final ModelMapper mapper;
+  private final Json json;
+
+  Models(DataFolder folder, ModelMapper mapper, Json json) {
+    this.folder = folder;
+    this.mapper = mapper;
+    this.json = json;
+  }
+
+  /**
+   * @param report in file units
+   * @param unitMm millimetres per file unit; null when the format does not say
+   */
+  public record Stored(
+      String id, String name, long bytes, String format, Double unitMm, MeshReport report) {}
+
+  /** Takes an upload down to a file of its own. */
+  public Path receive(InputStream in) throws IOException {
+    Path file = Files.createTempFile(folder.models(), "upload", ".part");
+    try (OutputStream out = Files.newOutputStream(file)) {
+      byte[] block = new byte[1 << 16];
+      long size = 0;
+      for (int n = in.read(block); n >= 0; n = in.read(block)) {
+        size += n;
+        if (size > ModelReader.MAX_BYTES) {
+          throw new Problem(
+              HttpStatus.CONTENT_TOO_LARGE,
+              "Too large",
+              "The file has more than "
+                  + (ModelReader.MAX_BYTES >> 20)
+                  + " MB. Reduce the number of triangles and export it again.");
+        }
+        out.write(block, 0, n);
+      }
+      return file;
+    } catch (IOException | RuntimeException e) {
+      Files.deleteIfExists(file);
+      throw e;
+    }
+  }
+
+  /** Reads, mends, measures and keeps a received file. The file is moved or deleted. */
+  public Stored keep(Path file, String name, Progress progress) throws IOException {
+    try {
+      String id = digest(file);
+      Optional<Stored> known = find(id);
+      if (known.isPresent()) {
+        return known.get();
+      }
+      Model model = ModelReader.read(file, progress.part(0, 0.5));
+      MeshReport.Result result = MeshReport.of(model.mesh(), progress.part(0.5, 0.9));
+      progress.at("Keeping it", 0.9);
+      long bytes = Files.size(file);
+      write(result.mesh(), folder.models().resolve(id + ".mesh"));
+      Files.move(file, original(id), StandardCopyOption.REPLACE_EXISTING);
+      mapper.put(
+          new ModelMapper.Row(
+              id, name, bytes, model.format().name(), model.unitMm(), json.write(result.report())));
+      return find(id).orElseThrow();
+    } catch (ModelUnreadable e) {
+      throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "Not readable", e.getMessage());
+    } finally {
+      Files.deleteIfExists(file);
+    }
+  }
+
+  public Optional<Stored> find(String id) {
+    return Optional.ofNullable(mapper.find(id))
+        .map(
+            row ->
+                new Stored(
+                    row.id(),
+                    row.name(),
+                    row.bytes(),
+                    ModelFormat.valueOf(row.format()).title(),
+                    row.unitMm(),
+                    json.read(row.report(), MeshReport.class)));
+  }
+
+  public Path original(String id) {
+    return folder.models().resolve(id + ".original");
+  }
+
+  private static String digest(Path file) throws IOException {
+    try (FileChannel channel = FileChannel.open(file)) {
+      MessageDigest sha = MessageDigest.getInstance("SHA-256");
+      ByteBuffer block = ByteBuffer.allocate(1 << 18);
+      while (channel.read(block) >= 0) {
+        sha.update(block.flip());
+        block.clear();
+      }
+      return HexFormat.of().formatHex(sha.digest());
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /** Vertex count, triangle count, coordinates, corners; big-endian. */
+  private static void write(TriangleMesh mesh, Path to) throws IOException {
+    Path part = to.resolveSibling(to.getFileName() + ".part");
+    try (FileChannel channel =
+        FileChannel.open(
+            part,
+            StandardOpenOption.CREATE,
+            StandardOpenOption.WRITE,
+            StandardOpenOption.TRUNCATE_EXISTING)) {
+      DataOutputStream out =
+          new DataOutputStream(
+              new BufferedOutputStream(Channels.newOutputStream(channel), 1 << 18));
+      out.writeInt(mesh.vertexCount());
+      out.writeInt(mesh.triangleCount());
+      for (double v : mesh.xyz()) {
+        out.writeDouble(v);
+      }
+      for (int c : mesh.corners()) {
+        out.writeInt(c);
+      }
+      out.flush();
+    }
+    Files.move(part, to, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+  }
+
+  /** The mended mesh, in file units. */
+  public TriangleMesh mesh(String id) {
+    Path file = folder.models().resolve(id + ".mesh");
+    try (FileChannel channel = FileChannel.open(file)) {
+      ByteBuffer all = channel.map(FileChannel.MapMode.READ_ONLY, 0, channel.size());
+      double[] xyz = new double[3 * all.getInt()];
+      int[] corners = new int[3 * all.getInt()];
+      all.asDoubleBuffer().get(xyz);
+      all.position(all.position() + 8 * xyz.length);
+      all.asIntBuffer().get(corners);
+      return new TriangleMesh(xyz, corners);
+    } catch (IOException e) {
+      throw new UncheckedIOException("The kept model " + id + " cannot be read", e);
+    }
+  }
+}

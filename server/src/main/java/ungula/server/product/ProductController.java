@@ -1,0 +1,144 @@
+package ungula.server.product;
+
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import ungula.core.quantity.Units;
+import ungula.core.rubber.Product;
+import ungula.core.rubber.ProductWords;
+import ungula.core.rubber.Ratio;
+import ungula.core.sentence.Word;
+import ungula.core.sentence.WordBook;
+import ungula.server.web.Json;
+import ungula.server.web.Problem;
+import ungula.server.workshop.WorkshopController;
+
+/** Sheets of rubbers: the shipped examples, and the user's own. */
+@RestController
+@RequestMapping("/api/products")
+class ProductController {
+
+  private static final WordBook<Product> WORDS = ProductWords.book();
+
+  private final ProductMapper mapper;
+  private final Products products;
+  private final WorkshopController workshop;
+  private final Json json;
+
+  ProductController(
+      ProductMapper mapper, Products products, WorkshopController workshop, Json json) {
+    this.mapper = mapper;
+    this.products = products;
+    this.workshop = workshop;
+    this.json = json;
+  }
+
+  /**
+   * @param summary hardness, chemistry and density in one line
+   * @param sentence the ratio as a plain sentence; empty while there is none
+   * @param gaps what the sheet leaves out, and what cannot be checked for it
+   * @param contradiction whether its two ratios disagree
+   */
+  record ProductResponse(
+      String id,
+      int version,
+      boolean shipped,
+      boolean retired,
+      String name,
+      String summary,
+      String sentence,
+      List<String> gaps,
+      boolean contradiction,
+      Map<String, Word.State> words) {}
+
+  /**
+   * @param copyOf id of the sheet to start from; null for an empty one
+   */
+  record NewProduct(String name, String copyOf) {}
+
+  /**
+   * @param version the edits were made on
+   */
+  record ProductEdits(int version, List<WordBook.Edit> edits) {}
+
+  @GetMapping
+  List<ProductResponse> products() {
+    Units units = workshop.current().units();
+    return mapper.all().stream().map(row -> response(row, units)).toList();
+  }
+
+  @PostMapping
+  @Transactional
+  public ProductResponse addProduct(@RequestBody NewProduct body) {
+    String name = body.name() == null ? "" : body.name().strip();
+    Product sheet = ProductWords.blank(name.isEmpty() ? "New rubber" : name);
+    if (body.copyOf() != null) {
+      Product from = products.sheet(row(body.copyOf()));
+      String copied = name.isEmpty() ? from.name() + ", copy" : name;
+      sheet =
+          WORDS.edit(from, List.of(WordBook.Edit.of("name", copied)), workshop.current().units());
+    }
+    String id = UUID.randomUUID().toString();
+    mapper.add(new ProductMapper.Row(id, 1, false, false, json.write(sheet)));
+    return response(row(id), workshop.current().units());
+  }
+
+  @PostMapping("/{id}/edits")
+  @Transactional
+  public ProductResponse editProduct(@PathVariable String id, @RequestBody ProductEdits body) {
+    ProductMapper.Row row = row(id);
+    if (row.shipped()) {
+      throw new Problem(
+          HttpStatus.CONFLICT,
+          "An example",
+          "This sheet ships with Ungula and stays as it is. Copy it, and change the copy.");
+    }
+    Units units = workshop.current().units();
+    Product changed = WORDS.edit(products.sheet(row), body.edits(), units);
+    if (mapper.save(id, body.version(), json.write(changed)) == 0) {
+      throw Problem.conflict("This sheet");
+    }
+    return response(row(id), units);
+  }
+
+  @PostMapping("/{id}/retired")
+  @Transactional
+  public ProductResponse retireProduct(@PathVariable String id, @RequestParam boolean retired) {
+    if (mapper.retire(id, retired) == 0) {
+      throw Problem.gone("This rubber");
+    }
+    return response(row(id), workshop.current().units());
+  }
+
+  private ProductMapper.Row row(String id) {
+    ProductMapper.Row row = mapper.find(id);
+    if (row == null) {
+      throw Problem.gone("This rubber");
+    }
+    return row;
+  }
+
+  private ProductResponse response(ProductMapper.Row row, Units units) {
+    Product p = products.sheet(row);
+    return new ProductResponse(
+        row.id(),
+        row.version(),
+        row.shipped(),
+        row.retired(),
+        p.name(),
+        p.summary(),
+        p.ratio() == null ? "" : Ratio.sentence(p.hardenerPerBase(p.ratio())),
+        p.gaps(),
+        p.contradictsItself(),
+        WORDS.states(p, units));
+  }
+}

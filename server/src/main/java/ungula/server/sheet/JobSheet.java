@@ -1,0 +1,282 @@
+package ungula.server.sheet;
+
+import java.awt.Color;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.time.format.FormatStyle;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import ungula.core.mould.SectionDrawing;
+import ungula.core.mould.SectionDrawing.Dimension;
+import ungula.core.mould.SectionDrawing.Side;
+import ungula.core.plan.Caution;
+import ungula.core.plan.Choices;
+import ungula.core.plan.Workshop;
+import ungula.core.working.Figure;
+import ungula.core.working.Given;
+import ungula.core.working.Working;
+
+/** The paper that goes to the bench: what to weigh in large type, the section, cautions, blanks. */
+final class JobSheet {
+
+  private static final Color RUBBER = new Color(0xcfe1e3);
+  private static final Color WALL = new Color(0xe3d6bb);
+  private static final Color MASTER = new Color(0xfffdf8);
+  private static final float SECTION_HEIGHT = 250;
+
+  /**
+   * @param drawing null while there is no box
+   * @param picture null without a model
+   * @param product name of the rubber; empty while none is picked
+   * @param ratio in plain words; empty while there is none
+   */
+  record Content(
+      String job,
+      Workshop workshop,
+      Choices choices,
+      Map<String, Figure> figures,
+      List<Caution> cautions,
+      SectionDrawing drawing,
+      BufferedImage picture,
+      String product,
+      String ratio,
+      LocalDate day) {}
+
+  private final Content c;
+  private final SheetPen pen;
+
+  private JobSheet(Content content, SheetPen pen) {
+    this.c = content;
+    this.pen = pen;
+  }
+
+  static void write(Content content, Workshop.Paper paper, OutputStream to) throws IOException {
+    PDRectangle size = paper == Workshop.Paper.A4 ? PDRectangle.A4 : PDRectangle.LETTER;
+    try (SheetPen pen = new SheetPen(size, content.job + " · " + date(content.day))) {
+      new JobSheet(content, pen).all();
+      pen.save(to);
+    }
+  }
+
+  private static String date(LocalDate day) {
+    return day.format(DateTimeFormatter.ofLocalizedDate(FormatStyle.LONG).withLocale(Locale.UK));
+  }
+
+  private void all() throws IOException {
+    head();
+    amounts();
+    if (c.drawing != null) {
+      section();
+    }
+    blanks();
+    cautions();
+    working();
+  }
+
+  private void head() throws IOException {
+    pen.line(c.job, 20, true, SheetPen.INK);
+    pen.line(c.workshop.name() + " · " + date(c.day), 9, false, SheetPen.QUIET);
+    pen.down(4);
+    pen.rule(pen.left(), pen.y(), pen.left() + pen.width(), pen.y(), 1.2f, SheetPen.INK);
+    pen.down(10);
+  }
+
+  private void amounts() throws IOException {
+    float top = pen.y();
+    float x = pen.left();
+    if (c.picture != null) {
+      pen.picture(c.picture, x, top - 132, 176, 132);
+      x += 194;
+    }
+    float y = top - 12;
+    String rubber = c.product.isEmpty() ? "No rubber is picked yet" : c.product;
+    pen.text(rubber, x, y, 11, true, SheetPen.INK);
+    if (!c.ratio.isEmpty()) {
+      y -= 14;
+      pen.text(c.ratio, x, y, 9, false, SheetPen.QUIET);
+    }
+    boolean baseFirst = c.choices.rubber().first() == Choices.First.BASE;
+    String[] order =
+        baseFirst
+            ? new String[] {"mix.base", "mix.hardener", "mix.additive"}
+            : new String[] {"mix.hardener", "mix.base", "mix.additive"};
+    for (String key : order) {
+      Figure f = c.figures.get(key);
+      if (f != null) {
+        y -= 34;
+        pen.text(f.text(), x, y, 28, true, SheetPen.INK);
+        pen.text(f.label(), x + pen.widthOf(f.text(), 28, true) + 8, y, 11, false, SheetPen.INK);
+      }
+    }
+    y -= 18;
+    for (String key : new String[] {"rubber.box", "rubber.mix", "rubber.cost"}) {
+      Figure f = c.figures.get(key);
+      if (f != null) {
+        pen.text(f.label() + " " + f.text(), x, y, 9, false, SheetPen.INK);
+        y -= 12;
+      }
+    }
+    pen.down(Math.max(c.picture == null ? 0 : 140, top - y) + 6);
+  }
+
+  private void section() throws IOException {
+    pen.room(SECTION_HEIGHT + 60);
+    SectionDrawing d = c.drawing;
+    float wide = (float) (d.right() - d.left());
+    float high = (float) (d.top() - d.bottom());
+    float gutter = 70;
+    float scale = Math.min((pen.width() - 2 * gutter) / wide, SECTION_HEIGHT / high);
+    float x0 =
+        pen.left()
+            + gutter
+            + (pen.width() - 2 * gutter - wide * scale) / 2
+            - (float) d.left() * scale;
+    float y0 = pen.y() - 6 - (float) d.top() * scale;
+    for (SectionDrawing.Shape shape : d.shapes()) {
+      List<float[]> rings = new ArrayList<>();
+      for (double[] ring : shape.rings()) {
+        float[] points = new float[ring.length];
+        for (int i = 0; i < ring.length; i += 2) {
+          points[i] = x0 + (float) ring[i] * scale;
+          points[i + 1] = y0 + (float) ring[i + 1] * scale;
+        }
+        rings.add(points);
+      }
+      draw(shape.role(), rings);
+    }
+    float base = y0 + (float) d.bottom() * scale;
+    float side = x0 + (float) d.left() * scale;
+    for (Dimension dim : d.dimensions()) {
+      dimension(dim, x0, y0, scale, base, side);
+    }
+    pen.down(6 + high * scale + 52);
+    pen.text(
+        "seen from the front, cut through the middle",
+        pen.left(),
+        pen.y() + 8,
+        8,
+        false,
+        SheetPen.QUIET);
+  }
+
+  private void draw(SectionDrawing.Role role, List<float[]> rings) throws IOException {
+    switch (role) {
+      case RUBBER -> pen.polygon(rings, RUBBER, null);
+      case PLATE, WALL -> pen.polygon(rings, WALL, SheetPen.INK);
+      case MASTER -> {
+        pen.polygon(rings, MASTER, null);
+        pen.hatch(rings, SheetPen.QUIET);
+        pen.polygon(rings, null, SheetPen.INK);
+      }
+      case ENVELOPE -> pen.polygon(rings, MASTER, SheetPen.QUIET);
+      default -> {
+        float[] line = rings.get(0);
+        for (int i = 2; i < line.length; i += 2) {
+          pen.rule(line[i - 2], line[i - 1], line[i], line[i + 1], 1, SheetPen.CLAY);
+        }
+      }
+    }
+  }
+
+  private void dimension(Dimension dim, float x0, float y0, float scale, float base, float side)
+      throws IOException {
+    boolean below = dim.side() == Side.BELOW;
+    float a = (below ? x0 : y0) + (float) dim.from() * scale;
+    float b = (below ? x0 : y0) + (float) dim.to() * scale;
+    float out = (below ? base : side) - 12 - 18 * (dim.row() - 1);
+    if (below) {
+      pen.rule(a, out, b, out, 0.6f, SheetPen.INK);
+      pen.rule(a, out - 3, a, out + 3, 0.6f, SheetPen.INK);
+      pen.rule(b, out - 3, b, out + 3, 0.6f, SheetPen.INK);
+      pen.centred(dim.text(), (a + b) / 2, out - 9, 8, false, SheetPen.INK);
+    } else {
+      float at = side - 10 - 34 * (dim.row() - 1);
+      pen.rule(at, a, at, b, 0.6f, SheetPen.INK);
+      pen.rule(at - 3, a, at + 3, a, 0.6f, SheetPen.INK);
+      pen.rule(at - 3, b, at + 3, b, 0.6f, SheetPen.INK);
+      float wide = pen.widthOf(dim.text(), 8, false);
+      pen.text(dim.text(), at - 5 - wide, (a + b) / 2 - 3, 8, false, SheetPen.INK);
+    }
+  }
+
+  private void blanks() throws IOException {
+    pen.room(70);
+    pen.line("What really happened", 11, true, SheetPen.INK);
+    String[][] rows = {
+      {"base", "hardener", "room", "mixed at"},
+      {"poured by", "level after", "left over", "opened at"}
+    };
+    for (String[] row : rows) {
+      pen.down(20);
+      float step = pen.width() / row.length;
+      for (int i = 0; i < row.length; i++) {
+        float x = pen.left() + i * step;
+        pen.text(row[i], x, pen.y(), 9, false, SheetPen.QUIET);
+        float after = x + pen.widthOf(row[i], 9, false) + 5;
+        pen.rule(after, pen.y() - 2, x + step - 10, pen.y() - 2, 0.6f, SheetPen.INK);
+      }
+    }
+    pen.down(14);
+  }
+
+  private void cautions() throws IOException {
+    if (!c.cautions.isEmpty()) {
+      pen.room(60);
+      pen.line("Cautions", 11, true, SheetPen.INK);
+    }
+    for (Caution caution : c.cautions) {
+      String level =
+          switch (caution.level()) {
+            case STOP -> "STOP";
+            case CHECK -> "CHECK";
+            case NOTE -> "NOTE";
+          };
+      pen.line(level + "  " + caution.title(), 9, true, SheetPen.INK);
+      pen.line(caution.text(), 9, false, SheetPen.INK);
+      pen.down(3);
+    }
+    pen.line(
+        "Follow the product's own safety and technical sheets and your local rules; where the sheet"
+            + " and this paper differ, the sheet wins.",
+        8,
+        false,
+        SheetPen.QUIET);
+  }
+
+  private void working() throws IOException {
+    pen.newPage();
+    pen.line("The working", 14, true, SheetPen.INK);
+    pen.down(4);
+    for (Figure f : c.figures.values()) {
+      if (f.key().startsWith("master.volume.")) {
+        continue;
+      }
+      Working w = f.working();
+      pen.room(40);
+      pen.line(f.label() + ": " + f.text(), 9.5f, true, SheetPen.INK);
+      pen.line(w.formula(), 9, false, SheetPen.INK);
+      StringBuilder givens = new StringBuilder();
+      for (Given g : w.givens()) {
+        givens.append(givens.isEmpty() ? "" : " · ");
+        givens.append(g.name()).append(" ").append(g.text());
+        givens.append(" (").append(g.source().name().toLowerCase(Locale.ROOT)).append(")");
+      }
+      if (!givens.isEmpty()) {
+        pen.line(givens.toString(), 8.5f, false, SheetPen.QUIET);
+      }
+      for (String step : w.steps()) {
+        pen.line(step, 8.5f, false, SheetPen.QUIET);
+      }
+      if (!w.rounding().isEmpty() || !w.plusMinus().isEmpty()) {
+        pen.line((w.rounding() + "  " + w.plusMinus()).strip(), 8.5f, false, SheetPen.QUIET);
+      }
+      pen.down(4);
+    }
+  }
+}

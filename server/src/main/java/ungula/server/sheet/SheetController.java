@@ -1,0 +1,101 @@
+package ungula.server.sheet;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import ungula.core.mesh.Slicer.Cut;
+import ungula.core.plan.Choices;
+import ungula.core.plan.Workshop;
+import ungula.core.rubber.Ratio;
+import ungula.core.working.Figure;
+import ungula.server.job.Drawings;
+import ungula.server.job.Jobs;
+import ungula.server.workshop.WorkshopController;
+
+/** What leaves on paper or into a spreadsheet. */
+@RestController
+@RequestMapping("/api/jobs/{id}")
+class SheetController {
+
+  private final Jobs jobs;
+  private final Drawings drawings;
+  private final WorkshopController workshop;
+
+  SheetController(Jobs jobs, Drawings drawings, WorkshopController workshop) {
+    this.jobs = jobs;
+    this.drawings = drawings;
+    this.workshop = workshop;
+  }
+
+  /** The job sheet; on the workshop's paper when none is named. */
+  @GetMapping(value = "/sheet.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+  ResponseEntity<byte[]> sheet(
+      @PathVariable String id, @RequestParam(required = false) Workshop.Paper paper)
+      throws IOException {
+    Jobs.Job job = jobs.find(id);
+    Choices c = job.choices();
+    Workshop shop = workshop.current();
+    Ratio ratio =
+        job.product() == null
+            ? null
+            : c.rubber().ratio() == null ? job.product().ratio() : c.rubber().ratio();
+    JobSheet.Content content =
+        new JobSheet.Content(
+            job.row().name(),
+            shop,
+            c,
+            job.plan().figures(),
+            job.plan().cautions(),
+            job.plan().box().map(box -> drawings.section(job, box, Cut.FRONT, null)).orElse(null),
+            drawings.picture(job, 528, 396).orElse(null),
+            job.product() == null ? "" : job.product().name(),
+            ratio == null ? "" : Ratio.sentence(job.product().hardenerPerBase(ratio)),
+            LocalDate.now());
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    JobSheet.write(content, paper == null ? shop.paper() : paper, out);
+    return ResponseEntity.ok()
+        .header(HttpHeaders.CONTENT_DISPOSITION, named("inline", job.row().name() + ".pdf"))
+        .body(out.toByteArray());
+  }
+
+  private static String named(String disposition, String name) {
+    return ContentDisposition.builder(disposition)
+        .filename(name, StandardCharsets.UTF_8)
+        .build()
+        .toString();
+  }
+
+  /** Every figure: name, value in the core's unit, and as shown. RFC 4180, UTF-8. */
+  @GetMapping(value = "/amounts.csv", produces = "text/csv;charset=UTF-8")
+  ResponseEntity<String> amounts(@PathVariable String id) {
+    Jobs.Job job = jobs.find(id);
+    StringBuilder csv = new StringBuilder("figure,label,value,shown\r\n");
+    for (Figure f : job.plan().figures().values()) {
+      csv.append(f.key())
+          .append(',')
+          .append(quoted(f.label()))
+          .append(',')
+          .append(f.value())
+          .append(',')
+          .append(quoted(f.text()))
+          .append("\r\n");
+    }
+    return ResponseEntity.ok()
+        .header(HttpHeaders.CONTENT_DISPOSITION, named("attachment", job.row().name() + ".csv"))
+        .body(csv.toString());
+  }
+
+  private static String quoted(String text) {
+    return '"' + text.replace('\u202f', ' ').replace("\"", "\"\"") + '"';
+  }
+}

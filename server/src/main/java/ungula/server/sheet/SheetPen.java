@@ -1,0 +1,235 @@
+package ungula.server.sheet;
+
+import java.awt.Color;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
+
+/**
+ * Writes down a sheet of paper from the top: text that wraps and goes on to the next page, rules,
+ * pictures and polygons. Points, with the origin at the page's lower left.
+ */
+final class SheetPen implements AutoCloseable {
+
+  static final Color INK = new Color(0x1d2a36);
+  static final Color QUIET = new Color(0x5f6b72);
+  static final Color CLAY = new Color(0xb5532a);
+  private static final float MARGIN = 42;
+
+  private final PDDocument document = new PDDocument();
+  private final PDRectangle paper;
+  private final PDFont regular;
+  private final PDFont bold;
+  private final String footer;
+  private PDPageContentStream out;
+  private float y;
+  private int pages;
+
+  SheetPen(PDRectangle paper, String footer) throws IOException {
+    this.paper = paper;
+    this.footer = footer;
+    regular = font("Archivo-Regular.ttf");
+    bold = font("Archivo-Bold.ttf");
+    newPage();
+  }
+
+  private PDFont font(String name) throws IOException {
+    try (InputStream in = SheetPen.class.getResourceAsStream("/fonts/" + name)) {
+      return PDType0Font.load(document, in, true);
+    }
+  }
+
+  void newPage() throws IOException {
+    if (out != null) {
+      out.close();
+    }
+    PDPage page = new PDPage(paper);
+    document.addPage(page);
+    out = new PDPageContentStream(document, page);
+    pages++;
+    y = paper.getHeight() - MARGIN;
+    text(footer + " · " + pages, MARGIN, MARGIN - 18, 8, false, QUIET);
+  }
+
+  float left() {
+    return MARGIN;
+  }
+
+  float width() {
+    return paper.getWidth() - 2 * MARGIN;
+  }
+
+  /** Where the next line goes. */
+  float y() {
+    return y;
+  }
+
+  void down(float points) {
+    y -= points;
+  }
+
+  void room(float points) throws IOException {
+    if (y - points < MARGIN) {
+      newPage();
+    }
+  }
+
+  void text(String s, float x, float atY, float size, boolean heavy, Color colour)
+      throws IOException {
+    out.beginText();
+    out.setNonStrokingColor(colour);
+    out.setFont(heavy ? bold : regular, size);
+    out.newLineAtOffset(x, atY);
+    out.showText(writable(s));
+    out.endText();
+  }
+
+  void centred(String s, float x, float atY, float size, boolean heavy, Color colour)
+      throws IOException {
+    text(s, x - widthOf(s, size, heavy) / 2, atY, size, heavy, colour);
+  }
+
+  float widthOf(String s, float size, boolean heavy) throws IOException {
+    return (heavy ? bold : regular).getStringWidth(writable(s)) / 1000 * size;
+  }
+
+  /** One line of the page's flow. */
+  void line(String s, float size, boolean heavy, Color colour) throws IOException {
+    for (String part : wrapped(s, size, heavy, width())) {
+      room(size * 1.4f);
+      y -= size * 1.15f;
+      text(part, MARGIN, y, size, heavy, colour);
+      y -= size * 0.25f;
+    }
+  }
+
+  List<String> wrapped(String s, float size, boolean heavy, float within) throws IOException {
+    List<String> lines = new ArrayList<>();
+    StringBuilder at = new StringBuilder();
+    for (String word : s.split(" ")) {
+      String longer = at.isEmpty() ? word : at + " " + word;
+      if (!at.isEmpty() && widthOf(longer, size, heavy) > within) {
+        lines.add(at.toString());
+        at = new StringBuilder(word);
+      } else {
+        at = new StringBuilder(longer);
+      }
+    }
+    lines.add(at.toString());
+    return lines;
+  }
+
+  void rule(float x0, float y0, float x1, float y1, float thick, Color colour) throws IOException {
+    out.setStrokingColor(colour);
+    out.setLineWidth(thick);
+    out.moveTo(x0, y0);
+    out.lineTo(x1, y1);
+    out.stroke();
+  }
+
+  /**
+   * @param rings x, y pairs in points; even-odd
+   * @param fill null for none
+   * @param stroke null for none
+   */
+  void polygon(List<float[]> rings, Color fill, Color stroke) throws IOException {
+    for (int pass = 0; pass < 2; pass++) {
+      Color colour = pass == 0 ? fill : stroke;
+      if (colour == null) {
+        continue;
+      }
+      for (float[] ring : rings) {
+        out.moveTo(ring[0], ring[1]);
+        for (int i = 2; i < ring.length; i += 2) {
+          out.lineTo(ring[i], ring[i + 1]);
+        }
+        out.closePath();
+      }
+      if (pass == 0) {
+        out.setNonStrokingColor(colour);
+        out.fillEvenOdd();
+      } else {
+        out.setStrokingColor(colour);
+        out.setLineWidth(0.7f);
+        out.stroke();
+      }
+    }
+  }
+
+  /** Slanting lines inside rings, as solid matter is drawn in section. */
+  void hatch(List<float[]> rings, Color colour) throws IOException {
+    float x0 = Float.MAX_VALUE;
+    float y0 = Float.MAX_VALUE;
+    float x1 = -Float.MAX_VALUE;
+    float y1 = -Float.MAX_VALUE;
+    out.saveGraphicsState();
+    for (float[] ring : rings) {
+      out.moveTo(ring[0], ring[1]);
+      for (int i = 0; i < ring.length; i += 2) {
+        out.lineTo(ring[i], ring[i + 1]);
+        x0 = Math.min(x0, ring[i]);
+        x1 = Math.max(x1, ring[i]);
+        y0 = Math.min(y0, ring[i + 1]);
+        y1 = Math.max(y1, ring[i + 1]);
+      }
+      out.closePath();
+    }
+    out.clipEvenOdd();
+    for (float x = x0 - (y1 - y0); x < x1; x += 5) {
+      rule(x, y0, x + (y1 - y0), y1, 0.35f, colour);
+    }
+    out.restoreGraphicsState();
+  }
+
+  void picture(BufferedImage image, float x, float atY, float width, float height) {
+    try {
+      out.drawImage(LosslessFactory.createFromImage(document, image), x, atY, width, height);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** What the font can show: narrow spaces become plain ones, unknown signs a question mark. */
+  private String writable(String s) {
+    StringBuilder clean = new StringBuilder(s.length());
+    s.codePoints()
+        .map(c -> c == '\u202f' || c == '\u00a0' || c == '\n' || c == '\t' ? ' ' : c)
+        .forEach(
+            c -> {
+              String one = Character.toString(c);
+              try {
+                regular.encode(one);
+                bold.encode(one);
+                clean.append(one);
+              } catch (IllegalArgumentException | IOException e) {
+                clean.append('?');
+              }
+            });
+    return clean.toString();
+  }
+
+  void save(OutputStream to) throws IOException {
+    out.close();
+    out = null;
+    document.save(to);
+  }
+
+  @Override
+  public void close() throws IOException {
+    if (out != null) {
+      out.close();
+    }
+    document.close();
+  }
+}

@@ -1,0 +1,119 @@
+package ungula.server.task;
+
+import jakarta.annotation.PreDestroy;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
+import ungula.core.work.Progress;
+import ungula.server.web.Problem;
+
+/** Long work in the background: at most two at a time, each with progress and a way to stop it. */
+@Component
+public class Tasks {
+
+  private static final Logger LOG = LoggerFactory.getLogger(Tasks.class);
+
+  /** How many finished tasks are remembered for whoever asks late. */
+  private static final int REMEMBERED = 200;
+
+  public enum State {
+    RUNNING,
+    DONE,
+    FAILED,
+    CANCELLED
+  }
+
+  /**
+   * @param doing what it is at, in a few words
+   * @param fraction of the whole, 0 to 1
+   * @param problem why it failed, in words; empty otherwise
+   */
+  public record TaskView(String id, State state, String doing, double fraction, String problem) {}
+
+  /** Work that may report, stop, or fail with a message for the user. */
+  @FunctionalInterface
+  public interface Work {
+    void run(Progress progress) throws Exception;
+  }
+
+  private final ExecutorService threads = Executors.newFixedThreadPool(2);
+  private final Map<String, Running> all = new ConcurrentHashMap<>();
+
+  private static final class Running implements Progress {
+    private volatile TaskView view;
+    private volatile boolean cancelled;
+
+    Running(String id) {
+      view = new TaskView(id, State.RUNNING, "Waiting for its turn", 0, "");
+    }
+
+    @Override
+    public void at(String doing, double fraction) {
+      if (cancelled) {
+        throw new CancellationException();
+      }
+      view = new TaskView(view.id, State.RUNNING, doing, fraction, "");
+    }
+
+    void end(State state, String problem) {
+      view = new TaskView(view.id, state, view.doing, 1, problem);
+    }
+  }
+
+  public TaskView start(Work work) {
+    forgetOld();
+    Running running = new Running(UUID.randomUUID().toString());
+    all.put(running.view.id, running);
+    threads.execute(() -> run(running, work));
+    return running.view;
+  }
+
+  private static void run(Running running, Work work) {
+    try {
+      running.at("Starting", 0);
+      work.run(running);
+      running.end(State.DONE, "");
+    } catch (CancellationException stopped) {
+      running.end(State.CANCELLED, "");
+    } catch (Problem told) {
+      running.end(State.FAILED, told.getMessage());
+    } catch (Exception | OutOfMemoryError e) {
+      LOG.error("Background work failed", e);
+      running.end(State.FAILED, "It did not work out, and nothing was changed. Try it again.");
+    }
+  }
+
+  private void forgetOld() {
+    if (all.size() > REMEMBERED) {
+      all.values().removeIf(r -> r.view.state != State.RUNNING);
+    }
+  }
+
+  TaskView find(String id) {
+    return running(id).view;
+  }
+
+  void cancel(String id) {
+    running(id).cancelled = true;
+  }
+
+  private Running running(String id) {
+    Running running = all.get(id);
+    if (running == null) {
+      throw Problem.gone("This work");
+    }
+    return running;
+  }
+
+  @PreDestroy
+  void stop() {
+    all.values().forEach(r -> r.cancelled = true);
+    threads.shutdownNow();
+  }
+}

@@ -1,0 +1,17 @@
+package ungula.server.web;
+
+import org.springframework.context.annotation.Configuration;
+import org.springframework.web.servlet.config.annotation.ViewControllerRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+
+/** Every address of the page itself opens the page; it finds its own way from there. */
+@Configuration
+class Pages implements WebMvcConfigurer {
+
+  @Override
+  public void addViewControllers(ViewControllerRegistry registry) {
+    for (String path : new String[] {"/", "/jobs/**", "/rubber/**", "/workshop", "/help/**"}) {
+      registry.addViewController(path).setViewName("forward:/index.html");
+    }
+  }
+}

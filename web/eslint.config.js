@@ -1,0 +1,25 @@
+import hooks from 'eslint-plugin-react-hooks';
+import { defineConfig } from 'eslint/config';
+import tseslint from 'typescript-eslint';
+
+export default defineConfig(
+  { ignores: ['dist', 'src/api/schema.d.ts'] },
+  ...tseslint.configs.strictTypeChecked,
+  {
+    languageOptions: {
+      parserOptions: { projectService: { allowDefaultProject: ['eslint.config.js'] } },
+    },
+    plugins: { 'react-hooks': hooks },
+    rules: {
+      ...hooks.configs.recommended.rules,
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+      '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],
+    },
+  },
+  {
+    // everything that draws the solid is loaded only when it is shown
+    files: ['src/**/*.{ts,tsx}'],
+    ignores: ['src/viewer/**'],
+    rules: { 'no-restricted-imports': ['error', { patterns: ['three', 'three/*'] }] },
+  },
+);

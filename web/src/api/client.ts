@@ -1,0 +1,60 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+export type Job = components['schemas']['JobResponse'];
+export type WordState = components['schemas']['State'];
+export type Figure = components['schemas']['Figure'];
+export type Caution = components['schemas']['Caution'];
+export type Edit = components['schemas']['Edit'];
+export type Drawing = components['schemas']['SectionDrawing'];
+export type Reading = components['schemas']['Reading'];
+export type Product = components['schemas']['ProductResponse'];
+export type Workshop = components['schemas']['WorkshopResponse'];
+export type Shelf = components['schemas']['Shelf'];
+export type ShelfJob = components['schemas']['ShelfJob'];
+export type Task = components['schemas']['TaskView'];
+export type RestFace = components['schemas']['RestFace'];
+
+export const client = createClient<paths>({ baseUrl: window.location.origin });
+
+/** What the server says went wrong: an RFC 9457 problem. */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    readonly title: string,
+    detail: string,
+    readonly word?: string,
+  ) {
+    super(detail);
+  }
+
+  static of(status: number, body: unknown): Problem {
+    const p = (body ?? {}) as { title?: string; detail?: string; word?: string };
+    return new Problem(
+      status,
+      p.title ?? 'No answer',
+      p.detail ?? 'Ungula does not answer. Is it still running? Nothing typed here is lost.',
+      p.word,
+    );
+  }
+}
+
+interface Answer<T> {
+  data?: T | undefined;
+  error?: unknown;
+  response: Response;
+}
+
+/** The answer's data, or a thrown {@link Problem}. */
+export async function unwrap<T>(answer: Promise<Answer<T>>): Promise<T> {
+  let got: Answer<T>;
+  try {
+    got = await answer;
+  } catch {
+    throw Problem.of(0, null);
+  }
+  if (!got.response.ok) {
+    throw Problem.of(got.response.status, got.error);
+  }
+  return got.data as T;
+}

@@ -1,0 +1,21 @@
+import { Navigate, Route, Routes } from 'react-router-dom';
+import { HelpPage } from '../help/HelpPage';
+import { JobPage } from '../job/JobPage';
+import { RubberPage } from '../rubber/RubberPage';
+import { ShelfPage } from '../shelf/ShelfPage';
+import { WorkshopPage } from '../workshop/WorkshopPage';
+
+export function App() {
+  return (
+    <Routes>
+      <Route path="/" element={<ShelfPage />} />
+      <Route path="/jobs/:id" element={<Navigate to="master" replace />} />
+      <Route path="/jobs/:id/:stage" element={<JobPage />} />
+      <Route path="/rubber" element={<RubberPage />} />
+      <Route path="/rubber/:product" element={<RubberPage />} />
+      <Route path="/workshop" element={<WorkshopPage />} />
+      <Route path="/help" element={<HelpPage />} />
+      <Route path="*" element={<Navigate to="/" replace />} />
+    </Routes>
+  );
+}

@@ -1,0 +1,20 @@
+import { Link, NavLink } from 'react-router-dom';
+
+/** The head of every page but a job's. */
+export function PageHead() {
+  return (
+    <header className="head">
+      <Link to="/" className="wordmark">
+        ungula
+      </Link>
+      <nav aria-label="Pages">
+        <NavLink to="/" end>
+          Shelf
+        </NavLink>
+        <NavLink to="/rubber">Rubber</NavLink>
+        <NavLink to="/workshop">Workshop</NavLink>
+        <NavLink to="/help">Help</NavLink>
+      </nav>
+    </header>
+  );
+}

@@ -1,0 +1,78 @@
+import { PageHead } from '../app/PageHead';
+import { useTitle } from '../app/useTitle';
+
+const TERMS: [string, string][] = [
+  ['master', 'the model being moulded; also pattern, original, positive'],
+  ['rubber', 'the mixed mould silicone, base and hardener; also RTV, silicone'],
+  ['block mould', 'rubber poured round the master in a box; also box mould'],
+  ['pour line', 'the height the rubber is poured to'],
+  ['dipstick', 'the gauge that ties height to volume and mass'],
+  ['wall', 'the rubber between master and box'],
+  ['lock', 'shape that holds the master in the mould; some say undercut'],
+  ['air trap', 'shape that holds air while something is poured; some say undercut too'],
+  ['pot life', 'how long the mix can be poured, from first contact of its parts'],
+  ['allowance', 'mixed over the volume needed, for what stays behind and what is not known'],
+];
+
+const KEYS: [string, string][] = [
+  ['1 2 3', 'the stages of a job'],
+  ['Tab', 'the next word'],
+  ['Enter', 'change the word, or take what is typed'],
+  ['Esc', 'leave it as it was'],
+  ['↑ ↓', 'nudge the word; with Shift ten times as far'],
+  ['Ctrl Z', 'undo; with Shift redo'],
+  ['/', 'search the shelf'],
+  ['?', 'this page'],
+];
+
+export function HelpPage() {
+  useTitle('Help');
+  return (
+    <div className="page">
+      <PageHead />
+      <main className="help">
+        <h1>Help</h1>
+        <h2>From model to weighed rubber</h2>
+        <p>
+          Drop a model file on a job, or describe the master as a solid, or measure it with water, a
+          scale or grain. Say what is underlined in clay red; everything else follows and shows its
+          working when it is clicked. Drag the pour line on the dipstick. Pick a rubber and read
+          what to weigh; print the sheet and take it to the bench.
+        </p>
+        <h2>How things may be written</h2>
+        <p>
+          <kbd>12</kbd> <kbd>1.2 cm</kbd> <kbd>3/8&quot;</kbd> <kbd>5 3/16 in</kbd>{' '}
+          <kbd>2 ft 3 in</kbd> · <kbd>350 g</kbd> <kbd>1 lb 6 oz</kbd> · <kbd>87 cc</kbd>{' '}
+          <kbd>1.5 L</kbd> <kbd>3 US gal</kbd> · <kbd>100 : 10 by weight</kbd>{' '}
+          <kbd>1 : 1 by volume</kbd> <kbd>4 % of base</kbd>
+        </p>
+        <h2>Words</h2>
+        <dl>
+          {TERMS.map(([term, meaning]) => (
+            <span key={term} style={{ display: 'contents' }}>
+              <dt>{term}</dt>
+              <dd>{meaning}</dd>
+            </span>
+          ))}
+        </dl>
+        <h2>Keys</h2>
+        <dl>
+          {KEYS.map(([key, what]) => (
+            <span key={key} style={{ display: 'contents' }}>
+              <dt>
+                <kbd>{key}</kbd>
+              </dt>
+              <dd>{what}</dd>
+            </span>
+          ))}
+        </dl>
+        <h2>Care</h2>
+        <p>
+          Ungula computes from what is entered. Follow each product&apos;s own safety and technical
+          sheets, your local rules, and a qualified person where the law asks for one. Where a sheet
+          and this program differ, the sheet wins.
+        </p>
+      </main>
+    </div>
+  );
+}

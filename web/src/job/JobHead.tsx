@@ -1,0 +1,165 @@
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Dropdown from 'react-bootstrap/Dropdown';
+import { Link, NavLink, useNavigate } from 'react-router-dom';
+import { client, unwrap, type Job } from '../api/client';
+import type { JobDesk } from './useJob';
+import { STAGES } from './stages';
+
+const MARKS = { OPEN: '', DONE: '✓', LOOK_AGAIN: '↻' } as const;
+const SPOKEN = {
+  OPEN: 'open',
+  DONE: 'done',
+  LOOK_AGAIN: 'look again, something before it changed',
+};
+
+export function JobHead({ job, desk }: { job: Job; desk: JobDesk }) {
+  const go = useNavigate();
+  const copy = async () => {
+    const made = await unwrap(
+      client.POST('/api/jobs/{id}/copies', { params: { path: { id: job.id } } }),
+    );
+    await go(`/jobs/${made.id}/master`);
+  };
+  return (
+    <header className="head">
+      <Link to="/" className="wordmark" title="To the shelf">
+        ungula
+      </Link>
+      <JobName job={job} desk={desk} />
+      <span className="saved" role="status">
+        {desk.saving ? 'saving …' : 'saved'}
+      </span>
+      <nav aria-label="Stages">
+        {STAGES.map((s) => {
+          const state = job.stages[s.id] ?? 'OPEN';
+          return (
+            <NavLink
+              key={s.id}
+              to={`/jobs/${job.id}/${s.id}`}
+              title={`${s.text}: ${SPOKEN[state]}`}
+            >
+              <span className={`mark ${state}`} aria-hidden>
+                {MARKS[state]}
+              </span>
+              {s.text}
+              <span className="visually-hidden">, {SPOKEN[state]}</span>
+            </NavLink>
+          );
+        })}
+      </nav>
+      <span style={{ display: 'flex', gap: '0.4rem' }}>
+        <Button
+          variant="outline-primary"
+          size="sm"
+          disabled={!job.undo}
+          title={job.undo ? `Undo: ${job.undo}` : 'Nothing to undo'}
+          onClick={() => desk.step(-1)}
+        >
+          Undo
+        </Button>
+        <Button
+          variant="outline-primary"
+          size="sm"
+          disabled={!job.redo}
+          title={job.redo ? `Redo: ${job.redo}` : 'Nothing to redo'}
+          onClick={() => desk.step(1)}
+        >
+          Redo
+        </Button>
+        <Dropdown align="end">
+          <Dropdown.Toggle variant="outline-primary" size="sm" aria-label="More for this job">
+            More
+          </Dropdown.Toggle>
+          <Dropdown.Menu>
+            <Dropdown.Item as="button" onClick={() => void copy()}>
+              Copy this job
+            </Dropdown.Item>
+            <Dropdown.Item href={`/api/jobs/${job.id}/sheet.pdf?paper=A4`} target="_blank">
+              Job sheet, A4
+            </Dropdown.Item>
+            <Dropdown.Item href={`/api/jobs/${job.id}/sheet.pdf?paper=LETTER`} target="_blank">
+              Job sheet, Letter
+            </Dropdown.Item>
+            <Dropdown.Item href={`/api/jobs/${job.id}/amounts.csv`}>Amounts, CSV</Dropdown.Item>
+            <Dropdown.Item href={`/api/jobs/${job.id}/master.stl`} disabled={!job.hasShape}>
+              Master as posed, STL
+            </Dropdown.Item>
+            <Dropdown.Divider />
+            <Dropdown.Item
+              as="button"
+              onClick={() =>
+                desk.apply([
+                  {
+                    word: 'units.display',
+                    text: job.words['units.display']?.value === 'INCH' ? 'METRIC' : 'INCH',
+                  },
+                ])
+              }
+            >
+              Show{' '}
+              {job.words['units.display']?.value === 'INCH'
+                ? 'millimetres and grams'
+                : 'inches and ounces'}
+            </Dropdown.Item>
+            <Dropdown.Item
+              as="button"
+              onClick={() =>
+                desk.apply([
+                  {
+                    word: 'units.gallon',
+                    text: job.words['units.gallon']?.value === 'US' ? 'IMPERIAL' : 'US',
+                  },
+                ])
+              }
+            >
+              Gallons are {job.words['units.gallon']?.value === 'US' ? 'imperial' : 'US'}
+            </Dropdown.Item>
+          </Dropdown.Menu>
+        </Dropdown>
+      </span>
+    </header>
+  );
+}
+
+function JobName({ job, desk }: { job: Job; desk: JobDesk }) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const save = () => {
+    if (typed !== null && typed.trim() && typed !== job.name) {
+      void desk.rename(typed).catch(() => undefined);
+    }
+    setTyped(null);
+  };
+  if (typed === null) {
+    return (
+      <button
+        type="button"
+        className="plain"
+        style={{ fontWeight: 680, whiteSpace: 'nowrap' }}
+        title="Rename this job"
+        onClick={() => setTyped(job.name)}
+      >
+        {job.name}
+      </button>
+    );
+  }
+  return (
+    <input
+      className="word"
+      autoFocus
+      aria-label="Name of the job"
+      value={typed}
+      maxLength={120}
+      onChange={(e) => setTyped(e.target.value)}
+      onBlur={save}
+      onKeyDown={(e) => {
+        e.stopPropagation();
+        if (e.key === 'Enter') {
+          save();
+        } else if (e.key === 'Escape') {
+          setTyped(null);
+        }
+      }}
+    />
+  );
+}

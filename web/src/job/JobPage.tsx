@@ -1,0 +1,169 @@
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Offcanvas from 'react-bootstrap/Offcanvas';
+import ProgressBar from 'react-bootstrap/ProgressBar';
+import { Navigate, useNavigate, useParams } from 'react-router-dom';
+import { PageHead } from '../app/PageHead';
+import { useTitle } from '../app/useTitle';
+import { CautionList } from '../ui/CautionList';
+import { WorkingText } from '../ui/FigureText';
+import { Notice } from '../ui/Notice';
+import { WordContext } from '../ui/words';
+import { JobHead } from './JobHead';
+import { MasterStage } from './MasterStage';
+import { MouldStage } from './MouldStage';
+import { RubberStage } from './RubberStage';
+import { STAGES } from './stages';
+import { Tally } from './Tally';
+import { Thing } from './Thing';
+import { useDrop } from './useDrop';
+import { useJob } from './useJob';
+import { useModelUpload } from './useModelUpload';
+
+export function JobPage() {
+  const { id = '', stage = '' } = useParams();
+  const go = useNavigate();
+  const desk = useJob(id);
+  const { job } = desk;
+  const upload = useModelUpload(id, desk.refresh);
+  const dropping = useDrop(upload.start);
+  const chooser = useRef<HTMLInputElement>(null);
+  const [pointed, setPointed] = useState<string | null>(null);
+  const [working, setWorking] = useState(false);
+  const cautions = useRef<HTMLDivElement>(null);
+  const choose = useCallback(() => chooser.current?.click(), []);
+  useTitle(job?.name);
+
+  // looking at a stage settles its "look again"
+  const state = job?.stages[stage];
+  const settled = state === 'DONE' || stage === 'master';
+  const { edit, step } = desk;
+  const ready = job !== undefined;
+  useEffect(() => {
+    if (ready && !settled && STAGES.some((s) => s.id === stage)) {
+      const seen = setTimeout(() => {
+        edit([{ word: `looked.${stage}`, text: '' }]).catch(() => undefined);
+      }, 1200);
+      return () => clearTimeout(seen);
+    }
+    // once per arrival and per change of state
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [ready, settled, stage, state, job?.version]);
+
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      const typing = (e.target as HTMLElement).closest('input, textarea');
+      if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'z' && !typing) {
+        e.preventDefault();
+        step(e.shiftKey ? 1 : -1);
+      } else if (!typing && !e.ctrlKey && !e.metaKey && !e.altKey) {
+        const to = STAGES[Number(e.key) - 1];
+        if (to && !(e.target as HTMLElement).closest('.word')) {
+          void go(`/jobs/${id}/${to.id}`);
+        } else if (e.key === '?') {
+          void go('/help');
+        }
+      }
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
+
+  const { write, nudge } = desk;
+  const words = job?.words;
+  const wordDesk = useMemo(() => (words ? { words, write, nudge } : null), [words, write, nudge]);
+
+  if (desk.error) {
+    return (
+      <div className="page">
+        <PageHead />
+        <main>
+          <h1>This job does not open</h1>
+          <p>{desk.error.message}</p>
+          <Button onClick={() => void go('/')}>Back to the shelf</Button>
+        </main>
+      </div>
+    );
+  }
+  if (!job || !wordDesk) {
+    return <div className="job" aria-busy />;
+  }
+  if (!STAGES.some((s) => s.id === stage)) {
+    return <Navigate to={`/jobs/${id}/master`} replace />;
+  }
+  const here = job.cautions.filter((c) => c.stage === stage);
+  const elsewhere = job.cautions.filter((c) => c.stage !== stage);
+  return (
+    <WordContext.Provider value={wordDesk}>
+      <div className="job">
+        <JobHead job={job} desk={desk} />
+        <div className="bench">
+          <Thing job={job} desk={desk} stage={stage} pointed={pointed} choose={choose} />
+          <main className="words">
+            {upload.upload && (
+              <div className="busy" role="status">
+                <span>{upload.upload.doing}</span>
+                <ProgressBar now={100 * upload.upload.fraction} aria-label={upload.upload.doing} />
+                <Button size="sm" variant="outline-primary" onClick={upload.upload.cancel}>
+                  Stop
+                </Button>
+              </div>
+            )}
+            {upload.problem && <Notice text={upload.problem} close={upload.dismiss} />}
+            {desk.problem && (
+              <Notice title={desk.problem.title} text={desk.problem.message} close={desk.dismiss} />
+            )}
+            {stage === 'master' && <MasterStage job={job} desk={desk} choose={choose} />}
+            {stage === 'mould' && <MouldStage job={job} />}
+            {stage === 'rubber' && <RubberStage job={job} />}
+            <div ref={cautions}>
+              <CautionList
+                cautions={[...here, ...elsewhere]}
+                apply={desk.apply}
+                point={setPointed}
+              />
+            </div>
+          </main>
+        </div>
+        <Tally
+          job={job}
+          showCautions={() => cautions.current?.scrollIntoView({ block: 'start' })}
+          showWorking={() => setWorking(true)}
+        />
+      </div>
+      <input
+        ref={chooser}
+        type="file"
+        hidden
+        accept=".stl,.obj,.ply,.off,.3mf"
+        data-testid="model-file"
+        onChange={(e) => {
+          const [file] = e.target.files ?? [];
+          if (file) {
+            upload.start(file);
+          }
+          e.target.value = '';
+        }}
+      />
+      {dropping && <div className="dropping">Drop the model here</div>}
+      <Offcanvas
+        show={working}
+        onHide={() => setWorking(false)}
+        placement="end"
+        scroll
+        backdrop={false}
+      >
+        <Offcanvas.Header closeButton>
+          <Offcanvas.Title as="h2">The working</Offcanvas.Title>
+        </Offcanvas.Header>
+        <Offcanvas.Body className="workings">
+          {Object.values(job.figures)
+            .filter((f) => !f.key.startsWith('master.volume.'))
+            .map((f) => (
+              <WorkingText key={f.key} figure={f} />
+            ))}
+        </Offcanvas.Body>
+      </Offcanvas>
+    </WordContext.Provider>
+  );
+}

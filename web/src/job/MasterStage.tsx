@@ -1,0 +1,273 @@
+import { useQuery } from '@tanstack/react-query';
+import Button from 'react-bootstrap/Button';
+import type { Job } from '../api/client';
+import { FigureText } from '../ui/FigureText';
+import { Word } from '../ui/Word';
+import { facesQuery } from './jobQueries';
+import type { JobDesk } from './useJob';
+
+interface Props {
+  job: Job;
+  desk: JobDesk;
+  choose: () => void;
+}
+
+const M = 'master.measured.';
+
+const SOLID_NAMES: Record<string, string> = {
+  lengthMm: 'long',
+  widthMm: 'wide',
+  heightMm: 'high',
+  diameterMm: 'across',
+  topDiameterMm: 'across at the top',
+  tubeDiameterMm: 'thick in the ring',
+  profile: 'from the bottom up',
+};
+
+export function MasterStage({ job, desk, choose }: Props) {
+  const source = job.words['master.source']?.value;
+  return (
+    <>
+      <h1>Master</h1>
+      <p className="sentence">
+        Its shape is known from <Word k="master.source" />
+        {source === 'FILE' && job.model && (
+          <>
+            , <strong>{job.model.name}</strong>
+          </>
+        )}
+        . It is made of <Word k="master.material" /> and{' '}
+        {job.words['master.massG']?.unset && job.figures['master.mass'] && (
+          <>
+            should weigh <FigureText figure={job.figures['master.mass']} />:{' '}
+          </>
+        )}
+        {job.words['master.massG']?.unset ? '' : 'weighs '}
+        <Word k="master.massG" />.
+      </p>
+      {source === 'FILE' && <ModelFile job={job} choose={choose} />}
+      {source === 'SOLID' && <SolidSentence job={job} />}
+      {source === 'MEASURED' && (
+        <p className="sentence">
+          Outside it is <Word k={M + 'outline'} />,{' '}
+          {job.words[M + 'outline']?.value === 'ROUND' ? (
+            <>
+              <Word k={M + 'diameterMm'} /> across
+            </>
+          ) : (
+            <>
+              <Word k={M + 'lengthMm'} /> long, <Word k={M + 'widthMm'} /> wide
+            </>
+          )}{' '}
+          and <Word k={M + 'heightMm'} /> high. Without a model or a solid, the shape is not
+          checked: only sizes, volumes and amounts.
+        </p>
+      )}
+      {source === 'NONE' && (
+        <p>
+          Drop a model file, or say above how else the shape is known. Volume can also be measured
+          with water, a scale or grain, below.
+        </p>
+      )}
+      {job.figures['master.volume'] && (
+        <div className="part">
+          <h2>
+            <FigureText figure={job.figures['master.volume']} lone /> of master
+          </h2>
+          <p className="sentence">
+            It measures <FigureText figure={job.figures['master.size']} /> as it stands. Counted is{' '}
+            <Word k="master.way" />.
+          </p>
+          <Ways job={job} />
+        </div>
+      )}
+      {job.hasShape && <Posing job={job} desk={desk} />}
+      <Measuring job={job} />
+    </>
+  );
+}
+
+function ModelFile({ job, choose }: { job: Job; choose: () => void }) {
+  return (
+    <div>
+      {job.model?.lines.map((line) => (
+        <p key={line} className="small quiet" style={{ margin: 0 }}>
+          {line}
+        </p>
+      ))}
+      <div className="turns" style={{ marginTop: '0.7rem' }}>
+        <Button size="sm" variant="outline-primary" onClick={choose}>
+          {job.model ? 'Take another file' : 'Choose a model file'}
+        </Button>
+        {job.model && (
+          <a className="btn btn-sm btn-outline-primary" href={`/api/jobs/${job.id}/original`}>
+            Get the original, {job.model.size}
+          </a>
+        )}
+      </div>
+      {job.model && (
+        <p className="sentence">
+          One unit of the file is <Word k="master.unitMm" />.
+        </p>
+      )}
+    </div>
+  );
+}
+
+function SolidSentence({ job }: { job: Job }) {
+  return (
+    <p className="sentence">
+      A <Word k="master.solid.kind" />,{' '}
+      {job.measures.map((m, i) => (
+        <span key={m}>
+          <Word k={m} /> {SOLID_NAMES[m.split('.').at(-1) ?? '']}
+          {i < job.measures.length - 1 ? ', ' : ''}
+        </span>
+      ))}
+      , each to ± <Word k="master.solid.toleranceMm" />.
+    </p>
+  );
+}
+
+function Ways({ job }: { job: Job }) {
+  if (job.ways.length < 2 && !job.ways[0]?.advice) {
+    return null;
+  }
+  const best = job.figures['master.volume'];
+  return (
+    <>
+      <table className="compare">
+        <thead>
+          <tr>
+            <th scope="col">known by</th>
+            <th scope="col" className="n">
+              volume
+            </th>
+            <th scope="col" className="n">
+              error
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {job.ways.map((w) => {
+            const figure = job.figures[w.figure];
+            return (
+              <tr key={w.way} className={figure?.value === best?.value ? 'best' : ''}>
+                <td>
+                  {w.text}
+                  {figure?.value === best?.value ? ' (counted)' : ''}
+                </td>
+                <td className="n">
+                  <FigureText figure={figure} />
+                </td>
+                <td className="n">{w.plusMinus}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      {job.ways
+        .filter((w) => w.advice)
+        .map((w) => (
+          <p key={w.way} className="small">
+            {w.advice}
+          </p>
+        ))}
+    </>
+  );
+}
+
+function Posing({ job, desk }: { job: Job; desk: JobDesk }) {
+  const { data: faces } = useQuery(facesQuery(job.id, job.shapeKey));
+  const turn = (text: string) => desk.apply([{ word: 'pose.turned', text }]);
+  return (
+    <div className="part">
+      <h2>Which way up</h2>
+      <p className="sentence">
+        It stands <Word k="pose.liftMm" /> clear of the plate. Click a face in the solid view to
+        rest it there, or take one of its flat sides:
+      </p>
+      <div className="turns">
+        {faces
+          ?.filter((f) => !f.down)
+          .slice(0, 5)
+          .map((f) => (
+            <Button
+              key={f.edit}
+              size="sm"
+              variant="outline-primary"
+              onClick={() => desk.apply([{ word: 'pose.rest', text: f.edit }])}
+            >
+              on its {f.facing}, {f.area}
+            </Button>
+          ))}
+      </div>
+      <div className="turns">
+        <Button size="sm" variant="outline-primary" onClick={() => turn('x 90')}>
+          Tip back
+        </Button>
+        <Button size="sm" variant="outline-primary" onClick={() => turn('x -90')}>
+          Tip forward
+        </Button>
+        <Button size="sm" variant="outline-primary" onClick={() => turn('y 90')}>
+          Tip right
+        </Button>
+        <Button size="sm" variant="outline-primary" onClick={() => turn('z 90')}>
+          Turn left
+        </Button>
+        <Button size="sm" variant="outline-primary" onClick={() => turn('z 15')}>
+          Turn left 15°
+        </Button>
+        <Button
+          size="sm"
+          variant="outline-primary"
+          onClick={() => desk.apply([{ word: 'pose.asModelled', text: '' }])}
+        >
+          As modelled
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+function Measuring({ job }: { job: Job }) {
+  const vessel = job.words[M + 'vessel']?.value;
+  return (
+    <div className="part">
+      <h2>Measured another way</h2>
+      <p className="sentence">
+        Under water in a <Word k={M + 'vessel'} />{' '}
+        {vessel === 'RECTANGLE' ? (
+          <>
+            <Word k={M + 'vesselLengthMm'} /> by <Word k={M + 'vesselWidthMm'} />
+          </>
+        ) : (
+          <>
+            Ø <Word k={M + 'vesselDiameterMm'} />
+          </>
+        )}
+        {vessel === 'PAIL' && (
+          <>
+            {' '}
+            at the bottom, Ø <Word k={M + 'vesselTopDiameterMm'} /> at{' '}
+            <Word k={M + 'vesselHeightMm'} /> above it
+          </>
+        )}
+        , the level rose from <Word k={M + 'levelBeforeMm'} /> to <Word k={M + 'levelAfterMm'} />,
+        each read to ± <Word k={M + 'readingErrorMm'} />.
+      </p>
+      <p className="sentence">
+        <Word k={M + 'overflowG'} /> of water ran over; hung under water it made the scale gain{' '}
+        <Word k={M + 'hungG'} />, weighed to ± <Word k={M + 'scaleErrorG'} />.
+      </p>
+      <p className="sentence">
+        It, or an identical cast, weighs <Word k={M + 'castG'} /> at a density of{' '}
+        <Word k={M + 'castDensity'} /> ± <Word k={M + 'densityErrorPct'} />.
+      </p>
+      <p className="sentence">
+        <Word k={M + 'grainEmptyMm3'} /> of grain fills the empty box to the pour line,{' '}
+        <Word k={M + 'grainMm3'} /> with the master in it, to ± <Word k={M + 'packingPct'} />.
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,55 @@
+import type { Job } from '../api/client';
+import { FigureText } from '../ui/FigureText';
+import { Word } from '../ui/Word';
+
+export function MouldStage({ job }: { job: Job }) {
+  if (!job.dipstick) {
+    return (
+      <>
+        <h1>Box</h1>
+        <p>The box follows the master. Say on the Master stage what its shape is known from.</p>
+      </>
+    );
+  }
+  return (
+    <>
+      <h1>Box</h1>
+      <p className="sentence">
+        A rectangular box of <Word k="mould.sheet" />, leaving <Word k="mould.sidesMm" /> round the
+        sides, <Word k="mould.overTopMm" /> over the top and <Word k="pose.liftMm" /> below, with{' '}
+        <Word k="mould.freeboardMm" /> of wall above the pour line.
+      </p>
+      <p className="sentence">
+        Left <Word k="mould.leftMm" />, right <Word k="mould.rightMm" />, front{' '}
+        <Word k="mould.frontMm" />, back <Word k="mould.backMm" />. A box that is there already:
+        inside <Word k="mould.insideLengthMm" /> long, <Word k="mould.insideWidthMm" /> wide.
+      </p>
+      <p className="sentence">
+        The walls have <Word k="mould.ribSpacingMm" />; the master is held by{' '}
+        <Word k="mould.fixing" />.
+      </p>
+      <div className="part">
+        <table className="compare">
+          <tbody>
+            <Row job={job} k="rubber.box" name="Rubber in the box" />
+            <Row job={job} k="box.inside" name="Inside, to the pour line" />
+            <Row job={job} k="box.outside" name="Outside, to the top of the walls" />
+            <Row job={job} k="box.thinnest" name={job.figures['box.thinnest']?.label ?? ''} />
+            <Row job={job} k="box.cost" name="Sheet for walls and base" />
+          </tbody>
+        </table>
+      </div>
+    </>
+  );
+}
+
+function Row({ job, k, name }: { job: Job; k: string; name: string }) {
+  return (
+    <tr>
+      <td>{name.charAt(0).toUpperCase() + name.slice(1)}</td>
+      <td className="n">
+        <FigureText figure={job.figures[k]} />
+      </td>
+    </tr>
+  );
+}

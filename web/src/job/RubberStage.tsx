@@ -1,0 +1,130 @@
+import { Link } from 'react-router-dom';
+import type { Job } from '../api/client';
+import { FigureText } from '../ui/FigureText';
+import { Word } from '../ui/Word';
+
+export function RubberStage({ job }: { job: Job }) {
+  const base = job.figures['mix.base'];
+  const picked = !job.words['rubber.product']?.unset;
+  const first = job.words['rubber.first']?.value === 'HARDENER' ? 'hardener' : 'base';
+  const other = first === 'base' ? 'hardener' : 'base';
+  return (
+    <>
+      <h1>Rubber</h1>
+      <p className="sentence">
+        Poured with{' '}
+        <Word
+          k="rubber.product"
+          options={job.rubbers.map((r) => ({ value: r.id, text: r.name, note: r.summary }))}
+        />
+        {picked && (
+          <>
+            , mixed <Word k="rubber.ratio" />: {job.ratioSentence || 'the sheet gives no ratio'}
+          </>
+        )}
+        .
+      </p>
+      {!picked && (
+        <p>
+          Pick a rubber and the amounts stand here to the gram. What each one is, the{' '}
+          <Link to="/rubber">rubber shelf</Link> says.
+        </p>
+      )}
+      {picked && (
+        <>
+          <p className="sentence">
+            Mixed in <Word k="rubber.batches" /> with an allowance <Word k="rubber.allowancePct" />,{' '}
+            <FigureText figure={job.figures['rubber.allowance']} />, over the{' '}
+            <FigureText figure={job.figures['rubber.box']} /> in the box. The{' '}
+            <Word k="rubber.first" /> goes into the cup first.
+          </p>
+          {base && <Weigh job={job} first={first} other={other} />}
+          <p className="sentence">
+            Stirred in: <Word k="rubber.additive.dosePct" /> of <Word k="rubber.additive.name" />
+            {!job.words['rubber.additive.dosePct']?.unset && (
+              <>
+                {' '}
+                <Word k="rubber.additive.of" />, its density <Word k="rubber.additive.density" />
+              </>
+            )}
+            .
+          </p>
+          {base && <Poured job={job} first={first} other={other} />}
+          <Buying job={job} />
+        </>
+      )}
+    </>
+  );
+}
+
+function Weigh({ job, first, other }: { job: Job; first: string; other: string }) {
+  const parts = [first, other, 'additive'].filter((p) => job.figures[`mix.${p}`]);
+  return (
+    <div className="weigh" aria-label="Weigh out">
+      {parts.map((p, i) => (
+        <div key={p} style={{ display: 'contents' }}>
+          <span className="order">{i + 1}</span>
+          <span className="amount">
+            <FigureText figure={job.figures[`mix.${p}`]} lone />
+          </span>
+          <span>
+            {job.figures[`mix.${p}`]?.label}
+            {job.figures[`mix.${p}Volume`] && (
+              <span className="quiet">
+                {' '}
+                · <FigureText figure={job.figures[`mix.${p}Volume`]} />
+              </span>
+            )}
+          </span>
+        </div>
+      ))}
+      <span />
+      <span className="n" style={{ textAlign: 'right' }}>
+        <FigureText figure={job.figures['mix.total']} />
+      </span>
+      <span>
+        in the cup, <FigureText figure={job.figures['mix.volume']} />
+      </span>
+    </div>
+  );
+}
+
+function Poured({ job, first, other }: { job: Job; first: string; other: string }) {
+  return (
+    <div className="part">
+      <h2>As really poured</h2>
+      <p className="sentence">
+        <Word k="rubber.firstG" /> of {first}, <Word k="rubber.secondG" /> of {other}.
+      </p>
+      {job.second && (
+        <p role="status" className={job.second.state === 'OVER' ? 'refusal' : ''}>
+          {job.second.words} <span className="quiet">Target:</span>{' '}
+          <FigureText figure={job.figures['mix.second']} />
+        </p>
+      )}
+    </div>
+  );
+}
+
+function Buying({ job }: { job: Job }) {
+  return (
+    <div className="part">
+      <h2>Cost and packs</h2>
+      {job.packs.length > 0 ? (
+        <p>
+          This job uses <FigureText figure={job.figures['rubber.cost']} /> of it. It is sold as{' '}
+          {job.packs.join(', ')}.
+        </p>
+      ) : (
+        <p>The sheet names no packs, so there is no price.</p>
+      )}
+      {job.figures['rubber.potLife'] && (
+        <p>
+          In your room it can be poured for <FigureText figure={job.figures['rubber.potLife']} />{' '}
+          and opened after <FigureText figure={job.figures['rubber.demould']} />. Where the sheet
+          says otherwise, the sheet counts.
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,75 @@
+import Button from 'react-bootstrap/Button';
+import type { Figure, Job } from '../api/client';
+import { FigureText } from '../ui/FigureText';
+
+interface Props {
+  job: Job;
+  showCautions: () => void;
+  showWorking: () => void;
+}
+
+/** The bottom line: what people ask first. It never scrolls away. */
+export function Tally({ job, showCautions, showWorking }: Props) {
+  const f = job.figures;
+  const batches = job.words['rubber.batches']?.text;
+  const stops = job.cautions.filter((c) => c.level === 'STOP').length;
+  const level = stops > 0 ? 'STOP' : job.cautions.some((c) => c.level === 'CHECK') ? 'CHECK' : '';
+  return (
+    <footer className="tally" aria-label="Tally">
+      <dl>
+        <Entry name="Rubber in the box" figure={f['rubber.box']} />
+        <div>
+          <dt>Weigh out{batches && batches !== '1 batch' ? `, each of ${batches}` : ''}</dt>
+          <dd data-tally="weigh">
+            {f['mix.base'] ? (
+              <>
+                <FigureText figure={f['mix.base']} lone /> +{' '}
+                <FigureText figure={f['mix.hardener']} lone />
+              </>
+            ) : (
+              '–'
+            )}
+          </dd>
+        </div>
+        <Entry name="Rubber cost" figure={f['rubber.cost']} />
+        <Entry name="Opens after" figure={f['rubber.demould']} />
+        <div>
+          <dt>Cautions</dt>
+          <dd>
+            <button type="button" className={`plain count ${level}`} onClick={showCautions}>
+              {job.cautions.length === 0
+                ? 'none'
+                : stops > 0
+                  ? `${job.cautions.length}, stop`
+                  : job.cautions.length}
+            </button>
+          </dd>
+        </div>
+      </dl>
+      <div className="doing">
+        <Button variant="outline-primary" onClick={showWorking}>
+          Show the working
+        </Button>
+        <a
+          className="btn btn-primary"
+          href={`/api/jobs/${job.id}/sheet.pdf`}
+          target="_blank"
+          rel="noreferrer"
+        >
+          Print job sheet
+        </a>
+      </div>
+    </footer>
+  );
+}
+
+function Entry({ name, figure }: { name: string; figure: Figure | undefined }) {
+  return (
+    <div>
+      <dt>{name}</dt>
+      <dd data-tally={figure?.key}>
+        <FigureText figure={figure} lone />
+      </dd>
+    </div>
+  );
+}

@@ -1,0 +1,110 @@
+import { lazy, Suspense, useState } from 'react';
+import { useSearchParams } from 'react-router-dom';
+import type { Job } from '../api/client';
+import { Section } from '../stage/Section';
+import { SectionPlane } from '../stage/SectionPlane';
+import type { JobDesk } from './useJob';
+import type { CutName } from './jobQueries';
+
+const SolidView = lazy(() => import('../viewer/SolidView'));
+
+type View = CutName | 'SOLID';
+
+const VIEWS: { id: View; text: string }[] = [
+  { id: 'FRONT', text: 'Front' },
+  { id: 'SIDE', text: 'Side' },
+  { id: 'TOP', text: 'Top' },
+  { id: 'SOLID', text: 'Solid' },
+];
+
+interface Props {
+  job: Job;
+  desk: JobDesk;
+  stage: string;
+  pointed: string | null;
+  choose: () => void;
+}
+
+/** The left half: the thing itself, drawn to scale. */
+export function Thing({ job, desk, stage, pointed, choose }: Props) {
+  const [params, setParams] = useSearchParams();
+  const [noSolids, setNoSolids] = useState(false);
+  const usual: View = stage === 'master' && job.hasShape && !noSolids ? 'SOLID' : 'FRONT';
+  const asked = VIEWS.find((v) => v.id === params.get('view'))?.id ?? usual;
+  const view: View = asked === 'SOLID' && (!job.hasShape || noSolids) ? 'FRONT' : asked;
+  const at = params.get('at') === null ? null : Number(params.get('at'));
+  const show = (next: View, place: number | null) =>
+    setParams(
+      (p) => {
+        p.set('view', next);
+        if (place === null) {
+          p.delete('at');
+        } else {
+          p.set('at', String(Math.round(place * 10) / 10));
+        }
+        return p;
+      },
+      { replace: place !== null },
+    );
+
+  if (!job.dipstick) {
+    return (
+      <section className="thing" aria-label="The master">
+        <div className="empty">
+          <p>Drop a model file anywhere on this page, and it is drawn here in its box.</p>
+          <button type="button" className="btn btn-primary" onClick={choose}>
+            Choose a model file
+          </button>
+          <p className="small quiet" style={{ marginTop: '0.8rem', fontSize: '0.9rem' }}>
+            STL, OBJ, PLY, OFF or 3MF. Without one, describe it as a solid or measure it.
+          </p>
+        </div>
+      </section>
+    );
+  }
+  return (
+    <section className="thing" aria-label="The master in its mould">
+      <div className="views">
+        {VIEWS.filter((v) => v.id !== 'SOLID' || job.hasShape).map((v) => (
+          <button
+            key={v.id}
+            type="button"
+            className="plain"
+            aria-pressed={view === v.id}
+            onClick={() => show(v.id, null)}
+            disabled={v.id === 'SOLID' && noSolids}
+            title={v.id === 'SOLID' && noSolids ? 'This machine cannot draw solids' : undefined}
+          >
+            {v.text}
+          </button>
+        ))}
+        {view !== 'SOLID' && (
+          <SectionPlane job={job} cut={view} at={at} move={(place) => show(view, place)} />
+        )}
+      </div>
+      {view === 'SOLID' ? (
+        <Suspense fallback={<div className="solid" />}>
+          <SolidView
+            job={job}
+            withBox={stage !== 'master'}
+            missing={() => setNoSolids(true)}
+            rest={
+              stage === 'master'
+                ? (normal) => desk.apply([{ word: 'pose.rest', text: normal }])
+                : undefined
+            }
+          />
+        </Suspense>
+      ) : (
+        <Section
+          job={job}
+          cut={view}
+          at={at}
+          pointed={pointed}
+          drop={(mm) => desk.apply([{ word: 'mould.overTopMm', text: `${mm} mm` }])}
+          nudge={(steps) => void desk.nudge('mould.overTopMm', steps)}
+        />
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,31 @@
+import { keepPreviousData, queryOptions } from '@tanstack/react-query';
+import { client, unwrap } from '../api/client';
+
+export type CutName = 'FRONT' | 'SIDE' | 'TOP';
+
+export const jobQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['job', id],
+    queryFn: () => unwrap(client.GET('/api/jobs/{id}', { params: { path: { id } } })),
+  });
+
+export const sectionQuery = (id: string, version: number, cut: CutName, at: number | null) =>
+  queryOptions({
+    queryKey: ['job', id, 'section', version, cut, at],
+    queryFn: () =>
+      unwrap(
+        client.GET('/api/jobs/{id}/section', {
+          params: { path: { id }, query: at === null ? { cut } : { cut, at } },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+  });
+
+export const facesQuery = (id: string, shapeKey: string) =>
+  queryOptions({
+    queryKey: ['job', id, 'faces', shapeKey],
+    queryFn: () => unwrap(client.GET('/api/jobs/{id}/faces', { params: { path: { id } } })),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+  });

@@ -1,0 +1,6 @@
+/** The stages there are, in the order of work; keys 1, 2, 3 … go to them. */
+export const STAGES = [
+  { id: 'master', text: 'Master' },
+  { id: 'mould', text: 'Mould' },
+  { id: 'rubber', text: 'Rubber' },
+] as const;

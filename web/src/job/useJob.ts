@@ -1,0 +1,83 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { client, Problem, unwrap, type Edit, type Job } from '../api/client';
+import { jobQuery } from './jobQueries';
+
+/**
+ * A job and the ways to change it. Changes go out one after the other, each on the version the one
+ * before left, so that quick typing never trips over itself; another window's change does.
+ */
+export function useJob(id: string) {
+  const queries = useQueryClient();
+  const { data: job, error } = useQuery(jobQuery(id));
+  const line = useRef<Promise<unknown>>(Promise.resolve());
+  const [waiting, setWaiting] = useState(0);
+  const [problem, setProblem] = useState<Problem | null>(null);
+
+  const now = () => queries.getQueryData(jobQuery(id).queryKey);
+
+  const change = (send: (version: number) => Promise<Job>): Promise<Job> => {
+    const turn = line.current.then(async () => {
+      setWaiting((n) => n + 1);
+      try {
+        const next = await send(now()?.version ?? 0);
+        queries.setQueryData(jobQuery(id).queryKey, next);
+        setProblem(null);
+        return next;
+      } catch (e) {
+        if (e instanceof Problem && e.status === 409) {
+          await queries.invalidateQueries({ queryKey: jobQuery(id).queryKey, exact: true });
+        }
+        if (e instanceof Problem && e.status !== 422) {
+          setProblem(e);
+        }
+        throw e;
+      } finally {
+        setWaiting((n) => n - 1);
+      }
+    });
+    line.current = turn.catch(() => undefined);
+    return turn;
+  };
+
+  const edit = (edits: Edit[]) =>
+    change((version) =>
+      unwrap(
+        client.POST('/api/jobs/{id}/edits', {
+          params: { path: { id } },
+          body: { version, edits },
+        }),
+      ),
+    );
+
+  return {
+    job,
+    error,
+    problem,
+    dismiss: () => setProblem(null),
+    saving: waiting > 0,
+    edit,
+    /** For buttons: a refusal is shown as the page's problem. */
+    apply: (edits: Edit[]) => {
+      edit(edits).catch((e: unknown) => setProblem(e instanceof Problem ? e : Problem.of(0, null)));
+    },
+    write: (word: string, text: string) => edit([{ word, text }]),
+    nudge: (word: string, nudge: number) => edit([{ word, nudge }]).catch(() => undefined),
+    step: (by: -1 | 1) => {
+      change((version) =>
+        unwrap(
+          client.POST('/api/jobs/{id}/steps', {
+            params: { path: { id }, query: { version, by } },
+          }),
+        ),
+      ).catch(() => undefined);
+    },
+    rename: (name: string) =>
+      change(() =>
+        unwrap(client.POST('/api/jobs/{id}/name', { params: { path: { id } }, body: { name } })),
+      ),
+    refresh: () => queries.invalidateQueries({ queryKey: jobQuery(id).queryKey, exact: true }),
+  };
+}
+
+export type JobDesk = ReturnType<typeof useJob>;

@@ -1,0 +1,182 @@
+import { queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useRef, useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Dropdown from 'react-bootstrap/Dropdown';
+import { Link, useNavigate } from 'react-router-dom';
+import { client, unwrap, type ShelfJob } from '../api/client';
+import { PageHead } from '../app/PageHead';
+import { useTitle } from '../app/useTitle';
+import { Notice } from '../ui/Notice';
+
+const shelfQuery = queryOptions({
+  queryKey: ['shelf'],
+  queryFn: () => unwrap(client.GET('/api/shelf')),
+});
+
+export function ShelfPage() {
+  const { data: shelf } = useQuery(shelfQuery);
+  const queries = useQueryClient();
+  const go = useNavigate();
+  const [sought, setSought] = useState('');
+  const [archived, setArchived] = useState(false);
+  const [gone, setGone] = useState<ShelfJob | null>(null);
+  const search = useRef<HTMLInputElement>(null);
+  useTitle(shelf?.workshop);
+
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if ((e.target as HTMLElement).closest('input')) {
+        return;
+      }
+      if (e.key === '/') {
+        e.preventDefault();
+        search.current?.focus();
+      } else if (e.key === '?') {
+        void go('/help');
+      }
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [go]);
+
+  const again = () => queries.invalidateQueries({ queryKey: shelfQuery.queryKey });
+  const begin = async () => {
+    const made = await unwrap(client.POST('/api/jobs', { body: {} }));
+    await go(`/jobs/${made.id}/master`);
+  };
+  const path = (id: string) => ({ params: { path: { id } } });
+  const copy = async (job: ShelfJob) => {
+    await unwrap(client.POST('/api/jobs/{id}/copies', path(job.id)));
+    await again();
+  };
+  const archive = async (job: ShelfJob) => {
+    await unwrap(
+      client.POST('/api/jobs/{id}/archived', {
+        params: { path: { id: job.id }, query: { archived: !job.archived } },
+      }),
+    );
+    await again();
+  };
+  const remove = async (job: ShelfJob) => {
+    await unwrap(client.DELETE('/api/jobs/{id}', path(job.id)));
+    setGone(job);
+    await again();
+  };
+  const restore = async (job: ShelfJob) => {
+    await unwrap(client.POST('/api/jobs/{id}/restored', path(job.id)));
+    setGone(null);
+    await again();
+  };
+  const clearDemo = async () => {
+    await unwrap(client.DELETE('/api/shelf/demo'));
+    await again();
+  };
+
+  const jobs = (shelf?.jobs ?? []).filter(
+    (j) =>
+      j.archived === archived && `${j.name} ${j.line}`.toLowerCase().includes(sought.toLowerCase()),
+  );
+  const anyArchived = shelf?.jobs.some((j) => j.archived) ?? false;
+  return (
+    <div className="page">
+      <PageHead />
+      <main>
+        <div className="bar">
+          <h1>{shelf?.workshop ?? ' '}</h1>
+          <input
+            ref={search}
+            className="search"
+            type="search"
+            placeholder="Search the shelf"
+            aria-label="Search the shelf"
+            value={sought}
+            onChange={(e) => setSought(e.target.value)}
+          />
+          {(anyArchived || archived) && (
+            <Button variant="outline-primary" onClick={() => setArchived(!archived)}>
+              {archived ? 'Back to the shelf' : 'Put away'}
+            </Button>
+          )}
+          <Button onClick={() => void begin()}>New job</Button>
+        </div>
+        {shelf?.demo && (
+          <p className="small quiet" style={{ marginTop: '0.8rem' }}>
+            This is a made-up shelf of a harbour museum, to look around in.{' '}
+            <button type="button" className="figure" onClick={() => void clearDemo()}>
+              Take the made-up jobs away
+            </button>
+          </p>
+        )}
+        {gone && (
+          <Notice
+            said
+            text={`${gone.name} is off the shelf.`}
+            action={{ label: 'Put it back', run: () => void restore(gone) }}
+            close={() => setGone(null)}
+          />
+        )}
+        {shelf && jobs.length === 0 && (
+          <div className="empty">
+            <p>
+              {sought
+                ? `Nothing on the shelf is called “${sought}”.`
+                : archived
+                  ? 'Nothing is put away.'
+                  : 'A job begins with a master: a model file, a solid, or a tape measure.'}
+            </p>
+            {!sought && !archived && <Button onClick={() => void begin()}>Begin a job</Button>}
+          </div>
+        )}
+        <ul className="shelf" aria-label="Jobs">
+          {jobs.map((j) => (
+            <li key={j.id} className="entry">
+              <Link className="face" to={`/jobs/${j.id}/${j.stage}`} aria-label={j.name}>
+                {j.picture ? (
+                  <img
+                    src={`/api/jobs/${j.id}/picture/${j.picture}`}
+                    alt=""
+                    width={253}
+                    height={190}
+                  />
+                ) : (
+                  <span className="blankface">no shape yet</span>
+                )}
+              </Link>
+              <h2>{j.name}</h2>
+              <p>{j.line || 'Nothing decided yet'}</p>
+              <p className={j.stops > 0 ? 'count STOP' : 'quiet'}>
+                {j.stops > 0 ? 'Stop: ' : ''}
+                {j.next}
+              </p>
+              {j.checks > 0 && (
+                <p className="count CHECK">
+                  {j.checks === 1 ? '1 thing' : `${j.checks} things`} to check
+                </p>
+              )}
+              <Dropdown className="more" align="end">
+                <Dropdown.Toggle
+                  variant="outline-primary"
+                  size="sm"
+                  aria-label={`More for ${j.name}`}
+                >
+                  More
+                </Dropdown.Toggle>
+                <Dropdown.Menu>
+                  <Dropdown.Item as="button" onClick={() => void copy(j)}>
+                    Copy
+                  </Dropdown.Item>
+                  <Dropdown.Item as="button" onClick={() => void archive(j)}>
+                    {j.archived ? 'Back on the shelf' : 'Put away'}
+                  </Dropdown.Item>
+                  <Dropdown.Item as="button" onClick={() => void remove(j)}>
+                    Delete
+                  </Dropdown.Item>
+                </Dropdown.Menu>
+              </Dropdown>
+            </li>
+          ))}
+        </ul>
+      </main>
+    </div>
+  );
+}

@@ -1,0 +1,198 @@
+import { useQuery } from '@tanstack/react-query';
+import { useId } from 'react';
+import type { Caution, Drawing, Job } from '../api/client';
+import { sectionQuery, type CutName } from '../job/jobQueries';
+import { useSize } from '../ui/useSize';
+import { Dipstick } from './Dipstick';
+import { scaleOf, type Scale } from './scale';
+
+interface Props {
+  job: Job;
+  cut: CutName;
+  at: number | null;
+  pointed: string | null;
+  /** Called with the height over the master's top a drag ended at, mm. */
+  drop: (overTopMm: number) => void;
+  nudge: (steps: number) => void;
+}
+
+/** The cut through box, rubber and master, to scale, with dimensions and dipstick. */
+export function Section({ job, cut, at, pointed, drop, nudge }: Props) {
+  const { ref, width, height } = useSize<HTMLDivElement>();
+  const { data, isPlaceholderData } = useQuery({
+    ...sectionQuery(job.id, job.version, cut, at),
+    enabled: job.dipstick !== undefined,
+  });
+  const drawing = data?.cut === cut || !isPlaceholderData ? data : undefined;
+  return (
+    <div
+      ref={ref}
+      className={`drawing${isPlaceholderData ? ' stale' : ''}`}
+      data-stale={isPlaceholderData}
+    >
+      {drawing && width > 0 && (
+        <svg
+          role="group"
+          aria-label={`Section, ${cut === 'TOP' ? 'seen from above' : cut === 'FRONT' ? 'seen from the front' : 'seen from the right'}`}
+        >
+          <Plan
+            drawing={drawing}
+            job={job}
+            pointed={pointed}
+            scale={scaleOf(drawing, width, height)}
+          />
+          {job.dipstick && (
+            <Dipstick
+              key={job.version}
+              jobId={job.id}
+              stick={job.dipstick}
+              x={width - 132}
+              scale={
+                cut === 'TOP'
+                  ? {
+                      x: (mm) => mm,
+                      y: (mm) =>
+                        height - 70 - (mm / (job.dipstick?.heightMm ?? 1)) * (height - 120),
+                    }
+                  : scaleOf(drawing, width, height)
+              }
+              cut={cut}
+              drop={drop}
+              nudge={nudge}
+            />
+          )}
+        </svg>
+      )}
+    </div>
+  );
+}
+
+function Plan({
+  drawing,
+  job,
+  pointed,
+  scale,
+}: {
+  drawing: Drawing;
+  job: Job;
+  pointed: string | null;
+  scale: Scale;
+}) {
+  const hatch = useId();
+  const ring = (points: number[], close: boolean) => {
+    let d = '';
+    for (let i = 0; i < points.length; i += 2) {
+      d += `${i === 0 ? 'M' : 'L'}${scale.x(points[i] ?? 0).toFixed(1)} ${scale.y(points[i + 1] ?? 0).toFixed(1)}`;
+    }
+    return close ? `${d}Z` : d;
+  };
+  return (
+    <>
+      <defs>
+        <pattern
+          id={hatch}
+          width="7"
+          height="7"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
+          <rect width="7" height="7" fill="#fffdf7" />
+          <line x1="0" y1="0" x2="0" y2="7" stroke="#9a8f7a" strokeWidth="1" />
+        </pattern>
+      </defs>
+      {drawing.shapes.map((s, i) => (
+        <path
+          key={i}
+          className={s.role}
+          fillRule="evenodd"
+          fill={s.role === 'MASTER' ? `url(#${hatch})` : undefined}
+          d={s.rings.map((r) => ring(r, r.length > 4 && s.role !== 'GAP')).join('')}
+        />
+      ))}
+      {drawing.dimensions.map((d) => (
+        <DimensionLine
+          key={`${d.side} ${d.row} ${d.from}`}
+          dimension={d}
+          drawing={drawing}
+          scale={scale}
+        />
+      ))}
+      {job.cautions
+        .filter((c) => c.place)
+        .map((c) => (
+          <CautionPin
+            key={c.id}
+            caution={c}
+            cut={drawing.cut}
+            scale={scale}
+            pointed={c.id === pointed}
+          />
+        ))}
+    </>
+  );
+}
+
+function DimensionLine({
+  dimension: d,
+  drawing,
+  scale,
+}: {
+  dimension: Drawing['dimensions'][number];
+  drawing: Drawing;
+  scale: Scale;
+}) {
+  if (d.side === 'BELOW') {
+    const y = scale.y(drawing.bottom) + 16 + 26 * (d.row - 1);
+    const a = scale.x(d.from);
+    const b = scale.x(d.to);
+    return (
+      <g>
+        <path className="dimension" d={`M${a} ${y}H${b}M${a} ${y - 4}v8M${b} ${y - 4}v8`} />
+        <text className="halo" x={(a + b) / 2} y={y + 15} textAnchor="middle">
+          {d.text}
+        </text>
+      </g>
+    );
+  }
+  const x = scale.x(drawing.left) - 12 - 20 * (d.row - 1);
+  const a = scale.y(d.from);
+  const b = scale.y(d.to);
+  return (
+    <g>
+      <path className="dimension" d={`M${x} ${a}V${b}M${x - 4} ${a}h8M${x - 4} ${b}h8`} />
+      <text className="halo" x={x - 7} y={(a + b) / 2 + 4} textAnchor="end">
+        {d.text}
+      </text>
+    </g>
+  );
+}
+
+function CautionPin({
+  caution,
+  cut,
+  scale,
+  pointed,
+}: {
+  caution: Caution;
+  cut: Drawing['cut'];
+  scale: Scale;
+  pointed: boolean;
+}) {
+  if (!caution.place) {
+    return null;
+  }
+  const { x, y, z } = caution.place;
+  const across = cut === 'SIDE' ? y : x;
+  const up = cut === 'TOP' ? y : z;
+  return (
+    <circle
+      className={`pin ${caution.level}`}
+      cx={scale.x(across)}
+      cy={scale.y(up)}
+      r={pointed ? 16 : 9}
+      data-pin={caution.id}
+    >
+      <title>{caution.title}</title>
+    </circle>
+  );
+}

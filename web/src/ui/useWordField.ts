@@ -1,0 +1,45 @@
+import { useRef, useState } from 'react';
+import { Problem } from '../api/client';
+import type { WordDesk } from './words';
+
+/**
+ * One word being typed into: the text as typed is kept apart from what is saved, and stays as typed
+ * when it is refused.
+ */
+export function useWordField(k: string, shown: string, desk: WordDesk) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const saving = useRef(false);
+
+  const open = (first?: string) => {
+    if (!desk.readOnly) {
+      setTyped(first ?? shown);
+    }
+  };
+  const cancel = () => {
+    setTyped(null);
+    setRefusal(null);
+  };
+  /** Saves what is typed; says whether it was taken. */
+  const commit = async (): Promise<boolean> => {
+    if (typed === null || saving.current) {
+      return true;
+    }
+    if (typed === shown) {
+      cancel();
+      return true;
+    }
+    saving.current = true;
+    try {
+      await desk.write(k, typed);
+      cancel();
+      return true;
+    } catch (e) {
+      setRefusal(e instanceof Problem ? e.message : 'It was not saved. Try again.');
+      return false;
+    } finally {
+      saving.current = false;
+    }
+  };
+  return { typed, refusal, open, type: setTyped, cancel, commit };
+}

@@ -1,0 +1,257 @@
+import {
+  AmbientLight,
+  Box3,
+  BoxGeometry,
+  BufferAttribute,
+  BufferGeometry,
+  Color,
+  DirectionalLight,
+  DoubleSide,
+  EdgesGeometry,
+  Group,
+  LineBasicMaterial,
+  LineSegments,
+  Mesh,
+  MeshLambertMaterial,
+  OrthographicCamera,
+  Raycaster,
+  Scene,
+  Vector2,
+  Vector3,
+  WebGLRenderer,
+  type Object3D,
+} from 'three';
+import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
+import type { Drawing } from '../api/client';
+
+export type Preset = 'corner' | 'front' | 'side' | 'top';
+
+const DIRECTIONS: Record<Preset, [number, number, number]> = {
+  corner: [-0.62, -1, 0.62],
+  front: [0, -1, 0.0001],
+  side: [1, 0, 0.0001],
+  top: [0, -0.0001, 1],
+};
+
+/** A press that moved further than this many pixels turned the view and picked nothing. */
+const STILL_PX = 4;
+
+/** Everything that is drawn with WebGL. Millimetres, z up, as in the core. Draws only on change. */
+export class SolidScene {
+  private readonly renderer = new WebGLRenderer({ antialias: true, alpha: true });
+  private readonly scene = new Scene();
+  private readonly camera = new OrthographicCamera();
+  private readonly controls: OrbitControls;
+  private readonly master = new Group();
+  private readonly box = new Group();
+  private readonly watcher: ResizeObserver;
+  private pressed = new Vector2();
+  private frame = 0;
+  private framed = false;
+
+  constructor(
+    private readonly host: HTMLElement,
+    private readonly pick: (normal: string) => void,
+  ) {
+    host.prepend(this.renderer.domElement);
+    this.renderer.setPixelRatio(window.devicePixelRatio);
+    this.camera.up.set(0, 0, 1);
+    this.controls = new OrbitControls(this.camera, this.renderer.domElement);
+    this.controls.addEventListener('change', this.draw);
+    this.scene.add(new AmbientLight(0xfff7ea, 1.3), this.master, this.box);
+    const sun = new DirectionalLight(0xffffff, 2.1);
+    sun.position.set(-0.6, -0.9, 1.3);
+    const sky = new DirectionalLight(0xdbe8ee, 0.7);
+    sky.position.set(1, 0.6, 0.2);
+    this.camera.add(sun, sky);
+    this.scene.add(this.camera);
+    this.renderer.domElement.addEventListener('pointerdown', this.press);
+    this.renderer.domElement.addEventListener('pointerup', this.release);
+    this.watcher = new ResizeObserver(() => this.fit());
+    this.watcher.observe(host);
+    this.fit();
+  }
+
+  /** The binary mesh: three counts, coordinates, corners, open edges. */
+  setMaster(data: ArrayBuffer) {
+    clear(this.master);
+    const [vertices = 0, triangles = 0, gaps = 0] = new Uint32Array(data, 0, 3);
+    const xyz = new Float32Array(data, 12, 3 * vertices);
+    const corners = new Uint32Array(data, 12 + 12 * vertices, 3 * triangles);
+    const shape = new BufferGeometry();
+    shape.setAttribute('position', new BufferAttribute(xyz, 3));
+    shape.setIndex(new BufferAttribute(corners, 1));
+    const flat = shape.toNonIndexed();
+    flat.computeVertexNormals();
+    shape.dispose();
+    this.master.add(
+      new Mesh(flat, new MeshLambertMaterial({ color: new Color('#e6d9c0'), side: DoubleSide })),
+    );
+    if (gaps > 0) {
+      const edges = new BufferGeometry();
+      edges.setAttribute('position', new BufferAttribute(xyz, 3));
+      edges.setIndex(
+        new BufferAttribute(
+          new Uint32Array(data, 12 + 12 * vertices + 12 * triangles, 2 * gaps),
+          1,
+        ),
+      );
+      this.master.add(new LineSegments(edges, new LineBasicMaterial({ color: '#9b2c22' })));
+    }
+    this.frameOnce();
+    this.draw();
+  }
+
+  /** How far the master stands clear of the plate, mm. */
+  lift(mm: number) {
+    this.master.position.z = mm;
+    this.draw();
+  }
+
+  /** The box as its plan drawing tells, or none. */
+  setBox(plan: Drawing | null, lineMm = 0, heightMm = 0) {
+    clear(this.box);
+    const wall = plan?.shapes.find((s) => s.role === 'WALL')?.rings;
+    const [outer, inner] = wall ?? [];
+    if (outer && inner) {
+      this.block(inner, 0, lineMm, '#8fc0c6', 0.34, true);
+      this.block(outer, 0, heightMm, '#c9b48b', 0.1, true);
+      this.block(outer, -4, 0, '#d9c9a6', 1, true);
+    }
+    this.frameOnce();
+    this.draw();
+  }
+
+  private block(
+    ring: number[],
+    low: number,
+    high: number,
+    colour: string,
+    cover: number,
+    edges: boolean,
+  ) {
+    const [x0 = 0, y0 = 0, x1 = 0, , , y1 = 0] = ring;
+    const shape = new BoxGeometry(x1 - x0, y1 - y0, high - low);
+    shape.translate((x0 + x1) / 2, (y0 + y1) / 2, (low + high) / 2);
+    const body = new Mesh(
+      shape,
+      new MeshLambertMaterial({
+        color: colour,
+        transparent: cover < 1,
+        opacity: cover,
+        depthWrite: cover === 1,
+      }),
+    );
+    body.renderOrder = cover < 1 ? 2 : 0;
+    body.userData.passive = true;
+    this.box.add(body);
+    if (edges) {
+      const lines = new LineSegments(
+        new EdgesGeometry(shape),
+        new LineBasicMaterial({ color: '#1c2833', transparent: true, opacity: 0.55 }),
+      );
+      lines.renderOrder = 3;
+      this.box.add(lines);
+    }
+  }
+
+  look(preset: Preset) {
+    const bounds = new Box3().setFromObject(this.scene);
+    if (bounds.isEmpty()) {
+      return;
+    }
+    const centre = bounds.getCenter(new Vector3());
+    const reach = bounds.getSize(new Vector3()).length();
+    this.controls.target.copy(centre);
+    this.camera.position
+      .set(...DIRECTIONS[preset])
+      .normalize()
+      .multiplyScalar(2 * reach)
+      .add(centre);
+    this.camera.near = 0.1;
+    this.camera.far = 5 * reach;
+    this.camera.zoom = 1;
+    this.spread(reach);
+    this.controls.update();
+    this.draw();
+  }
+
+  private frameOnce() {
+    if (!this.framed && this.master.children.length > 0) {
+      this.framed = true;
+      this.look('corner');
+    } else if (this.framed) {
+      this.spread(new Box3().setFromObject(this.scene).getSize(new Vector3()).length());
+    }
+  }
+
+  private spread(reach: number) {
+    const aspect = this.host.clientWidth / Math.max(1, this.host.clientHeight);
+    const half = reach * 0.56;
+    const across = aspect < 1 ? half : half * aspect;
+    this.camera.left = -across;
+    this.camera.right = across;
+    this.camera.top = across / aspect;
+    this.camera.bottom = -across / aspect;
+    this.camera.updateProjectionMatrix();
+  }
+
+  private fit() {
+    this.renderer.setSize(this.host.clientWidth, this.host.clientHeight);
+    this.spread(new Box3().setFromObject(this.scene).getSize(new Vector3()).length() || 100);
+    this.draw();
+  }
+
+  private readonly draw = () => {
+    cancelAnimationFrame(this.frame);
+    this.frame = requestAnimationFrame(() => this.renderer.render(this.scene, this.camera));
+  };
+
+  private readonly press = (e: PointerEvent) => {
+    this.pressed.set(e.clientX, e.clientY);
+  };
+
+  private readonly release = (e: PointerEvent) => {
+    if (this.pressed.distanceTo(new Vector2(e.clientX, e.clientY)) > STILL_PX) {
+      return;
+    }
+    const view = this.renderer.domElement.getBoundingClientRect();
+    const at = new Vector2(
+      ((e.clientX - view.left) / view.width) * 2 - 1,
+      1 - ((e.clientY - view.top) / view.height) * 2,
+    );
+    const ray = new Raycaster();
+    ray.setFromCamera(at, this.camera);
+    const normal = ray.intersectObject(this.master).find((hit) => hit.face)?.face?.normal;
+    if (normal) {
+      this.pick(`${normal.x} ${normal.y} ${normal.z}`);
+    }
+  };
+
+  dispose() {
+    cancelAnimationFrame(this.frame);
+    this.watcher.disconnect();
+    this.renderer.domElement.removeEventListener('pointerdown', this.press);
+    this.renderer.domElement.removeEventListener('pointerup', this.release);
+    this.controls.removeEventListener('change', this.draw);
+    this.controls.dispose();
+    clear(this.master);
+    clear(this.box);
+    this.renderer.dispose();
+    this.renderer.domElement.remove();
+  }
+}
+
+function clear(group: Group) {
+  for (const child of [...group.children]) {
+    group.remove(child);
+    release(child);
+  }
+}
+
+function release(object: Object3D) {
+  if (object instanceof Mesh || object instanceof LineSegments) {
+    (object.geometry as BufferGeometry).dispose();
+    (object.material as MeshLambertMaterial).dispose();
+  }
+}

@@ -1,0 +1,71 @@
+import { queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { client, unwrap, type Edit } from '../api/client';
+import { PageHead } from '../app/PageHead';
+import { useTitle } from '../app/useTitle';
+import { Word } from '../ui/Word';
+import { WordContext } from '../ui/words';
+
+const workshopQuery = queryOptions({
+  queryKey: ['workshop'],
+  queryFn: () => unwrap(client.GET('/api/workshop')),
+});
+
+export function WorkshopPage() {
+  const { data: workshop } = useQuery(workshopQuery);
+  const queries = useQueryClient();
+  useTitle('Workshop');
+  const desk = useMemo(() => {
+    const edit = async (edits: Edit[]) => {
+      const version = queries.getQueryData(workshopQuery.queryKey)?.version ?? 0;
+      try {
+        queries.setQueryData(
+          workshopQuery.queryKey,
+          await unwrap(client.POST('/api/workshop/edits', { body: { version, edits } })),
+        );
+      } finally {
+        await queries.invalidateQueries({ queryKey: workshopQuery.queryKey });
+      }
+    };
+    return workshop
+      ? {
+          words: workshop.words,
+          write: (word: string, text: string) => edit([{ word, text }]),
+          nudge: (word: string, nudge: number) => edit([{ word, nudge }]).catch(() => undefined),
+        }
+      : null;
+  }, [workshop, queries]);
+  return (
+    <div className="page">
+      <PageHead />
+      <main>
+        <h1>Workshop</h1>
+        {desk && (
+          <WordContext.Provider value={desk}>
+            <p className="sentence">
+              It is called <Word k="name" />. New jobs are kept in <Word k="units.display" />, with
+              the <Word k="units.gallon" /> where gallons, quarts and fluid ounces come in. Prices
+              are in <Word k="currency" />. Sheets are printed on <Word k="paper" />.
+            </p>
+            <p className="sentence">
+              The room is at <Word k="roomC" />: pot lives and curing times follow it.
+            </p>
+            <h2 className="part">Habits</h2>
+            <p className="sentence">
+              Over the volume needed, at least <Word k="allowancePct" /> more is mixed, because a
+              short pour leaves a line and the rest cannot be matched.
+            </p>
+            <p className="sentence">
+              <Word k="cupLossPct" /> of a mix and <Word k="cupLossMm3" /> of every batch stay on
+              cup and stick; where that is more, it counts.
+            </p>
+            <p className="sentence">
+              One person stirs at most <Word k="handMixG" /> by hand: more cannot be mixed evenly
+              within the pot life.
+            </p>
+          </WordContext.Provider>
+        )}
+      </main>
+    </div>
+  );
+}

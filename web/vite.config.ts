@@ -1,0 +1,10 @@
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  plugins: [react()],
+  css: { preprocessorOptions: { scss: { quietDeps: true, silenceDeprecations: ['import'] } } },
+  server: { proxy: { '/api': 'http://127.0.0.1:8420' } },
+  build: { chunkSizeWarningLimit: 900 },
+  test: { environment: 'jsdom', globals: false },
+});
