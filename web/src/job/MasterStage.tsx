@@ -39,17 +39,17 @@ export function MasterStage({ job, desk, choose }: Props) {
         . It is made of <Word k="master.material" /> and{' '}
         {job.words['master.massG']?.unset && job.figures['master.mass'] && (
           <>
-            should weigh <FigureText figure={job.figures['master.mass']} />:{' '}
+            by its volume should weigh <FigureText figure={job.figures['master.mass']} />;{' '}
           </>
         )}
         {job.words['master.massG']?.unset ? '' : 'weighs '}
-        <Word k="master.massG" />.
+        <Word k="master.massG" after="." />
       </p>
       {source === 'FILE' && <ModelFile job={job} choose={choose} />}
       {source === 'SOLID' && <SolidSentence job={job} />}
       {source === 'MEASURED' && (
         <p className="sentence">
-          Outside it is <Word k={M + 'outline'} />,{' '}
+          Outside it is <Word k={M + 'outline'} after="," />{' '}
           {job.words[M + 'outline']?.value === 'ROUND' ? (
             <>
               <Word k={M + 'diameterMm'} /> across
@@ -76,7 +76,7 @@ export function MasterStage({ job, desk, choose }: Props) {
           </h2>
           <p className="sentence">
             It measures <FigureText figure={job.figures['master.size']} /> as it stands. Counted is{' '}
-            <Word k="master.way" />.
+            <Word k="master.way" after="." />
           </p>
           <Ways job={job} />
         </div>
@@ -107,7 +107,7 @@ function ModelFile({ job, choose }: { job: Job; choose: () => void }) {
       </div>
       {job.model && (
         <p className="sentence">
-          One unit of the file is <Word k="master.unitMm" />.
+          One unit of the file is <Word k="master.unitMm" after="." />
         </p>
       )}
     </div>
@@ -117,14 +117,14 @@ function ModelFile({ job, choose }: { job: Job; choose: () => void }) {
 function SolidSentence({ job }: { job: Job }) {
   return (
     <p className="sentence">
-      A <Word k="master.solid.kind" />,{' '}
+      A <Word k="master.solid.kind" after="," />{' '}
       {job.measures.map((m, i) => (
         <span key={m}>
           <Word k={m} /> {SOLID_NAMES[m.split('.').at(-1) ?? '']}
           {i < job.measures.length - 1 ? ', ' : ''}
         </span>
       ))}
-      , each to ± <Word k="master.solid.toleranceMm" />.
+      , each to ± <Word k="master.solid.toleranceMm" after="." />
     </p>
   );
 }
@@ -253,20 +253,22 @@ function Measuring({ job }: { job: Job }) {
             <Word k={M + 'vesselHeightMm'} /> above it
           </>
         )}
-        , the level rose from <Word k={M + 'levelBeforeMm'} /> to <Word k={M + 'levelAfterMm'} />,
-        each read to ± <Word k={M + 'readingErrorMm'} />.
+        , the level rose from <Word k={M + 'levelBeforeMm'} /> to{' '}
+        <Word k={M + 'levelAfterMm'} after="," />{' '}
+        each read to ± <Word k={M + 'readingErrorMm'} after="." />
       </p>
       <p className="sentence">
         <Word k={M + 'overflowG'} /> of water ran over; hung under water it made the scale gain{' '}
-        <Word k={M + 'hungG'} />, weighed to ± <Word k={M + 'scaleErrorG'} />.
+        <Word k={M + 'hungG'} after="," /> weighed to ± <Word k={M + 'scaleErrorG'} after="." />
       </p>
       <p className="sentence">
         It, or an identical cast, weighs <Word k={M + 'castG'} /> at a density of{' '}
-        <Word k={M + 'castDensity'} /> ± <Word k={M + 'densityErrorPct'} />.
+        <Word k={M + 'castDensity'} /> ± <Word k={M + 'densityErrorPct'} after="." />
       </p>
       <p className="sentence">
         <Word k={M + 'grainEmptyMm3'} /> of grain fills the empty box to the pour line,{' '}
-        <Word k={M + 'grainMm3'} /> with the master in it, to ± <Word k={M + 'packingPct'} />.
+        <Word k={M + 'grainMm3'} /> with the master in it, to ±{' '}
+        <Word k={M + 'packingPct'} after="." />
       </p>
     </div>
   );

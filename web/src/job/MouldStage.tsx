@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import type { Job } from '../api/client';
 import { FigureText } from '../ui/FigureText';
 import { Word } from '../ui/Word';
@@ -15,18 +16,14 @@ export function MouldStage({ job }: { job: Job }) {
     <>
       <h1>Box</h1>
       <p className="sentence">
-        A rectangular box of <Word k="mould.sheet" />, leaving <Word k="mould.sidesMm" /> round the
-        sides, <Word k="mould.overTopMm" /> over the top and <Word k="pose.liftMm" /> below, with{' '}
-        <Word k="mould.freeboardMm" /> of wall above the pour line.
+        A rectangular box of <Word k="mould.sheet" after="," /> leaving <Word k="mould.sidesMm" />{' '}
+        round the sides, <Word k="mould.overTopMm" /> over the top and <Word k="pose.liftMm" />{' '}
+        below, with <Word k="mould.freeboardMm" /> of wall above the pour line.
       </p>
+      <Sides job={job} />
       <p className="sentence">
-        Left <Word k="mould.leftMm" />, right <Word k="mould.rightMm" />, front{' '}
-        <Word k="mould.frontMm" />, back <Word k="mould.backMm" />. A box that is there already:
-        inside <Word k="mould.insideLengthMm" /> long, <Word k="mould.insideWidthMm" /> wide.
-      </p>
-      <p className="sentence">
-        The walls have <Word k="mould.ribSpacingMm" />; the master is held by{' '}
-        <Word k="mould.fixing" />.
+        The walls have <Word k="mould.ribSpacingMm" after=";" /> the master is held by{' '}
+        <Word k="mould.fixing" after="." />
       </p>
       <div className="part">
         <table className="compare">
@@ -40,6 +37,37 @@ export function MouldStage({ job }: { job: Job }) {
         </table>
       </div>
     </>
+  );
+}
+
+const OWN = [
+  'mould.leftMm',
+  'mould.rightMm',
+  'mould.frontMm',
+  'mould.backMm',
+  'mould.insideLengthMm',
+  'mould.insideWidthMm',
+];
+
+/** Sides that differ, or a box that is there already: said only when wanted. */
+function Sides({ job }: { job: Job }) {
+  const [wanted, setWanted] = useState(false);
+  if (!wanted && OWN.every((k) => job.words[k]?.unset)) {
+    return (
+      <p>
+        <button type="button" className="figure" onClick={() => setWanted(true)}>
+          Give each side its own wall, or use a box that is there already
+        </button>
+      </p>
+    );
+  }
+  return (
+    <p className="sentence">
+      Left <Word k="mould.leftMm" after="," /> right <Word k="mould.rightMm" after="," /> front{' '}
+      <Word k="mould.frontMm" after="," /> back <Word k="mould.backMm" after="." /> A box that is
+      there already: inside <Word k="mould.insideLengthMm" /> long, <Word k="mould.insideWidthMm" />{' '}
+      wide.
+    </p>
   );
 }
 

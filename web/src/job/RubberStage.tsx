@@ -19,7 +19,8 @@ export function RubberStage({ job }: { job: Job }) {
         />
         {picked && (
           <>
-            , mixed <Word k="rubber.ratio" />: {job.ratioSentence || 'the sheet gives no ratio'}
+            , mixed <Word k="rubber.ratio" after=":" />{' '}
+            {job.ratioSentence || 'the sheet gives no ratio'}
           </>
         )}
         .
@@ -33,21 +34,25 @@ export function RubberStage({ job }: { job: Job }) {
       {picked && (
         <>
           <p className="sentence">
-            Mixed in <Word k="rubber.batches" /> with an allowance <Word k="rubber.allowancePct" />,{' '}
+            Mixed in <Word k="rubber.batches" /> with an allowance{' '}
+            <Word k="rubber.allowancePct" after="," />{' '}
             <FigureText figure={job.figures['rubber.allowance']} />, over the{' '}
             <FigureText figure={job.figures['rubber.box']} /> in the box. The{' '}
             <Word k="rubber.first" /> goes into the cup first.
           </p>
           {base && <Weigh job={job} first={first} other={other} />}
           <p className="sentence">
-            Stirred in: <Word k="rubber.additive.dosePct" /> of <Word k="rubber.additive.name" />
-            {!job.words['rubber.additive.dosePct']?.unset && (
+            Stirred in besides: <Word k="rubber.additive.dosePct" />
+            {job.words['rubber.additive.dosePct']?.unset ? (
+              '.'
+            ) : (
               <>
                 {' '}
-                <Word k="rubber.additive.of" />, its density <Word k="rubber.additive.density" />
+                of <Word k="rubber.additive.name" after="," />{' '}
+                <Word k="rubber.additive.of" after="," /> its density{' '}
+                <Word k="rubber.additive.density" after="." />
               </>
             )}
-            .
           </p>
           {base && <Poured job={job} first={first} other={other} />}
           <Buying job={job} />

@@ -127,14 +127,14 @@ function Sheet({ product, copy, retire }: SheetProps) {
           <p className="small quiet">A made-up example. Copy it to enter a product of your own.</p>
         )}
         <p className="sentence">
-          <Word k="chemistry" />, <Word k="hardness" /> on the <Word k="scale" /> scale,{' '}
-          <Word k="colour" /> and <Word k="clear" />.
+          <Word k="chemistry" after="," /> <Word k="hardness" /> on the <Word k="scale" /> scale,{' '}
+          <Word k="colour" /> and <Word k="clear" after="." />
         </p>
         <h3>Mixing</h3>
         <p className="sentence">
           <Word k="ratio" />
           {product.sentence && <>: {product.sentence}</>}. Stated a second way:{' '}
-          <Word k="ratioAlso" />.
+          <Word k="ratioAlso" after="." />
         </p>
         {product.contradiction && (
           <p className="refusal" role="alert">
@@ -143,22 +143,25 @@ function Sheet({ product, copy, retire }: SheetProps) {
           </p>
         )}
         <p className="sentence">
-          Density of the base <Word k="densityBase" />, of the hardener <Word k="densityHardener" />
-          , mixed <Word k="densityMixed" />. Viscosity mixed <Word k="viscosityPas" />.
+          Density of the base <Word k="densityBase" after="," /> of the hardener{' '}
+          <Word k="densityHardener" />, mixed <Word k="densityMixed" after="." /> Viscosity mixed{' '}
+          <Word k="viscosityPas" after="." />
         </p>
         <h3>Time</h3>
         <p className="sentence">
-          Pot life <Word k="potLifeMin" />, to open after <Word k="demouldMin" />, at{' '}
-          <Word k="atC" />; <Word k="rateFactor" /> times faster for every 10 °C.
+          Pot life <Word k="potLifeMin" after="," /> to open after <Word k="demouldMin" after="," />{' '}
+          at <Word k="atC" after=";" /> <Word k="rateFactor" /> times faster for every 10 °C.
         </p>
         <h3>Cured</h3>
         <p className="sentence">
-          Stretches <Word k="elongationPct" /> before it breaks, tears at <Word k="tearKnPerM" />,
-          shrinks <Word k="shrinkagePct" />, takes casts up to <Word k="heatLimitC" />.
+          Stretches <Word k="elongationPct" /> before it breaks, tears at{' '}
+          <Word k="tearKnPerM" after="," />{' '}
+          shrinks <Word k="shrinkagePct" after="," /> takes casts up to{' '}
+          <Word k="heatLimitC" after="." />
         </p>
         <h3>Bought</h3>
         <p className="sentence">
-          <Word k="packs" />.
+          <Word k="packs" after="." />
         </p>
         <p className="sentence">
           Notes: <Word k="notes" />

@@ -142,7 +142,29 @@ export function ShelfPage() {
                   <span className="blankface">no shape yet</span>
                 )}
               </Link>
-              <h2>{j.name}</h2>
+              <div className="named">
+                <h2>{j.name}</h2>
+                <Dropdown className="more" align="end">
+                  <Dropdown.Toggle
+                    variant="outline-primary"
+                    size="sm"
+                    aria-label={`More for ${j.name}`}
+                  >
+                    More
+                  </Dropdown.Toggle>
+                  <Dropdown.Menu>
+                    <Dropdown.Item as="button" onClick={() => void copy(j)}>
+                      Copy
+                    </Dropdown.Item>
+                    <Dropdown.Item as="button" onClick={() => void archive(j)}>
+                      {j.archived ? 'Back on the shelf' : 'Put away'}
+                    </Dropdown.Item>
+                    <Dropdown.Item as="button" onClick={() => void remove(j)}>
+                      Delete
+                    </Dropdown.Item>
+                  </Dropdown.Menu>
+                </Dropdown>
+              </div>
               <p>{j.line || 'Nothing decided yet'}</p>
               <p className={j.stops > 0 ? 'count STOP' : 'quiet'}>
                 {j.stops > 0 ? 'Stop: ' : ''}
@@ -153,26 +175,6 @@ export function ShelfPage() {
                   {j.checks === 1 ? '1 thing' : `${j.checks} things`} to check
                 </p>
               )}
-              <Dropdown className="more" align="end">
-                <Dropdown.Toggle
-                  variant="outline-primary"
-                  size="sm"
-                  aria-label={`More for ${j.name}`}
-                >
-                  More
-                </Dropdown.Toggle>
-                <Dropdown.Menu>
-                  <Dropdown.Item as="button" onClick={() => void copy(j)}>
-                    Copy
-                  </Dropdown.Item>
-                  <Dropdown.Item as="button" onClick={() => void archive(j)}>
-                    {j.archived ? 'Back on the shelf' : 'Put away'}
-                  </Dropdown.Item>
-                  <Dropdown.Item as="button" onClick={() => void remove(j)}>
-                    Delete
-                  </Dropdown.Item>
-                </Dropdown.Menu>
-              </Dropdown>
             </li>
           ))}
         </ul>

@@ -154,13 +154,22 @@ function DimensionLine({
       </g>
     );
   }
-  const x = scale.x(drawing.left) - 12 - 20 * (d.row - 1);
+  const x = scale.x(drawing.left) - 10 - 52 * (d.row - 1);
   const a = scale.y(d.from);
   const b = scale.y(d.to);
+  const middle = (a + b) / 2;
+  // a short length has no room along the line: its text lies across, outside it
+  const across = a - b < 8 * d.text.length;
   return (
     <g>
       <path className="dimension" d={`M${x} ${a}V${b}M${x - 4} ${a}h8M${x - 4} ${b}h8`} />
-      <text className="halo" x={x - 7} y={(a + b) / 2 + 4} textAnchor="end">
+      <text
+        className="halo"
+        x={x - 6}
+        y={across ? middle + 4 : middle}
+        textAnchor={across ? 'end' : 'middle'}
+        transform={across ? undefined : `rotate(-90 ${x - 6} ${middle})`}
+      >
         {d.text}
       </text>
     </g>

@@ -7,7 +7,7 @@ export interface Scale {
 }
 
 /** Room round the drawing for dimensions and the dipstick, in pixels. */
-const ROOM = { left: 92, right: 176, top: 26, bottom: 66 };
+const ROOM = { left: 88, right: 176, top: 26, bottom: 66 };
 
 /** The largest scale at which the drawing with its dimensions fits, in the middle. */
 export function scaleOf(d: Drawing, width: number, height: number): Scale {

@@ -8,20 +8,30 @@ interface Props {
   k: string;
   /** What a choice offers, when it is not the word's own list. */
   options?: { value: string; text: string; note?: string }[];
+  /** Punctuation that must not part from the word. */
+  after?: string;
 }
 
 /** A word of a sentence that can be changed where it stands. */
-export function Word({ k, options }: Props) {
+export function Word({ k, options, after }: Props) {
   const { words } = useWords();
   const state = words[k];
   if (!state) {
     return null;
   }
   const offered = options ?? (state.kind === 'choice' ? state.options : null);
-  return offered ? <ChoiceWord k={k} options={offered} /> : <TypedWord k={k} />;
+  const word = offered ? <ChoiceWord k={k} options={offered} /> : <TypedWord k={k} />;
+  return after ? (
+    <span className="together">
+      {word}
+      {after}
+    </span>
+  ) : (
+    word
+  );
 }
 
-function ChoiceWord({ k, options }: Required<Props>) {
+function ChoiceWord({ k, options }: Required<Pick<Props, 'k' | 'options'>>) {
   const desk = useWords();
   const state = desk.words[k];
   const chosen = options.find((o) => o.value === (state?.value || state?.text));

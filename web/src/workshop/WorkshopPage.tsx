@@ -43,12 +43,13 @@ export function WorkshopPage() {
         {desk && (
           <WordContext.Provider value={desk}>
             <p className="sentence">
-              It is called <Word k="name" />. New jobs are kept in <Word k="units.display" />, with
-              the <Word k="units.gallon" /> where gallons, quarts and fluid ounces come in. Prices
-              are in <Word k="currency" />. Sheets are printed on <Word k="paper" />.
+              It is called <Word k="name" after="." /> New jobs are kept in{' '}
+              <Word k="units.display" after="," /> with the <Word k="units.gallon" /> where gallons,
+              quarts and fluid ounces come in. Prices are in <Word k="currency" after="." /> Sheets
+              are printed on <Word k="paper" after="." />
             </p>
             <p className="sentence">
-              The room is at <Word k="roomC" />: pot lives and curing times follow it.
+              The room is at <Word k="roomC" after=":" /> pot lives and curing times follow it.
             </p>
             <h2 className="part">Habits</h2>
             <p className="sentence">

@@ -2,6 +2,9 @@ package ungula.server;
 
 import java.io.IOException;
 import java.io.PrintStream;
+import java.net.BindException;
+import java.net.InetSocketAddress;
+import java.net.ServerSocket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -11,7 +14,6 @@ import java.util.Map;
 import org.mybatis.spring.annotation.MapperScan;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
-import org.springframework.boot.web.server.PortInUseException;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 import ungula.server.command.Bench;
@@ -65,6 +67,7 @@ public class Ungula {
       }
     }
     try {
+      checkPort(host, port);
       DataFolder folder = DataFolder.claim(data.toAbsolutePath().normalize());
       ConfigurableApplicationContext started = start(folder, host, port);
       int bound = ((WebServerApplicationContext) started).getWebServer().getPort();
@@ -74,13 +77,24 @@ public class Ungula {
     } catch (DataFolder.InUse inUse) {
       err.println(inUse.getMessage());
       System.exit(4);
-    } catch (PortInUseException busy) {
+    } catch (BindException busy) {
       err.println(
-          "Port " + port + " is taken by another program. Start with --port and another number.");
+          "Port "
+              + port
+              + " is taken by another program, perhaps another Ungula. Start with --port and another"
+              + " number.");
       System.exit(5);
     } catch (IOException e) {
       err.println("The data folder " + data + " cannot be used: " + e.getMessage());
       System.exit(6);
+    }
+  }
+
+  /** A busy port is found out before anything is started, so that it can be said plainly. */
+  private static void checkPort(String host, String port) throws IOException {
+    try (ServerSocket free = new ServerSocket()) {
+      free.setReuseAddress(true);
+      free.bind(new InetSocketAddress(host, Integer.parseInt(port)));
     }
   }
 

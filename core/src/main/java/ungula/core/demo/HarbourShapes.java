@@ -33,7 +33,8 @@ public final class HarbourShapes {
             double tube = 0.37 * reach;
             double along = past * rho;
             double across = Math.hypot(rho - middle, y * 1.12);
-            outer = softest(outer, Math.hypot(across, along) - tube, 1.5);
+            double whorl = -softest(tube - across, 1 - along, 2.5);
+            outer = softest(outer, whorl, 2);
             double back = Math.max(0, last - 1.2 - t);
             double hollow = Math.hypot(across, 0.6 * back * rho);
             if (t > last - Math.PI) {
@@ -42,8 +43,8 @@ public final class HarbourShapes {
           }
           // shallow growth ribs, fading towards the middle; the middle itself is solid
           double ribs = 0.6 * Math.cos(15 * theta) * Math.min(1, Math.max(0, rho - 25) / 40);
-          double core = Math.hypot(rho, 1.6 * y) - 9;
-          return Math.max(softest(outer + ribs, core, 3), -inner);
+          double core = Math.hypot(rho, 1.3 * y) - 15;
+          return -softest(-softest(outer + ribs, core, 5), inner, 2);
         };
     Box3 room = new Box3(new Vec3(-90, -42, -90), new Vec3(90, 42, 96));
     TriangleMesh mesh = IsoSurface.of(shell, room, 150);

@@ -3,6 +3,7 @@ package ungula.core.master;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import ungula.core.geometry.Vec3;
 import ungula.core.mesh.ConvexHull;
 import ungula.core.mesh.ConvexHull.FlatFace;
 import ungula.core.mesh.FillCurve;
@@ -29,12 +30,14 @@ public final class PosedMaster {
   private final FillCurve curve;
   private final double restMm2;
   private final Map<Cut, Slicer> slicers = new EnumMap<>(Cut.class);
+  private final Vec3 top;
   private List<FlatFace> flatFaces;
 
   private PosedMaster(TriangleMesh mesh) {
     this.mesh = mesh;
     this.curve = FillCurve.of(mesh, LEVELS);
     this.restMm2 = restingArea(mesh);
+    this.top = highest(mesh);
   }
 
   /**
@@ -63,6 +66,17 @@ public final class PosedMaster {
     return Math.max(0, area);
   }
 
+  private static Vec3 highest(TriangleMesh mesh) {
+    double[] p = mesh.xyz();
+    int highest = 0;
+    for (int v = 1; v < mesh.vertexCount(); v++) {
+      if (p[3 * v + 2] > p[3 * highest + 2]) {
+        highest = v;
+      }
+    }
+    return mesh.vertex(highest);
+  }
+
   /** Set down at z = 0, its middle over the origin. */
   public TriangleMesh mesh() {
     return mesh;
@@ -71,6 +85,11 @@ public final class PosedMaster {
   /** Volume below each height, set down at z = 0. */
   public FillCurve curve() {
     return curve;
+  }
+
+  /** A highest point. */
+  public Vec3 top() {
+    return top;
   }
 
   /** How much of it lies flat on the plate, mm². */

@@ -7,6 +7,7 @@ import static ungula.core.plan.Caution.Level.STOP;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import ungula.core.geometry.Vec3;
 import ungula.core.mould.Bowing;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.Fixing;
@@ -91,7 +92,8 @@ final class CautionFinder {
   }
 
   private Place top() {
-    return new Place(0, 0, p.box.belowMm() + p.facts.sizeMm().z());
+    Vec3 top = p.facts.topMm();
+    return new Place(top.x(), top.y(), p.box.belowMm() + top.z());
   }
 
   private void mesh() {

@@ -200,8 +200,8 @@ public final class ChoiceWords {
         .open("rubber.secondG", "really poured of the second part", Kind.mass(LARGEST_G), "not yet")
         .open("rubber.allowancePct", "allowance", Kind.percent(0, 100), "by rule")
         .word("rubber.batches", "number of batches", Kind.count("batch", "batches", 1, 99))
-        .word("rubber.additive.name", "additive", Kind.text(60))
-        .open("rubber.additive.dosePct", "dose of the additive", Kind.percent(0, 60), "none")
+        .open("rubber.additive.name", "additive", Kind.text(60), "an additive")
+        .open("rubber.additive.dosePct", "dose of the additive", Kind.percent(0, 60), "nothing")
         .word("rubber.additive.of", "what the dose is a share of", Kind.choice(Additive.Of.class))
         .open("rubber.additive.density", "density of the additive", Kind.density(), "as the mix");
   }

@@ -9,6 +9,7 @@ import ungula.core.mesh.MeshReport;
  * it was found out.
  *
  * @param sizeMm outer size as posed
+ * @param topMm its highest point, from the middle and above the plate it is set down on
  * @param curve volume below each height, set down at z = 0
  * @param restMm2 how much of it lies on the plate
  * @param report of the mesh, in millimetres; null when there is no mesh
@@ -17,6 +18,7 @@ import ungula.core.mesh.MeshReport;
  */
 public record MasterFacts(
     Vec3 sizeMm,
+    Vec3 topMm,
     FillCurve curve,
     double restMm2,
     MeshReport report,

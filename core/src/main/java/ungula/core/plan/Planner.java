@@ -480,7 +480,7 @@ public final class Planner {
 
   private String additiveName() {
     String name = choices.rubber().additive().name();
-    return name.isBlank() ? "additive" : name;
+    return name == null || name.isBlank() ? "additive" : name;
   }
 
   private void partVolume(String key, String label, Double mm3, double g, Double density) {

@@ -103,8 +103,8 @@ public final class Kind<V> {
         format,
         exact,
         (value, steps, units) -> {
-          double step1 = step.apply(units);
-          double moved = Math.round((value + steps * step1) / step1 * 1e9) / 1e9 * step1;
+          // adding tenths again and again must not show in the last decimals
+          double moved = Math.round((value + steps * step.apply(units)) * 1e9) / 1e9;
           return Math.min(max, Math.max(min, moved));
         },
         List.of());

@@ -122,7 +122,13 @@ public final class Bench {
     Vec3 size = posed[0].mesh().bounds().size();
     MasterFacts facts =
         new MasterFacts(
-            size, posed[0].curve(), posed[0].restMm2(), result[0].report().scaled(unit), null, "");
+            size,
+            posed[0].top(),
+            posed[0].curve(),
+            posed[0].restMm2(),
+            result[0].report().scaled(unit),
+            null,
+            "");
     Product product = ExampleProducts.all().get("marram-20");
     Choices choices = Choices.fresh(Units.METRIC);
     times.put("planMs", median(() -> Planner.plan(choices, facts, product, Workshop.DEFAULT)));

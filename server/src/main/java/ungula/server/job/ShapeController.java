@@ -6,6 +6,7 @@ import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
@@ -44,6 +45,12 @@ class ShapeController {
 
   /** Flat faces offered to rest on. */
   private static final int FACES = 6;
+
+  /** Faces smaller than this share of the largest are not worth offering. */
+  private static final double WORTH = 0.15;
+
+  /** Faces whose directions agree more than this (cosine of 20°) are offered once. */
+  private static final double ALIKE = 0.94;
 
   private final Jobs jobs;
   private final Shapes shapes;
@@ -164,7 +171,15 @@ class ShapeController {
 
   @GetMapping("/faces")
   List<RestFace> faces(@PathVariable String id) {
-    return posed(id).flatFaces().stream().limit(FACES).map(ShapeController::face).toList();
+    List<FlatFace> all = posed(id).flatFaces();
+    List<FlatFace> offered = new ArrayList<>();
+    for (FlatFace f : all) {
+      boolean apart = offered.stream().allMatch(o -> o.normal().dot(f.normal()) < ALIKE);
+      if (apart && offered.size() < FACES && f.areaMm2() > WORTH * all.get(0).areaMm2()) {
+        offered.add(f);
+      }
+    }
+    return offered.stream().map(ShapeController::face).toList();
   }
 
   private static RestFace face(FlatFace f) {

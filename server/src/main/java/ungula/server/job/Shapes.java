@@ -146,7 +146,7 @@ public class Shapes {
   private MasterFacts shaped(Choices choices, MeshReport report, Double guessedUnit, String title) {
     PosedMaster p = posed(choices).orElseThrow();
     return new MasterFacts(
-        p.mesh().bounds().size(), p.curve(), p.restMm2(), report, guessedUnit, title);
+        p.mesh().bounds().size(), p.top(), p.curve(), p.restMm2(), report, guessedUnit, title);
   }
 
   private static MasterFacts measured(Measured m) {
@@ -156,6 +156,7 @@ public class Shapes {
     double base = round ? Math.PI * l * w / 4 : l * w;
     return new MasterFacts(
         new Vec3(l, w, m.heightMm()),
+        new Vec3(0, 0, m.heightMm()),
         FillCurve.even(base * m.heightMm(), 0, m.heightMm()),
         base,
         null,
