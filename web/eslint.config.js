@@ -3,7 +3,7 @@ import { defineConfig } from 'eslint/config';
 import tseslint from 'typescript-eslint';
 
 export default defineConfig(
-  { ignores: ['dist', 'src/api/schema.d.ts'] },
+  { ignores: ['dist', 'target', 'src/api/schema.d.ts'] },
   ...tseslint.configs.strictTypeChecked,
   {
     languageOptions: {

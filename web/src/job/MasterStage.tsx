@@ -254,8 +254,8 @@ function Measuring({ job }: { job: Job }) {
           </>
         )}
         , the level rose from <Word k={M + 'levelBeforeMm'} /> to{' '}
-        <Word k={M + 'levelAfterMm'} after="," />{' '}
-        each read to ± <Word k={M + 'readingErrorMm'} after="." />
+        <Word k={M + 'levelAfterMm'} after="," /> each read to ±{' '}
+        <Word k={M + 'readingErrorMm'} after="." />
       </p>
       <p className="sentence">
         <Word k={M + 'overflowG'} /> of water ran over; hung under water it made the scale gain{' '}

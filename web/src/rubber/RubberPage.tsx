@@ -155,9 +155,8 @@ function Sheet({ product, copy, retire }: SheetProps) {
         <h3>Cured</h3>
         <p className="sentence">
           Stretches <Word k="elongationPct" /> before it breaks, tears at{' '}
-          <Word k="tearKnPerM" after="," />{' '}
-          shrinks <Word k="shrinkagePct" after="," /> takes casts up to{' '}
-          <Word k="heatLimitC" after="." />
+          <Word k="tearKnPerM" after="," /> shrinks <Word k="shrinkagePct" after="," /> takes casts
+          up to <Word k="heatLimitC" after="." />
         </p>
         <h3>Bought</h3>
         <p className="sentence">

@@ -48,7 +48,7 @@ function ChoiceWord({ k, options }: Required<Pick<Props, 'k' | 'options'>>) {
       >
         {text}
       </Dropdown.Toggle>
-      <Dropdown.Menu>
+      <Dropdown.Menu as="span">
         {options.map((o) => (
           <Dropdown.Item key={o.value} eventKey={o.value} as="button" active={o === chosen}>
             {o.text}

@@ -1,0 +1,151 @@
+package ungula.server;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Comparator;
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
+import org.springframework.context.ConfigurableApplicationContext;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import ungula.core.mesh.TriangleMesh;
+import ungula.core.mesh.io.StlWriter;
+
+/** A real server with a real database in a folder of its own, and a plain client for it. */
+final class Running implements AutoCloseable {
+
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+  private static final Duration PATIENCE = Duration.ofSeconds(60);
+
+  private final Path data;
+  private final HttpClient http = HttpClient.newHttpClient();
+  private DataFolder folder;
+  private ConfigurableApplicationContext context;
+
+  Running() throws Exception {
+    data = Files.createTempDirectory("ungula-server");
+    start();
+  }
+
+  private void start() throws Exception {
+    folder = DataFolder.claim(data);
+    context = Ungula.start(folder, "127.0.0.1", "0");
+  }
+
+  void restart() throws Exception {
+    context.close();
+    folder.close();
+    start();
+  }
+
+  Path data() {
+    return data;
+  }
+
+  record Answer(int status, JsonNode body, byte[] raw, java.net.http.HttpHeaders headers) {}
+
+  private URI uri(String path) {
+    int port = ((WebServerApplicationContext) context).getWebServer().getPort();
+    return URI.create("http://127.0.0.1:" + port + path);
+  }
+
+  private Answer send(HttpRequest.Builder request) throws Exception {
+    HttpResponse<byte[]> r = http.send(request.build(), BodyHandlers.ofByteArray());
+    String type = r.headers().firstValue("content-type").orElse("");
+    JsonNode body = type.contains("json") ? JSON.readTree(r.body()) : null;
+    return new Answer(r.statusCode(), body, r.body(), r.headers());
+  }
+
+  Answer get(String path) throws Exception {
+    return send(HttpRequest.newBuilder(uri(path)));
+  }
+
+  Answer delete(String path) throws Exception {
+    return send(HttpRequest.newBuilder(uri(path)).DELETE());
+  }
+
+  Answer post(String path, String json) throws Exception {
+    return send(
+        HttpRequest.newBuilder(uri(path))
+            .header("Content-Type", "application/json")
+            .POST(BodyPublishers.ofString(json)));
+  }
+
+  String addJob() throws Exception {
+    return post("/api/jobs", "{}").body().get("id").asString();
+  }
+
+  JsonNode job(String id) throws Exception {
+    return get("/api/jobs/" + id).body();
+  }
+
+  /** Writes one word on the version the job has now. */
+  Answer write(String id, String word, String text) throws Exception {
+    return write(id, job(id).get("version").asInt(), word, text);
+  }
+
+  Answer write(String id, int version, String word, String text) throws Exception {
+    return post("/api/jobs/" + id + "/edits", edits(version, word, text));
+  }
+
+  static String edits(int version, String word, String text) {
+    return JSON.writeValueAsString(
+        java.util.Map.of(
+            "version",
+            version,
+            "edits",
+            new Object[] {java.util.Map.of("word", word, "text", text)}));
+  }
+
+  /** Uploads a model and waits until it is read. @return the finished task */
+  JsonNode upload(String id, String name, byte[] content) throws Exception {
+    Answer first =
+        send(
+            HttpRequest.newBuilder(
+                    uri(
+                        "/api/jobs/"
+                            + id
+                            + "/model?name="
+                            + URLEncoder.encode(name, StandardCharsets.UTF_8)))
+                .header("Content-Type", "application/octet-stream")
+                .POST(BodyPublishers.ofByteArray(content)));
+    JsonNode task = first.body();
+    Instant late = Instant.now().plus(PATIENCE);
+    while (task.get("state").asString().equals("RUNNING")) {
+      if (Instant.now().isAfter(late)) {
+        throw new AssertionError("Still running: " + task);
+      }
+      Thread.onSpinWait();
+      task = get("/api/tasks/" + task.get("id").asString()).body();
+    }
+    return task;
+  }
+
+  static byte[] stl(TriangleMesh mesh) throws IOException {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    StlWriter.write(mesh, out);
+    return out.toByteArray();
+  }
+
+  @Override
+  public void close() throws IOException {
+    context.close();
+    folder.close();
+    try (var files = Files.walk(data)) {
+      for (Path f : files.sorted(Comparator.reverseOrder()).toList()) {
+        Files.delete(f);
+      }
+    }
+  }
+}

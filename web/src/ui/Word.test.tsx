@@ -1,0 +1,118 @@
+import { cleanup, render, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, expect, test } from 'vitest';
+import { Problem, type WordState } from '../api/client';
+import { Word } from './Word';
+import { WordContext } from './words';
+
+const wall: WordState = {
+  label: 'rubber round the sides',
+  kind: 'length',
+  text: '12 mm',
+  exact: '12 mm',
+  unset: false,
+  clearable: false,
+  value: '',
+  options: [],
+};
+
+afterEach(cleanup);
+
+/** A desk that takes anything but “lots”, and remembers what it was asked. */
+function sentence(state: WordState = wall) {
+  const asked: string[] = [];
+  render(
+    <WordContext.Provider
+      value={{
+        words: { wall: state, top: { ...wall, label: 'rubber over the top' } },
+        write: (word, text) => {
+          asked.push(`${word}=${text}`);
+          return text === 'lots'
+            ? Promise.reject(new Problem(422, 'Not understood', 'Write a length.'))
+            : Promise.resolve();
+        },
+        nudge: (word, steps) => {
+          asked.push(`${word}${steps > 0 ? '+' : ''}${steps}`);
+          return Promise.resolve();
+        },
+      }}
+    >
+      <p>
+        leaving <Word k="wall" after="," /> and <Word k="top" after="." />
+      </p>
+    </WordContext.Provider>,
+  );
+  return { asked, user: userEvent.setup() };
+}
+
+const word = () => screen.getByRole('button', { name: /round the sides/ });
+
+test('a click opens the word, Enter saves what is typed', async () => {
+  const { asked, user } = sentence();
+  await user.click(word());
+  await user.clear(screen.getByRole('textbox'));
+  await user.keyboard('3/8"{Enter}');
+  await waitFor(() => expect(screen.queryByRole('textbox')).toBeNull());
+  expect(asked).toEqual(['wall=3/8"']);
+});
+
+test('typing on a word replaces it', async () => {
+  const { asked, user } = sentence();
+  word().focus();
+  await user.keyboard('2');
+  expect(screen.getByRole<HTMLInputElement>('textbox').value).toBe('2');
+  await user.keyboard('{Enter}');
+  await waitFor(() => expect(asked).toEqual(['wall=2']));
+});
+
+test('Escape leaves it as it was', async () => {
+  const { asked, user } = sentence();
+  await user.click(word());
+  await user.keyboard('99{Escape}');
+  expect(word().textContent).toBe('12 mm');
+  expect(asked).toEqual([]);
+});
+
+test('what is refused stays as typed, with the reason', async () => {
+  const { user } = sentence();
+  await user.click(word());
+  await user.clear(screen.getByRole('textbox'));
+  await user.keyboard('lots{Enter}');
+  expect((await screen.findByRole('alert')).textContent).toBe('Write a length.');
+  const input = screen.getByRole<HTMLInputElement>('textbox');
+  expect(input.value).toBe('lots');
+  expect(input.getAttribute('aria-invalid')).toBe('true');
+});
+
+test('Tab saves and goes to the next word', async () => {
+  const { asked, user } = sentence();
+  await user.click(word());
+  await user.clear(screen.getByRole('textbox'));
+  await user.keyboard('15');
+  await user.tab();
+  await waitFor(() => expect(asked).toEqual(['wall=15']));
+  expect(document.activeElement?.getAttribute('data-word')).toBe('top');
+});
+
+test('arrows nudge, with Shift ten times as far', async () => {
+  const { asked, user } = sentence();
+  word().focus();
+  await user.keyboard('{ArrowUp}{Shift>}{ArrowDown}{/Shift}');
+  expect(asked).toEqual(['wall+1', 'wall-10']);
+});
+
+test('a choice offers its options', async () => {
+  const { asked, user } = sentence({
+    ...wall,
+    kind: 'choice',
+    text: '6 mm foam board',
+    value: 'FOAM',
+    options: [
+      { value: 'FOAM', text: '6 mm foam board' },
+      { value: 'PLY', text: '12 mm ply' },
+    ],
+  });
+  await user.click(word());
+  await user.click(screen.getByRole('button', { name: '12 mm ply' }));
+  expect(asked).toEqual(['wall=PLY']);
+});
