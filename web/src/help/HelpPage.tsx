@@ -1,3 +1,4 @@
+import { Fragment } from 'react';
 import { PageHead } from '../app/PageHead';
 import { useTitle } from '../app/useTitle';
 
@@ -49,21 +50,21 @@ export function HelpPage() {
         <h2>Words</h2>
         <dl>
           {TERMS.map(([term, meaning]) => (
-            <span key={term} style={{ display: 'contents' }}>
+            <Fragment key={term}>
               <dt>{term}</dt>
               <dd>{meaning}</dd>
-            </span>
+            </Fragment>
           ))}
         </dl>
         <h2>Keys</h2>
         <dl>
           {KEYS.map(([key, what]) => (
-            <span key={key} style={{ display: 'contents' }}>
+            <Fragment key={key}>
               <dt>
                 <kbd>{key}</kbd>
               </dt>
               <dd>{what}</dd>
-            </span>
+            </Fragment>
           ))}
         </dl>
         <h2>Care</h2>

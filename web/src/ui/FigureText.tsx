@@ -1,3 +1,4 @@
+import { Fragment } from 'react';
 import OverlayTrigger from 'react-bootstrap/OverlayTrigger';
 import Popover from 'react-bootstrap/Popover';
 import type { Figure } from '../api/client';
@@ -54,11 +55,11 @@ export function WorkingText({ figure }: { figure: Figure }) {
       {givens.length > 0 && (
         <dl>
           {givens.map((g) => (
-            <span key={g.name + g.text} style={{ display: 'contents' }}>
+            <Fragment key={g.name + g.text}>
               <dt>{g.name}</dt>
               <dd>{g.text}</dd>
               <dd className="source">{SOURCES[g.source]}</dd>
-            </span>
+            </Fragment>
           ))}
         </dl>
       )}

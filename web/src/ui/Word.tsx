@@ -68,13 +68,19 @@ function TypedWord({ k }: { k: string }) {
   const input = useRef<HTMLInputElement>(null);
   const button = useRef<HTMLButtonElement>(null);
   const back = useRef(false);
+  const typedOpen = useRef(false);
   const problem = useId();
   const editing = field.typed !== null;
 
   useEffect(() => {
     if (editing) {
       input.current?.focus();
-      input.current?.select();
+      if (typedOpen.current) {
+        // what was typed replaces the word: go on behind it
+        typedOpen.current = false;
+      } else {
+        input.current?.select();
+      }
     } else if (back.current) {
       back.current = false;
       button.current?.focus();
@@ -89,9 +95,8 @@ function TypedWord({ k }: { k: string }) {
     } else if (e.key.length === 1 && e.key !== ' ' && !e.ctrlKey && !e.metaKey && !e.altKey) {
       e.preventDefault();
       e.stopPropagation();
+      typedOpen.current = true;
       field.open(e.key);
-      // what was typed replaces the word: put the cursor behind it
-      requestAnimationFrame(() => input.current?.setSelectionRange(1, 1));
     }
   };
   const onInputKey = (e: KeyboardEvent) => {

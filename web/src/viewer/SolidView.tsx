@@ -95,7 +95,7 @@ export default function SolidView({ job, rest, withBox, missing }: Props) {
       ref={host}
       data-loaded={loaded}
       aria-label="The master in its mould, solid"
-      role="img"
+      role="group"
     >
       <div className="hint bar small">
         {PRESETS.map((p) => (

@@ -1,6 +1,7 @@
 package ungula.core.quantity;
 
 import java.math.BigDecimal;
+import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.Map;
 
@@ -8,6 +9,7 @@ import java.util.Map;
 public final class Numbers {
 
   private static final char GROUP = '\u202f';
+  private static final MathContext MEANT = new MathContext(13);
 
   private Numbers() {}
 
@@ -27,8 +29,12 @@ public final class Numbers {
     if (!Double.isFinite(value)) {
       return "–";
     }
+    // 0.75 × 25.4 is a hair under 19.05 in binary: what was meant is rounded, not the hair
     String plain =
-        BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP).toPlainString();
+        BigDecimal.valueOf(value)
+            .round(MEANT)
+            .setScale(decimals, RoundingMode.HALF_UP)
+            .toPlainString();
     boolean negative = plain.startsWith("-");
     String digits = negative ? plain.substring(1) : plain;
     int point = digits.indexOf('.');

@@ -1,0 +1,105 @@
+package ungula.e2e;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** The packaged application as a process of its own, on data of its own. */
+final class App implements AutoCloseable {
+
+  private static final Pattern READY = Pattern.compile("ready at (http://\\S+/)");
+
+  private final Path data;
+  private Process process;
+  private String address;
+
+  App() throws IOException {
+    data = Files.createTempDirectory("ungula-e2e");
+    start();
+  }
+
+  void start() throws IOException {
+    process = launch(data);
+    BufferedReader out = process.inputReader();
+    List<String> said = new ArrayList<>();
+    for (String line = out.readLine(); line != null; line = out.readLine()) {
+      said.add(line);
+      Matcher ready = READY.matcher(line);
+      if (ready.find()) {
+        address = ready.group(1);
+        drain(out);
+        return;
+      }
+    }
+    throw new IOException("Ungula did not start: " + said);
+  }
+
+  private static Process launch(Path data) throws IOException {
+    return new ProcessBuilder(
+            Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+            "-Xmx1g",
+            "-jar",
+            System.getProperty("ungula.jar"),
+            "serve",
+            "--port",
+            "0",
+            "--data",
+            data.toString())
+        .redirectErrorStream(true)
+        .start();
+  }
+
+  /** Keeps reading, so that the process never waits for its output to be taken. */
+  private static void drain(BufferedReader out) {
+    Thread reader =
+        new Thread(
+            () -> {
+              try {
+                for (String line = out.readLine(); line != null; line = out.readLine()) {
+                  System.out.println("ungula: " + line);
+                }
+              } catch (IOException closed) {
+                // the process is gone
+              }
+            });
+    reader.setDaemon(true);
+    reader.start();
+  }
+
+  String url(String path) {
+    return address + path;
+  }
+
+  /** Ends the process at once, as a power cut would. */
+  void kill() throws InterruptedException {
+    process.destroyForcibly().waitFor();
+  }
+
+  /** What a second start on the same data says, and with what status it ends. */
+  String startAgain() throws IOException, InterruptedException {
+    Process second = launch(data);
+    String said = new String(second.getInputStream().readAllBytes());
+    return second.waitFor() + " " + said;
+  }
+
+  @Override
+  public void close() throws IOException {
+    try {
+      process.destroy();
+      process.waitFor();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+    try (var files = Files.walk(data)) {
+      for (Path f : files.sorted(Comparator.reverseOrder()).toList()) {
+        Files.delete(f);
+      }
+    }
+  }
+}

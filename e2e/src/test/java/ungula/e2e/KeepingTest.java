@@ -1,0 +1,84 @@
+package ungula.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.testng.Assert.assertTrue;
+
+import com.microsoft.playwright.Page;
+import java.util.Arrays;
+import org.testng.annotations.Test;
+
+/** Nothing acknowledged is ever lost, and nothing is overwritten unseen. */
+public class KeepingTest extends Browsing {
+
+  @Test
+  public void twoWindowsDoNotOverwriteEachOther() {
+    String job = demoJob("Nautilus touch model");
+    visit(job + "/mould");
+    assertThat(word("mould.sidesMm")).hasText("12 mm");
+    Page other = watched(window());
+    other.navigate(app.url(job + "/mould"));
+    other.locator("button[data-word='mould.sidesMm']").click();
+    other.locator("input[data-word='mould.sidesMm']").fill("20 mm");
+    other.keyboard().press("Enter");
+    assertThat(other.locator("button[data-word='mould.sidesMm']")).hasText("20 mm");
+
+    write("mould.overTopMm", "25 mm");
+    assertThat(page.locator(".notice")).containsText("Changed in another window");
+    assertThat(page.locator("input[data-word='mould.overTopMm']")).hasValue("25 mm");
+    assertThat(word("mould.sidesMm")).hasText("20 mm");
+    page.locator("input[data-word='mould.overTopMm']").press("Enter");
+    assertThat(word("mould.overTopMm")).hasText("25 mm");
+  }
+
+  @Test
+  public void aBadFileIsRefusedAndTheJobStays() {
+    beginJob();
+    drop("box.stl", boxStl(80, 55, 42));
+    assertThat(figure("rubber.box")).hasText("242.4 mL");
+    byte[] cut = Arrays.copyOf(boxStl(80, 55, 42), 300);
+    drop("half.stl", cut);
+    assertThat(page.locator(".notice")).containsText("half.stl was not taken");
+    assertThat(page.locator(".notice")).containsText("says it holds 12 triangles");
+    assertThat(figure("rubber.box")).hasText("242.4 mL");
+    page.locator(".notice").getByText("Close").click();
+    assertThat(page.locator(".notice")).hasCount(0);
+  }
+
+  @Test
+  public void aKillAtAnyMomentLosesNothingAcknowledged() throws Exception {
+    beginJob();
+    drop("box.stl", boxStl(80, 55, 42));
+    assertThat(figure("rubber.box")).hasText("242.4 mL");
+    stage("Mould");
+    String address = page.url().substring(app.url("").length());
+    for (int round = 0; round < 3; round++) {
+      int mm = 20 + 5 * round;
+      write("mould.sidesMm", mm + " mm");
+      assertThat(word("mould.sidesMm")).hasText(mm + " mm");
+      app.kill();
+      app.start();
+      visit(address);
+      assertThat(word("mould.sidesMm")).hasText(mm + " mm");
+    }
+    button("Undo").click();
+    assertThat(word("mould.sidesMm")).hasText("25 mm");
+  }
+
+  @Test
+  public void aSecondStartSaysWhereTheFirstIs() throws Exception {
+    String said = app.startAgain();
+    assertTrue(said.startsWith("4 "), said);
+    assertTrue(said.contains("already runs") && said.contains(app.url("")), said);
+  }
+
+  @Test
+  public void theMadeUpShelfGoesWithOneClick() throws Exception {
+    try (App fresh = new App()) {
+      page.navigate(fresh.url(""));
+      assertThat(page.locator(".entry")).hasCount(4);
+      button("Take the made-up jobs away").click();
+      assertThat(page.locator(".entry")).hasCount(0);
+      assertThat(page.locator(".empty")).containsText("A job begins with a master");
+    }
+  }
+}
