@@ -1,8 +1,12 @@
 package ungula.core.sentence;
 
 import java.lang.reflect.Constructor;
+import java.lang.reflect.Method;
 import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * Reads and replaces one component deep inside nested records: "mould.sidesMm" of a job's choices.
@@ -10,16 +14,58 @@ import java.util.Arrays;
  */
 final class RecordPath {
 
+  private static final Map<Class<?>, Shape> SHAPES = new ConcurrentHashMap<>();
+
   private final String[] names;
 
   RecordPath(String path) {
     names = path.split("\\.");
   }
 
+  /** A record type's parts, looked up once. */
+  private record Shape(List<String> names, Method[] accessors, Constructor<?> all) {
+
+    static Shape of(Class<?> type) {
+      RecordComponent[] components = type.getRecordComponents();
+      try {
+        return new Shape(
+            Arrays.stream(components).map(RecordComponent::getName).toList(),
+            Arrays.stream(components).map(RecordComponent::getAccessor).toArray(Method[]::new),
+            type.getDeclaredConstructor(
+                Arrays.stream(components).map(RecordComponent::getType).toArray(Class<?>[]::new)));
+      } catch (NoSuchMethodException e) {
+        throw new IllegalStateException(e);
+      }
+    }
+
+    int index(String name) {
+      int i = names.indexOf(name);
+      if (i < 0) {
+        throw new IllegalArgumentException("No " + name + " in " + all.getDeclaringClass());
+      }
+      return i;
+    }
+
+    Object read(Object record, int i) {
+      try {
+        return accessors[i].invoke(record);
+      } catch (ReflectiveOperationException e) {
+        throw new IllegalStateException(e);
+      }
+    }
+  }
+
+  private static Shape shape(Object record) {
+    return SHAPES.computeIfAbsent(record.getClass(), Shape::of);
+  }
+
   Object get(Record root) {
     Object at = root;
     for (String name : names) {
-      at = at == null ? null : read((Record) at, component((Record) at, name));
+      if (at != null) {
+        Shape shape = shape(at);
+        at = shape.read(at, shape.index(name));
+      }
     }
     return at;
   }
@@ -30,39 +76,23 @@ final class RecordPath {
     return changed;
   }
 
-  private Record with(Record at, int depth, Object value) {
-    RecordComponent[] components = at.getClass().getRecordComponents();
-    Object[] values = new Object[components.length];
-    Class<?>[] types = new Class<?>[components.length];
-    for (int i = 0; i < components.length; i++) {
-      types[i] = components[i].getType();
-      values[i] = read(at, components[i]);
-      if (components[i].getName().equals(names[depth])) {
-        values[i] = depth == names.length - 1 ? value : with((Record) values[i], depth + 1, value);
-      }
+  private Object with(Object at, int depth, Object value) {
+    if (depth == names.length) {
+      return value;
     }
+    Shape shape = shape(at);
+    Object[] values = new Object[shape.accessors.length];
+    for (int i = 0; i < values.length; i++) {
+      values[i] = shape.read(at, i);
+    }
+    int changed = shape.index(names[depth]);
+    values[changed] = with(values[changed], depth + 1, value);
     try {
-      Constructor<? extends Record> all = at.getClass().getDeclaredConstructor(types);
-      return all.newInstance(values);
+      return shape.all.newInstance(values);
     } catch (ReflectiveOperationException e) {
       if (e.getCause() instanceof RuntimeException refused) {
         throw refused;
       }
-      throw new IllegalStateException(e);
-    }
-  }
-
-  private static RecordComponent component(Record at, String name) {
-    return Arrays.stream(at.getClass().getRecordComponents())
-        .filter(c -> c.getName().equals(name))
-        .findFirst()
-        .orElseThrow(() -> new IllegalArgumentException("No " + name + " in " + at.getClass()));
-  }
-
-  private static Object read(Record at, RecordComponent component) {
-    try {
-      return component.getAccessor().invoke(at);
-    } catch (ReflectiveOperationException e) {
       throw new IllegalStateException(e);
     }
   }

@@ -160,14 +160,13 @@ public class Jobs {
 
   /** What undo would take back; null when nothing. */
   String undoLabel(JobMapper.Row row) {
-    return mapper.step(row.id(), row.stepNow() - 1) == null
+    return mapper.stepLabel(row.id(), row.stepNow() - 1) == null
         ? null
-        : mapper.step(row.id(), row.stepNow()).label();
+        : mapper.stepLabel(row.id(), row.stepNow());
   }
 
   String redoLabel(JobMapper.Row row) {
-    JobMapper.Step next = mapper.step(row.id(), row.stepNow() + 1);
-    return next == null ? null : next.label();
+    return mapper.stepLabel(row.id(), row.stepNow() + 1);
   }
 
   @Transactional

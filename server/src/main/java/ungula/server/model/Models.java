@@ -16,7 +16,9 @@ import java.nio.file.StandardOpenOption;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import ungula.core.mesh.MeshReport;
@@ -40,6 +42,7 @@ public class Models {
   private final DataFolder folder;
   private final ModelMapper mapper;
   private final Json json;
+  private final Map<String, Stored> known = new ConcurrentHashMap<>();
 
   Models(DataFolder folder, ModelMapper mapper, Json json) {
     this.folder = folder;
@@ -83,9 +86,9 @@ public class Models {
   public Stored keep(Path file, String name, Progress progress) throws IOException {
     try {
       String id = digest(file);
-      Optional<Stored> known = find(id);
-      if (known.isPresent()) {
-        return known.get();
+      Optional<Stored> before = find(id);
+      if (before.isPresent()) {
+        return before.get();
       }
       Model model = ModelReader.read(file, progress.part(0, 0.5));
       MeshReport.Result result = MeshReport.of(model.mesh(), progress.part(0.5, 0.9));
@@ -104,17 +107,28 @@ public class Models {
     }
   }
 
+  /** Empty when the id is null or unknown. What is kept under an id never changes. */
   public Optional<Stored> find(String id) {
-    return Optional.ofNullable(mapper.find(id))
-        .map(
-            row ->
-                new Stored(
-                    row.id(),
-                    row.name(),
-                    row.bytes(),
-                    ModelFormat.valueOf(row.format()).title(),
-                    row.unitMm(),
-                    json.read(row.report(), MeshReport.class)));
+    if (id == null) {
+      return Optional.empty();
+    }
+    Stored seen = known.get(id);
+    if (seen == null) {
+      ModelMapper.Row row = mapper.find(id);
+      if (row == null) {
+        return Optional.empty();
+      }
+      seen =
+          new Stored(
+              row.id(),
+              row.name(),
+              row.bytes(),
+              ModelFormat.valueOf(row.format()).title(),
+              row.unitMm(),
+              json.read(row.report(), MeshReport.class));
+      known.put(id, seen);
+    }
+    return Optional.of(seen);
   }
 
   public Path original(String id) {

@@ -2,6 +2,7 @@ package ungula.server.workshop;
 
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicReference;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -23,6 +24,10 @@ public class WorkshopController {
 
   private final WorkshopMapper mapper;
   private final Json json;
+  private final AtomicReference<Read> read = new AtomicReference<>();
+
+  /** The habits as last read, with the version they were read at. */
+  private record Read(int version, Workshop workshop) {}
 
   WorkshopController(WorkshopMapper mapper, Json json) {
     this.mapper = mapper;
@@ -68,7 +73,13 @@ public class WorkshopController {
 
   /** The habits as they stand. */
   public Workshop current() {
-    return json.read(row().habits(), Workshop.class);
+    WorkshopMapper.Row row = row();
+    Read last = read.get();
+    if (last == null || last.version != row.version()) {
+      last = new Read(row.version(), json.read(row.habits(), Workshop.class));
+      read.set(last);
+    }
+    return last.workshop;
   }
 
   /** Whether the made-up shelf was already put up once on this data. */
