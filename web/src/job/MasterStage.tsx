@@ -36,14 +36,13 @@ export function MasterStage({ job, desk, choose }: Props) {
             , <strong>{job.model.name}</strong>
           </>
         )}
-        . It is made of <Word k="master.material" /> and{' '}
+        . It is made of <Word k="master.material" />
         {job.words['master.massG']?.unset && job.figures['master.mass'] && (
           <>
-            by its volume should weigh <FigureText figure={job.figures['master.mass']} />;{' '}
+            , which by its volume should weigh <FigureText figure={job.figures['master.mass']} />
           </>
         )}
-        {job.words['master.massG']?.unset ? '' : 'weighs '}
-        <Word k="master.massG" after="." />
+        ; on the scale: <Word k="master.massG" after="." />
       </p>
       {source === 'FILE' && <ModelFile job={job} choose={choose} />}
       {source === 'SOLID' && <SolidSentence job={job} />}
@@ -266,8 +265,8 @@ function Measuring({ job }: { job: Job }) {
         <Word k={M + 'castDensity'} /> ± <Word k={M + 'densityErrorPct'} after="." />
       </p>
       <p className="sentence">
-        <Word k={M + 'grainEmptyMm3'} /> of grain fills the empty box to the pour line,{' '}
-        <Word k={M + 'grainMm3'} /> with the master in it, to ±{' '}
+        <Word k={M + 'grainMm3'} /> of grain fills the box round the master to the pour line,{' '}
+        <Word k={M + 'grainEmptyMm3'} /> the empty box, to ±{' '}
         <Word k={M + 'packingPct'} after="." />
       </p>
     </div>

@@ -113,18 +113,21 @@ public class FiguresTest {
   @Test
   public void waterLevels() {
     VolumeWays.Result round =
-        VolumeWays.of(immersed(Measured.Vessel.ROUND, 240.0, null, null, 112, 131), Units.METRIC)
+        VolumeWays.of(
+                immersed(Measured.Vessel.ROUND, 240.0, null, null, 112, 131), null, Units.METRIC)
             .get(0);
     Near.absolute(round.volumeMm3() / 1000, 859.5, 0.05);
     Near.absolute(round.errorMm3() / 1000, 64.0, 0.05);
     assertTrue(round.advice().contains("mm"), round.advice());
     Near.absolute(VolumeWays.riseIn(round.volumeMm3(), 150), 48.6, 0.05);
     VolumeWays.Result narrow =
-        VolumeWays.of(immersed(Measured.Vessel.ROUND, 150.0, null, null, 100, 148.64), Units.METRIC)
+        VolumeWays.of(
+                immersed(Measured.Vessel.ROUND, 150.0, null, null, 100, 148.64), null, Units.METRIC)
             .get(0);
     Near.absolute(narrow.errorMm3() / 1000, 25.0, 0.05);
     VolumeWays.Result pail =
-        VolumeWays.of(immersed(Measured.Vessel.PAIL, 200.0, 250.0, 260.0, 100, 128), Units.METRIC)
+        VolumeWays.of(
+                immersed(Measured.Vessel.PAIL, 200.0, 250.0, 260.0, 100, 128), null, Units.METRIC)
             .get(0);
     Near.absolute(pail.volumeMm3() / 1000, 1083.1, 0.05);
   }

@@ -1,6 +1,7 @@
 package ungula.core.master;
 
 import static ungula.core.working.Given.Source.CHOSEN;
+import static ungula.core.working.Given.Source.COMPUTED;
 import static ungula.core.working.Given.Source.MEASURED;
 
 import java.util.ArrayList;
@@ -54,8 +55,12 @@ public final class VolumeWays {
   public record Result(
       Way way, double volumeMm3, double errorMm3, String advice, Working working) {}
 
-  /** All ways whose readings are complete, the most certain first. */
-  public static List<Result> of(Measured m, Units units) {
+  /**
+   * All ways whose readings are complete, the most certain first.
+   *
+   * @param boxMm3 room in the box up to the pour line; null while there is no box
+   */
+  public static List<Result> of(Measured m, Double boxMm3, Units units) {
     List<Result> found = new ArrayList<>();
     immersion(m, units, found);
     if (m.overflowG() != null) {
@@ -67,8 +72,8 @@ public final class VolumeWays {
     if (m.castG() != null && m.castDensity() != null) {
       found.add(weight(m, units));
     }
-    if (m.grainMm3() != null && m.grainEmptyMm3() != null) {
-      found.add(grain(m, units));
+    if (m.grainMm3() != null && (m.grainEmptyMm3() != null || boxMm3 != null)) {
+      found.add(grain(m, boxMm3, units));
     }
     found.sort(Comparator.comparingDouble(r -> r.errorMm3 / Math.max(r.volumeMm3, 1e-9)));
     return found;
@@ -197,18 +202,23 @@ public final class VolumeWays {
             .done());
   }
 
-  private static Result grain(Measured m, Units units) {
-    double volume = m.grainEmptyMm3() - m.grainMm3();
+  private static Result grain(Measured m, Double boxMm3, Units units) {
+    boolean poured = m.grainEmptyMm3() != null;
+    double empty = poured ? m.grainEmptyMm3() : boxMm3;
+    double volume = empty - m.grainMm3();
     double share = m.packingPct() / 100;
-    double error = Math.hypot(m.grainEmptyMm3() * share, m.grainMm3() * share);
+    double error = Math.hypot(poured ? empty * share : 0, m.grainMm3() * share);
     return new Result(
         Way.GRAIN,
         volume,
         error,
         "Grain tells the rubber round the master better than the master itself: its own error is"
             + " a share of the whole box.",
-        Working.of("volume = grain in the empty box − grain round the master")
-            .given("empty box", Volume.format(m.grainEmptyMm3(), units), MEASURED)
+        Working.of("volume = room in the empty box − grain round the master")
+            .given(
+                poured ? "grain in the empty box" : "box to the pour line",
+                Volume.format(empty, units),
+                poured ? MEASURED : COMPUTED)
             .given("round the master", Volume.format(m.grainMm3(), units), MEASURED)
             .given("packing ±", Numbers.trimmed(m.packingPct(), 1) + " %", CHOSEN)
             .plusMinus("± " + Volume.format(error, units))

@@ -3,6 +3,7 @@ package ungula.core.plan;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import ungula.core.master.VolumeWays;
 import ungula.core.mould.BoxMould;
 import ungula.core.rubber.Mix;
 import ungula.core.rubber.SecondPart;
@@ -12,6 +13,7 @@ import ungula.core.working.Figure;
  * What follows from a job's choices.
  *
  * @param figures every number that may be shown, by its key, each with its working
+ * @param ways the master's volume is known by
  * @param cautions worst first
  * @param box the mould; empty while the master's size is not known
  * @param mix one batch; empty while no rubber is picked or its sheet does not allow weighing
@@ -21,6 +23,7 @@ import ungula.core.working.Figure;
  */
 public record Plan(
     Map<String, Figure> figures,
+    List<VolumeWays.Result> ways,
     List<Caution> cautions,
     Optional<BoxMould> box,
     Optional<Mix> mix,

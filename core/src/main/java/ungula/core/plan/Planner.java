@@ -44,6 +44,7 @@ public final class Planner {
   final Workshop workshop;
   final Units units;
   final Map<String, Figure> figures = new LinkedHashMap<>();
+  private final List<VolumeWays.Result> ways = new ArrayList<>();
 
   BoxMould box;
   Mix mix;
@@ -70,6 +71,7 @@ public final class Planner {
     List<Caution> cautions = new CautionFinder(p).find();
     return new Plan(
         p.figures,
+        List.copyOf(p.ways),
         cautions,
         Optional.ofNullable(p.box),
         Optional.ofNullable(p.mix),
@@ -89,8 +91,13 @@ public final class Planner {
     if (facts == null) {
       return;
     }
+    box = boxRound(facts.curve());
     masterVolume();
-    box();
+    if (Math.abs(facts.curve().total() - masterMm3) > 1e-9 * masterMm3) {
+      box = boxRound(facts.curve().scaledTo(masterMm3));
+    }
+    sizes(choices.mould());
+    rubber();
     if (product != null) {
       amounts();
     }
@@ -122,11 +129,11 @@ public final class Planner {
 
   /** Shape first: the model or solid; then every measured way; the one that counts is taken. */
   private void masterVolume() {
-    List<VolumeWays.Result> ways = new ArrayList<>();
     if (facts.report() != null) {
       ways.add(shapeVolume());
     }
-    ways.addAll(VolumeWays.of(choices.master().measured(), units));
+    ways.addAll(
+        VolumeWays.of(choices.master().measured(), box.insideAreaMm2() * box.pourLineMm(), units));
     for (VolumeWays.Result w : ways) {
       String name = w.way().name().toLowerCase();
       volume("master.volume." + name, "by " + w.way().text(), w.volumeMm3(), w.working());
@@ -230,32 +237,21 @@ public final class Planner {
     return mm == 1000 ? "metres" : mm == 1 ? "millimetres" : Numbers.trimmed(mm, 4) + " mm";
   }
 
-  private void box() {
+  private BoxMould boxRound(FillCurve master) {
     Choices.Box c = choices.mould();
     Vec3 s = facts.sizeMm();
-    FillCurve curve = facts.curve();
-    if (Math.abs(curve.total() - masterMm3) > 1e-9 * masterMm3) {
-      curve = curve.scaledTo(masterMm3);
-    }
-    double left = side(c.leftMm(), c.insideLengthMm(), s.x());
-    double right = side(c.rightMm(), c.insideLengthMm(), s.x());
-    double front = side(c.frontMm(), c.insideWidthMm(), s.y());
-    double back = side(c.backMm(), c.insideWidthMm(), s.y());
     double below = choices.pose().liftMm();
-    box =
-        new BoxMould(
-            s,
-            curve.raised(below),
-            left,
-            right,
-            front,
-            back,
-            below,
-            c.overTopMm(),
-            c.freeboardMm(),
-            c.sheet());
-    sizes(c);
-    rubber();
+    return new BoxMould(
+        s,
+        master.raised(below),
+        side(c.leftMm(), c.insideLengthMm(), s.x()),
+        side(c.rightMm(), c.insideLengthMm(), s.x()),
+        side(c.frontMm(), c.insideWidthMm(), s.y()),
+        side(c.backMm(), c.insideWidthMm(), s.y()),
+        below,
+        c.overTopMm(),
+        c.freeboardMm(),
+        c.sheet());
   }
 
   private double side(Double own, Double inside, double master) {

@@ -254,6 +254,15 @@ public class PlannerTest {
   }
 
   @Test
+  public void grainRoundTheMasterTellsTheRubberDirectly() {
+    Plan plan = plan(FLAT, MARRAM, "master.measured.grainMm3", "240 mL", "master.way", "GRAIN");
+    // whatever the master holds, the grain that went round it is the rubber
+    Near.relative(value(plan, "rubber.box"), 240_000, 1e-9);
+    Near.relative(value(plan, "master.volume"), 104 * 79 * 52 - 240_000, 1e-9);
+    assertTrue(plan.figures().get("master.volume").working().plusMinus().contains("9.6 mL"));
+  }
+
+  @Test
   public void theMoreCertainWayCounts() {
     Plan plan =
         plan(FLAT, MARRAM, "master.measured.castG", "250 g", "master.measured.castDensity", "1.2");

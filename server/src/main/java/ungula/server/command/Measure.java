@@ -67,11 +67,17 @@ public final class Measure {
         : String.valueOf(value);
   }
 
+  private static String unitName(double mm) {
+    return Map.of(0.001, "µm", 1.0, "mm", 10.0, "cm", 25.4, "in", 304.8, "ft", 1000.0, "m")
+        .getOrDefault(mm, mm + " mm");
+  }
+
   private static Map<String, Object> fields(
       Model model, MeshReport r, double unit, boolean guessed) {
     Vec3 size = r.bounds().size();
     Map<String, Object> f = new LinkedHashMap<>();
     f.put("format", model.format().title());
+    f.put("units", unitName(unit));
     f.put("unitMm", unit);
     f.put("unitGuessed", guessed);
     f.put("triangles", r.triangles());

@@ -72,7 +72,7 @@ class JobViews {
             c.pose().turn()),
         c.pose().liftMm(),
         c.master().solid().kind().measures().stream().map(m -> "master.solid." + m).toList(),
-        ways(c, job),
+        job.plan().ways().stream().map(JobViews::way).toList(),
         job.plan().box().map(box -> dipstick(box, density(job), c.units())).orElse(null),
         ratioSentence(c, job.product()),
         job.plan().second().orElse(null),
@@ -151,25 +151,13 @@ class JobViews {
     return lines;
   }
 
-  private static List<WayView> ways(Choices c, Jobs.Job job) {
-    List<WayView> views = new ArrayList<>();
-    var figures = job.plan().figures();
-    for (VolumeWays.Way shape : List.of(VolumeWays.Way.MODEL, VolumeWays.Way.SOLID)) {
-      var f = figures.get("master.volume." + shape.name().toLowerCase());
-      if (f != null) {
-        views.add(new WayView(shape.name(), shape.text(), f.key(), f.working().plusMinus(), ""));
-      }
-    }
-    for (VolumeWays.Result r : VolumeWays.of(c.master().measured(), c.units())) {
-      views.add(
-          new WayView(
-              r.way().name(),
-              r.way().text(),
-              "master.volume." + r.way().name().toLowerCase(),
-              "± " + Volume.format(r.errorMm3(), c.units()),
-              r.advice()));
-    }
-    return views;
+  private static WayView way(VolumeWays.Result r) {
+    return new WayView(
+        r.way().name(),
+        r.way().text(),
+        "master.volume." + r.way().name().toLowerCase(),
+        r.working().plusMinus(),
+        r.advice());
   }
 
   private static DipstickView dipstick(BoxMould box, Double density, Units units) {
