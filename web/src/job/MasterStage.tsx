@@ -266,8 +266,7 @@ function Measuring({ job }: { job: Job }) {
       </p>
       <p className="sentence">
         <Word k={M + 'grainMm3'} /> of grain fills the box round the master to the pour line,{' '}
-        <Word k={M + 'grainEmptyMm3'} /> the empty box, to ±{' '}
-        <Word k={M + 'packingPct'} after="." />
+        <Word k={M + 'grainEmptyMm3'} /> the empty box, to ± <Word k={M + 'packingPct'} after="." />
       </p>
     </div>
   );

@@ -148,7 +148,13 @@ function DimensionLine({
     return (
       <g>
         <path className="dimension" d={`M${a} ${y}H${b}M${a} ${y - 4}v8M${b} ${y - 4}v8`} />
-        <text className="halo" x={(a + b) / 2} y={y + 15} textAnchor="middle">
+        <text
+          className={d.word ? 'halo asked' : 'halo'}
+          onClick={() => openWord(d.word)}
+          x={(a + b) / 2}
+          y={y + 15}
+          textAnchor="middle"
+        >
           {d.text}
         </text>
       </g>
@@ -164,7 +170,8 @@ function DimensionLine({
     <g>
       <path className="dimension" d={`M${x} ${a}V${b}M${x - 4} ${a}h8M${x - 4} ${b}h8`} />
       <text
-        className="halo"
+        className={d.word ? 'halo asked' : 'halo'}
+        onClick={() => openWord(d.word)}
         x={x - 6}
         y={across ? middle + 4 : middle}
         textAnchor={across ? 'end' : 'middle'}
@@ -174,6 +181,12 @@ function DimensionLine({
       </text>
     </g>
   );
+}
+
+/** A click on a dimension opens the word behind it; sides that are all alike have one word. */
+function openWord(key: string) {
+  const word = (k: string) => document.querySelector<HTMLElement>(`button[data-word="${k}"]`);
+  (word(key) ?? word('mould.sidesMm'))?.click();
 }
 
 function CautionPin({

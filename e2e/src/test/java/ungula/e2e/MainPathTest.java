@@ -190,6 +190,9 @@ public class MainPathTest extends Browsing {
   @Test
   public void unitsAreTheJobs() {
     visit(demoJob("Wave-relief wall tile") + "/mould");
+    page.locator(".drawing text.asked").first().click();
+    assertThat(page.locator("input[data-word='mould.sidesMm']")).hasValue("15 mm");
+    page.keyboard().press("Escape");
     assertThat(word("mould.sidesMm")).hasText("15 mm");
     button("More for this job").click();
     page.getByText("Show inches and ounces").click();

@@ -95,10 +95,10 @@ public final class Tessellation {
       int pr = b.vertex(x, p[0], p[1]);
       int ql = b.vertex(-x, q[0], q[1]);
       int qr = b.vertex(x, q[0], q[1]);
-      b.triangle(pl, pr, qr);
-      b.triangle(pl, qr, ql);
-      b.triangle(right, qr, pr);
-      b.triangle(left, pl, ql);
+      b.triangle(pl, qr, pr);
+      b.triangle(pl, ql, qr);
+      b.triangle(right, pr, qr);
+      b.triangle(left, ql, pl);
     }
     int fl = b.vertex(-x, r, 0);
     int fr = b.vertex(x, r, 0);

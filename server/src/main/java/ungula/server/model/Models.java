@@ -1,5 +1,6 @@
 package ungula.server.model;
 
+import jakarta.annotation.PostConstruct;
 import java.io.BufferedOutputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
@@ -9,6 +10,7 @@ import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.Channels;
 import java.nio.channels.FileChannel;
+import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -56,6 +58,16 @@ public class Models {
    */
   public record Stored(
       String id, String name, long bytes, String format, Double unitMm, MeshReport report) {}
+
+  /** What a crash left half received is of no use to anyone. */
+  @PostConstruct
+  void clear() throws IOException {
+    try (DirectoryStream<Path> left = Files.newDirectoryStream(folder.models(), "*.part")) {
+      for (Path file : left) {
+        Files.delete(file);
+      }
+    }
+  }
 
   /** Takes an upload down to a file of its own. */
   public Path receive(InputStream in) throws IOException {
