@@ -15,7 +15,10 @@ export type ShelfJob = components['schemas']['ShelfJob'];
 export type Task = components['schemas']['TaskView'];
 export type RestFace = components['schemas']['RestFace'];
 
-export const client = createClient<paths>({ baseUrl: window.location.origin });
+export const client = createClient<paths>({
+  baseUrl: window.location.origin,
+  fetch: (request) => globalThis.fetch(request),
+});
 
 /** What the server says went wrong: an RFC 9457 problem. */
 export class Problem extends Error {

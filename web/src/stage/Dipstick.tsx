@@ -43,6 +43,9 @@ export function Dipstick({ jobId, stick, x, scale, cut, drop, nudge }: Props) {
           ),
         );
       }
+    } catch {
+      // no answer: the line goes back to where it is kept
+      setDragged(null);
     } finally {
       asking.current = false;
     }
@@ -65,17 +68,21 @@ export function Dipstick({ jobId, stick, x, scale, cut, drop, nudge }: Props) {
       return;
     }
     e.currentTarget.releasePointerCapture(e.pointerId);
-    const reading = await unwrap(
-      client.GET('/api/jobs/{id}/dipstick', {
-        params: {
-          path: { id: jobId },
-          query: { at: Math.min(stick.heightMm, Math.max(1, heightAt(e))) },
-        },
-      }),
-    );
     wanted.current = null;
-    setDragged(reading);
-    drop(reading.overTopMm);
+    try {
+      const reading = await unwrap(
+        client.GET('/api/jobs/{id}/dipstick', {
+          params: {
+            path: { id: jobId },
+            query: { at: Math.min(stick.heightMm, Math.max(1, heightAt(e))) },
+          },
+        }),
+      );
+      setDragged(reading);
+      drop(reading.overTopMm);
+    } catch {
+      setDragged(null);
+    }
   };
   const onKey = (e: KeyboardEvent) => {
     const steps = { ArrowUp: 1, ArrowDown: -1 }[e.key];

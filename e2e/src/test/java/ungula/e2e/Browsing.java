@@ -151,6 +151,15 @@ abstract class Browsing {
         .click();
   }
 
+  /** Waits until the solid view has its mesh and has drawn it. */
+  Locator solidDrawn() {
+    Locator solid = page.locator(".solid[data-loaded]:not([data-loaded=''])");
+    PlaywrightAssertions.assertThat(solid).isVisible();
+    page.evaluate(
+        "() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)))");
+    return solid;
+  }
+
   /** Drops a file on the page, as a hand would from a folder. */
   void drop(String name, byte[] content) {
     page.evaluate(

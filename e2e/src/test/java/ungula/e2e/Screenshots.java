@@ -28,9 +28,8 @@ public class Screenshots extends Browsing {
     take("shelf");
     String nautilus = demoJob("Nautilus touch model");
     visit(nautilus + "/master");
-    assertThat(page.locator(".solid")).not().hasAttribute("data-loaded", "");
-    page.waitForFunction(
-        "() => new Promise((r) => requestAnimationFrame(() => requestAnimationFrame(() => r(true))))");
+    solidDrawn();
+    assertThat(page.getByText("on its")).not().hasCount(0);
     take("master");
     visit(nautilus + "/mould");
     drawn();

@@ -1,0 +1,177 @@
+package ungula.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertNotEquals;
+import static org.testng.Assert.assertTrue;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import java.util.regex.Pattern;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** Views, places and sizes: what is seen, where the address leads, what fits on smaller screens. */
+public class LookingTest extends Browsing {
+
+  private Locator view(String name) {
+    return page.locator(".views")
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  private void drawn() {
+    assertThat(page.locator(".drawing[data-stale='false'] svg path.WALL").first()).isVisible();
+  }
+
+  @Test
+  public void theSectionTurnsAndMoves() {
+    visit(demoJob("Lantern finial") + "/mould");
+    drawn();
+    String middle = page.locator(".drawing path.MASTER").getAttribute("d");
+    Locator plane = page.locator(".cutplace input");
+    plane.focus();
+    for (int i = 0; i < 8; i++) {
+      page.keyboard().press("ArrowRight");
+    }
+    assertThat(page.locator(".drawing path.MASTER")).not().hasAttribute("d", middle);
+    view("Top").click();
+    drawn();
+    assertThat(page.locator("svg[aria-label='Section, seen from above']")).isVisible();
+    page.goBack();
+    assertThat(page.locator("svg[aria-label='Section, seen from the front']")).isVisible();
+  }
+
+  @Test
+  public void aViewHasAnAddress() {
+    String job = demoJob("Nautilus touch model");
+    visit(job + "/rubber?view=SIDE&at=10");
+    drawn();
+    assertThat(page.locator("svg[aria-label='Section, seen from the right']")).isVisible();
+    assertThat(view("Side")).hasAttribute("aria-pressed", "true");
+    stage("Mould");
+    page.goBack();
+    page.waitForURL(Pattern.compile(".*/rubber\\?view=SIDE.*"));
+    visit(job + "/no-such-stage");
+    page.waitForURL(Pattern.compile(".*/master"));
+  }
+
+  @Test
+  public void theDrawingIsToScale() {
+    visit(demoJob("Wave-relief wall tile") + "/mould?view=TOP");
+    drawn();
+    BoundingBox tile = page.locator(".drawing path.MASTER").boundingBox();
+    // the tile is 150 mm square
+    assertEquals(tile.width / tile.height, 1, 0.02);
+    BoundingBox wall = page.locator(".drawing path.WALL").boundingBox();
+    // 150 + 2 × 15 of rubber + 2 × 16 of board
+    assertEquals(wall.width / tile.width, 212.0 / 150, 0.02);
+  }
+
+  @Test
+  public void withoutWebGlTheSectionServes() {
+    page.addInitScript("HTMLCanvasElement.prototype.getContext = function () { return null; };");
+    visit(demoJob("Lantern finial") + "/master");
+    drawn();
+    assertThat(view("Solid")).isDisabled();
+  }
+
+  @Test
+  public void theSolidIsFetchedOnlyWhenItIsShown() {
+    String job = demoJob("Lantern finial");
+    int[] scripts = {0};
+    page.onRequest(
+        r -> {
+          if (r.url().contains("SolidView")) {
+            scripts[0]++;
+          }
+        });
+    visit(job + "/mould");
+    drawn();
+    assertEquals(scripts[0], 0);
+    view("Solid").click();
+    solidDrawn();
+    assertTrue(scripts[0] > 0);
+  }
+
+  @DataProvider
+  public Object[][] screens() {
+    return new Object[][] {{1024, 768}, {800, 1280}};
+  }
+
+  @Test(dataProvider = "screens")
+  public void tabletsShowEverything(int width, int height) {
+    page.setViewportSize(width, height);
+    visit(demoJob("Bollard chess pieces") + "/mould");
+    drawn();
+    Locator tally =
+        page.getByRole(AriaRole.CONTENTINFO, new Page.GetByRoleOptions().setName("Tally"));
+    BoundingBox at = tally.boundingBox();
+    assertTrue(at.y + at.height <= height + 1, "the tally ends at " + (at.y + at.height));
+    Object wider = page.evaluate("document.documentElement.scrollWidth - window.innerWidth");
+    assertTrue(((Number) wider).intValue() <= 0, "the page is wider by " + wider);
+    page.locator("[data-caution='pour.low']").scrollIntoViewIfNeeded();
+    assertThat(page.locator("[data-caution='pour.low']")).isVisible();
+  }
+
+  @Test
+  public void theShelfIsSearchedFromTheKeyboard() {
+    visit("");
+    assertThat(page.locator(".entry")).not().hasCount(0);
+    page.keyboard().press("/");
+    page.keyboard().type("samphire");
+    assertThat(page.locator(".entry")).hasCount(1);
+    assertThat(page.locator(".entry")).containsText("Lantern finial");
+    page.keyboard().type("zzz");
+    assertThat(page.locator(".empty")).containsText("Nothing on the shelf is called");
+  }
+
+  @Test
+  public void aChangeBeforeAStageAsksForAnotherLook() {
+    String job = demoJob("Wave-relief wall tile");
+    visit(job + "/mould");
+    Locator rubber = page.locator("nav a", new Page.LocatorOptions().setHasText("Rubber"));
+    assertThat(rubber).containsText("done");
+    write("mould.sidesMm", "18 mm");
+    assertThat(rubber).containsText("look again");
+    rubber.click();
+    assertThat(rubber).containsText("done");
+    visit(job + "/mould");
+    write("mould.sidesMm", "15 mm");
+    assertThat(word("mould.sidesMm")).hasText("15 mm");
+  }
+
+  @Test
+  public void aJobIsRenamedAndSaysItIsSaved() {
+    beginJob();
+    button("New job").click();
+    Locator name = page.getByLabel("Name of the job");
+    name.fill("Tide clock");
+    name.press("Enter");
+    assertThat(button("Tide clock")).isVisible();
+    assertThat(page.locator(".saved")).hasText("saved");
+    String title = page.title();
+    assertNotEquals(title, "Ungula");
+    visit("");
+    assertThat(page.locator(".entry", new Page.LocatorOptions().setHasText("Tide clock")))
+        .hasCount(1);
+  }
+
+  @Test
+  public void theWorkshopsRoomChangesPotLives() {
+    String job = demoJob("Lantern finial");
+    visit(job + "/rubber");
+    String cool = page.locator("[data-figure='rubber.potLife']").textContent();
+    visit("workshop");
+    write("roomC", "29 °C");
+    assertThat(word("roomC")).hasText("29 °C");
+    visit(job + "/rubber");
+    assertThat(page.locator("[data-figure='rubber.potLife']")).not().hasText(cool);
+    // ten degrees warmer, twice as fast: 40 min at 23 °C is 53 min at 19 and 26 at 29
+    assertThat(page.locator("[data-figure='rubber.potLife']")).hasText("26 min");
+    visit("workshop");
+    write("roomC", "19");
+    assertThat(word("roomC")).hasText("19 °C");
+  }
+}

@@ -1,0 +1,119 @@
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import { Dipstick } from './Dipstick';
+
+const stick = {
+  heightMm: 100,
+  lineMm: 52,
+  masterTopMm: 42,
+  ticks: [
+    { mm: 0, text: '0' },
+    { mm: 50, text: '50' },
+    { mm: 100, text: '100' },
+  ],
+  line: { heightMm: 52, overTopMm: 10, height: '52 mm', volume: '242.4 mL', mass: '261.8 g' },
+};
+
+let heights: number[];
+
+beforeEach(() => {
+  heights = [];
+  vi.stubGlobal('fetch', (request: Request) => {
+    const at = Math.round(Number(new URL(request.url).searchParams.get('at')));
+    heights.push(at);
+    return Promise.resolve(
+      new Response(
+        JSON.stringify({
+          heightMm: at,
+          overTopMm: at - 42,
+          height: `${at} mm`,
+          volume: `${at} mL`,
+          mass: '',
+        }),
+        { headers: { 'Content-Type': 'application/json' } },
+      ),
+    );
+  });
+});
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+/** Drawn so that a millimetre is two pixels, the plate at y = 300. */
+function drawn() {
+  const dropped: number[] = [];
+  const nudged: number[] = [];
+  // jsdom captures no pointers
+  let held = false;
+  Object.assign(Element.prototype, {
+    setPointerCapture: () => (held = true),
+    releasePointerCapture: () => (held = false),
+    hasPointerCapture: () => held,
+  });
+  render(
+    <svg>
+      <Dipstick
+        jobId="j"
+        stick={stick}
+        x={500}
+        scale={{ x: (mm) => mm, y: (mm) => 300 - 2 * mm }}
+        cut="FRONT"
+        drop={(mm) => dropped.push(mm)}
+        nudge={(steps) => nudged.push(steps)}
+      />
+    </svg>,
+  );
+  return { dropped, nudged, handle: screen.getByRole('slider', { name: 'Pour line' }) };
+}
+
+test('says height, volume and mass', () => {
+  const { handle } = drawn();
+  expect(handle.getAttribute('aria-valuenow')).toBe('52');
+  expect(handle.getAttribute('aria-valuetext')).toBe('52 mm, 242.4 mL 261.8 g');
+  expect(screen.getByText('50')).toBeTruthy();
+});
+
+test('a drag asks the server for each height and ends where it says', async () => {
+  const { handle, dropped } = drawn();
+  fireEvent.pointerDown(handle, { pointerId: 1, clientY: 196 });
+  fireEvent.pointerMove(handle, { pointerId: 1, clientY: 180 });
+  await waitFor(() => expect(screen.getByText('60 mm')).toBeTruthy());
+  fireEvent.pointerUp(handle, { pointerId: 1, clientY: 160 });
+  await waitFor(() => expect(dropped).toEqual([28]));
+  expect(heights).toEqual([60, 70]);
+});
+
+test('a drag stops at the top of the box', async () => {
+  const { handle, dropped } = drawn();
+  fireEvent.pointerDown(handle, { pointerId: 1, clientY: 196 });
+  fireEvent.pointerUp(handle, { pointerId: 1, clientY: -500 });
+  await waitFor(() => expect(dropped).toEqual([58]));
+});
+
+test('without an answer the line goes back', async () => {
+  vi.stubGlobal('fetch', () => Promise.reject(new TypeError('refused')));
+  const { handle, dropped } = drawn();
+  fireEvent.pointerDown(handle, { pointerId: 1, clientY: 196 });
+  fireEvent.pointerMove(handle, { pointerId: 1, clientY: 180 });
+  fireEvent.pointerUp(handle, { pointerId: 1, clientY: 160 });
+  await waitFor(() => expect(screen.getByText('52 mm')).toBeTruthy());
+  expect(dropped).toEqual([]);
+});
+
+test('moving without holding does nothing', () => {
+  const { handle, dropped } = drawn();
+  fireEvent.pointerMove(handle, { pointerId: 1, clientY: 100 });
+  fireEvent.pointerUp(handle, { pointerId: 1, clientY: 100 });
+  expect(heights).toEqual([]);
+  expect(dropped).toEqual([]);
+});
+
+test('arrows nudge, with Shift ten times as far', () => {
+  const { handle, nudged } = drawn();
+  fireEvent.keyDown(handle, { key: 'ArrowUp' });
+  fireEvent.keyDown(handle, { key: 'ArrowDown', shiftKey: true });
+  fireEvent.keyDown(handle, { key: 'Enter' });
+  expect(nudged).toEqual([1, -10]);
+});
