@@ -28,6 +28,9 @@ final class CautionFinder {
   /** Rubber density counted on before a product is picked, g/cm³. */
   private static final double USUAL_DENSITY = 1.1;
 
+  /** Poured rubber thinner than this tears when a cast is pulled. */
+  private static final double TEARS_MM = 5;
+
   private final Planner p;
   private final List<Caution> found = new ArrayList<>();
 
@@ -175,7 +178,10 @@ final class CautionFinder {
         };
     double side =
         Math.min(Math.min(box.leftMm(), box.rightMm()), Math.min(box.frontMm(), box.backMm()));
+    // a wall asked for that would tear is not worth going back to
+    double leave = asked >= TEARS_MM ? asked : 10;
     Edit[] toSuit = {
+      Edit.of("mould.sidesMm", typed(leave)),
       Edit.of("mould.insideLengthMm", ""),
       Edit.of("mould.insideWidthMm", ""),
       Edit.of("mould.leftMm", ""),
@@ -191,7 +197,7 @@ final class CautionFinder {
           "The master does not fit into the box",
           "It needs " + mm(-side) + " more on a side before there is any rubber at all.",
           place,
-          fix("Leave " + mm(asked) + " all round", toSuit));
+          fix("Leave " + mm(leave) + " all round", toSuit));
     } else if (thin < asked - 0.05 && side == thin) {
       add(
           "wall.thin",
@@ -204,9 +210,9 @@ final class CautionFinder {
               + box.thinnestPlace()
               + " there is less. Thin rubber tears first there, and bows with the box.",
           place,
-          fix("Leave " + mm(asked) + " all round", toSuit),
+          fix("Leave " + mm(leave) + " all round", toSuit),
           fix("Ask for " + mm(thin), Edit.of("mould.sidesMm", typed(thin))));
-    } else if (thin < 5 && thin > 0) {
+    } else if (thin < TEARS_MM && thin > 0) {
       add(
           "wall.tears",
           CHECK,

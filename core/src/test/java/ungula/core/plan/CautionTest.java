@@ -1,0 +1,172 @@
+package ungula.core.plan;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.testng.annotations.Test;
+import ungula.core.Near;
+import ungula.core.geometry.Vec3;
+import ungula.core.mesh.FillCurve;
+import ungula.core.mould.Bowing;
+import ungula.core.mould.Fixing;
+import ungula.core.mould.SheetStock;
+import ungula.core.plan.Caution.Level;
+import ungula.core.quantity.Units;
+import ungula.core.rubber.ExampleProducts;
+import ungula.core.rubber.Product;
+import ungula.core.sentence.WordBook.Edit;
+
+/** What holds for the cautions of any plan, tried on many. */
+public class CautionTest {
+
+  private static final List<Product> PRODUCTS = List.copyOf(ExampleProducts.all().values());
+
+  private record Case(Choices choices, MasterFacts facts, Product product) {
+
+    Plan plan() {
+      return Planner.plan(choices, facts, product, Workshop.DEFAULT);
+    }
+  }
+
+  private static Case any(Random r) {
+    double l = 10 + r.nextInt(300);
+    double w = 10 + r.nextInt(300);
+    double h = 5 + r.nextInt(300);
+    double fill = 0.1 + 0.9 * r.nextDouble();
+    MasterFacts facts =
+        new MasterFacts(
+            new Vec3(l, w, h),
+            new Vec3(0, 0, h),
+            FillCurve.even(l * w * h * fill, 0, h),
+            l * w * r.nextDouble(),
+            null,
+            null,
+            "made up");
+    Product product = PRODUCTS.get(r.nextInt(PRODUCTS.size()));
+    List<Edit> edits = new ArrayList<>();
+    edits.add(Edit.of("master.source", "MEASURED"));
+    edits.add(Edit.of("mould.sidesMm", r.nextInt(40) + " mm"));
+    edits.add(Edit.of("mould.overTopMm", r.nextInt(60) - 15 + " mm"));
+    edits.add(Edit.of("pose.liftMm", (r.nextBoolean() ? 0 : r.nextInt(30)) + " mm"));
+    edits.add(
+        Edit.of("mould.sheet", SheetStock.values()[r.nextInt(SheetStock.values().length)].name()));
+    edits.add(Edit.of("mould.fixing", Fixing.values()[r.nextInt(Fixing.values().length)].name()));
+    edits.add(Edit.of("rubber.product", "any"));
+    if (r.nextInt(3) == 0) {
+      edits.add(Edit.of("mould.insideLengthMm", Math.max(1, l + r.nextInt(80) - 30) + " mm"));
+    }
+    Choices c = ChoiceWords.edit(Choices.fresh(Units.METRIC), edits, product);
+    return new Case(c, facts, product);
+  }
+
+  @Test
+  public void everyFixOfAnyPlanImprovesIt() {
+    Random random = new Random(21);
+    int fixes = 0;
+    for (int i = 0; i < 400; i++) {
+      Case c = any(random);
+      for (Caution caution : c.plan().cautions()) {
+        for (Caution.Fix fix : caution.fixes()) {
+          fixes++;
+          Choices after = ChoiceWords.edit(c.choices, fix.edits(), c.product);
+          Plan fixed = new Case(after, c.facts, c.product).plan();
+          assertFalse(
+              fixed.cautions().stream().anyMatch(left -> left.equals(caution)),
+              fix.label() + " leaves " + caution.title());
+        }
+      }
+    }
+    assertTrue(fixes > 300, "only " + fixes + " fixes were tried");
+  }
+
+  @Test
+  public void cautionsComeWorstFirstEachOnceAndInWords() {
+    Random random = new Random(22);
+    for (int i = 0; i < 200; i++) {
+      List<Caution> cautions = any(random).plan().cautions();
+      Level before = Level.STOP;
+      List<String> ids = new ArrayList<>();
+      for (Caution c : cautions) {
+        assertTrue(c.level().compareTo(before) >= 0);
+        before = c.level();
+        assertFalse(ids.contains(c.id()), c.id() + " twice");
+        ids.add(c.id());
+        assertTrue(List.of("master", "mould", "rubber").contains(c.stage()));
+        assertFalse(c.title().contains("NaN") || c.text().contains("NaN"), c.toString());
+      }
+    }
+  }
+
+  @Test
+  public void figuresOfAnyPlanAddUp() {
+    Random random = new Random(23);
+    for (int i = 0; i < 300; i++) {
+      Case c = any(random);
+      Plan plan = c.plan();
+      var f = plan.figures();
+      double box = f.get("rubber.box").value();
+      assertTrue(box >= 0);
+      Near.absolute(
+          f.get("rubber.mix").value(), box + f.get("rubber.allowance").value(), 1e-6 * (box + 1));
+      if (plan.mix().isPresent()) {
+        double total = f.get("mix.base").value() + f.get("mix.hardener").value();
+        Near.relative(f.get("mix.total").value(), total, 1e-9);
+        Near.relative(f.get("mix.volume").value(), f.get("rubber.mix").value(), 1e-9);
+      }
+      f.values().forEach(x -> assertTrue(Double.isFinite(x.value()), x.key()));
+    }
+  }
+
+  @Test
+  public void moreWallNeverTakesLessRubber() {
+    Random random = new Random(24);
+    for (int i = 0; i < 100; i++) {
+      Case c = any(random);
+      double before = -1;
+      for (int wall = 0; wall <= 40; wall += 8) {
+        Choices wider =
+            ChoiceWords.edit(
+                c.choices,
+                List.of(
+                    Edit.of("mould.sidesMm", wall + " mm"), Edit.of("mould.insideLengthMm", "")),
+                c.product);
+        double rubber =
+            new Case(wider, c.facts, c.product).plan().figures().get("rubber.box").value();
+        assertTrue(rubber >= before - 1e-6, rubber + " after " + before);
+        before = rubber;
+      }
+    }
+  }
+
+  @Test
+  public void ribsAreNamedWithTheirSpacing() {
+    MasterFacts tall =
+        new MasterFacts(
+            new Vec3(300, 200, 150),
+            new Vec3(0, 0, 150),
+            FillCurve.even(300 * 200 * 100, 0, 150),
+            60_000,
+            null,
+            null,
+            "made up");
+    Choices c =
+        ChoiceWords.edit(
+            Choices.fresh(Units.METRIC),
+            List.of(Edit.of("mould.sheet", "ACRYLIC_3")),
+            PRODUCTS.get(0));
+    Plan plan = Planner.plan(c, tall, PRODUCTS.get(0), Workshop.DEFAULT);
+    Caution bows =
+        plan.cautions().stream().filter(x -> x.id().equals("box.bows")).findFirst().orElseThrow();
+    Caution.Fix ribs = bows.fixes().get(0);
+    assertTrue(ribs.label().matches("\\d+ ribs? on the long walls, every \\d+ mm"), ribs.label());
+    double spacing = Double.parseDouble(ribs.edits().get(0).text().replace(" mm", ""));
+    assertEquals(spacing % 5, 0.0);
+    assertTrue(
+        Bowing.of(spacing, 160, SheetStock.ACRYLIC_3, 1.1).mm() <= Bowing.limitMm(12) + 0.05);
+    assertTrue(bows.place() != null);
+  }
+}

@@ -1,0 +1,137 @@
+package ungula.core.rubber;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertNull;
+import static org.testng.Assert.assertTrue;
+
+import java.util.List;
+import java.util.Random;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import ungula.core.Near;
+import ungula.core.quantity.Units;
+import ungula.core.rubber.Ratio.Basis;
+import ungula.core.sentence.WordBook.Edit;
+
+/** Sheets, their ratios and what they leave out. */
+public class ProductTest {
+
+  /** A sheet filled in as a user would: word and text in turn. */
+  private static Product sheet(String... typed) {
+    Product p = ProductWords.blank("Thrift");
+    for (int i = 0; i < typed.length; i += 2) {
+      p = ProductWords.book().edit(p, List.of(Edit.of(typed[i], typed[i + 1])), Units.METRIC);
+    }
+    return p;
+  }
+
+  @Test
+  public void volumeRatiosConvertThereAndBack() {
+    Random random = new Random(7);
+    for (int i = 0; i < 1000; i++) {
+      double rhoA = 0.8 + random.nextDouble();
+      double rhoB = 0.8 + random.nextDouble();
+      Ratio volume = new Ratio(Basis.VOLUME, 1 + random.nextInt(100), 1 + random.nextInt(100));
+      double byWeight = volume.hardenerPerBase(rhoA, rhoB);
+      Ratio weight = new Ratio(Basis.WEIGHT, 100, 100 * byWeight);
+      Near.relative(weight.hardenerPerBase(rhoA, rhoB), byWeight, 1e-12);
+      Near.relative(byWeight * rhoA / rhoB, volume.hardener() / volume.base(), 1e-12);
+      assertTrue(RatioGuard.agree(volume, weight, rhoA, rhoB));
+      Ratio off = new Ratio(Basis.WEIGHT, 100, 104 * byWeight);
+      assertFalse(RatioGuard.agree(volume, off, rhoA, rhoB));
+    }
+  }
+
+  @DataProvider
+  public Object[][] entries() {
+    return new Object[][] {
+      {"4 % of base", "4 : 1 by weight", true},
+      {"4 % of base", "25 : 1 by weight", false},
+      {"4 % of base", "5 % of base", false},
+      {"4 % of base", "6.1 % of base", true},
+      {"4 % of base", "2.6 % of base", true},
+      {"100 : 10 by weight", "10 : 1 by weight", false},
+      {"100 : 10 by weight", "10 : 10 by weight", true},
+      {"100 : 10 by weight", "100 : 14.9 by weight", false},
+    };
+  }
+
+  @Test(dataProvider = "entries")
+  public void entriesAreHeldAgainstTheSheet(String onSheet, String entered, boolean stops) {
+    RatioGuard.Verdict v = RatioGuard.check(Ratio.parse(entered), sheet("ratio", onSheet));
+    assertEquals(v.stop(), stops, v.words());
+    assertTrue(v.words().contains(entered) && v.words().contains(onSheet), v.words());
+  }
+
+  @Test
+  public void theSentenceIsPlain() {
+    assertEquals(Ratio.sentence(0.1), "for every 100 g of base, 10 g of hardener");
+    assertEquals(Ratio.sentence(0.04), "for every 100 g of base, 4 g of hardener");
+    assertEquals(Ratio.sentence(1.17308), "for every 100 g of base, 117.3 g of hardener");
+    assertEquals(Ratio.sentence(0.0125), "for every 100 g of base, 1.25 g of hardener");
+  }
+
+  @Test
+  public void mixedDensityIsTheSheetsOrAsVolumesAdd() {
+    assertNull(sheet("densityBase", "1.1").mixedDensity(0.1));
+    Near.absolute(sheet("densityMixed", "1.2").mixedDensity(0.1), 1.2, 0);
+    // 100 g at 1.0 and 100 g at 2.0 fill 150 mL
+    Near.relative(
+        sheet("densityBase", "1", "densityHardener", "2").mixedDensity(1), 200.0 / 150, 1e-12);
+  }
+
+  @Test
+  public void everyGapNamesWhatCannotBeChecked() {
+    assertEquals(ProductWords.blank("x").gaps().size(), 6);
+    Product full =
+        sheet(
+            "ratio",
+            "100 : 10 by weight",
+            "densityMixed",
+            "1.1",
+            "potLifeMin",
+            "30",
+            "demouldMin",
+            "6 h",
+            "elongationPct",
+            "400",
+            "shrinkagePct",
+            "0.1");
+    assertEquals(full.gaps(), List.of());
+    Product byVolume =
+        ProductWords.book().edit(full, List.of(Edit.of("ratio", "1 : 1 by volume")), Units.METRIC);
+    assertEquals(byVolume.gaps().size(), 1);
+    assertTrue(byVolume.gaps().get(0).contains("by volume"), byVolume.gaps().toString());
+  }
+
+  @Test
+  public void theTwoHardnessScalesAreKeptApart() {
+    assertEquals(sheet("hardness", "50", "scale", "00").hardnessText(), "00-50");
+    assertEquals(sheet("hardness", "50", "scale", "A").hardnessText(), "50 A");
+    assertEquals(ProductWords.blank("x").hardnessText(), "hardness not stated");
+  }
+
+  @Test
+  public void whatWasTypedIsShownAgain() {
+    Product p =
+        sheet(
+            "packs",
+            "1 kg at 34, 5 kg at 139",
+            "potLifeMin",
+            "1 h 30 min",
+            "atC",
+            "73.4 °F",
+            "viscosityPas",
+            "15 Pa·s",
+            "notes",
+            "shake B");
+    var words = ProductWords.book().states(p, Units.METRIC);
+    assertEquals(words.get("packs").text(), "1 kg at 34, 5 kg at 139");
+    assertEquals(words.get("potLifeMin").text(), "90 min");
+    assertEquals(words.get("atC").text(), "23 °C");
+    assertEquals(words.get("viscosityPas").text(), "15 Pa·s");
+    assertEquals(words.get("notes").text(), "shake B");
+    assertEquals(words.get("tearKnPerM").text(), "not stated");
+  }
+}
