@@ -1,5 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import Dropdown from 'react-bootstrap/Dropdown';
 import type { Job } from '../api/client';
 import { FigureText } from '../ui/FigureText';
 import { Word } from '../ui/Word';
@@ -176,7 +178,20 @@ function Ways({ job }: { job: Job }) {
   );
 }
 
+const ANGLES = [90, 45, 15, 5, 1];
+
+/** Seen from the front: which way, about which axis of the plate, in which sense. */
+const TURNS = [
+  ['back', 'x', -1],
+  ['forward', 'x', 1],
+  ['left', 'y', -1],
+  ['right', 'y', 1],
+  ['round to the left', 'z', 1],
+  ['round to the right', 'z', -1],
+] as const;
+
 function Posing({ job, desk }: { job: Job; desk: JobDesk }) {
+  const [by, setBy] = useState(90);
   const { data: faces } = useQuery(facesQuery(job.id, job.shapeKey));
   const turn = (text: string) => desk.apply([{ word: 'pose.turned', text }]);
   return (
@@ -201,22 +216,38 @@ function Posing({ job, desk }: { job: Job; desk: JobDesk }) {
             </Button>
           ))}
       </div>
+      <p className="sentence">
+        Or tip it by{' '}
+        <Dropdown as="span" className="wordhold" onSelect={(v) => setBy(Number(v))}>
+          <Dropdown.Toggle
+            as="button"
+            type="button"
+            className="word choice"
+            aria-label={`angle to tip by: ${by}°`}
+          >
+            {by}°
+          </Dropdown.Toggle>
+          <Dropdown.Menu as="span">
+            {ANGLES.map((angle) => (
+              <Dropdown.Item key={angle} eventKey={angle} as="button" active={angle === by}>
+                {angle}°
+              </Dropdown.Item>
+            ))}
+          </Dropdown.Menu>
+        </Dropdown>
+        :
+      </p>
       <div className="turns">
-        <Button size="sm" variant="outline-primary" onClick={() => turn('x 90')}>
-          Tip back
-        </Button>
-        <Button size="sm" variant="outline-primary" onClick={() => turn('x -90')}>
-          Tip forward
-        </Button>
-        <Button size="sm" variant="outline-primary" onClick={() => turn('y 90')}>
-          Tip right
-        </Button>
-        <Button size="sm" variant="outline-primary" onClick={() => turn('z 90')}>
-          Turn left
-        </Button>
-        <Button size="sm" variant="outline-primary" onClick={() => turn('z 15')}>
-          Turn left 15°
-        </Button>
+        {TURNS.map(([name, axis, sign]) => (
+          <Button
+            key={name}
+            size="sm"
+            variant="outline-primary"
+            onClick={() => turn(`${axis} ${sign * by}`)}
+          >
+            {name}
+          </Button>
+        ))}
         <Button
           size="sm"
           variant="outline-primary"

@@ -53,10 +53,8 @@ public record MeshReport(
     int genus,
     boolean estimate) {
 
-  /**
-   * The report, the mesh it speaks of (turned and closed where that could be done), and its hull.
-   */
-  public record Result(MeshReport report, TriangleMesh mesh, TriangleMesh hull) {}
+  /** The report, and the mesh it speaks of: turned and closed where that could be done. */
+  public record Result(MeshReport report, TriangleMesh mesh) {}
 
   /** Looks a mesh over, mends what is certain, and measures it. */
   public static Result of(TriangleMesh raw, Progress progress) {
@@ -84,7 +82,7 @@ public record MeshReport(
       }
     }
     progress.at("Wrapping the hull", 0.9);
-    TriangleMesh hull = hullWork.join();
+    double hullVolume = Math.max(0, hullWork.join().measure().volumeMm3());
     return new Result(
         new MeshReport(
             mesh.triangleCount(),
@@ -103,12 +101,11 @@ public record MeshReport(
             measure.areaMm2(),
             mesh.bounds(),
             measure.centroidMm(),
-            Math.max(0, hull.measure().volumeMm3()),
+            hullVolume,
             topology.euler(),
             topology.closed() ? Math.max(0, topology.genus()) : 0,
             estimate),
-        mesh,
-        hull);
+        mesh);
   }
 
   private static boolean partsMayOverlap(TriangleMesh mesh, Topology topology) {

@@ -20,6 +20,7 @@ import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Volume;
 import ungula.core.rubber.Product;
+import ungula.core.rubber.RatioGuard;
 import ungula.core.sentence.WordBook.Edit;
 
 /** Looks a computed plan over for what would go wrong, and prices the ways out. */
@@ -74,13 +75,13 @@ final class CautionFinder {
     Choices changed = ChoiceWords.edit(p.choices, edits, p.product);
     Planner after = Planner.totals(changed, p.facts, p.product, p.workshop);
     double more = after.box.rubberMm3() - p.box.rubberMm3();
-    double sheet = after.figures.get("box.cost").value() - p.figures.get("box.cost").value();
+    double sheet = after.figures.value("box.cost") - p.figures.value("box.cost");
     List<String> parts = new ArrayList<>();
     if (Math.abs(more) > 50) {
       parts.add((more > 0 ? "+" : "−") + Volume.format(Math.abs(more), p.units) + " rubber");
     }
     if (Math.abs(sheet) >= 0.01) {
-      parts.add((sheet > 0 ? "+" : "−") + p.money(Math.abs(sheet)) + " sheet");
+      parts.add((sheet > 0 ? "+" : "−") + p.figures.money(Math.abs(sheet)) + " sheet");
     }
     return String.join(", ", parts);
   }
@@ -248,7 +249,7 @@ final class CautionFinder {
   }
 
   private double density() {
-    return p.mix == null ? USUAL_DENSITY : p.mix.density();
+    return p.mix() == null ? USUAL_DENSITY : p.mix().density();
   }
 
   private void bowing() {
@@ -310,7 +311,7 @@ final class CautionFinder {
 
   private void lift() {
     double below = p.box.curve().below(Math.max(0, p.box.pourLineMm()));
-    double mass = p.figures.get("master.mass").value();
+    double mass = p.figures.value("master.mass");
     Lift lift = Lift.of(below, density(), mass);
     if (lift.forceN() <= 0) {
       return;
@@ -392,7 +393,8 @@ final class CautionFinder {
               + " the heavier one?",
           null);
     }
-    if (p.ratioVerdict == null || !p.ratioVerdict.stop()) {
+    RatioGuard.Verdict verdict = p.amounts == null ? null : p.amounts.verdict();
+    if (verdict == null || !verdict.stop()) {
       return;
     }
     boolean meant = p.choices.rubber().ratioMeant() == Choices.RatioMeant.YES;
@@ -402,13 +404,16 @@ final class CautionFinder {
             "",
             List.of(Edit.of("rubber.ratio", ""), Edit.of("rubber.ratioMeant", "NO")));
     Fix mean =
-        new Fix("I mean " + p.ratio().text(), "", List.of(Edit.of("rubber.ratioMeant", "YES")));
+        new Fix(
+            "I mean " + p.choices.rubber().ratio().text(),
+            "",
+            List.of(Edit.of("rubber.ratioMeant", "YES")));
     add(
         "ratio.off",
         meant ? CHECK : STOP,
         "rubber",
         "The ratio is far off the sheet",
-        p.ratioVerdict.words()
+        verdict.words()
             + (meant ? "" : " Nothing is worked out until you say which.")
             + " Where the sheet and the entry differ, the sheet counts.",
         null,
@@ -420,7 +425,7 @@ final class CautionFinder {
     if (gaps.isEmpty()) {
       return;
     }
-    boolean stop = p.mix == null && p.ratioVerdict == null;
+    boolean stop = p.mix() == null && (p.amounts == null || p.amounts.verdict() == null);
     add(
         "sheet.gaps",
         stop ? STOP : NOTE,
@@ -431,17 +436,18 @@ final class CautionFinder {
   }
 
   private void batch() {
-    if (p.mix == null || p.mix.totalG() <= p.workshop.handMixG()) {
+    if (p.mix() == null || p.mix().totalG() <= p.workshop.handMixG()) {
       return;
     }
     int batches =
         (int)
-            Math.ceil(p.mix.totalG() * p.choices.rubber().batches() / p.workshop.handMixG() - 1e-9);
+            Math.ceil(
+                p.mix().totalG() * p.choices.rubber().batches() / p.workshop.handMixG() - 1e-9);
     add(
         "batch.heavy",
         CHECK,
         "rubber",
-        "A batch of " + Mass.format(p.mix.totalG(), p.units) + " is more than a person mixes",
+        "A batch of " + Mass.format(p.mix().totalG(), p.units) + " is more than a person mixes",
         "By hand, up to "
             + Mass.format(p.workshop.handMixG(), p.units)
             + " gets evenly mixed in time; more leaves streaks that never cure.",

@@ -4,9 +4,7 @@ import static ungula.core.working.Given.Source.CHOSEN;
 import static ungula.core.working.Given.Source.COMPUTED;
 import static ungula.core.working.Given.Source.DEFAULT;
 import static ungula.core.working.Given.Source.MEASURED;
-import static ungula.core.working.Given.Source.SHEET;
 
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -20,16 +18,10 @@ import ungula.core.quantity.Density;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
-import ungula.core.quantity.Timespan;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.Volume;
 import ungula.core.rubber.Mix;
-import ungula.core.rubber.Pack;
 import ungula.core.rubber.Product;
-import ungula.core.rubber.Ratio;
-import ungula.core.rubber.RatioGuard;
-import ungula.core.rubber.SecondPart;
-import ungula.core.working.Figure;
 import ungula.core.working.Working;
 
 /**
@@ -43,12 +35,11 @@ public final class Planner {
   final Product product;
   final Workshop workshop;
   final Units units;
-  final Map<String, Figure> figures = new LinkedHashMap<>();
+  final FigureBook figures;
   private final List<VolumeWays.Result> ways = new ArrayList<>();
 
   BoxMould box;
-  Mix mix;
-  RatioGuard.Verdict ratioVerdict;
+  Amounts amounts;
   double masterMm3;
   double masterErrorMm3;
   double mixMm3;
@@ -59,6 +50,7 @@ public final class Planner {
     this.product = product;
     this.workshop = workshop;
     this.units = choices.units();
+    this.figures = new FigureBook(units, workshop.currency());
   }
 
   /**
@@ -70,12 +62,12 @@ public final class Planner {
     p.compute();
     List<Caution> cautions = new CautionFinder(p).find();
     return new Plan(
-        p.figures,
+        p.figures.all(),
         List.copyOf(p.ways),
         cautions,
         Optional.ofNullable(p.box),
-        Optional.ofNullable(p.mix),
-        p.second(),
+        Optional.ofNullable(p.mix()),
+        p.amounts == null ? Optional.empty() : p.amounts.second(),
         p.stages(),
         p.undecided());
   }
@@ -99,24 +91,14 @@ public final class Planner {
     sizes(choices.mould());
     rubber();
     if (product != null) {
-      amounts();
+      amounts = new Amounts(choices, product, workshop, figures);
+      amounts.workOut(box.rubberMm3(), mixMm3);
     }
   }
 
-  private void put(String key, String label, double value, String text, String exact, Working w) {
-    figures.put(key, new Figure(key, label, value, text, exact, w));
-  }
-
-  private void length(String key, String label, double mm, Working w) {
-    put(key, label, mm, Length.format(mm, units), Length.exact(mm, units), w);
-  }
-
-  private void volume(String key, String label, double mm3, Working w) {
-    put(key, label, mm3, Volume.format(mm3, units), Volume.exact(mm3, units), w);
-  }
-
-  private void mass(String key, String label, double g, Working w) {
-    put(key, label, g, Mass.format(g, units), Mass.exact(g, units), w);
+  /** One batch; null while nothing can be weighed. */
+  Mix mix() {
+    return amounts == null ? null : amounts.mix();
   }
 
   private String mm(double mm) {
@@ -136,7 +118,7 @@ public final class Planner {
         VolumeWays.of(choices.master().measured(), box.insideAreaMm2() * box.pourLineMm(), units));
     for (VolumeWays.Result w : ways) {
       String name = w.way().name().toLowerCase();
-      volume("master.volume." + name, "by " + w.way().text(), w.volumeMm3(), w.working());
+      figures.volume("master.volume." + name, "by " + w.way().text(), w.volumeMm3(), w.working());
     }
     VolumeWays.Result best =
         ways.stream()
@@ -154,7 +136,7 @@ public final class Planner {
     if (best == null) {
       masterMm3 = facts.curve().total();
       masterErrorMm3 = 0.3 * masterMm3;
-      volume(
+      figures.volume(
           "master.volume",
           "master",
           masterMm3,
@@ -166,20 +148,19 @@ public final class Planner {
     } else {
       masterMm3 = best.volumeMm3();
       masterErrorMm3 = best.errorMm3();
-      volume("master.volume", "master", masterMm3, best.working());
+      figures.volume("master.volume", "master", masterMm3, best.working());
     }
-    put(
+    figures.put(
         "master.size",
         "outer size",
         s.z(),
-        Length.format3(s.x(), s.y(), s.z(), units),
         Length.format3(s.x(), s.y(), s.z(), units),
         Working.of("longest reach of the master along each direction, as it stands")
             .given("shape", facts.titled(), MEASURED)
             .done());
     double density = choices.master().material().density();
     boolean weighed = choices.master().massG() != null;
-    mass(
+    figures.mass(
         "master.mass",
         "mass of the master",
         weighed ? choices.master().massG() : masterMm3 / 1000 * density,
@@ -267,11 +248,10 @@ public final class Planner {
     double w = box.insideWidthMm();
     double h = box.pourLineMm();
     String inside = Length.format3(l, w, h, units);
-    put(
+    figures.put(
         "box.inside",
         "inside, to the pour line",
         l,
-        inside,
         inside,
         Working.of("inside = wall + master + wall; height = below + master + over the top")
             .given("master", Length.format3(s.x(), s.y(), s.z(), units), MEASURED)
@@ -281,18 +261,17 @@ public final class Planner {
             .done());
     String outside =
         Length.format3(box.outsideLengthMm(), box.outsideWidthMm(), box.wallHeightMm(), units);
-    put(
+    figures.put(
         "box.outside",
         "outside, walls up to",
         box.outsideLengthMm(),
-        outside,
         outside,
         Working.of("outside = inside + 2 × sheet; height = pour line + wall above it")
             .given("inside", Length.format3(l, w, h, units), COMPUTED)
             .given("sheet", c.sheet().text(), CHOSEN)
             .given("above the pour line", mm(c.freeboardMm()), CHOSEN)
             .done());
-    length(
+    figures.length(
         "box.thinnest",
         "thinnest wall, " + box.thinnestPlace(),
         box.thinnestWallMm(),
@@ -311,15 +290,13 @@ public final class Planner {
             .done());
     double area = box.sheetAreaMm2();
     double cost = area / 1e6 * c.sheet().pricePerM2();
-    put(
+    figures.cost(
         "box.cost",
         "sheet for the box",
         cost,
-        money(cost),
-        money(cost),
         Working.of("area of four walls and a base that stands out 20 mm × price")
             .given("area", Numbers.fixed(area / 1e6, 3) + " m²", COMPUTED)
-            .given(c.sheet().text(), money(c.sheet().pricePerM2()) + " per m²", DEFAULT)
+            .given(c.sheet().text(), figures.money(c.sheet().pricePerM2()) + " per m²", DEFAULT)
             .done());
   }
 
@@ -327,7 +304,7 @@ public final class Planner {
     double line = box.pourLineMm();
     double below = box.curve().below(line);
     double v = box.rubberMm3();
-    volume(
+    figures.volume(
         "rubber.box",
         "rubber in the box",
         v,
@@ -349,7 +326,7 @@ public final class Planner {
     Double chosen = choices.rubber().allowancePct();
     double allowance =
         chosen != null ? chosen / 100 * v : Math.max(least, Math.max(masterErrorMm3, loss));
-    volume(
+    figures.volume(
         "rubber.allowance",
         "allowance",
         allowance,
@@ -373,7 +350,7 @@ public final class Planner {
                     DEFAULT)
                 .done());
     mixMm3 = v + allowance;
-    volume(
+    figures.volume(
         "rubber.mix",
         "rubber to mix",
         mixMm3,
@@ -383,217 +360,11 @@ public final class Planner {
             .done());
   }
 
-  /** The ratio that counts: the job's own, else the sheet's. */
-  Ratio ratio() {
-    return choices.rubber().ratio() != null ? choices.rubber().ratio() : product.ratio();
-  }
-
-  private void amounts() {
-    Ratio ratio = ratio();
-    if (ratio == null || mixMm3 <= 0) {
-      return;
-    }
-    double h = product.hardenerPerBase(ratio);
-    Double density = product.mixedDensity(h);
-    if (density == null) {
-      return;
-    }
-    if (choices.rubber().ratio() != null && product.ratio() != null) {
-      ratioVerdict = RatioGuard.check(ratio, product);
-      if (ratioVerdict.stop() && choices.rubber().ratioMeant() != Choices.RatioMeant.YES) {
-        return;
-      }
-    }
-    double boxG = box.rubberMm3() / 1000 * density;
-    mass(
-        "rubber.boxMass",
-        "rubber in the box",
-        boxG,
-        Working.of("mass = volume × mixed density")
-            .given("volume", ml(box.rubberMm3()), COMPUTED)
-            .given("mixed density", Density.format(density), density())
-            .done());
-    int batches = choices.rubber().batches();
-    mix = Mix.ofVolume(mixMm3 / batches, product, ratio, choices.rubber().additive());
-    String each = batches == 1 ? "" : ", each of " + batches + " batches";
-    mass(
-        "mix.total",
-        "to mix" + each,
-        mix.totalG(),
-        Working.of("mass = volume to mix ÷ batches × density of the mix")
-            .given("volume to mix", ml(mixMm3), COMPUTED)
-            .given("batches", String.valueOf(batches), CHOSEN)
-            .given("density of the mix", Density.format(mix.density()), density())
-            .done());
-    Working.Builder split =
-        Working.of(
-                "base = total ÷ (1 + hardener per base"
-                    + (mix.additiveG() > 0 ? " + additive" : "")
-                    + "); hardener = base × hardener per base")
-            .given("total", Mass.exact(mix.totalG(), units), COMPUTED)
-            .given("ratio", ratio.text(), choices.rubber().ratio() == null ? SHEET : CHOSEN)
-            .step(Ratio.sentence(h));
-    if (mix.additiveG() > 0) {
-      split.step(
-          Numbers.trimmed(choices.rubber().additive().dosePct(), 2)
-              + " % "
-              + choices.rubber().additive().of().text()
-              + " is "
-              + Mass.exact(mix.additiveG(), units)
-              + " of "
-              + additiveName());
-    }
-    Working parts = split.rounded("shown to 0.1 g; weigh to 2 %").done();
-    mass("mix.base", "base" + each, mix.baseG(), parts);
-    mass("mix.hardener", "hardener" + each, mix.hardenerG(), parts);
-    if (mix.additiveG() > 0) {
-      mass("mix.additive", additiveName() + each, mix.additiveG(), parts);
-    }
-    partVolume(
-        "mix.baseVolume", "base by volume", mix.baseMm3(), mix.baseG(), product.densityBase());
-    partVolume(
-        "mix.hardenerVolume",
-        "hardener by volume",
-        mix.hardenerMm3(),
-        mix.hardenerG(),
-        product.densityHardener());
-    volume(
-        "mix.volume",
-        "in the cup" + each,
-        mix.volumeMm3(),
-        Working.of("volume to mix ÷ batches")
-            .given("volume to mix", ml(mixMm3), COMPUTED)
-            .given("batches", String.valueOf(batches), CHOSEN)
-            .done());
-    inTheRoom("rubber.potLife", "pot life in your room", "pot life", product.potLifeMin());
-    inTheRoom("rubber.demould", "mould opens after", "demould time", product.demouldMin());
-    cost(batches);
-  }
-
-  private ungula.core.working.Given.Source density() {
-    return product.densityMixed() != null ? SHEET : COMPUTED;
-  }
-
-  private String additiveName() {
-    String name = choices.rubber().additive().name();
-    return name == null || name.isBlank() ? "additive" : name;
-  }
-
-  private void partVolume(String key, String label, Double mm3, double g, Double density) {
-    if (mm3 != null) {
-      volume(
-          key,
-          label,
-          mm3,
-          Working.of("volume = mass ÷ density")
-              .given("mass", Mass.format(g, units), COMPUTED)
-              .given("density", Density.format(density), SHEET)
-              .done());
-    }
-  }
-
-  /** A time off the sheet at the room's temperature: t · f^((T₀ − T)/10). */
-  private void inTheRoom(String key, String label, String name, Double sheetMinutes) {
-    if (sheetMinutes == null || product.atC() == null) {
-      return;
-    }
-    double factor = product.rateFactor() == null ? 2 : product.rateFactor();
-    double minutes = sheetMinutes * Math.pow(factor, (product.atC() - workshop.roomC()) / 10);
-    String text = minutes(minutes);
-    put(
-        key,
-        label,
-        minutes,
-        text,
-        text,
-        Working.of(name + " = sheet × rate factor ^ ((sheet temperature − room) ÷ 10)")
-            .given(
-                "sheet",
-                minutes(sheetMinutes) + " at " + Numbers.trimmed(product.atC(), 0) + " °C",
-                SHEET)
-            .given("room", Numbers.trimmed(workshop.roomC(), 0) + " °C", DEFAULT)
-            .given(
-                "rate factor per 10 °C",
-                Numbers.trimmed(factor, 2),
-                product.rateFactor() == null ? DEFAULT : SHEET)
-            .done());
-  }
-
-  static String minutes(double minutes) {
-    return Timespan.format(Duration.ofSeconds(Math.round(minutes * 60)));
-  }
-
-  private void cost(int batches) {
-    Pack best =
-        product.packs().stream()
-            .min((a, b) -> Double.compare(a.price() / a.massG(), b.price() / b.massG()))
-            .orElse(null);
-    if (best == null) {
-      return;
-    }
-    Pack smallest = product.packs().get(0);
-    double need = (mix.baseG() + mix.hardenerG()) * batches;
-    // what is used is paid for at the price of the pack one would open for it
-    Pack opened = product.packs().stream().filter(p -> p.massG() >= need).findFirst().orElse(best);
-    double cost = need * opened.price() / opened.massG();
-    put(
-        "rubber.cost",
-        "rubber used",
-        cost,
-        money(cost),
-        money(cost),
-        Working.of("cost = mass mixed × price per mass of the pack opened for it")
-            .given("mass mixed", Mass.format(need, units), COMPUTED)
-            .given(
-                "pack",
-                Numbers.trimmed(opened.massG() / 1000, 3) + " kg at " + money(opened.price()),
-                SHEET)
-            .step(
-                "smallest pack "
-                    + Numbers.trimmed(smallest.massG() / 1000, 3)
-                    + " kg at "
-                    + money(smallest.price()))
-            .done());
-  }
-
-  String money(double amount) {
-    return workshop.currency() + "\u202f" + Numbers.fixed(amount, 2);
-  }
-
-  private Optional<SecondPart> second() {
-    if (mix == null || choices.rubber().firstG() == null) {
-      return Optional.empty();
-    }
-    boolean base = choices.rubber().first() == Choices.First.BASE;
-    SecondPart second =
-        SecondPart.of(
-            base,
-            choices.rubber().firstG(),
-            choices.rubber().secondG(),
-            product.hardenerPerBase(ratio()),
-            Mix.TOLERANCE,
-            units);
-    mass(
-        "mix.second",
-        base ? "hardener, now" : "base, now",
-        second.targetG(),
-        Working.of("second part = first part as really poured × ratio")
-            .given(
-                base ? "base really poured" : "hardener really poured",
-                Mass.exact(choices.rubber().firstG(), units),
-                MEASURED)
-            .given("ratio", ratio().text(), choices.rubber().ratio() == null ? SHEET : CHOSEN)
-            .step(Ratio.sentence(product.hardenerPerBase(ratio())))
-            .rounded("right within 2 %")
-            .done());
-    return Optional.of(second);
-  }
-
   private Map<String, Plan.Stage> stages() {
     Map<String, Plan.Stage> stages = new LinkedHashMap<>();
     stages.put("master", facts == null ? Plan.Stage.OPEN : Plan.Stage.DONE);
     stages.put("mould", stage(box != null, choices.looked().mould(), choices.beforeMould()));
-    stages.put("rubber", stage(mix != null, choices.looked().rubber(), choices.beforeRubber()));
+    stages.put("rubber", stage(mix() != null, choices.looked().rubber(), choices.beforeRubber()));
     return stages;
   }
 

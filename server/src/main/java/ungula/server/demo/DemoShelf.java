@@ -20,7 +20,7 @@ import ungula.core.sentence.WordBook.Edit;
 import ungula.core.work.Progress;
 import ungula.server.job.Jobs;
 import ungula.server.model.Models;
-import ungula.server.workshop.WorkshopController;
+import ungula.server.workshop.Habits;
 
 /**
  * The harbour museum's shelf: four made-up jobs in different states, put up once on new data so
@@ -31,9 +31,9 @@ class DemoShelf {
 
   private final Jobs jobs;
   private final Models models;
-  private final WorkshopController workshop;
+  private final Habits workshop;
 
-  DemoShelf(Jobs jobs, Models models, WorkshopController workshop) {
+  DemoShelf(Jobs jobs, Models models, Habits workshop) {
     this.jobs = jobs;
     this.models = models;
     this.workshop = workshop;

@@ -24,7 +24,7 @@ import ungula.server.job.JobResponse.Tick;
 import ungula.server.job.JobResponse.WayView;
 import ungula.server.model.Models;
 import ungula.server.product.Products;
-import ungula.server.workshop.WorkshopController;
+import ungula.server.workshop.Habits;
 
 /** Puts a planned job into the words and numbers of the page. */
 @Component
@@ -34,10 +34,9 @@ class JobViews {
   private final Shapes shapes;
   private final Models models;
   private final Products products;
-  private final WorkshopController workshop;
+  private final Habits workshop;
 
-  JobViews(
-      Jobs jobs, Shapes shapes, Models models, Products products, WorkshopController workshop) {
+  JobViews(Jobs jobs, Shapes shapes, Models models, Products products, Habits workshop) {
     this.jobs = jobs;
     this.shapes = shapes;
     this.models = models;
@@ -72,7 +71,7 @@ class JobViews {
             c.pose().turn()),
         c.pose().liftMm(),
         c.master().solid().kind().measures().stream().map(m -> "master.solid." + m).toList(),
-        job.plan().ways().stream().map(JobViews::way).toList(),
+        job.plan().ways().stream().map(w -> way(w, c.units())).toList(),
         job.plan().box().map(box -> dipstick(box, density(job), c.units())).orElse(null),
         ratioSentence(c, job.product()),
         job.plan().second().orElse(null),
@@ -151,12 +150,12 @@ class JobViews {
     return lines;
   }
 
-  private static WayView way(VolumeWays.Result r) {
+  private static WayView way(VolumeWays.Result r, Units units) {
     return new WayView(
         r.way().name(),
         r.way().text(),
         "master.volume." + r.way().name().toLowerCase(),
-        r.working().plusMinus(),
+        r.errorMm3() == 0 ? "exact" : "± " + Volume.format(r.errorMm3(), units),
         r.advice());
   }
 

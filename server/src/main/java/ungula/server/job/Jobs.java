@@ -17,7 +17,7 @@ import ungula.core.sentence.WordBook.Edit;
 import ungula.server.product.Products;
 import ungula.server.web.Json;
 import ungula.server.web.Problem;
-import ungula.server.workshop.WorkshopController;
+import ungula.server.workshop.Habits;
 
 /** Jobs as kept: every change is a step of the job's history, and a change is saved or refused. */
 @Component
@@ -28,12 +28,12 @@ public class Jobs {
 
   private final JobMapper mapper;
   private final Products products;
-  private final WorkshopController workshop;
+  private final Habits workshop;
   private final Shapes shapes;
   private final Json json;
   private final Clock clock = Clock.systemUTC();
 
-  Jobs(JobMapper mapper, Products products, WorkshopController workshop, Shapes shapes, Json json) {
+  Jobs(JobMapper mapper, Products products, Habits workshop, Shapes shapes, Json json) {
     this.mapper = mapper;
     this.products = products;
     this.workshop = workshop;

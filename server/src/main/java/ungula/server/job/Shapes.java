@@ -3,6 +3,7 @@ package ungula.server.job;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.Measured;
@@ -57,16 +58,13 @@ public class Shapes {
     return Optional.empty();
   }
 
-  private interface Unposed {
-    TriangleMesh mesh();
-  }
-
-  private synchronized PosedMaster posed(Key key, Unposed source, double unitMm, Choices choices) {
+  private synchronized PosedMaster posed(
+      Key key, Supplier<TriangleMesh> source, double unitMm, Choices choices) {
     PosedMaster known = posed.get(key);
     if (known != null) {
       return known;
     }
-    PosedMaster made = PosedMaster.of(source.mesh(), unitMm, choices.pose());
+    PosedMaster made = PosedMaster.of(source.get(), unitMm, choices.pose());
     posed.put(key, made);
     long held = posed.values().stream().mapToLong(p -> p.mesh().triangleCount()).sum();
     var oldest = posed.entrySet().iterator();

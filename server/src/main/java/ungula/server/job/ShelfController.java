@@ -23,7 +23,7 @@ import ungula.core.plan.Choices;
 import ungula.core.plan.Plan;
 import ungula.core.working.Figure;
 import ungula.server.web.Problem;
-import ungula.server.workshop.WorkshopController;
+import ungula.server.workshop.Habits;
 
 /** The shelf: every job with its picture, and what it waits for. */
 @RestController
@@ -36,9 +36,9 @@ class ShelfController {
   private final Jobs jobs;
   private final Shapes shapes;
   private final Drawings drawings;
-  private final WorkshopController workshop;
+  private final Habits workshop;
 
-  ShelfController(Jobs jobs, Shapes shapes, Drawings drawings, WorkshopController workshop) {
+  ShelfController(Jobs jobs, Shapes shapes, Drawings drawings, Habits workshop) {
     this.jobs = jobs;
     this.shapes = shapes;
     this.drawings = drawings;

@@ -20,7 +20,7 @@ import ungula.core.sentence.Word;
 import ungula.core.sentence.WordBook;
 import ungula.server.web.Json;
 import ungula.server.web.Problem;
-import ungula.server.workshop.WorkshopController;
+import ungula.server.workshop.Habits;
 
 /** Sheets of rubbers: the shipped examples, and the user's own. */
 @RestController
@@ -31,11 +31,10 @@ class ProductController {
 
   private final ProductMapper mapper;
   private final Products products;
-  private final WorkshopController workshop;
+  private final Habits workshop;
   private final Json json;
 
-  ProductController(
-      ProductMapper mapper, Products products, WorkshopController workshop, Json json) {
+  ProductController(ProductMapper mapper, Products products, Habits workshop, Json json) {
     this.mapper = mapper;
     this.products = products;
     this.workshop = workshop;

@@ -20,7 +20,7 @@ import ungula.core.rubber.Ratio;
 import ungula.core.working.Figure;
 import ungula.server.job.Drawings;
 import ungula.server.job.Jobs;
-import ungula.server.workshop.WorkshopController;
+import ungula.server.workshop.Habits;
 
 /** What leaves on paper or into a spreadsheet. */
 @RestController
@@ -29,9 +29,9 @@ class SheetController {
 
   private final Jobs jobs;
   private final Drawings drawings;
-  private final WorkshopController workshop;
+  private final Habits workshop;
 
-  SheetController(Jobs jobs, Drawings drawings, WorkshopController workshop) {
+  SheetController(Jobs jobs, Drawings drawings, Habits workshop) {
     this.jobs = jobs;
     this.drawings = drawings;
     this.workshop = workshop;

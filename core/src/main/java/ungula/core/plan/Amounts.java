@@ -1,0 +1,260 @@
+package ungula.core.plan;
+
+import static ungula.core.working.Given.Source.CHOSEN;
+import static ungula.core.working.Given.Source.COMPUTED;
+import static ungula.core.working.Given.Source.DEFAULT;
+import static ungula.core.working.Given.Source.MEASURED;
+import static ungula.core.working.Given.Source.SHEET;
+
+import java.time.Duration;
+import java.util.Optional;
+import ungula.core.quantity.Density;
+import ungula.core.quantity.Mass;
+import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Timespan;
+import ungula.core.quantity.Units;
+import ungula.core.quantity.Volume;
+import ungula.core.rubber.Mix;
+import ungula.core.rubber.Pack;
+import ungula.core.rubber.Product;
+import ungula.core.rubber.Ratio;
+import ungula.core.rubber.RatioGuard;
+import ungula.core.rubber.SecondPart;
+import ungula.core.working.Given;
+import ungula.core.working.Working;
+
+/** What to weigh of a picked rubber, how long it can be poured, and what it costs. */
+final class Amounts {
+
+  private final Choices choices;
+  private final Product product;
+  private final Workshop workshop;
+  private final FigureBook figures;
+  private final Units units;
+  private Mix mix;
+  private RatioGuard.Verdict verdict;
+
+  Amounts(Choices choices, Product product, Workshop workshop, FigureBook figures) {
+    this.choices = choices;
+    this.product = product;
+    this.workshop = workshop;
+    this.figures = figures;
+    this.units = choices.units();
+  }
+
+  /** One batch; null while the sheet or the ratio does not allow weighing. */
+  Mix mix() {
+    return mix;
+  }
+
+  /** The job's own ratio held against the sheet's; null while it is the sheet's. */
+  RatioGuard.Verdict verdict() {
+    return verdict;
+  }
+
+  /** The ratio that counts: the job's own, else the sheet's. */
+  Ratio ratio() {
+    return choices.rubber().ratio() != null ? choices.rubber().ratio() : product.ratio();
+  }
+
+  /**
+   * @param boxMm3 rubber in the box
+   * @param mixMm3 rubber to mix, over all batches
+   */
+  void workOut(double boxMm3, double mixMm3) {
+    Ratio ratio = ratio();
+    if (ratio == null || mixMm3 <= 0) {
+      return;
+    }
+    double h = product.hardenerPerBase(ratio);
+    Double density = product.mixedDensity(h);
+    if (density == null) {
+      return;
+    }
+    if (choices.rubber().ratio() != null && product.ratio() != null) {
+      verdict = RatioGuard.check(ratio, product);
+      if (verdict.stop() && choices.rubber().ratioMeant() != Choices.RatioMeant.YES) {
+        return;
+      }
+    }
+    double boxG = boxMm3 / 1000 * density;
+    figures.mass(
+        "rubber.boxMass",
+        "rubber in the box",
+        boxG,
+        Working.of("mass = volume × mixed density")
+            .given("volume", Volume.format(boxMm3, units), COMPUTED)
+            .given("mixed density", Density.format(density), density())
+            .done());
+    int batches = choices.rubber().batches();
+    mix = Mix.ofVolume(mixMm3 / batches, product, ratio, choices.rubber().additive());
+    String each = batches == 1 ? "" : ", each of " + batches + " batches";
+    figures.mass(
+        "mix.total",
+        "to mix" + each,
+        mix.totalG(),
+        Working.of("mass = volume to mix ÷ batches × density of the mix")
+            .given("volume to mix", Volume.format(mixMm3, units), COMPUTED)
+            .given("batches", String.valueOf(batches), CHOSEN)
+            .given("density of the mix", Density.format(mix.density()), density())
+            .done());
+    Working.Builder split =
+        Working.of(
+                "base = total ÷ (1 + hardener per base"
+                    + (mix.additiveG() > 0 ? " + additive" : "")
+                    + "); hardener = base × hardener per base")
+            .given("total", Mass.exact(mix.totalG(), units), COMPUTED)
+            .given("ratio", ratio.text(), choices.rubber().ratio() == null ? SHEET : CHOSEN)
+            .step(Ratio.sentence(h));
+    if (mix.additiveG() > 0) {
+      split.step(
+          Numbers.trimmed(choices.rubber().additive().dosePct(), 2)
+              + " % "
+              + choices.rubber().additive().of().text()
+              + " is "
+              + Mass.exact(mix.additiveG(), units)
+              + " of "
+              + additiveName());
+    }
+    Working parts = split.rounded("rounded as shown; right within 2 %").done();
+    figures.mass("mix.base", "base" + each, mix.baseG(), parts);
+    figures.mass("mix.hardener", "hardener" + each, mix.hardenerG(), parts);
+    if (mix.additiveG() > 0) {
+      figures.mass("mix.additive", additiveName() + each, mix.additiveG(), parts);
+    }
+    partVolume(
+        "mix.baseVolume", "base by volume", mix.baseMm3(), mix.baseG(), product.densityBase());
+    partVolume(
+        "mix.hardenerVolume",
+        "hardener by volume",
+        mix.hardenerMm3(),
+        mix.hardenerG(),
+        product.densityHardener());
+    figures.volume(
+        "mix.volume",
+        "in the cup" + each,
+        mix.volumeMm3(),
+        Working.of("volume to mix ÷ batches")
+            .given("volume to mix", Volume.format(mixMm3, units), COMPUTED)
+            .given("batches", String.valueOf(batches), CHOSEN)
+            .done());
+    inTheRoom("rubber.potLife", "pot life in your room", "pot life", product.potLifeMin());
+    inTheRoom("rubber.demould", "mould opens after", "demould time", product.demouldMin());
+    cost(batches);
+  }
+
+  private Given.Source density() {
+    return product.densityMixed() != null ? SHEET : COMPUTED;
+  }
+
+  private String additiveName() {
+    String name = choices.rubber().additive().name();
+    return name == null || name.isBlank() ? "additive" : name;
+  }
+
+  private void partVolume(String key, String label, Double mm3, double g, Double density) {
+    if (mm3 != null) {
+      figures.volume(
+          key,
+          label,
+          mm3,
+          Working.of("volume = mass ÷ density")
+              .given("mass", Mass.format(g, units), COMPUTED)
+              .given("density", Density.format(density), SHEET)
+              .done());
+    }
+  }
+
+  /** A time off the sheet at the room's temperature: t · f^((T₀ − T)/10). */
+  private void inTheRoom(String key, String label, String name, Double sheetMinutes) {
+    if (sheetMinutes == null || product.atC() == null) {
+      return;
+    }
+    double factor = product.rateFactor() == null ? 2 : product.rateFactor();
+    double minutes = sheetMinutes * Math.pow(factor, (product.atC() - workshop.roomC()) / 10);
+    String text = minutes(minutes);
+    figures.put(
+        key,
+        label,
+        minutes,
+        text,
+        Working.of(name + " = sheet × rate factor ^ ((sheet temperature − room) ÷ 10)")
+            .given(
+                "sheet",
+                minutes(sheetMinutes) + " at " + Numbers.trimmed(product.atC(), 0) + " °C",
+                SHEET)
+            .given("room", Numbers.trimmed(workshop.roomC(), 0) + " °C", DEFAULT)
+            .given(
+                "rate factor per 10 °C",
+                Numbers.trimmed(factor, 2),
+                product.rateFactor() == null ? DEFAULT : SHEET)
+            .done());
+  }
+
+  static String minutes(double minutes) {
+    return Timespan.format(Duration.ofSeconds(Math.round(minutes * 60)));
+  }
+
+  private void cost(int batches) {
+    Pack best =
+        product.packs().stream()
+            .min((a, b) -> Double.compare(a.price() / a.massG(), b.price() / b.massG()))
+            .orElse(null);
+    if (best == null) {
+      return;
+    }
+    Pack smallest = product.packs().get(0);
+    double need = (mix.baseG() + mix.hardenerG()) * batches;
+    // what is used is paid for at the price of the pack one would open for it
+    Pack opened = product.packs().stream().filter(p -> p.massG() >= need).findFirst().orElse(best);
+    double cost = need * opened.price() / opened.massG();
+    figures.cost(
+        "rubber.cost",
+        "rubber used",
+        cost,
+        Working.of("cost = mass mixed × price per mass of the pack opened for it")
+            .given("mass mixed", Mass.format(need, units), COMPUTED)
+            .given(
+                "pack",
+                Numbers.trimmed(opened.massG() / 1000, 3)
+                    + " kg at "
+                    + figures.money(opened.price()),
+                SHEET)
+            .step(
+                "smallest pack "
+                    + Numbers.trimmed(smallest.massG() / 1000, 3)
+                    + " kg at "
+                    + figures.money(smallest.price()))
+            .done());
+  }
+
+  /** The second part, once the first was weighed. */
+  Optional<SecondPart> second() {
+    if (mix == null || choices.rubber().firstG() == null) {
+      return Optional.empty();
+    }
+    boolean base = choices.rubber().first() == Choices.First.BASE;
+    SecondPart second =
+        SecondPart.of(
+            base,
+            choices.rubber().firstG(),
+            choices.rubber().secondG(),
+            product.hardenerPerBase(ratio()),
+            Mix.TOLERANCE,
+            units);
+    figures.mass(
+        "mix.second",
+        base ? "hardener, now" : "base, now",
+        second.targetG(),
+        Working.of("second part = first part as really poured × ratio")
+            .given(
+                base ? "base really poured" : "hardener really poured",
+                Mass.exact(choices.rubber().firstG(), units),
+                MEASURED)
+            .given("ratio", ratio().text(), choices.rubber().ratio() == null ? SHEET : CHOSEN)
+            .step(Ratio.sentence(product.hardenerPerBase(ratio())))
+            .rounded("right within 2 %")
+            .done());
+    return Optional.of(second);
+  }
+}

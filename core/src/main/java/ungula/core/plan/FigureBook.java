@@ -1,0 +1,59 @@
+package ungula.core.plan;
+
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import ungula.core.quantity.Length;
+import ungula.core.quantity.Mass;
+import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Units;
+import ungula.core.quantity.Volume;
+import ungula.core.working.Figure;
+import ungula.core.working.Working;
+
+/** The figures of one plan in the order they are worked out, shown in the job's units. */
+final class FigureBook {
+
+  private final Units units;
+  private final String currency;
+  private final Map<String, Figure> figures = new LinkedHashMap<>();
+
+  FigureBook(Units units, String currency) {
+    this.units = units;
+    this.currency = currency;
+  }
+
+  Map<String, Figure> all() {
+    return Collections.unmodifiableMap(figures);
+  }
+
+  double value(String key) {
+    return figures.get(key).value();
+  }
+
+  void put(String key, String label, double value, String text, Working w) {
+    figures.put(key, new Figure(key, label, value, text, text, w));
+  }
+
+  void length(String key, String label, double mm, Working w) {
+    figures.put(
+        key, new Figure(key, label, mm, Length.format(mm, units), Length.exact(mm, units), w));
+  }
+
+  void volume(String key, String label, double mm3, Working w) {
+    figures.put(
+        key, new Figure(key, label, mm3, Volume.format(mm3, units), Volume.exact(mm3, units), w));
+  }
+
+  void mass(String key, String label, double g, Working w) {
+    figures.put(key, new Figure(key, label, g, Mass.format(g, units), Mass.exact(g, units), w));
+  }
+
+  void cost(String key, String label, double amount, Working w) {
+    put(key, label, amount, money(amount), w);
+  }
+
+  String money(double amount) {
+    return currency + "\u202f" + Numbers.fixed(amount, 2);
+  }
+}

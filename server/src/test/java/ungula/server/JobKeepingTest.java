@@ -1,0 +1,207 @@
+package ungula.server;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertNotEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.util.Arrays;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+import ungula.core.master.Tessellation;
+import ungula.server.Running.Answer;
+
+/**
+ * How a job is kept: its history, its files, its pictures, and what happens when many change it.
+ */
+public class JobKeepingTest {
+
+  private Running server;
+
+  @BeforeClass
+  public void start() throws Exception {
+    server = new Running();
+  }
+
+  @AfterClass(alwaysRun = true)
+  public void stop() throws Exception {
+    server.close();
+  }
+
+  private String boxJob() throws Exception {
+    String id = server.addJob();
+    server.upload(id, "box.stl", Running.stl(Tessellation.box(80, 55, 42)));
+    return id;
+  }
+
+  private int version(String id) throws Exception {
+    return server.job(id).get("version").asInt();
+  }
+
+  private String wall(String id) throws Exception {
+    return server.job(id).get("words").get("mould.sidesMm").get("text").asString();
+  }
+
+  private Answer step(String id, int by) throws Exception {
+    return server.post("/api/jobs/" + id + "/steps?by=" + by + "&version=" + version(id), "");
+  }
+
+  @Test
+  public void ofManyChangesToOneVersionExactlyOneIsMade() throws Exception {
+    String id = boxJob();
+    int version = version(id);
+    ExecutorService hands = Executors.newFixedThreadPool(8);
+    try {
+      Callable<Integer> change = () -> server.write(id, version, "mould.sidesMm", "20 mm").status();
+      int made = 0;
+      int refused = 0;
+      for (Future<Integer> f : hands.invokeAll(List.of(change, change, change, change, change))) {
+        made += f.get() == 200 ? 1 : 0;
+        refused += f.get() == 409 ? 1 : 0;
+      }
+      assertEquals(made, 1);
+      assertEquals(refused, 4);
+      assertEquals(version(id), version + 1);
+    } finally {
+      hands.shutdownNow();
+    }
+  }
+
+  @Test
+  public void undoGoesAllTheWayBackAndANewChangeEndsTheRedo() throws Exception {
+    String id = boxJob();
+    for (int mm = 13; mm <= 16; mm++) {
+      server.write(id, "mould.sidesMm", mm + " mm");
+    }
+    for (int mm = 15; mm >= 12; mm--) {
+      step(id, -1);
+      assertEquals(wall(id), mm + " mm");
+    }
+    assertEquals(step(id, 1).status(), 200);
+    assertEquals(wall(id), "13 mm");
+    server.write(id, "mould.sidesMm", "30 mm");
+    assertEquals(step(id, 1).status(), 409);
+    step(id, -1);
+    assertEquals(wall(id), "13 mm");
+    // before the walls there was no file, and before the file nothing
+    step(id, -1);
+    step(id, -1);
+    assertFalse(server.job(id).get("figures").has("rubber.box"));
+    assertEquals(step(id, -1).status(), 409);
+  }
+
+  @Test
+  public void historyIsLongButNotEndless() throws Exception {
+    String id = boxJob();
+    int version = version(id);
+    for (int i = 0; i < 320; i++) {
+      assertEquals(
+          server.write(id, version + i, "mould.sidesMm", 13 + i % 7 + " mm").status(), 200);
+    }
+    int undone = 0;
+    while (undone < 400 && step(id, -1).status() == 200) {
+      undone++;
+    }
+    assertTrue(undone >= 290 && undone <= 305, undone + " steps back");
+  }
+
+  @Test
+  public void writingTheSameAgainIsNoStep() throws Exception {
+    String id = boxJob();
+    int version = version(id);
+    server.write(id, version, "mould.sidesMm", "1.2 cm");
+    assertEquals(version(id), version);
+  }
+
+  @Test
+  public void theSameFileIsKeptOnce() throws Exception {
+    byte[] stl = Running.stl(Tessellation.box(81, 55, 42));
+    String one = server.addJob();
+    String two = server.addJob();
+    server.upload(one, "a.stl", stl);
+    long before = filesKept();
+    server.upload(two, "b.stl", stl);
+    assertEquals(filesKept(), before);
+    assertEquals(
+        server.job(one).get("figures").get("rubber.box"),
+        server.job(two).get("figures").get("rubber.box"));
+  }
+
+  private long filesKept() throws Exception {
+    try (var files = Files.list(server.data().resolve("models"))) {
+      return files.count();
+    }
+  }
+
+  @Test
+  public void aRestartFindsTheShapeAgain() throws Exception {
+    String id = boxJob();
+    server.write(id, "pose.turned", "x 90");
+    String section = server.get("/api/jobs/" + id + "/section?cut=SIDE").body().toString();
+    JsonNode stages = server.job(id).get("stages");
+    server.restart();
+    assertEquals(server.get("/api/jobs/" + id + "/section?cut=SIDE").body().toString(), section);
+    assertEquals(server.job(id).get("stages"), stages);
+  }
+
+  private String picture(String id) throws Exception {
+    for (JsonNode job : server.get("/api/shelf").body().get("jobs")) {
+      if (job.get("id").asString().equals(id)) {
+        return job.get("picture").asString();
+      }
+    }
+    throw new AssertionError("not on the shelf");
+  }
+
+  @Test
+  public void thePictureFollowsTheMouldAndIsKeptMeanwhile() throws Exception {
+    String id = boxJob();
+    String first = picture(id);
+    String path = "/api/jobs/" + id + "/picture/";
+    byte[] png = server.get(path + first).raw();
+    assertTrue(Arrays.equals(server.get(path + first).raw(), png));
+    server.write(id, "rubber.batches", "2");
+    assertEquals(picture(id), first);
+    server.write(id, "mould.overTopMm", "40 mm");
+    String second = picture(id);
+    assertNotEquals(second, first);
+    Answer taller = server.get(path + second);
+    assertFalse(Arrays.equals(taller.raw(), png));
+    assertTrue(taller.headers().firstValue("cache-control").orElse("").contains("max-age=3"));
+  }
+
+  @Test
+  public void everyAddressOfThePageOpensThePage() throws Exception {
+    for (String path : new String[] {"/", "/jobs/any/mould", "/rubber", "/workshop", "/help"}) {
+      Answer page = server.get(path);
+      assertEquals(page.status(), 200, path);
+      String html = new String(page.raw(), StandardCharsets.UTF_8);
+      assertTrue(html.contains("<div id=\"root\">"), path);
+      // nothing is fetched from elsewhere
+      assertFalse(html.contains("http://") && !html.contains("www.w3.org"), html);
+    }
+    assertEquals(server.get("/api/nothing").status(), 404);
+  }
+
+  @Test
+  public void problemsSayWhatHappenedAndWhatToDo() throws Exception {
+    String id = boxJob();
+    Answer refused = server.write(id, "mould.sidesMm", "12 kg");
+    assertEquals(refused.status(), 422);
+    assertEquals(refused.body().get("title").asString(), "Not understood");
+    assertTrue(refused.body().get("detail").asString().contains("such as 12 mm or 3/8\""));
+    Answer late = server.write(id, version(id) - 1, "mould.sidesMm", "12 mm");
+    assertEquals(late.body().get("title").asString(), "Changed in another window");
+    Answer none = server.get("/api/jobs/" + id + "/section?cut=SLANTED");
+    assertEquals(none.status(), 400);
+  }
+}
