@@ -193,28 +193,26 @@ const TURNS = [
 function Posing({ job, desk }: { job: Job; desk: JobDesk }) {
   const [by, setBy] = useState(90);
   const { data: faces } = useQuery(facesQuery(job.id, job.shapeKey));
+  const offered = faces?.filter((f) => !f.down).slice(0, 5) ?? [];
   const turn = (text: string) => desk.apply([{ word: 'pose.turned', text }]);
   return (
     <div className="part">
       <h2>Which way up</h2>
       <p className="sentence">
         It stands <Word k="pose.liftMm" /> clear of the plate. Click a face in the solid view to
-        rest it there, or take one of its flat sides:
+        rest it there{offered.length > 0 ? ', or take one of its flat sides:' : '.'}
       </p>
       <div className="turns">
-        {faces
-          ?.filter((f) => !f.down)
-          .slice(0, 5)
-          .map((f) => (
-            <Button
-              key={f.edit}
-              size="sm"
-              variant="outline-primary"
-              onClick={() => desk.apply([{ word: 'pose.rest', text: f.edit }])}
-            >
-              on its {f.facing}, {f.area}
-            </Button>
-          ))}
+        {offered.map((f) => (
+          <Button
+            key={f.edit}
+            size="sm"
+            variant="outline-primary"
+            onClick={() => desk.apply([{ word: 'pose.rest', text: f.edit }])}
+          >
+            on its {f.facing}, {f.area}
+          </Button>
+        ))}
       </div>
       <p className="sentence">
         Or tip it by{' '}

@@ -178,6 +178,8 @@ public class MainPathTest extends Browsing {
     assertThat(page.locator(".words")).containsText("859.5 mL");
     assertThat(page.locator(".words")).containsText("± 64.0 mL");
     assertThat(page.locator(".words")).containsText("In a vessel Ø");
+    // a box of that size holds 184.8 mL
+    assertThat(page.locator("[data-caution='volume.impossible']")).isVisible();
     choose("master.source", "a simple solid");
     choose("master.solid.kind", "wedge cut from a cylinder");
     write("master.solid.diameterMm", "60");

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import ungula.core.geometry.Vec3;
+import ungula.core.master.VolumeWays;
 import ungula.core.mould.Bowing;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.Fixing;
@@ -42,6 +43,7 @@ final class CautionFinder {
   List<Caution> find() {
     if (p.facts != null) {
       mesh();
+      volume();
       unit();
       walls();
       pourLine();
@@ -127,6 +129,40 @@ final class CautionFinder {
           String.join(" ", report.defects()),
           null);
     }
+  }
+
+  /** A volume that its outer size cannot hold, or none at all: some reading is wrong. */
+  private void volume() {
+    Vec3 s = p.facts.sizeMm();
+    double room = s.x() * s.y() * s.z();
+    boolean tooMuch = p.masterMm3 - p.masterErrorMm3 > room * 1.001;
+    if (p.masterMm3 > 0 && !tooMuch) {
+      return;
+    }
+    List<Fix> fixes = new ArrayList<>();
+    for (VolumeWays.Result way : p.ways) {
+      if (way.volumeMm3() > 0 && way.volumeMm3() - way.errorMm3() <= room * 1.001) {
+        fixes.add(
+            new Fix(
+                "Count " + way.way().text(),
+                Volume.format(way.volumeMm3(), p.units),
+                List.of(Edit.of("master.way", way.way().name()))));
+      }
+    }
+    add(
+        "volume.impossible",
+        STOP,
+        "master",
+        "The master's volume cannot be right",
+        "It is taken as "
+            + Volume.format(p.masterMm3, p.units)
+            + ", but its outer size, "
+            + Length.format3(s.x(), s.y(), s.z(), p.units)
+            + ", holds at most "
+            + Volume.format(room, p.units)
+            + ". Look at the readings and the size again.",
+        null,
+        fixes.toArray(Fix[]::new));
   }
 
   private void unit() {

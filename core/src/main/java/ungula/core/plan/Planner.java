@@ -36,7 +36,7 @@ public final class Planner {
   final Workshop workshop;
   final Units units;
   final FigureBook figures;
-  private final List<VolumeWays.Result> ways = new ArrayList<>();
+  final List<VolumeWays.Result> ways = new ArrayList<>();
 
   BoxMould box;
   Amounts amounts;

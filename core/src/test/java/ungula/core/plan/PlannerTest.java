@@ -263,6 +263,26 @@ public class PlannerTest {
   }
 
   @Test
+  public void aVolumeThatCannotBeIsStopped() {
+    String[] readings = {
+      "master.measured.castG",
+      "1000 g",
+      "master.measured.castDensity",
+      "1.2",
+      "master.way",
+      "WEIGHT"
+    };
+    Caution wrong = caution(plan(FLAT, MARRAM, readings), "volume.impossible").orElseThrow();
+    assertEquals(wrong.level(), Caution.Level.STOP);
+    assertTrue(
+        wrong.text().contains("833.3 mL") && wrong.text().contains("184.8 mL"), wrong.text());
+    assertEquals(wrong.fixes().get(0).edits(), List.of(Edit.of("master.way", "MODEL")));
+    Plan none = plan(FLAT, MARRAM, "master.measured.grainMm3", "500 mL", "master.way", "GRAIN");
+    assertTrue(caution(none, "volume.impossible").isPresent());
+    assertTrue(caution(plan(FLAT, MARRAM), "volume.impossible").isEmpty());
+  }
+
+  @Test
   public void theMoreCertainWayCounts() {
     Plan plan =
         plan(FLAT, MARRAM, "master.measured.castG", "250 g", "master.measured.castDensity", "1.2");

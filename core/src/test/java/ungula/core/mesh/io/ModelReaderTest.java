@@ -182,7 +182,7 @@ public class ModelReaderTest {
   private static String model3mf(String unit, String resources, String build) {
     return "<?xml version='1.0'?><model unit='"
         + unit
-        + "' xmlns='http://schemas.microsoft.com/3dmanufacturing/core/2015/02'><resources>"
+        + "' xmlns='urn:model'><resources>"
         + resources
         + "</resources><build>"
         + build
