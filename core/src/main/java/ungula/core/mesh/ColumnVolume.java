@@ -10,15 +10,17 @@ import ungula.core.work.Progress;
  *
  * <p>An estimate. Columns whose crossings do not cancel (they leave through a gap) are left to the
  * other axes: the axis with the fewest of them is taken, and its bad columns are given the mean of
- * its good ones in proportion. The error is the larger of half the spread between the axes that can
- * see (bad columns under 5 %), the share of bad columns, and one half percent for the column grid.
+ * its good ones in proportion. Where a whole stretch of the surface is missing, columns across it
+ * meet nothing and seem good, while those along it still see the body; so the error is the larger
+ * of the spread between the axes that see anything (bad columns under one half), the share of bad
+ * columns, the share of the surface that is missing, and one half percent for the column grid.
  */
 final class ColumnVolume {
 
   private static final int COLUMNS = 256;
 
   /** Share of bad columns above which an axis does not count in the spread. */
-  private static final double BLIND = 0.05;
+  private static final double BLIND = 0.5;
 
   private final double[] xyz;
   private final int[] corners;
@@ -40,7 +42,10 @@ final class ColumnVolume {
    */
   record Estimate(double volumeMm3, double errorMm3, boolean overlap) {}
 
-  static Estimate of(TriangleMesh mesh, Progress progress) {
+  /**
+   * @param missing share of the surface that its openings would take to close
+   */
+  static Estimate of(TriangleMesh mesh, double missing, Progress progress) {
     ColumnVolume c = new ColumnVolume(mesh);
     Axis[] axes = new Axis[3];
     for (int a = 0; a < 3; a++) {
@@ -58,8 +63,8 @@ final class ColumnVolume {
       }
       overlap |= axis.overlap;
     }
-    double share = Math.max(best.bad, 0.005);
-    double error = Math.max((most - least) / 2, share * best.volume);
+    double share = Math.max(Math.max(best.bad, missing), 0.005);
+    double error = Math.max(most - least, share * best.volume);
     return new Estimate(best.volume, error, overlap);
   }
 

@@ -73,7 +73,9 @@ public record MeshReport(
     boolean overlapping = false;
     boolean estimate = !closed;
     if (!closed || partsMayOverlap(mesh, topology)) {
-      ColumnVolume.Estimate columns = ColumnVolume.of(mesh, progress.part(0.6, 0.9));
+      ColumnVolume.Estimate columns =
+          ColumnVolume.of(
+              mesh, missing(mesh, topology, measure.areaMm2()), progress.part(0.6, 0.9));
       overlapping = columns.overlap();
       estimate = !closed || overlapping;
       if (estimate) {
@@ -106,6 +108,21 @@ public record MeshReport(
             topology.closed() ? Math.max(0, topology.genus()) : 0,
             estimate),
         mesh);
+  }
+
+  /** Share of the whole surface that fans over its openings would take. */
+  private static double missing(TriangleMesh mesh, Topology topology, double areaMm2) {
+    double open = 0;
+    for (int[] loop : topology.boundaryLoops()) {
+      Vec3 first = mesh.vertex(loop[0]);
+      Vec3 sum = Vec3.ZERO;
+      for (int i = 1; i + 1 < loop.length; i++) {
+        Vec3 a = mesh.vertex(loop[i]).minus(first);
+        sum = sum.plus(a.cross(mesh.vertex(loop[i + 1]).minus(first)));
+      }
+      open += sum.norm() / 2;
+    }
+    return open / (areaMm2 + open);
   }
 
   private static boolean partsMayOverlap(TriangleMesh mesh, Topology topology) {
