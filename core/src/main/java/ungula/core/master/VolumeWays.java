@@ -151,7 +151,7 @@ public final class VolumeWays {
             "In a vessel Ø "
                 + Length.format(narrow, units)
                 + ", if the master fits, the level would rise "
-                + Length.format(volume / disc(narrow), units)
+                + Length.format(riseIn(volume, narrow), units)
                 + " and the error fall to ± "
                 + Volume.format(error2, units)
                 + ".";

@@ -14,7 +14,6 @@ import org.springframework.web.bind.annotation.RestController;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.Dipstick;
 import ungula.core.sentence.WordBook.Edit;
-import ungula.server.web.Problem;
 
 /** Jobs: the shelf's entries and what is decided about each. */
 @RestController
@@ -103,13 +102,7 @@ class JobController {
   @GetMapping("/{id}/dipstick")
   Dipstick.Reading dipstick(@PathVariable String id, @RequestParam double at) {
     Jobs.Job job = jobs.find(id);
-    BoxMould box =
-        job.plan()
-            .box()
-            .orElseThrow(
-                () ->
-                    new Problem(
-                        HttpStatus.CONFLICT, "No box yet", "The master's size is not known yet."));
+    BoxMould box = job.box();
     double height = Dipstick.snapped(box, at, job.choices().units());
     return Dipstick.at(box, height, JobViews.density(job), job.choices().units());
   }

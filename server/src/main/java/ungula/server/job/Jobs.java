@@ -8,6 +8,7 @@ import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import ungula.core.mould.BoxMould;
 import ungula.core.plan.ChoiceWords;
 import ungula.core.plan.Choices;
 import ungula.core.plan.Plan;
@@ -42,7 +43,17 @@ public class Jobs {
   }
 
   /** A job with its present choices and what follows from them. */
-  public record Job(JobMapper.Row row, Choices choices, Plan plan, Product product) {}
+  public record Job(JobMapper.Row row, Choices choices, Plan plan, Product product) {
+
+    /** The box, for what cannot be shown without one. */
+    BoxMould box() {
+      return plan.box()
+          .orElseThrow(
+              () ->
+                  new Problem(
+                      HttpStatus.CONFLICT, "No box yet", "The master's size is not known yet."));
+    }
+  }
 
   public Job find(String id) {
     JobMapper.Row row = mapper.find(id);

@@ -30,7 +30,6 @@ import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.Topology;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mesh.io.StlWriter;
-import ungula.core.mould.BoxMould;
 import ungula.core.mould.SectionDrawing;
 import ungula.core.quantity.Numbers;
 import ungula.core.sentence.WordBook.Edit;
@@ -211,13 +210,6 @@ class ShapeController {
   SectionDrawing section(
       @PathVariable String id, @RequestParam Cut cut, @RequestParam(required = false) Double at) {
     Jobs.Job job = jobs.find(id);
-    BoxMould box =
-        job.plan()
-            .box()
-            .orElseThrow(
-                () ->
-                    new Problem(
-                        HttpStatus.CONFLICT, "No box yet", "The master's size is not known yet."));
-    return drawings.section(job, box, cut, at);
+    return drawings.section(job, job.box(), cut, at);
   }
 }
