@@ -18,8 +18,8 @@ const wall: WordState = {
 
 afterEach(cleanup);
 
-/** A desk that takes anything but “lots”, and remembers what it was asked. */
-function sentence(state: WordState = wall) {
+/** A desk that takes anything but “lots” once it has answered, and remembers what it was asked. */
+function sentence(state: WordState = wall, answered: Promise<void> = Promise.resolve()) {
   const asked: string[] = [];
   render(
     <WordContext.Provider
@@ -29,7 +29,7 @@ function sentence(state: WordState = wall) {
           asked.push(`${word}=${text}`);
           return text === 'lots'
             ? Promise.reject(new Problem(422, 'Not understood', 'Write a length.'))
-            : Promise.resolve();
+            : answered;
         },
         nudge: (word, steps) => {
           asked.push(`${word}${steps > 0 ? '+' : ''}${steps}`);
@@ -54,6 +54,17 @@ test('a click opens the word, Enter saves what is typed', async () => {
   await user.keyboard('3/8"{Enter}');
   await waitFor(() => expect(screen.queryByRole('textbox')).toBeNull());
   expect(asked).toEqual(['wall=3/8"']);
+});
+
+test('a late answer does not call back whoever went on to the next word', async () => {
+  let answer = () => {};
+  const { user } = sentence(wall, new Promise((done) => (answer = done)));
+  await user.click(word());
+  await user.keyboard('14{Enter}');
+  await user.click(screen.getByRole('button', { name: /over the top/ }));
+  answer();
+  await waitFor(() => expect(screen.getAllByRole('textbox')).toHaveLength(1));
+  expect(document.activeElement).toBe(screen.getByRole('textbox', { name: /over the top/ }));
 });
 
 test('typing on a word replaces it', async () => {

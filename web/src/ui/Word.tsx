@@ -83,7 +83,10 @@ function TypedWord({ k }: { k: string }) {
       }
     } else if (back.current) {
       back.current = false;
-      button.current?.focus();
+      // whoever has gone on to another word meanwhile is not called back
+      if (document.activeElement === document.body) {
+        button.current?.focus();
+      }
     }
   }, [editing]);
 
