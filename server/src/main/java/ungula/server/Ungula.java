@@ -29,7 +29,7 @@ public class Ungula {
   private static final String USAGE =
       """
       serve [--data DIR] [--port N] [--host ADDRESS]   start the server (default port 8420)
-      measure FILE [--json]                            report on a model file
+      measure FILE [--json] [--coats …] [--air …] [--locks …]   report on a model file
       bench [FILE...] [--json]                         time each stage of the work
       """;
 

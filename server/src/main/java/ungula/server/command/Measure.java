@@ -7,7 +7,9 @@ import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import tools.jackson.databind.json.JsonMapper;
+import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.UnitGuess;
 import ungula.core.mesh.MeshReport;
@@ -16,8 +18,15 @@ import ungula.core.mesh.io.ModelReader;
 import ungula.core.mesh.io.ModelUnreadable;
 import ungula.core.work.Progress;
 
-/** {@code measure FILE [--json]}: the report on a model file, without a server. */
+/** {@code measure FILE …}: the report on a model file and what its shape decides, no server. */
 public final class Measure {
+
+  private static final String USAGE =
+      """
+      measure FILE [--json]
+        [--coats 3,6,10,15 [--on free|plate]]
+        [--air cavity|box [--up x,y,z] [--wall 12] [--opening top|x,y,z] [--cell 0.5]]
+        [--locks x,y,z [--two]]""";
 
   private Measure() {}
 
@@ -25,37 +34,54 @@ public final class Measure {
    * @return exit status: 0, 2 for bad arguments, 3 for a file that cannot be read
    */
   public static int run(List<String> args, PrintStream out, PrintStream err) {
-    boolean json = args.contains("--json");
-    List<String> files = args.stream().filter(a -> !a.startsWith("--")).toList();
-    if (files.size() != 1 || args.size() != files.size() + (json ? 1 : 0)) {
-      err.println("measure takes one model file, and --json if you want it: measure FILE [--json]");
-      return 2;
-    }
-    Path file = Path.of(files.get(0));
-    if (!Files.isRegularFile(file)) {
-      err.println("There is no file " + file);
-      return 3;
-    }
     try {
-      Model model = ModelReader.read(file, Progress.NONE);
-      MeshReport inFileUnits = MeshReport.of(model.mesh(), Progress.NONE).report();
-      boolean guessed = model.unitMm() == null;
-      double unit = guessed ? UnitGuess.mmPerUnit(inFileUnits.bounds().longest()) : model.unitMm();
-      Map<String, Object> report = fields(model, inFileUnits.scaled(unit), unit, guessed);
-      if (json) {
-        out.println(JsonMapper.builder().build().writeValueAsString(report));
-      } else {
-        report.forEach((name, value) -> out.printf("%-18s %s%n", name, text(value)));
-        inFileUnits.defects().forEach(out::println);
+      Arguments a =
+          Arguments.of(
+              args,
+              Set.of("--json", "--two"),
+              Set.of(
+                  "--coats", "--on", "--air", "--up", "--wall", "--opening", "--cell", "--locks"));
+      if (a.files().size() != 1) {
+        throw new Arguments.Unclear("One model file is measured at a time.");
       }
+      ShapeQuestions questions = ShapeQuestions.of(a);
+      Path file = Path.of(a.files().get(0));
+      if (!Files.isRegularFile(file)) {
+        err.println("There is no file " + file);
+        return 3;
+      }
+      report(file, questions, a.has("--json"), out);
       return 0;
+    } catch (Arguments.Unclear e) {
+      err.println(e.getMessage() + " The command is: " + USAGE.replaceAll("\\s+", " "));
+      return 2;
     } catch (ModelUnreadable e) {
       err.println(e.getMessage());
       return 3;
     } catch (IOException e) {
-      err.println("The file " + file + " cannot be read: " + e.getMessage());
+      err.println("The file cannot be read: " + e.getMessage());
       return 3;
     }
+  }
+
+  private static void report(Path file, ShapeQuestions questions, boolean json, PrintStream out)
+      throws IOException, ModelUnreadable, Arguments.Unclear {
+    Model model = ModelReader.read(file, Progress.NONE);
+    MeshReport.Result measured = MeshReport.of(model.mesh(), Progress.NONE);
+    MeshReport inFileUnits = measured.report();
+    boolean guessed = model.unitMm() == null;
+    double unit = guessed ? UnitGuess.mmPerUnit(inFileUnits.bounds().longest()) : model.unitMm();
+    Map<String, Object> report = fields(model, inFileUnits.scaled(unit), unit, guessed);
+    Map<String, Object> answers =
+        questions.answer(measured.mesh().moved(unit, Rotation.NONE, Vec3.ZERO));
+    if (json) {
+      report.putAll(answers);
+      out.println(JsonMapper.builder().build().writeValueAsString(report));
+      return;
+    }
+    report.forEach((name, value) -> out.printf("%-18s %s%n", name, text(value)));
+    inFileUnits.defects().forEach(out::println);
+    answers.forEach((name, value) -> ShapeQuestions.print(name, value, out));
   }
 
   private static String text(Object value) {

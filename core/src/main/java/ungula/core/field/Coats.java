@@ -1,0 +1,129 @@
+package ungula.core.field;
+
+import java.util.ArrayList;
+import java.util.List;
+import ungula.core.mesh.TriangleMesh;
+import ungula.core.work.Parallel;
+import ungula.core.work.Progress;
+
+/**
+ * Volumes of even coats on a body, from a distance field that reaches at least as far.
+ *
+ * <p>A cell counts for the share of it that lies within, taken as linear in the distance at its
+ * centre: v = h³ · Σ clamp(½ + (t − d)/h). The error is estimated from the same sum over every
+ * second cell of a layer, in its four positions: their spread is what the position of the grid
+ * does; to which comes h²/12 of the second derivative of the volume, what the share being linear
+ * leaves out.
+ */
+public final class Coats {
+
+  /** What the body stands on. */
+  public enum On {
+    /** Coated all round. */
+    FREE,
+    /** On a plate at its lowest point: no coat below. */
+    PLATE
+  }
+
+  /**
+   * @param tMm thickness
+   * @param volumeMm3 of the points outside the body no further than that from it
+   * @param errorMm3 estimated, k = 2
+   */
+  public record Coat(double tMm, double volumeMm3, double errorMm3) {}
+
+  private final DistanceField field;
+  private final Grid grid;
+  private final int firstLayer;
+
+  private Coats(DistanceField field, On on, double lowestMm) {
+    this.field = field;
+    this.grid = field.grid();
+    int first = 0;
+    while (on == On.PLATE && first < grid.nz() && grid.z(first) < lowestMm) {
+      first++;
+    }
+    this.firstLayer = first;
+  }
+
+  /**
+   * Coats of the default spacing, or of a coarser one when the grid would not fit in memory.
+   *
+   * @param thicknesses mm, above 0
+   * @throws java.util.concurrent.CancellationException when the progress says that nobody waits
+   */
+  public static List<Coat> of(
+      TriangleMesh mesh, On on, List<Double> thicknesses, Parallel parallel, Progress progress) {
+    double most = thicknesses.stream().mapToDouble(t -> t).max().orElse(0);
+    double wished = Grid.spacing(mesh.bounds(), Grid.DEFAULT_CELLS);
+    Grid grid = Grid.round(mesh.bounds(), most + 2 * wished, wished);
+    DistanceField field =
+        DistanceField.of(mesh, grid, new Reach(0, most + 2 * grid.h()), parallel, progress);
+    return of(field, on, mesh.bounds().min().z(), thicknesses);
+  }
+
+  /**
+   * @param lowestMm height of the body's lowest point, between two layers of the grid as {@link
+   *     Grid#round} lays them
+   * @param thicknesses mm, above 0, within the field's reach
+   */
+  public static List<Coat> of(
+      DistanceField field, On on, double lowestMm, List<Double> thicknesses) {
+    Coats coats = new Coats(field, on, lowestMm);
+    List<Coat> out = new ArrayList<>();
+    double[] body = coats.within(0);
+    for (double t : thicknesses) {
+      out.add(coats.coat(t, body));
+    }
+    return out;
+  }
+
+  private Coat coat(double t, double[] body) {
+    double h = grid.h();
+    double[] shares = within(t);
+    double mean = 0;
+    for (int c = 0; c < 4; c++) {
+      shares[c] -= body[c];
+      mean += shares[c] / 4;
+    }
+    double spread = 0;
+    for (double s : shares) {
+      spread += (s - mean) * (s - mean) / 3;
+    }
+    double bend = sum(within(t + h)) - 2 * sum(within(t)) + sum(within(t - h));
+    // each position has four times the weight: its sum over, the mean of four is half as uncertain
+    double position = Math.sqrt(spread) * 4 / 2;
+    return new Coat(t, 4 * mean, 2 * position + Math.abs(bend) / 12);
+  }
+
+  private static double sum(double[] parts) {
+    return parts[0] + parts[1] + parts[2] + parts[3];
+  }
+
+  /**
+   * Volume no further than t from the body, the body included, by the four positions of every
+   * second cell in a layer.
+   */
+  private double[] within(double t) {
+    double h = grid.h();
+    double[] sums = new double[4];
+    int cell = grid.index(0, 0, firstLayer);
+    for (int k = firstLayer; k < grid.nz(); k++) {
+      for (int j = 0; j < grid.ny(); j++) {
+        for (int i = 0; i < grid.nx(); i++) {
+          double share = 0.5 + (t - field.at(cell++)) / h;
+          sums[(j & 1) << 1 | i & 1] += share <= 0 ? 0 : Math.min(1, share);
+        }
+      }
+    }
+    for (int c = 0; c < 4; c++) {
+      sums[c] *= grid.cellMm3();
+    }
+    return sums;
+  }
+
+  /** Volume of the body itself, mm³: for surfaces that have no exact one. */
+  public static double bodyMm3(DistanceField field) {
+    return sum(new Coats(field, On.FREE, 0).within(0));
+  }
+}

@@ -1,0 +1,76 @@
+package ungula.core.field;
+
+import ungula.core.geometry.Box3;
+import ungula.core.geometry.Vec3;
+import ungula.core.mesh.TriangleMesh;
+import ungula.core.work.Parallel;
+import ungula.core.work.Progress;
+
+/**
+ * The signed distance from a surface at the cell centres of a grid, mm: negative inside. Made for
+ * closed meshes and for broken ones; {@link InsideCells} says which side a cell is on.
+ *
+ * <p>The same inputs give the same field bit for bit, whatever the number of threads. Takes under
+ * 12 bytes a cell while {@link Spreading} makes it and 4 when done. Safe to share between threads.
+ */
+public final class DistanceField {
+
+  private final Grid grid;
+  private final float[] mm;
+
+  private DistanceField(Grid grid, float[] mm) {
+    this.grid = grid;
+    this.mm = mm;
+  }
+
+  /**
+   * @param reach how far from the surface it is wanted; {@link Reach#ALL} for the whole grid
+   * @throws java.util.concurrent.CancellationException when the progress says that nobody waits
+   */
+  public static DistanceField of(
+      TriangleMesh mesh, Grid grid, Reach reach, Parallel parallel, Progress progress) {
+    return new DistanceField(grid, new Spreading(mesh, grid, reach, parallel, progress).run());
+  }
+
+  public Grid grid() {
+    return grid;
+  }
+
+  /** Signed distance at a cell's centre, mm. */
+  public float at(int index) {
+    return mm[index];
+  }
+
+  /** Signed distance between cell centres, trilinear; beyond the grid as at its rim. */
+  public double at(Vec3 p) {
+    double u = within((p.x() - grid.origin().x()) / grid.h(), grid.nx());
+    double v = within((p.y() - grid.origin().y()) / grid.h(), grid.ny());
+    double w = within((p.z() - grid.origin().z()) / grid.h(), grid.nz());
+    int i = (int) Math.min(u, Math.max(0, grid.nx() - 2));
+    int j = (int) Math.min(v, Math.max(0, grid.ny() - 2));
+    int k = (int) Math.min(w, Math.max(0, grid.nz() - 2));
+    double sum = 0;
+    for (int c = 0; c < 8; c++) {
+      int x = Math.min(grid.nx() - 1, i + (c & 1));
+      int y = Math.min(grid.ny() - 1, j + (c >> 1 & 1));
+      int z = Math.min(grid.nz() - 1, k + (c >> 2));
+      double share =
+          ((c & 1) == 0 ? 1 - (u - i) : u - i)
+              * ((c & 2) == 0 ? 1 - (v - j) : v - j)
+              * ((c & 4) == 0 ? 1 - (w - k) : w - k);
+      sum += share * mm[grid.index(x, y, z)];
+    }
+    return sum;
+  }
+
+  private static double within(double at, int n) {
+    return Math.max(0, Math.min(n - 1, at));
+  }
+
+  /** The box the grid's cells fill. */
+  public Box3 room() {
+    Vec3 half = new Vec3(1, 1, 1).times(grid.h() / 2);
+    Vec3 far = new Vec3(grid.x(grid.nx() - 1), grid.y(grid.ny() - 1), grid.z(grid.nz() - 1));
+    return new Box3(grid.origin().minus(half), far.plus(half));
+  }
+}

@@ -1,0 +1,185 @@
+package ungula.server.command;
+
+import java.io.PrintStream;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import ungula.core.air.AirTraps;
+import ungula.core.air.Opening;
+import ungula.core.air.Room;
+import ungula.core.field.Coats;
+import ungula.core.field.Coats.Coat;
+import ungula.core.geometry.Box3;
+import ungula.core.geometry.Rotation;
+import ungula.core.geometry.Vec3;
+import ungula.core.mesh.TriangleMesh;
+import ungula.core.release.Locks;
+import ungula.core.work.Parallel;
+import ungula.core.work.Progress;
+import ungula.server.command.Arguments.Unclear;
+
+/**
+ * What {@code measure} is asked of the shape beside the report: coats, air, locks. Read whole
+ * before the file is, so that a slip in the arguments is told at once.
+ */
+final class ShapeQuestions {
+
+  /** Cells that air is looked for in, mm, unless asked otherwise; coarser in large rooms. */
+  private static final String CELL_MM = "0.5";
+
+  private final List<Double> coats;
+  private final Coats.On on;
+  private final String air;
+  private final Vec3 up;
+  private final double wall;
+  private final Vec3 opening;
+  private final double cell;
+  private final boolean cellAsked;
+  private final Vec3 locks;
+  private final boolean two;
+
+  private ShapeQuestions(Arguments a) throws Unclear {
+    a.onlyWith("--coats", "--on");
+    a.onlyWith("--air", "--up", "--wall", "--opening", "--cell");
+    a.onlyWith("--locks", "--two");
+    coats = a.has("--coats") ? a.positives("--coats", "") : List.of();
+    on = Coats.On.valueOf(a.oneOf("--on", "free", "free", "plate").toUpperCase());
+    air = a.has("--air") ? a.oneOf("--air", "", "cavity", "box") : null;
+    up = a.direction("--up", "0,0,1");
+    wall = a.positive("--wall", "12");
+    opening = a.value("--opening", "top").equals("top") ? null : a.point("--opening", "");
+    cell = a.positive("--cell", CELL_MM);
+    cellAsked = a.has("--cell");
+    locks = a.has("--locks") ? a.direction("--locks", "") : null;
+    two = a.has("--two");
+  }
+
+  static ShapeQuestions of(Arguments arguments) throws Unclear {
+    return new ShapeQuestions(arguments);
+  }
+
+  /** The answers, by the name each has in the JSON; empty when nothing was asked. */
+  Map<String, Object> answer(TriangleMesh mesh) throws Unclear {
+    Map<String, Object> answers = new LinkedHashMap<>();
+    if (!coats.isEmpty()) {
+      List<Coat> all = Coats.of(mesh, on, coats, Parallel.ALL, Progress.NONE);
+      answers.put("coats", all);
+    }
+    if (air != null) {
+      answers.put("air", air(mesh));
+    }
+    if (locks != null) {
+      Locks.Result r = Locks.of(mesh, locks, two, Parallel.ALL, Progress.NONE);
+      Map<String, Object> f = new LinkedHashMap<>();
+      f.put("releasedMm2", r.releasedMm2());
+      f.put("lockedMm2", r.lockedMm2());
+      f.put("lockedVolumeMm3", r.lockedVolumeMm3());
+      answers.put("locks", f);
+    }
+    return answers;
+  }
+
+  /** Stood up with the asked direction upright, so that levels are layers of cells. */
+  private Map<String, Object> air(TriangleMesh mesh) throws Unclear {
+    Rotation stand = Rotation.bringing(up, Vec3.UP);
+    TriangleMesh standing = mesh.moved(1, stand, Vec3.ZERO);
+    boolean cavity = air.equals("cavity");
+    Box3 bounds = standing.bounds();
+    Box3 box =
+        new Box3(
+            bounds.min().minus(new Vec3(wall, wall, 0)),
+            bounds.max().plus(new Vec3(wall, wall, wall)));
+    double h = spacing(cavity ? bounds : box);
+    Room room =
+        cavity
+            ? Room.cavity(standing, h, Parallel.ALL, Progress.NONE)
+            : Room.round(standing, box, h, Parallel.ALL, Progress.NONE);
+    Opening hole =
+        opening != null
+            ? Opening.at(stand.apply(opening))
+            : cavity ? Opening.at(highest(standing)) : Opening.WHOLE_TOP;
+    if (!room.opensAt(hole)) {
+      throw new Unclear(
+          "--opening is not at the wall of what is filled: no open cell within reach.");
+    }
+    AirTraps.Result r = AirTraps.of(room, List.of(hole), Vec3.UP);
+    double[] back = stand.matrix();
+    List<Map<String, Object>> pockets = new ArrayList<>();
+    for (AirTraps.Pocket p : r.pockets()) {
+      Map<String, Object> f = new LinkedHashMap<>();
+      f.put("volumeMm3", p.volumeMm3());
+      f.put("top", unturned(back, p.top()));
+      f.put("depthMm", p.depthMm());
+      pockets.add(f);
+    }
+    Map<String, Object> f = new LinkedHashMap<>();
+    f.put("totalMm3", r.totalMm3());
+    f.put("unreachedMm3", r.unreachedMm3());
+    f.put("pockets", pockets);
+    return f;
+  }
+
+  private double spacing(Box3 box) throws Unclear {
+    double least = cell;
+    while (Room.cells(box, least) > Room.MOST_CELLS) {
+      least *= 1.02;
+    }
+    if (cellAsked && least > cell) {
+      throw new Unclear(
+          String.format(
+              "--cell %s would need %.0f million cells; the most is %d million. Take %.2f or more.",
+              cell, Room.cells(box, cell) / 1e6, Room.MOST_CELLS / 1_000_000, least));
+    }
+    return least;
+  }
+
+  private static Vec3 highest(TriangleMesh mesh) {
+    int best = 0;
+    for (int v = 1; v < mesh.vertexCount(); v++) {
+      if (mesh.xyz()[3 * v + 2] > mesh.xyz()[3 * best + 2]) {
+        best = v;
+      }
+    }
+    return mesh.vertex(best);
+  }
+
+  private static double[] unturned(double[] m, Vec3 p) {
+    return new double[] {
+      m[0] * p.x() + m[3] * p.y() + m[6] * p.z(),
+      m[1] * p.x() + m[4] * p.y() + m[7] * p.z(),
+      m[2] * p.x() + m[5] * p.y() + m[8] * p.z()
+    };
+  }
+
+  /** The answers as tables for people. */
+  static void print(String name, Object answer, PrintStream out) {
+    out.println();
+    if (answer instanceof List<?> coats) {
+      out.printf("%-10s %16s %14s%n", "coat, mm", "volume, mm³", "± mm³");
+      for (Object c : coats) {
+        Coat coat = (Coat) c;
+        out.printf("%-10.2f %16.0f %14.0f%n", coat.tMm(), coat.volumeMm3(), coat.errorMm3());
+      }
+      return;
+    }
+    Map<?, ?> fields = (Map<?, ?>) answer;
+    out.println(name);
+    fields.forEach(
+        (field, value) -> {
+          if (value instanceof Double number) {
+            out.printf("  %-18s %16.1f%n", field, number);
+          }
+        });
+    if (fields.get("pockets") instanceof List<?> pockets && !pockets.isEmpty()) {
+      out.printf("  %14s %10s   %s%n", "pocket, mm³", "deep, mm", "top");
+      for (Object p : pockets) {
+        Map<?, ?> pocket = (Map<?, ?>) p;
+        double[] top = (double[]) pocket.get("top");
+        out.printf(
+            "  %14.0f %10.1f   %.1f, %.1f, %.1f%n",
+            pocket.get("volumeMm3"), pocket.get("depthMm"), top[0], top[1], top[2]);
+      }
+    }
+  }
+}
