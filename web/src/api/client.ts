@@ -14,6 +14,7 @@ export type Shelf = components['schemas']['Shelf'];
 export type ShelfJob = components['schemas']['ShelfJob'];
 export type Task = components['schemas']['TaskView'];
 export type RestFace = components['schemas']['RestFace'];
+export type Study = components['schemas']['StudyResponse'];
 
 export const client = createClient<paths>({
   baseUrl: window.location.origin,

@@ -292,6 +292,38 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/jobs/{id}/study': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['study'];
+    put?: never;
+    post: operations['askStudy'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/jobs/{id}/study/locked': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['locked'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/products': {
     parameters: {
       query?: never;
@@ -554,6 +586,25 @@ export interface components {
       /** Format: double */
       z: number;
     };
+    PlaceView: {
+      /** Format: double */
+      x: number;
+      /** Format: double */
+      y: number;
+      /** Format: double */
+      z: number;
+    };
+    PocketView: {
+      /** Format: double */
+      sizeMm: number;
+      text: string;
+      /** Format: double */
+      x: number;
+      /** Format: double */
+      y: number;
+      /** Format: double */
+      z: number;
+    };
     ProductEdits: {
       edits: components['schemas']['Edit'][];
       /** Format: int32 */
@@ -620,7 +671,16 @@ export interface components {
     Shape: {
       rings: number[][];
       /** @enum {string} */
-      role: 'PLATE' | 'WALL' | 'RUBBER' | 'MASTER' | 'ENVELOPE' | 'POUR_LINE' | 'GAP';
+      role:
+        | 'PLATE'
+        | 'WALL'
+        | 'RUBBER'
+        | 'MASTER'
+        | 'ENVELOPE'
+        | 'POUR_LINE'
+        | 'GAP'
+        | 'AIR'
+        | 'CAST_AIR';
     };
     Shelf: {
       demo: boolean;
@@ -654,6 +714,20 @@ export interface components {
       value: string;
     };
     StreamingResponseBody: unknown;
+    StudyResponse: {
+      cast: components['schemas']['PocketView'][];
+      doing: string;
+      /** Format: double */
+      fraction: number;
+      poured: components['schemas']['PocketView'][];
+      problem: string;
+      proposed: components['schemas']['PlaceView'][];
+      sprue?: components['schemas']['PlaceView'];
+      /** @enum {string} */
+      state: 'NONE' | 'OPEN' | 'WORKING' | 'READY' | 'STOPPED' | 'FAILED';
+      task: string;
+      vents: components['schemas']['PlaceView'][];
+    };
     TaskView: {
       doing: string;
       /** Format: double */
@@ -1136,6 +1210,72 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['JobResponse'];
+        };
+      };
+    };
+  };
+  study: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['StudyResponse'];
+        };
+      };
+    };
+  };
+  askStudy: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['StudyResponse'];
+        };
+      };
+    };
+  };
+  locked: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/octet-stream': string;
         };
       };
     };

@@ -13,18 +13,24 @@ import { JobHead } from './JobHead';
 import { MasterStage } from './MasterStage';
 import { MouldStage } from './MouldStage';
 import { RubberStage } from './RubberStage';
+import { ShapePart, type SolidTool } from './ShapePart';
 import { STAGES } from './stages';
 import { Tally } from './Tally';
 import { Thing } from './Thing';
 import { useDrop } from './useDrop';
 import { useJob } from './useJob';
 import { useModelUpload } from './useModelUpload';
+import { useStudy } from './useStudy';
+
+const NO_TOOL: SolidTool = { placing: null, locked: false };
 
 export function JobPage() {
   const { id = '', stage = '' } = useParams();
   const go = useNavigate();
   const desk = useJob(id);
   const { job } = desk;
+  const shape = useStudy(job);
+  const [tool, setTool] = useState<SolidTool>(NO_TOOL);
   const upload = useModelUpload(id, desk.refresh);
   const dropping = useDrop(upload.start);
   const chooser = useRef<HTMLInputElement>(null);
@@ -98,7 +104,15 @@ export function JobPage() {
       <div className="job">
         <JobHead job={job} desk={desk} />
         <div className="bench">
-          <Thing job={job} desk={desk} stage={stage} pointed={pointed} choose={choose} />
+          <Thing
+            job={job}
+            desk={desk}
+            stage={stage}
+            pointed={pointed}
+            choose={choose}
+            shape={shape}
+            tool={stage === 'mould' ? tool : NO_TOOL}
+          />
           <main className="words">
             {upload.upload && (
               <div className="busy" role="status">
@@ -114,7 +128,13 @@ export function JobPage() {
               <Notice title={desk.problem.title} text={desk.problem.message} close={desk.dismiss} />
             )}
             {stage === 'master' && <MasterStage job={job} desk={desk} choose={choose} />}
-            {stage === 'mould' && <MouldStage job={job} />}
+            {stage === 'mould' && (
+              <MouldStage job={job}>
+                {job.hasShape && (
+                  <ShapePart job={job} desk={desk} shape={shape} tool={tool} setTool={setTool} />
+                )}
+              </MouldStage>
+            )}
             {stage === 'rubber' && <RubberStage job={job} />}
             <div ref={cautions}>
               <CautionList

@@ -1,9 +1,9 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Job } from '../api/client';
 import { FigureText } from '../ui/FigureText';
 import { Word } from '../ui/Word';
 
-export function MouldStage({ job }: { job: Job }) {
+export function MouldStage({ job, children }: { job: Job; children?: ReactNode }) {
   if (!job.dipstick) {
     return (
       <>
@@ -36,6 +36,7 @@ export function MouldStage({ job }: { job: Job }) {
           </tbody>
         </table>
       </div>
+      {children}
     </>
   );
 }

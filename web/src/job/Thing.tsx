@@ -3,7 +3,9 @@ import { useSearchParams } from 'react-router-dom';
 import type { Job } from '../api/client';
 import { Section } from '../stage/Section';
 import { SectionPlane } from '../stage/SectionPlane';
+import type { SolidTool } from './ShapePart';
 import type { JobDesk } from './useJob';
+import type { ShapeDesk } from './useStudy';
 import type { CutName } from './jobQueries';
 
 const SolidView = lazy(() => import('../viewer/SolidView'));
@@ -17,20 +19,32 @@ const VIEWS: { id: View; text: string }[] = [
   { id: 'SOLID', text: 'Solid' },
 ];
 
+const HINTS = {
+  rest: 'Click a face to rest the master on it.',
+  vent: 'Click where air is to get out.',
+  sprue: 'Click where it is to be poured in.',
+  none: '',
+};
+
 interface Props {
   job: Job;
   desk: JobDesk;
   stage: string;
   pointed: string | null;
   choose: () => void;
+  shape: ShapeDesk;
+  tool: SolidTool;
 }
 
 /** The left half: the thing itself, drawn to scale. */
-export function Thing({ job, desk, stage, pointed, choose }: Props) {
+export function Thing({ job, desk, stage, pointed, choose, shape, tool }: Props) {
   const [params, setParams] = useSearchParams();
   const [noSolids, setNoSolids] = useState(false);
   const usual: View = stage === 'master' && job.hasShape && !noSolids ? 'SOLID' : 'FRONT';
-  const asked = VIEWS.find((v) => v.id === params.get('view'))?.id ?? usual;
+  const needsSolid = tool.placing !== null || tool.locked;
+  const asked = needsSolid
+    ? 'SOLID'
+    : (VIEWS.find((v) => v.id === params.get('view'))?.id ?? usual);
   const view: View = asked === 'SOLID' && (!job.hasShape || noSolids) ? 'FRONT' : asked;
   const at = params.get('at') === null ? null : Number(params.get('at'));
   const show = (next: View, place: number | null) =>
@@ -88,10 +102,15 @@ export function Thing({ job, desk, stage, pointed, choose }: Props) {
             job={job}
             withBox={stage !== 'master'}
             missing={() => setNoSolids(true)}
-            rest={
-              stage === 'master'
-                ? (normal) => desk.apply([{ word: 'pose.rest', text: normal }])
-                : undefined
+            shape={stage === 'master' ? null : shape}
+            locked={tool.locked}
+            hint={HINTS[tool.placing ?? (stage === 'master' ? 'rest' : 'none')]}
+            pick={
+              tool.placing
+                ? (at) => desk.apply([{ word: `casting.${tool.placing}`, text: at.place }])
+                : stage === 'master'
+                  ? (at) => desk.apply([{ word: 'pose.rest', text: at.normal }])
+                  : undefined
             }
           />
         </Suspense>
@@ -101,6 +120,7 @@ export function Thing({ job, desk, stage, pointed, choose }: Props) {
           cut={view}
           at={at}
           pointed={pointed}
+          shape={shape}
           drop={(mm) => desk.apply([{ word: 'mould.overTopMm', text: `${mm} mm` }])}
           nudge={(steps) => void desk.nudge('mould.overTopMm', steps)}
         />

@@ -4,6 +4,8 @@ import type { Caution, Drawing, Job } from '../api/client';
 import { sectionQuery, type CutName } from '../job/jobQueries';
 import { useSize } from '../ui/useSize';
 import { Dipstick } from './Dipstick';
+import type { ShapeDesk } from '../job/useStudy';
+import { AirMarks } from './AirMarks';
 import { scaleOf, type Scale } from './scale';
 
 interface Props {
@@ -11,13 +13,14 @@ interface Props {
   cut: CutName;
   at: number | null;
   pointed: string | null;
+  shape: ShapeDesk;
   /** Called with the height over the master's top a drag ended at, mm. */
   drop: (overTopMm: number) => void;
   nudge: (steps: number) => void;
 }
 
 /** The cut through box, rubber and master, to scale, with dimensions and dipstick. */
-export function Section({ job, cut, at, pointed, drop, nudge }: Props) {
+export function Section({ job, cut, at, pointed, shape, drop, nudge }: Props) {
   const { ref, width, height } = useSize<HTMLDivElement>();
   const { data, isPlaceholderData } = useQuery({
     ...sectionQuery(job.id, job.version, cut, at),
@@ -41,6 +44,14 @@ export function Section({ job, cut, at, pointed, drop, nudge }: Props) {
             pointed={pointed}
             scale={scaleOf(drawing, width, height)}
           />
+          {shape.study && (
+            <AirMarks
+              study={shape.study}
+              stale={shape.stale}
+              cut={drawing.cut}
+              scale={scaleOf(drawing, width, height)}
+            />
+          )}
           {job.dipstick && (
             <Dipstick
               key={job.version}
@@ -79,6 +90,7 @@ function Plan({
   scale: Scale;
 }) {
   const hatch = useId();
+  const dots = useId();
   const ring = (points: number[], close: boolean) => {
     let d = '';
     for (let i = 0; i < points.length; i += 2) {
@@ -99,13 +111,23 @@ function Plan({
           <rect width="7" height="7" fill="#fffdf7" />
           <line x1="0" y1="0" x2="0" y2="7" stroke="#9a8f7a" strokeWidth="1" />
         </pattern>
+        <pattern id={dots} width="6" height="6" patternUnits="userSpaceOnUse">
+          <rect width="6" height="6" fill="#fff3d0" />
+          <circle cx="3" cy="3" r="1.3" fill="#a86d08" />
+        </pattern>
       </defs>
       {drawing.shapes.map((s, i) => (
         <path
           key={i}
           className={s.role}
           fillRule="evenodd"
-          fill={s.role === 'MASTER' ? `url(#${hatch})` : undefined}
+          fill={
+            s.role === 'MASTER'
+              ? `url(#${hatch})`
+              : s.role === 'AIR' || s.role === 'CAST_AIR'
+                ? `url(#${dots})`
+                : undefined
+          }
           d={s.rings.map((r) => ring(r, r.length > 4 && s.role !== 'GAP')).join('')}
         />
       ))}

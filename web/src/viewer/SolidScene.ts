@@ -5,10 +5,13 @@ import {
   BufferAttribute,
   BufferGeometry,
   Color,
+  ConeGeometry,
+  CylinderGeometry,
   DirectionalLight,
   DoubleSide,
   EdgesGeometry,
   Group,
+  IcosahedronGeometry,
   LineBasicMaterial,
   LineSegments,
   Mesh,
@@ -16,15 +19,27 @@ import {
   OrthographicCamera,
   Raycaster,
   Scene,
+  Triangle,
   Vector2,
   Vector3,
   WebGLRenderer,
   type Object3D,
 } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
-import type { Drawing } from '../api/client';
+import type { Drawing, Study } from '../api/client';
 
 export type Preset = 'corner' | 'front' | 'side' | 'top';
+
+/** A click on the master. */
+export interface Pick {
+  /** Outward direction of the facet: three numbers. */
+  normal: string;
+  /** The facet and where on it: three numbers. */
+  place: string;
+}
+
+const MASTER = new Color('#e6d9c0');
+const LOCKED = new Color('#8a2f22');
 
 const DIRECTIONS: Record<Preset, [number, number, number]> = {
   corner: [-0.62, -1, 0.62],
@@ -44,6 +59,8 @@ export class SolidScene {
   private readonly controls: OrbitControls;
   private readonly master = new Group();
   private readonly box = new Group();
+  private readonly marks = new Group();
+  private flat: BufferGeometry | null = null;
   private readonly watcher: ResizeObserver;
   private pressed = new Vector2();
   private frame = 0;
@@ -51,14 +68,14 @@ export class SolidScene {
 
   constructor(
     private readonly host: HTMLElement,
-    private readonly pick: (normal: string) => void,
+    private readonly pick: (at: Pick) => void,
   ) {
     host.prepend(this.renderer.domElement);
     this.renderer.setPixelRatio(window.devicePixelRatio);
     this.camera.up.set(0, 0, 1);
     this.controls = new OrbitControls(this.camera, this.renderer.domElement);
     this.controls.addEventListener('change', this.draw);
-    this.scene.add(new AmbientLight(0xfff7ea, 1.3), this.master, this.box);
+    this.scene.add(new AmbientLight(0xfff7ea, 1.3), this.master, this.box, this.marks);
     const sun = new DirectionalLight(0xffffff, 2.1);
     sun.position.set(-0.6, -0.9, 1.3);
     const sky = new DirectionalLight(0xdbe8ee, 0.7);
@@ -84,8 +101,10 @@ export class SolidScene {
     const flat = shape.toNonIndexed();
     flat.computeVertexNormals();
     shape.dispose();
+    this.flat = flat;
+    this.setLocked(null);
     this.master.add(
-      new Mesh(flat, new MeshLambertMaterial({ color: new Color('#e6d9c0'), side: DoubleSide })),
+      new Mesh(flat, new MeshLambertMaterial({ vertexColors: true, side: DoubleSide })),
     );
     if (gaps > 0) {
       const edges = new BufferGeometry();
@@ -100,6 +119,75 @@ export class SolidScene {
     }
     this.frameOnce();
     this.draw();
+  }
+
+  /** Tints each facet by how much of it is locked, 0 to 255; null tints none. */
+  setLocked(share: Uint8Array | null) {
+    const shape = this.flat;
+    if (!shape) {
+      return;
+    }
+    const count = shape.getAttribute('position').count;
+    const colours = new Float32Array(3 * count);
+    const mixed = new Color();
+    for (let v = 0; v < count; v++) {
+      mixed.copy(MASTER).lerp(LOCKED, (share?.[Math.floor(v / 3)] ?? 0) / 255);
+      colours.set([mixed.r, mixed.g, mixed.b], 3 * v);
+    }
+    shape.setAttribute('color', new BufferAttribute(colours, 3));
+    this.draw();
+  }
+
+  /** Air as faceted balls as large as the pockets, vents and sprue as they run to the plate. */
+  setMarks(study: Study | null, stale: boolean) {
+    clear(this.marks);
+    const air = [
+      ...(study?.poured ?? []).map((p) => ({ ...p, below: -1 })),
+      ...(study?.cast ?? []).map((p) => ({ ...p, below: 1 })),
+    ];
+    for (const p of air) {
+      const radius = Math.max(1, p.sizeMm / 2);
+      const ball = new IcosahedronGeometry(radius, 1);
+      // a cast is poured turned over: its air hangs the other way
+      ball.translate(p.x, p.y, p.z + p.below * radius);
+      this.mark(ball, '#c98a1b', stale ? 0.25 : 0.75, true);
+    }
+    for (const v of study?.vents ?? []) {
+      this.mark(upright(new CylinderGeometry(1, 1, Math.max(1, v.z)), v), '#1f6a4f', 0.9, false);
+    }
+    if (study?.sprue) {
+      const s = study.sprue;
+      this.mark(upright(new ConeGeometry(5, Math.max(1, s.z)), s), '#1f6a4f', 0.9, false);
+    }
+    this.draw();
+  }
+
+  private mark(shape: BufferGeometry, colour: string, cover: number, faceted: boolean) {
+    const body = new Mesh(
+      shape,
+      new MeshLambertMaterial({
+        color: colour,
+        transparent: true,
+        opacity: cover,
+        depthTest: false,
+      }),
+    );
+    body.renderOrder = 4;
+    this.marks.add(body);
+    if (!faceted) {
+      return;
+    }
+    const lines = new LineSegments(
+      new EdgesGeometry(shape),
+      new LineBasicMaterial({
+        color: '#1c2833',
+        transparent: true,
+        opacity: 0.5,
+        depthTest: false,
+      }),
+    );
+    lines.renderOrder = 5;
+    this.marks.add(lines);
   }
 
   /** How far the master stands clear of the plate, mm. */
@@ -222,10 +310,22 @@ export class SolidScene {
     );
     const ray = new Raycaster();
     ray.setFromCamera(at, this.camera);
-    const normal = ray.intersectObject(this.master).find((hit) => hit.face)?.face?.normal;
-    if (normal) {
-      this.pick(`${normal.x} ${normal.y} ${normal.z}`);
+    const hit = ray.intersectObject(this.master).find((h) => h.face);
+    const corners = this.flat?.getAttribute('position');
+    if (!hit?.face || !corners || hit.faceIndex === undefined || hit.faceIndex === null) {
+      return;
     }
+    const { a, b, c, normal } = hit.face;
+    const at3 = (i: number) => new Vector3().fromBufferAttribute(corners, i);
+    const where = this.master.worldToLocal(hit.point.clone());
+    const weights = new Vector3();
+    Triangle.getBarycoord(where, at3(a), at3(b), at3(c), weights);
+    const u = Math.min(1, Math.max(0, weights.y));
+    const v = Math.min(1 - u, Math.max(0, weights.z));
+    this.pick({
+      normal: `${normal.x} ${normal.y} ${normal.z}`,
+      place: `${hit.faceIndex} ${u.toFixed(6)} ${Math.min(v, 1 - Number(u.toFixed(6))).toFixed(6)}`,
+    });
   };
 
   dispose() {
@@ -237,9 +337,17 @@ export class SolidScene {
     this.controls.dispose();
     clear(this.master);
     clear(this.box);
+    clear(this.marks);
     this.renderer.dispose();
     this.renderer.domElement.remove();
   }
+}
+
+/** Stands a shape made along y on the plate under a place. */
+function upright(shape: BufferGeometry, at: { x: number; y: number; z: number }) {
+  shape.rotateX(Math.PI / 2);
+  shape.translate(at.x, at.y, at.z / 2);
+  return shape;
 }
 
 function clear(group: Group) {

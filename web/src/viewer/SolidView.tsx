@@ -1,11 +1,18 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Drawing, Job } from '../api/client';
-import { SolidScene, type Preset } from './SolidScene';
+import type { ShapeDesk } from '../job/useStudy';
+import { SolidScene, type Pick, type Preset } from './SolidScene';
 
 interface Props {
   job: Job;
-  /** When given, a click on a face rests the master on it. */
-  rest?: (normal: string) => void;
+  /** When given, a click on the master calls it. */
+  pick?: ((at: Pick) => void) | undefined;
+  /** What a click does, in words. */
+  hint: string;
+  /** Air, sprue and vents to show; null shows none. */
+  shape: ShapeDesk | null;
+  /** Whether the surface the mould is locked on is shown. */
+  locked: boolean;
   withBox: boolean;
   /** Called when this machine cannot draw solids. */
   missing: () => void;
@@ -19,16 +26,17 @@ const PRESETS: { id: Preset; text: string }[] = [
 ];
 
 /** The master in its rubber and box, turned with the mouse. */
-export default function SolidView({ job, rest, withBox, missing }: Props) {
+export default function SolidView({ job, pick, hint, shape, locked, withBox, missing }: Props) {
   const host = useRef<HTMLDivElement>(null);
   const scene = useRef<SolidScene | null>(null);
-  const latestRest = useRef(rest);
+  const latestPick = useRef(pick);
   const latestMissing = useRef(missing);
   const [loaded, setLoaded] = useState('');
+  const [tinted, setTinted] = useState(false);
   const dipstick = job.dipstick;
 
   useEffect(() => {
-    latestRest.current = rest;
+    latestPick.current = pick;
     latestMissing.current = missing;
   });
 
@@ -38,7 +46,7 @@ export default function SolidView({ job, rest, withBox, missing }: Props) {
       return;
     }
     try {
-      scene.current = new SolidScene(element, (normal) => latestRest.current?.(normal));
+      scene.current = new SolidScene(element, (at) => latestPick.current?.(at));
     } catch {
       latestMissing.current();
       return;
@@ -89,11 +97,40 @@ export default function SolidView({ job, rest, withBox, missing }: Props) {
     return () => stop.abort();
   }, [job.id, job.version, job.liftMm, withBox, dipstick]);
 
+  const study = shape?.study ?? null;
+  const stale = shape?.stale ?? false;
+  useEffect(() => {
+    scene.current?.setMarks(study, stale);
+  }, [study, stale, loaded]);
+
+  useEffect(() => {
+    const stop = new AbortController();
+    void (async () => {
+      if (!locked || !loaded || !study || stale) {
+        scene.current?.setLocked(null);
+        setTinted(false);
+        return;
+      }
+      try {
+        const answer = await fetch(`/api/jobs/${job.id}/study/locked`, { signal: stop.signal });
+        if (answer.ok) {
+          scene.current?.setLocked(new Uint8Array(await answer.arrayBuffer()));
+          setTinted(true);
+        }
+      } catch {
+        // the page went on to something else
+      }
+    })();
+    return () => stop.abort();
+  }, [job.id, locked, loaded, study, stale]);
+
   return (
     <div
       className="solid"
       ref={host}
       data-loaded={loaded}
+      data-locked={tinted}
+      data-pockets={study && !stale ? study.poured.length + study.cast.length : ''}
       aria-label="The master in its mould, solid"
       role="group"
     >
@@ -108,7 +145,8 @@ export default function SolidView({ job, rest, withBox, missing }: Props) {
             {p.text}
           </button>
         ))}
-        {rest && <span className="quiet">Click a face to rest the master on it.</span>}
+        {hint && <span className="quiet">{hint}</span>}
+        {locked && <span className="quiet">Dark red: the mould is locked here.</span>}
       </div>
     </div>
   );

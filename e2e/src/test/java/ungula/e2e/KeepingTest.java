@@ -75,7 +75,7 @@ public class KeepingTest extends Browsing {
   public void theMadeUpShelfGoesWithOneClick() throws Exception {
     try (App fresh = new App()) {
       page.navigate(fresh.url(""));
-      assertThat(page.locator(".entry")).hasCount(4);
+      assertThat(page.locator(".entry")).hasCount(9);
       button("Take the made-up jobs away").click();
       assertThat(page.locator(".entry")).hasCount(0);
       assertThat(page.locator(".empty")).containsText("A job begins with a master");

@@ -2,6 +2,7 @@ package ungula.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.nio.file.Path;
 import org.testng.annotations.Test;
@@ -23,7 +24,7 @@ public class Screenshots extends Browsing {
   @Test
   public void mainViews() {
     visit("");
-    assertThat(page.locator(".entry")).hasCount(4);
+    assertThat(page.locator(".entry")).hasCount(9);
     page.waitForFunction("[...document.images].every((i) => i.complete && i.naturalWidth > 0)");
     take("shelf");
     String nautilus = demoJob("Nautilus touch model");
@@ -43,6 +44,16 @@ public class Screenshots extends Browsing {
     visit(demoJob("Bollard chess pieces") + "/mould");
     drawn();
     take("cautions");
+    visit(demoJob("Octopus on a rock") + "/mould");
+    page.locator("[data-caution='air.cast']")
+        .waitFor(new Locator.WaitForOptions().setTimeout(60_000));
+    page.locator(".drawing path.AIR").waitFor();
+    page.locator(".shape").scrollIntoViewIfNeeded();
+    take("air");
+    button("Show what locks").click();
+    solidDrawn();
+    page.locator(".solid[data-locked='true']").waitFor();
+    take("locks");
     visit("rubber/samphire-15");
     assertThat(page.locator("article")).isVisible();
     take("rubber-sheet");

@@ -66,7 +66,7 @@ public class ServerTest {
   }
 
   @Test
-  public void theDemoShelfHasFourJobsInDifferentStates() throws Exception {
+  public void theDemoShelfHasNineJobsInDifferentStates() throws Exception {
     JsonNode shelf = server.get("/api/shelf").body();
     long demo = 0;
     long stops = 0;
@@ -84,7 +84,7 @@ public class ServerTest {
         assertTrue(png.raw().length > 2000, "picture of " + job.get("name"));
       }
     }
-    assertEquals(demo, 4);
+    assertEquals(demo, 9);
     assertEquals(stops, 1);
   }
 

@@ -79,8 +79,10 @@ public final class AirTraps {
    * @param totalMm3 of all pockets
    * @param unreachedMm3 of the parts of the room with no way to an opening at all
    * @param pockets largest first; those less than a cell deep are left out
+   * @param cells of the pockets
    */
-  public record Result(double totalMm3, double unreachedMm3, List<Pocket> pockets) {}
+  public record Result(
+      double totalMm3, double unreachedMm3, List<Pocket> pockets, AirCells cells) {}
 
   /**
    * @param up against gravity; any length
@@ -389,24 +391,29 @@ public final class AirTraps {
       spills[i] = spill[(int) order[i]];
     }
     List<Pocket> found = new ArrayList<>();
+    List<Integer> counted = new ArrayList<>();
     boolean[] done = new boolean[order.length];
     double oneCell = Math.abs(stepX) + Math.abs(stepY) + Math.abs(stepZ);
     double total = 0;
     for (int i = 0; i < order.length; i++) {
       if (!done[i]) {
-        Pocket p = pocket(i, sorted, spills, done);
+        List<Integer> cells = new ArrayList<>();
+        Pocket p = pocket(i, sorted, spills, done, cells);
         if (p.depthMm > 1.001 * oneCell) {
           found.add(p);
+          counted.addAll(cells);
           total += p.volumeMm3;
         }
       }
     }
     found.sort(Comparator.comparingDouble((Pocket p) -> -p.volumeMm3));
-    return new Result(total, unreached * grid.cellMm3(), List.copyOf(found));
+    int[] kept = counted.stream().mapToInt(c -> c).sorted().toArray();
+    return new Result(
+        total, unreached * grid.cellMm3(), List.copyOf(found), AirCells.of(grid, kept));
   }
 
-  private Pocket pocket(int seed, int[] sorted, float[] spills, boolean[] done) {
-    List<Integer> cells = new ArrayList<>();
+  private Pocket pocket(
+      int seed, int[] sorted, float[] spills, boolean[] done, List<Integer> cells) {
     done[seed] = true;
     stack.count = 0;
     stack.add(seed);

@@ -116,6 +116,194 @@ public final class HarbourShapes {
     }
   }
 
+  /**
+   * An octopus on a rock, about 95 mm high: a mantle like an umbrella, arms that arch and curl,
+   * tips that hang.
+   */
+  public static TriangleMesh octopus() {
+    List<double[]> beads = new ArrayList<>();
+    for (int arm = 0; arm < 8; arm++) {
+      double way = 2 * Math.PI * (arm + 0.3) / 8;
+      double reach = 44 + 7 * Math.sin(2.3 * arm);
+      double arch = 9 + 7 * Math.cos(1.7 * arm);
+      boolean curls = arm % 2 == 0;
+      for (int i = 0; i <= 26; i++) {
+        double t = i / 26.0;
+        double bend = way + 0.55 * t * t * (arm % 3 - 1);
+        double out = 12 + (reach - 12) * Math.sin(t * (curls ? 1.9 : 1.45)) / Math.sin(1.45);
+        double up =
+            40 - 30 * t + arch * Math.sin(Math.PI * t) + (curls ? 34 : 5) * Math.pow(t, 3) * t;
+        beads.add(new double[] {out * Math.cos(bend), out * Math.sin(bend), up, 8.2 - 5.4 * t});
+      }
+    }
+    IsoSurface.Shape shape =
+        (x, y, z) -> {
+          double r = Math.hypot(x, y);
+          double way = Math.atan2(y, x);
+          double rough = 1.6 * Math.sin(0.21 * x + 1) * Math.sin(0.19 * y) * Math.sin(0.3 * z + 2);
+          double rock = (Math.hypot(r / 46, (z + 4) / 19) - 1) * 19 - rough;
+          double head = (Math.hypot(Math.hypot(x + 5, y) / 19, (z - 70) / 25) - 1) * 19;
+          double neck = (Math.hypot(r / 13, (z - 46) / 14) - 1) * 13;
+          double eyes = Math.hypot(Math.hypot(x - 13, Math.abs(y) - 9), z - 57) - 5.5;
+          // the skin between the arms: a shell, open below
+          double dome = Math.hypot(r, 1.15 * (z - 14)) - 31 - 1.6 * Math.cos(8 * way - 1.9);
+          double skirt = Math.max(Math.abs(dome) - 1.7, 25 - z);
+          double body = softest(softest(head, neck, 9), softest(skirt, eyes, 3), 5);
+          double arms = 1e9;
+          for (double[] b : beads) {
+            double dx = x - b[0];
+            double dy = y - b[1];
+            double dz = z - b[2];
+            double d2 = dx * dx + dy * dy + dz * dz;
+            if (d2 < 400) {
+              arms = Math.min(arms, Math.sqrt(d2) - b[3]);
+            }
+          }
+          double stem = Math.max(r - 8, Math.max(z - 40, -z));
+          return Math.max(softest(rock, softest(softest(body, arms, 4), stem, 4), 3), -z);
+        };
+    Box3 room = new Box3(new Vec3(-66, -66, -1.2), new Vec3(66, 66, 100));
+    return standing(IsoSurface.of(shape, room, 120), Rotation.NONE);
+  }
+
+  /** A rope paperweight: three strands twisted, tied in a closed trefoil, lying flat. */
+  public static TriangleMesh ropeKnot() {
+    int steps = 600;
+    int round = 96;
+    TriangleMesh.Builder b = new TriangleMesh.Builder(2 * steps * round);
+    int[][] at = new int[steps][round];
+    for (int i = 0; i < steps; i++) {
+      double t = 2 * Math.PI * i / steps;
+      Vec3 middle = knot(t);
+      Vec3 along = knot(t + 1e-4).minus(knot(t - 1e-4)).unit();
+      Vec3 right = along.cross(Vec3.UP).unit();
+      Vec3 over = right.cross(along);
+      for (int j = 0; j < round; j++) {
+        double turn = 2 * Math.PI * j / round;
+        double radius = 8.6 - 1.1 * Math.abs(Math.sin(1.5 * turn + 12 * t));
+        Vec3 p =
+            middle
+                .plus(right.times(radius * Math.cos(turn)))
+                .plus(over.times(radius * Math.sin(turn)));
+        at[i][j] = b.vertex(p.x(), p.y(), p.z());
+      }
+    }
+    for (int i = 0; i < steps; i++) {
+      for (int j = 0; j < round; j++) {
+        int[] here = at[i];
+        int[] next = at[(i + 1) % steps];
+        int k = (j + 1) % round;
+        b.triangle(here[j], next[j], next[k]);
+        b.triangle(here[j], next[k], here[k]);
+      }
+    }
+    return standing(b.build(), Rotation.NONE);
+  }
+
+  private static Vec3 knot(double t) {
+    return new Vec3(
+        15 * (Math.sin(t) + 2 * Math.sin(2 * t)),
+        15 * (Math.cos(t) - 2 * Math.cos(2 * t)),
+        -11 * Math.sin(3 * t));
+  }
+
+  /** A ship's bell standing on its mouth, hollow, with a crown to hang it by; 120 mm high. */
+  public static TriangleMesh bell() {
+    double[][] outside = {
+      {44, 0},
+      {46, 3},
+      {45, 9},
+      {38, 22},
+      {33, 40},
+      {30.5, 58},
+      {29, 72},
+      {25, 82},
+      {16, 88},
+      {10, 91},
+      {8, 96},
+      {11, 102},
+      {12.5, 109},
+      {10, 116},
+      {0, 120}
+    };
+    double[][] inside = {
+      {0, 79}, {14, 78}, {21, 75}, {24.5, 68}, {26, 56}, {29, 38}, {34, 20}, {39, 8}, {40, 0}
+    };
+    List<double[]> ring = new ArrayList<>();
+    for (double[] p : profile(inside, 8, 0)) {
+      if (ring.isEmpty() || p[1] < ring.get(ring.size() - 1)[1] + 1e-9) {
+        ring.add(p);
+      }
+    }
+    double[][] out = profile(outside, 8, 1);
+    for (int i = 1; i < out.length; i++) {
+      ring.add(out[i]);
+    }
+    return Tessellation.turned(ring.toArray(double[][]::new), 160);
+  }
+
+  /** A harbour seal pup on its belly, flat underneath, about 150 mm long. */
+  public static TriangleMesh sealPup() {
+    IsoSurface.Shape seal =
+        (x, y, z) -> {
+          double side = Math.abs(y);
+          double taper = 1 - 0.0042 * Math.max(0, x);
+          double body =
+              (Math.hypot(Math.hypot(x / 62, y / (25 * taper)), (z - 19) / (22 * taper)) - 1) * 22;
+          double chest = Math.hypot(Math.hypot(x + 42, y), z - 27) - 19;
+          double head = (Math.hypot(Math.hypot(x + 57, y) / 17, (z - 45) / 15) - 1) * 15;
+          double muzzle = Math.hypot(Math.hypot(x + 71, y), z - 41) - 7.5;
+          double eye = Math.hypot(Math.hypot(x + 67, side - 8.5), z - 49) - 2.6;
+          double flipper =
+              (Math.hypot(
+                          Math.hypot((x + 28 - 0.5 * (side - 20)) / 11, (side - 31) / 16),
+                          (z - 7) / 5)
+                      - 1)
+                  * 5;
+          double tail =
+              (Math.hypot(Math.hypot((x - 70) / 18, (side - 8) / 8), (z - 12) / 4.5) - 1) * 4.5;
+          double all = softest(softest(body, chest, 14), softest(head, muzzle, 7), 9);
+          all = softest(softest(all, flipper, 6), softest(tail, eye, 1), 5);
+          return Math.max(all, 1.5 - z);
+        };
+    Box3 room = new Box3(new Vec3(-86, -54, -1), new Vec3(96, 54, 66));
+    return standing(IsoSurface.of(seal, room, 130), Rotation.NONE);
+  }
+
+  /** A mooring post half a metre high with barnacles, a groove worn by ropes and a cap. */
+  public static TriangleMesh mooringPost() {
+    List<double[]> barnacles = new ArrayList<>();
+    for (int i = 0; i < 70; i++) {
+      double way = 2.399963 * i;
+      double up = 24 + 250 * Math.pow((i + 0.5) / 70, 1.6);
+      barnacles.add(new double[] {way, up, 5 + 4 * Math.abs(Math.sin(7.1 * i))});
+    }
+    IsoSurface.Shape post =
+        (x, y, z) -> {
+          double r = Math.hypot(x, y);
+          double way = Math.atan2(y, x);
+          double grain = 0.9 * Math.sin(17 * way + 0.02 * z) * Math.sin(5 * way);
+          double radius = 66 - 0.03 * z + grain;
+          double worn = 9 * Math.exp(-Math.pow((z - 405) / 22, 2));
+          double trunk = Math.max(r - radius + worn, Math.max(-z, z - 470));
+          double cap = Math.max(Math.hypot(r, 1.6 * (z - 458)) - 76, 452 - z);
+          double shells = 1e9;
+          for (double[] b : barnacles) {
+            double dz = z - b[1];
+            if (Math.abs(dz) < 26) {
+              double cx = (63 - 0.03 * b[1]) * Math.cos(b[0]);
+              double cy = (63 - 0.03 * b[1]) * Math.sin(b[0]);
+              double across = Math.hypot(Math.hypot(x - cx, y - cy), dz);
+              double crater = Math.hypot(Math.hypot(x - 1.2 * cx, y - 1.2 * cy), dz) - 0.55 * b[2];
+              shells = Math.min(shells, Math.max(across - b[2] - 3, -crater));
+            }
+          }
+          return Math.max(softest(softest(trunk, cap, 6), shells, 3), -z);
+        };
+    Box3 room = new Box3(new Vec3(-86, -86, -5), new Vec3(86, 86, 512));
+    return standing(IsoSurface.of(post, room, 190), Rotation.NONE);
+  }
+
   /** A wall tile 150 × 150 mm with waves in relief, flat at the back. */
   public static TriangleMesh waveTile() {
     int n = 200;

@@ -50,6 +50,19 @@ public record Pose(Rotation turn, double liftMm) {
     return new Pose(Rotation.about(axis, degrees).after(turn), liftMm);
   }
 
+  /**
+   * Reads "14 90": tips the top by so many degrees towards a direction, 0 being +x and 90 +y.
+   *
+   * @throws UnreadableQuantity when it is not two numbers
+   */
+  public Pose tipped(String text) {
+    String[] words = text.strip().split("\\s+", 2);
+    double degrees = Numbers.parse(words[0]);
+    double towards = Math.toRadians(Numbers.parse(words.length < 2 ? "" : words[1]));
+    Vec3 axis = new Vec3(-Math.sin(towards), Math.cos(towards), 0);
+    return new Pose(Rotation.about(axis, degrees).after(turn), liftMm);
+  }
+
   /** Reads "0 0 -1": rests on the face whose outward direction this is in the present pose. */
   public Pose restOn(String text) {
     String[] words = text.strip().split("\\s+");

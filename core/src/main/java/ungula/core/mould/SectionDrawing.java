@@ -44,7 +44,11 @@ public record SectionDrawing(
     /** Only the outer size of the master is known. */
     ENVELOPE,
     POUR_LINE,
-    GAP
+    GAP,
+    /** Air that stays in the rubber. */
+    AIR,
+    /** Air that stays in a cast. */
+    CAST_AIR
   }
 
   /**
@@ -68,6 +72,17 @@ public record SectionDrawing(
    * @param word the changeable word behind it; empty when it only follows
    */
   public record Dimension(Side side, int row, double from, double to, String text, String word) {}
+
+  /** With one more shape in front; the same when it has no rings. */
+  public SectionDrawing with(Role role, List<double[]> rings) {
+    if (rings.isEmpty()) {
+      return this;
+    }
+    List<Shape> all = new ArrayList<>(shapes);
+    all.add(new Shape(role, rings));
+    return new SectionDrawing(
+        cut, at, from, to, left, bottom, right, top, List.copyOf(all), dimensions);
+  }
 
   /** Points of an outline closer to it than this share of the drawing are left out. */
   private static final double FINE = 1.0 / 3000;

@@ -50,6 +50,7 @@ final class CautionFinder {
       bowing();
       lift();
       sealing();
+      found.addAll(ShapeCautions.of(p));
     }
     if (p.product != null) {
       ratio();

@@ -7,12 +7,14 @@ import ungula.core.master.Measured;
 import ungula.core.master.Pose;
 import ungula.core.master.Solid;
 import ungula.core.master.VolumeWays;
+import ungula.core.mesh.SurfacePoint;
 import ungula.core.mould.Fixing;
 import ungula.core.mould.SheetStock;
 import ungula.core.plan.Choices.First;
 import ungula.core.plan.Choices.RatioMeant;
 import ungula.core.plan.Choices.Source;
 import ungula.core.quantity.Units;
+import ungula.core.quantity.UnreadableQuantity;
 import ungula.core.rubber.Additive;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.Ratio;
@@ -123,6 +125,24 @@ public final class ChoiceWords {
             "pose.asModelled",
             "as modelled",
             (c, text) -> c.withPose(new Pose(Pose.AS_MODELLED.turn(), c.pose().liftMm())))
+        .deed("pose.tipped", "tip the master", (c, text) -> c.withPose(c.pose().tipped(text)))
+        .deed(
+            "casting.sprue",
+            "place the sprue",
+            (c, text) ->
+                c.withCasting(new Choices.Casting(surfacePoint(text), c.casting().vents())))
+        .deed(
+            "casting.noSprue",
+            "take the sprue away",
+            (c, text) -> c.withCasting(new Choices.Casting(null, c.casting().vents())))
+        .deed(
+            "casting.vent",
+            "place a vent",
+            (c, text) -> c.withCasting(c.casting().withVent(surfacePoint(text))))
+        .deed(
+            "casting.noVents",
+            "take the vents away",
+            (c, text) -> c.withCasting(new Choices.Casting(c.casting().sprue(), List.of())))
         .deed(
             "looked.mould",
             "looked at",
@@ -131,6 +151,17 @@ public final class ChoiceWords {
             "looked.rubber",
             "looked at",
             (c, text) -> c.withLooked(c.looked().mould(), c.beforeRubber()));
+  }
+
+  /** Reads "1203 0.2 0.5": a facet and where on it. */
+  private static SurfacePoint surfacePoint(String text) {
+    String[] words = text.strip().split("\\s+");
+    try {
+      return new SurfacePoint(
+          Integer.parseInt(words[0]), Double.parseDouble(words[1]), Double.parseDouble(words[2]));
+    } catch (RuntimeException e) {
+      throw new UnreadableQuantity("A place on the master is a facet and two numbers.");
+    }
   }
 
   private static void measured(WordBook<Choices> book) {

@@ -1,11 +1,14 @@
 package ungula.core.plan;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import ungula.core.master.MasterMaterial;
 import ungula.core.master.Measured;
 import ungula.core.master.Pose;
 import ungula.core.master.Solid;
 import ungula.core.master.VolumeWays;
+import ungula.core.mesh.SurfacePoint;
 import ungula.core.mould.Fixing;
 import ungula.core.mould.SheetStock;
 import ungula.core.quantity.Choosable;
@@ -15,7 +18,18 @@ import ungula.core.rubber.Ratio;
 
 /** Everything the user has decided about one job. The plan follows from this and the master. */
 public record Choices(
-    Units units, Master master, Pose pose, Box mould, Rubber rubber, Looked looked) {
+    Units units,
+    Master master,
+    Pose pose,
+    Box mould,
+    Rubber rubber,
+    Casting casting,
+    Looked looked) {
+
+  /** What was kept before casting was asked about has none. */
+  public Choices {
+    casting = casting == null ? Casting.NOTHING : casting;
+  }
 
   public static Choices fresh(Units units) {
     return new Choices(
@@ -44,6 +58,7 @@ public record Choices(
             null,
             Fixing.HOT_GLUE),
         new Rubber(null, null, RatioMeant.NO, First.BASE, null, null, null, 1, Additive.NONE),
+        Casting.NOTHING,
         Looked.NOTHING);
   }
 
@@ -168,6 +183,27 @@ public record Choices(
       Additive additive) {}
 
   /**
+   * How casting material gets into the mould and air out of it.
+   *
+   * @param sprue where it is poured in, on the master's surface; null pours through the base, or
+   *     where it is highest
+   * @param vents on the master's surface
+   */
+  public record Casting(SurfacePoint sprue, List<SurfacePoint> vents) {
+    static final Casting NOTHING = new Casting(null, List.of());
+
+    Casting withVent(SurfacePoint vent) {
+      List<SurfacePoint> all = new ArrayList<>(vents);
+      all.add(vent);
+      return new Casting(sprue, List.copyOf(all));
+    }
+  }
+
+  Choices withCasting(Casting changed) {
+    return new Choices(units, master, pose, mould, rubber, changed, looked);
+  }
+
+  /**
    * What each stage was last looked at against: a fingerprint of everything before it. Empty when
    * never.
    */
@@ -176,11 +212,11 @@ public record Choices(
   }
 
   Choices withPose(Pose changed) {
-    return new Choices(units, master, changed, mould, rubber, looked);
+    return new Choices(units, master, changed, mould, rubber, casting, looked);
   }
 
   Choices withLooked(String atMould, String atRubber) {
-    return new Choices(units, master, pose, mould, rubber, new Looked(atMould, atRubber));
+    return new Choices(units, master, pose, mould, rubber, casting, new Looked(atMould, atRubber));
   }
 
   /** The same for equal parts, in this run of the program and in any other. */

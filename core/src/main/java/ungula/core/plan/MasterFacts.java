@@ -3,6 +3,7 @@ package ungula.core.plan;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.FillCurve;
 import ungula.core.mesh.MeshReport;
+import ungula.core.study.ShapeStudy;
 
 /**
  * What is known of a master's shape as it is posed: everything the plan needs, and nothing of how
@@ -15,6 +16,7 @@ import ungula.core.mesh.MeshReport;
  * @param report of the mesh, in millimetres; null when there is no mesh
  * @param guessedUnitMm the unit taken for the file; null when the file or the user says
  * @param titled what the shape is known from, in a few words
+ * @param study what the shape decides; null while it is not worked out
  */
 public record MasterFacts(
     Vec3 sizeMm,
@@ -23,4 +25,22 @@ public record MasterFacts(
     double restMm2,
     MeshReport report,
     Double guessedUnitMm,
-    String titled) {}
+    String titled,
+    ShapeStudy study) {
+
+  /** Before its shape is worked out. */
+  public MasterFacts(
+      Vec3 sizeMm,
+      Vec3 topMm,
+      FillCurve curve,
+      double restMm2,
+      MeshReport report,
+      Double guessedUnitMm,
+      String titled) {
+    this(sizeMm, topMm, curve, restMm2, report, guessedUnitMm, titled, null);
+  }
+
+  public MasterFacts withStudy(ShapeStudy found) {
+    return new MasterFacts(sizeMm, topMm, curve, restMm2, report, guessedUnitMm, titled, found);
+  }
+}

@@ -79,6 +79,13 @@ public final class Planner {
     return p;
   }
 
+  /** The box alone: what a study of the shape is asked about. Empty while no size is known. */
+  public static Optional<BoxMould> box(Choices choices, MasterFacts facts) {
+    Planner p = new Planner(choices, facts, null, Workshop.DEFAULT);
+    p.compute();
+    return Optional.ofNullable(p.box);
+  }
+
   private void compute() {
     if (facts == null) {
       return;
@@ -90,6 +97,7 @@ public final class Planner {
     }
     sizes(choices.mould());
     rubber();
+    ShapeFigures.add(facts.study(), figures, units);
     if (product != null) {
       amounts = new Amounts(choices, product, workshop, figures);
       amounts.workOut(box.rubberMm3(), mixMm3);

@@ -69,4 +69,31 @@ public class HarbourShapesTest {
     assertTrue(!r.overlapping() && !r.estimate());
     Near.absolute(r.bounds().size().z(), 82, 1e-9);
   }
+
+  @Test
+  public void theOthersAreClosedAndOfOnePiece() {
+    record Shape(TriangleMesh mesh, int holes, double least, double most) {}
+    Shape[] all = {
+      new Shape(HarbourShapes.ropeKnot(), 1, 35, 45),
+      new Shape(HarbourShapes.bell(), 0, 119, 121),
+      new Shape(HarbourShapes.sealPup(), 0, 50, 70),
+      new Shape(HarbourShapes.octopus(), 1, 90, 100),
+      new Shape(HarbourShapes.mooringPost(), 0, 480, 520)
+    };
+    for (Shape s : all) {
+      MeshReport r = report(s.mesh());
+      assertTrue(r.closed() && !r.insideOut() && !r.estimate(), r.toString());
+      assertEquals(r.parts(), 1, r.toString());
+      assertEquals(r.genus(), s.holes(), r.toString());
+      double height = r.bounds().size().z();
+      assertTrue(height > s.least() && height < s.most(), r.toString());
+      Near.absolute(r.bounds().min().z(), 0, 1e-9);
+    }
+  }
+
+  @Test
+  public void theBellIsHollow() {
+    MeshReport r = report(HarbourShapes.bell());
+    assertTrue(r.volumeMm3() < 0.5 * r.hullVolumeMm3(), r.toString());
+  }
 }

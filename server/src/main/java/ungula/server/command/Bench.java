@@ -11,7 +11,16 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import tools.jackson.databind.json.JsonMapper;
+import ungula.core.air.AirTraps;
+import ungula.core.air.Opening;
+import ungula.core.air.Room;
 import ungula.core.demo.HarbourShapes;
+import ungula.core.field.Coats;
+import ungula.core.field.DistanceField;
+import ungula.core.field.Grid;
+import ungula.core.field.Reach;
+import ungula.core.geometry.Box3;
+import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.Pose;
 import ungula.core.master.PosedMaster;
@@ -20,6 +29,7 @@ import ungula.core.master.UnitGuess;
 import ungula.core.mesh.MeshReport;
 import ungula.core.mesh.Slicer;
 import ungula.core.mesh.Slicer.Cut;
+import ungula.core.mesh.TriangleMesh;
 import ungula.core.mesh.io.Model;
 import ungula.core.mesh.io.ModelReader;
 import ungula.core.mesh.io.ModelUnreadable;
@@ -29,8 +39,11 @@ import ungula.core.plan.MasterFacts;
 import ungula.core.plan.Planner;
 import ungula.core.plan.Workshop;
 import ungula.core.quantity.Units;
+import ungula.core.release.HeightFields;
+import ungula.core.release.Locks;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
+import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
 
 /**
@@ -41,6 +54,8 @@ public final class Bench {
 
   private static final int ROUNDS = 7;
   private static final int SECTIONS = 200;
+  private static final int DIRECTIONS = 500;
+  private static final double BAND_MM = 10;
 
   private Bench() {}
 
@@ -83,7 +98,7 @@ public final class Bench {
     }
   }
 
-  private static Path write(Path file, ungula.core.mesh.TriangleMesh mesh) throws IOException {
+  private static Path write(Path file, TriangleMesh mesh) throws IOException {
     try (OutputStream out = Files.newOutputStream(file)) {
       StlWriter.write(mesh, out);
     }
@@ -132,6 +147,7 @@ public final class Bench {
     Product product = ExampleProducts.all().get("marram-20");
     Choices choices = Choices.fresh(Units.METRIC);
     times.put("planMs", median(() -> Planner.plan(choices, facts, product, Workshop.DEFAULT)));
+    shape(posed[0].mesh(), times);
     times.put("triangles", model[0].mesh().triangleCount());
     Runtime r = Runtime.getRuntime();
     times.put("heapMb", (r.totalMemory() - r.freeMemory()) >> 20);
@@ -139,6 +155,71 @@ public final class Bench {
   }
 
   /** Milliseconds, the median of several after two to warm up. */
+  /** What the shape decides, at the sizes the numbers in docs/methods.md are for. */
+  private static void shape(TriangleMesh mesh, Map<String, Object> times) throws Exception {
+    for (int cells : new int[] {128, 256}) {
+      double h = mesh.bounds().longest() / cells;
+      Grid grid = Grid.round(mesh.bounds(), BAND_MM, h);
+      times.put(
+          "field" + cells + "Ms",
+          median(
+              () ->
+                  DistanceField.of(mesh, grid, Reach.band(BAND_MM), Parallel.ALL, Progress.NONE)));
+    }
+    times.put(
+        "coatsMs",
+        median(
+            () ->
+                Coats.of(
+                    mesh, Coats.On.FREE, List.of(3.0, 6.0, 10.0), Parallel.ALL, Progress.NONE)));
+    Box3 b = mesh.bounds();
+    Box3 box = new Box3(b.min().minus(new Vec3(12, 12, 0)), b.max().plus(new Vec3(12, 12, 12)));
+    double fine = Math.cbrt(box.volume()) / 256;
+    times.put(
+        "air256Ms",
+        median(
+            () ->
+                AirTraps.of(
+                    Room.round(mesh, box, fine, Parallel.ALL, Progress.NONE),
+                    List.of(Opening.WHOLE_TOP),
+                    new Vec3(0.2, 0.1, 0.97))));
+    Room coarse = Room.round(mesh, box, 2 * fine, Parallel.ALL, Progress.NONE);
+    times.put(
+        "air" + DIRECTIONS / 5 + "DirectionsMs",
+        median(
+            () -> {
+              Parallel.ALL.each(
+                  DIRECTIONS / 5,
+                  i -> AirTraps.of(coarse, List.of(Opening.WHOLE_TOP), direction(i)));
+              return null;
+            }));
+    times.put("locksMs", median(() -> Locks.of(mesh, Vec3.UP, true, Parallel.ALL, Progress.NONE)));
+    times.put(
+        "heightFields" + DIRECTIONS + "Ms",
+        median(
+            () -> {
+              // one look serves a direction and its opposite
+              int portions = 10;
+              Parallel.ALL.each(
+                  portions,
+                  part -> {
+                    HeightFields fields = new HeightFields(mesh, 256);
+                    for (int i = part; i < DIRECTIONS / 2; i += portions) {
+                      fields.along(Rotation.bringing(direction(i), Vec3.UP));
+                    }
+                  });
+              return null;
+            }));
+  }
+
+  /** Directions spread evenly over the upper half of the sphere, on a spiral. */
+  private static Vec3 direction(int i) {
+    double z = 1 - (i + 0.5) / (DIRECTIONS / 2.0) % 1;
+    double turn = 2.399963229728653 * i;
+    double r = Math.sqrt(1 - z * z);
+    return new Vec3(r * Math.cos(turn), r * Math.sin(turn), z);
+  }
+
   private static double median(Stage stage) throws Exception {
     double[] ms = new double[ROUNDS];
     for (int i = -2; i < ROUNDS; i++) {

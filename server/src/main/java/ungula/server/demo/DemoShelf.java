@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Supplier;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
@@ -23,7 +24,7 @@ import ungula.server.model.Models;
 import ungula.server.workshop.Habits;
 
 /**
- * The harbour museum's shelf: four made-up jobs in different states, put up once on new data so
+ * The harbour museum's shelf: nine made-up jobs in different states, put up once on new data so
  * that the first visit has something to look at. Removed with one click.
  */
 @Component
@@ -55,61 +56,118 @@ class DemoShelf {
             10_000,
             19,
             Workshop.Paper.A4));
-    add(
-        "Bollard chess pieces",
-        HarbourShapes.chessSet(),
-        "bollards.stl",
-        edit("master.material", "PRINT_RESIN"),
-        edit("mould.sidesMm", "12 mm"),
-        edit("mould.overTopMm", "-6 mm"));
-    add(
-        "Wave-relief wall tile",
-        HarbourShapes.waveTile(),
-        "wave-tile.stl",
-        edit("master.material", "PLASTER"),
-        edit("mould.sidesMm", "15 mm"),
-        edit("mould.overTopMm", "12 mm"),
-        edit("mould.sheet", "MELAMINE_16"),
-        edit("rubber.product", "dulse-30"));
-    add(
-        "Lantern finial",
-        HarbourShapes.finial(),
-        "finial.stl",
-        edit("master.material", "WOOD"),
-        edit("mould.sheet", "STYRENE_2"),
-        edit("rubber.product", "samphire-15"),
-        edit("mould.fixing", "SCREWS"));
-    add(
-        "Nautilus touch model",
-        HarbourShapes.nautilus(),
-        "nautilus.stl",
-        edit("master.material", "CAST_RESIN"),
-        edit("pose.liftMm", "15 mm"),
-        edit("mould.overTopMm", "15 mm"),
-        edit("mould.sheet", "ACRYLIC_3"),
-        edit("rubber.product", "marram-20"));
+    List<Entry> entries = new ArrayList<>();
+    entries.add(
+        entry(
+            "Barnacled mooring post",
+            HarbourShapes::mooringPost,
+            "mooring-post.stl",
+            edit("master.material", "WOOD"),
+            edit("mould.sidesMm", "20 mm"),
+            edit("mould.overTopMm", "20 mm"),
+            edit("mould.sheet", "MELAMINE_16"),
+            edit("rubber.product", "marram-20")));
+    entries.add(
+        entry(
+            "Harbour seal pup",
+            HarbourShapes::sealPup,
+            "seal-pup.stl",
+            edit("master.material", "PRINT_RESIN"),
+            edit("rubber.product", "samphire-15")));
+    entries.add(
+        entry(
+            "Ship's bell",
+            HarbourShapes::bell,
+            "bell.stl",
+            edit("master.material", "CAST_RESIN"),
+            edit("mould.sidesMm", "15 mm")));
+    entries.add(
+        entry(
+            "Rope-knot paperweight",
+            HarbourShapes::ropeKnot,
+            "rope-knot.stl",
+            edit("master.material", "PRINT_RESIN"),
+            edit("pose.liftMm", "10 mm"),
+            edit("rubber.product", "dulse-30")));
+    entries.add(
+        entry(
+            "Bollard chess pieces",
+            HarbourShapes::chessSet,
+            "bollards.stl",
+            edit("master.material", "PRINT_RESIN"),
+            edit("mould.sidesMm", "12 mm"),
+            edit("mould.overTopMm", "-6 mm")));
+    entries.add(
+        entry(
+            "Wave-relief wall tile",
+            HarbourShapes::waveTile,
+            "wave-tile.stl",
+            edit("master.material", "PLASTER"),
+            edit("mould.sidesMm", "15 mm"),
+            edit("mould.overTopMm", "12 mm"),
+            edit("mould.sheet", "MELAMINE_16"),
+            edit("rubber.product", "dulse-30")));
+    entries.add(
+        entry(
+            "Lantern finial",
+            HarbourShapes::finial,
+            "finial.stl",
+            edit("master.material", "WOOD"),
+            edit("mould.sheet", "STYRENE_2"),
+            edit("rubber.product", "samphire-15"),
+            edit("mould.fixing", "SCREWS")));
+    entries.add(
+        entry(
+            "Octopus on a rock",
+            HarbourShapes::octopus,
+            "octopus.stl",
+            edit("master.material", "PRINT_RESIN"),
+            edit("mould.sheet", "ACRYLIC_3"),
+            edit("rubber.product", "samphire-15")));
+    entries.add(
+        entry(
+            "Nautilus touch model",
+            HarbourShapes::nautilus,
+            "nautilus.stl",
+            edit("master.material", "CAST_RESIN"),
+            edit("pose.liftMm", "15 mm"),
+            edit("mould.overTopMm", "15 mm"),
+            edit("mould.sheet", "ACRYLIC_3"),
+            edit("rubber.product", "marram-20")));
+    // shapes take seconds to make: side by side
+    List<TriangleMesh> meshes = entries.parallelStream().map(e -> e.shape.get()).toList();
+    for (int i = 0; i < meshes.size(); i++) {
+      add(entries.get(i), meshes.get(i));
+    }
     workshop.markDemoOffered();
   }
+
+  private record Entry(
+      String name, Supplier<TriangleMesh> shape, String fileName, List<Edit> edits) {}
 
   private static Edit edit(String word, String text) {
     return Edit.of(word, text);
   }
 
-  private void add(String name, TriangleMesh mesh, String fileName, Edit... edits)
-      throws IOException {
+  private static Entry entry(
+      String name, Supplier<TriangleMesh> shape, String fileName, Edit... edits) {
+    return new Entry(name, shape, fileName, List.of(edits));
+  }
+
+  private void add(Entry entry, TriangleMesh mesh) throws IOException {
     Path file = Files.createTempFile("ungula-demo", ".stl");
     try (OutputStream out = Files.newOutputStream(file)) {
       StlWriter.write(mesh, out);
     }
-    Models.Stored model = models.keep(file, fileName, Progress.NONE);
+    Models.Stored model = models.keep(file, entry.fileName, Progress.NONE);
     List<Edit> all = new ArrayList<>();
     all.add(edit("master.source", "FILE"));
     all.add(edit("master.model", model.id()));
     all.add(edit("master.unitMm", "1"));
-    all.addAll(List.of(edits));
+    all.addAll(entry.edits);
     all.add(edit("looked.mould", ""));
     all.add(edit("looked.rubber", ""));
     Choices choices = ChoiceWords.edit(Choices.fresh(workshop.current().units()), all, null);
-    jobs.add(name, true, choices);
+    jobs.add(entry.name, true, choices);
   }
 }

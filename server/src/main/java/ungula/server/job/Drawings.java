@@ -8,6 +8,7 @@ import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.MouldPicture;
 import ungula.core.mould.SectionDrawing;
+import ungula.core.mould.SectionDrawing.Role;
 
 /** Drawings of a job as it stands, for the page and for paper. */
 @Component
@@ -24,13 +25,21 @@ public class Drawings {
    */
   public SectionDrawing section(Jobs.Job job, BoxMould box, Cut cut, Double at) {
     double middle = cut == Cut.TOP ? box.belowMm() + box.masterMm().z() / 2 : 0;
-    return SectionDrawing.of(
-        box,
-        shapes.posed(job.choices()).map(p -> p.slicer(cut)).orElse(null),
-        cut,
-        job.choices().master().measured().outline() == Measured.Outline.ROUND,
-        at == null ? middle : at,
-        job.choices().units());
+    SectionDrawing drawing =
+        SectionDrawing.of(
+            box,
+            shapes.posed(job.choices()).map(p -> p.slicer(cut)).orElse(null),
+            cut,
+            job.choices().master().measured().outline() == Measured.Outline.ROUND,
+            at == null ? middle : at,
+            job.choices().units());
+    return job.study()
+        .map(
+            s ->
+                drawing
+                    .with(Role.AIR, s.pouredAt(cut, drawing.at()))
+                    .with(Role.CAST_AIR, s.castAt(cut, drawing.at())))
+        .orElse(drawing);
   }
 
   /** The master in its block of rubber; empty while there is no shape to draw. */

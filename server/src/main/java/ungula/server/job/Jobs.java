@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
@@ -11,10 +12,12 @@ import org.springframework.transaction.annotation.Transactional;
 import ungula.core.mould.BoxMould;
 import ungula.core.plan.ChoiceWords;
 import ungula.core.plan.Choices;
+import ungula.core.plan.MasterFacts;
 import ungula.core.plan.Plan;
 import ungula.core.plan.Planner;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
+import ungula.core.study.ShapeStudy;
 import ungula.server.product.Products;
 import ungula.server.web.Json;
 import ungula.server.web.Problem;
@@ -31,19 +34,32 @@ public class Jobs {
   private final Products products;
   private final Habits workshop;
   private final Shapes shapes;
+  private final Studies studies;
   private final Json json;
   private final Clock clock = Clock.systemUTC();
 
-  Jobs(JobMapper mapper, Products products, Habits workshop, Shapes shapes, Json json) {
+  Jobs(
+      JobMapper mapper,
+      Products products,
+      Habits workshop,
+      Shapes shapes,
+      Studies studies,
+      Json json) {
     this.mapper = mapper;
     this.products = products;
     this.workshop = workshop;
     this.shapes = shapes;
+    this.studies = studies;
     this.json = json;
   }
 
-  /** A job with its present choices and what follows from them. */
-  public record Job(JobMapper.Row row, Choices choices, Plan plan, Product product) {
+  /**
+   * A job with its present choices and what follows from them.
+   *
+   * @param study of its shape; empty while it is not worked out
+   */
+  public record Job(
+      JobMapper.Row row, Choices choices, Plan plan, Product product, Optional<ShapeStudy> study) {
 
     /** The box, for what cannot be shown without one. */
     BoxMould box() {
@@ -73,8 +89,24 @@ public class Jobs {
 
   private Job planned(JobMapper.Row row, Choices choices) {
     Product product = products.find(choices.rubber().product()).orElse(null);
-    Plan plan = Planner.plan(choices, shapes.facts(choices), product, workshop.current());
-    return new Job(row, choices, plan, product);
+    MasterFacts facts = shapes.facts(choices);
+    Optional<ShapeStudy> study = question(choices, facts).flatMap(studies::known);
+    Plan plan =
+        Planner.plan(
+            choices, study.map(s -> facts.withStudy(s)).orElse(facts), product, workshop.current());
+    return new Job(row, choices, plan, product, study);
+  }
+
+  /** What there is to ask of its shape; empty while it has none, or no box. */
+  Optional<Studies.Question> question(Choices choices, MasterFacts facts) {
+    return shapes.posed(choices).isEmpty()
+        ? Optional.empty()
+        : Planner.box(choices, facts)
+            .map(box -> studies.question(choices, shapes.unit(choices), box, facts.restMm2()));
+  }
+
+  Optional<Studies.Question> question(Choices choices) {
+    return question(choices, shapes.facts(choices));
   }
 
   private Choices choices(JobMapper.Row row) {
@@ -152,7 +184,8 @@ public class Jobs {
             r.id(), r.name(), r.version() + 1, step, r.demo(), r.archived(), r.deleted(), now),
         job.choices(),
         job.plan(),
-        job.product());
+        job.product(),
+        job.study());
   }
 
   /** Goes back one step (−1) or forward again (+1). */

@@ -86,6 +86,11 @@ public class Shapes {
         : UnitGuess.mmPerUnit(model.report().bounds().longest());
   }
 
+  /** Millimetres per unit of whatever the shape is known from. */
+  double unit(Choices choices) {
+    return choices.master().source() == Source.FILE ? unitMm(choices) : 1;
+  }
+
   /** What the plan needs to know of the master; null while its size is not known. */
   public MasterFacts facts(Choices choices) {
     Choices.Master m = choices.master();

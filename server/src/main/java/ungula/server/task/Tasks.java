@@ -2,6 +2,7 @@ package ungula.server.task;
 
 import jakarta.annotation.PreDestroy;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
@@ -93,6 +94,11 @@ public class Tasks {
     if (all.size() > REMEMBERED) {
       all.values().removeIf(r -> r.view.state != State.RUNNING);
     }
+  }
+
+  /** How a task stands; empty when it is forgotten. */
+  public Optional<TaskView> look(String id) {
+    return Optional.ofNullable(all.get(id)).map(r -> r.view);
   }
 
   TaskView find(String id) {

@@ -23,6 +23,7 @@ class Contract {
           "JobResponse.model",
           "JobResponse.dipstick",
           "JobResponse.second",
+          "StudyResponse.sprue",
           "ShelfJob.picture",
           "Caution.place",
           "JobName.name",

@@ -58,6 +58,95 @@ public class MeasureTest {
     assertTrue(out.toString(StandardCharsets.UTF_8).contains("volumeMm3"));
   }
 
+  private JsonNode json(String... args) {
+    String[] all = java.util.Arrays.copyOf(args, args.length + 2);
+    all[args.length] = file.toString();
+    all[args.length + 1] = "--json";
+    assertEquals(run(all), 0, err.toString(StandardCharsets.UTF_8));
+    return JsonMapper.builder().build().readTree(out.toByteArray());
+  }
+
+  @Test
+  public void coatsAreMeasuredWhenAskedFor() {
+    assertTrue(json().get("coats") == null);
+    JsonNode coats = json("--coats", "3,10").get("coats");
+    assertEquals(coats.size(), 2);
+    assertEquals(coats.get(0).get("tMm").asDouble(), 3.0);
+    assertEquals(coats.get(0).get("volumeMm3").asDouble(), 63_955, 640);
+    assertEquals(coats.get(1).get("volumeMm3").asDouble(), 268_453, 2_700);
+    assertTrue(coats.get(1).get("errorMm3").asDouble() > 0);
+    double plate =
+        json("--coats", "10", "--on", "plate").get("coats").get(0).get("volumeMm3").asDouble();
+    assertTrue(plate < 0.9 * 268_453, "on a plate " + plate);
+  }
+
+  @Test
+  public void airIsMeasuredWhenAskedFor() {
+    JsonNode level = json("--air", "cavity").get("air");
+    assertEquals(level.get("totalMm3").asDouble(), 0.0);
+    // on edge, opened at the side: the upper half of the ring
+    JsonNode edge =
+        json("--air", "cavity", "--up", "1,0,0", "--opening", "0,52,12", "--cell", "0.6")
+            .get("air");
+    assertEquals(edge.get("totalMm3").asDouble(), 113_697.8 / 2, 0.02 * 113_697.8);
+    assertEquals(edge.get("unreachedMm3").asDouble(), 0.0);
+    JsonNode pocket = edge.get("pockets").get(0);
+    // in the file's own axes: the far side along x
+    assertEquals(pocket.get("top").get(0).asDouble(), 52, 1);
+    assertEquals(pocket.get("depthMm").asDouble(), 52, 1);
+    JsonNode box = json("--air", "box", "--up", "1,0,0", "--wall", "5", "--cell", "1").get("air");
+    assertEquals(box.get("totalMm3").asDouble(), 0.0);
+  }
+
+  @Test
+  public void locksAreMeasuredWhenAskedFor() {
+    JsonNode one = json("--locks", "0,0,1").get("locks");
+    assertEquals(one.get("releasedMm2").asDouble(), 18_949.6 / 2, 40);
+    JsonNode two = json("--locks", "0,0,5", "--two").get("locks");
+    assertEquals(two.get("lockedMm2").asDouble(), 0.0);
+    assertEquals(two.get("lockedVolumeMm3").asDouble(), 0.0);
+  }
+
+  @Test
+  public void theTableForPeopleHasItAll() {
+    int status =
+        run(file.toString(), "--coats", "3", "--air", "cavity", "--cell", "1", "--locks", "1,0,0");
+    assertEquals(status, 0);
+    String text = out.toString(StandardCharsets.UTF_8);
+    for (String word : new String[] {"coat, mm", "totalMm3", "lockedVolumeMm3"}) {
+      assertTrue(text.contains(word), text);
+    }
+  }
+
+  @Test
+  public void aSlipInTheArgumentsIsToldInOneLine() {
+    String[][] slips = {
+      {"--coats"},
+      {"--coats", "3,x"},
+      {"--coats", "3,-1"},
+      {"--coats", "3", "--on", "water"},
+      {"--on", "plate"},
+      {"--air", "cave"},
+      {"--air", "cavity", "--up", "0,0,0"},
+      {"--air", "cavity", "--up", "1,2"},
+      {"--air", "cavity", "--opening", "500,0,0"},
+      {"--air", "box", "--cell", "0.001"},
+      {"--air", "box", "--wall", "0"},
+      {"--wall", "5"},
+      {"--locks", "up"},
+      {"--two"},
+      {"--frobnicate"}
+    };
+    for (String[] slip : slips) {
+      String[] last = new String[slip.length + 1];
+      last[0] = file.toString();
+      System.arraycopy(slip, 0, last, 1, slip.length);
+      assertEquals(run(last), 2, String.join(" ", last));
+      String told = err.toString(StandardCharsets.UTF_8).strip();
+      assertTrue(!told.isEmpty() && !told.contains("\n"), told);
+    }
+  }
+
   @Test
   public void badArgumentsAndFilesHaveTheirStatus() {
     assertEquals(run(), 2);

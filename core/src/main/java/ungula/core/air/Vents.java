@@ -1,0 +1,42 @@
+package ungula.core.air;
+
+import java.util.ArrayList;
+import java.util.List;
+import ungula.core.geometry.Vec3;
+
+/**
+ * Where vents let trapped air out: one at the top of the largest pocket, look again, and so on
+ * (greedy) until no pocket is worth one.
+ */
+public final class Vents {
+
+  /** A pocket of less is left: half a drop. */
+  public static final double WORTH_MM3 = 50;
+
+  private Vents() {}
+
+  /**
+   * @param at vents in the order found, at the pockets' tops
+   * @param left what stays with all of them
+   */
+  public record Proposal(List<Vec3> at, AirTraps.Result left) {}
+
+  /**
+   * @param openings there already
+   * @param most vents to propose
+   */
+  public static Proposal propose(Room room, List<Opening> openings, Vec3 up, int most) {
+    List<Opening> all = new ArrayList<>(openings);
+    List<Vec3> vents = new ArrayList<>();
+    AirTraps.Result left = AirTraps.of(room, all, up);
+    while (vents.size() < most
+        && !left.pockets().isEmpty()
+        && left.pockets().get(0).volumeMm3() > WORTH_MM3) {
+      Vec3 top = left.pockets().get(0).top();
+      vents.add(top);
+      all.add(Opening.at(top));
+      left = AirTraps.of(room, all, up);
+    }
+    return new Proposal(List.copyOf(vents), left);
+  }
+}

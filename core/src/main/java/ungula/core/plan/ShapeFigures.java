@@ -1,0 +1,80 @@
+package ungula.core.plan;
+
+import static ungula.core.working.Given.Source.COMPUTED;
+import static ungula.core.working.Given.Source.DEFAULT;
+
+import ungula.core.air.AirTraps;
+import ungula.core.quantity.Length;
+import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Units;
+import ungula.core.quantity.Volume;
+import ungula.core.study.ShapeStudy;
+import ungula.core.working.Working;
+
+/** The numbers a study of the shape adds to a plan. */
+final class ShapeFigures {
+
+  private static final String AIR_STAYS =
+      "air stays where every way to an opening first goes down below it";
+
+  private ShapeFigures() {}
+
+  /**
+   * @param study null while it is not worked out: nothing is added
+   */
+  static void add(ShapeStudy study, FigureBook figures, Units units) {
+    if (study == null) {
+      return;
+    }
+    figures.volume(
+        "air.poured",
+        "air in the rubber",
+        study.poured().totalMm3(),
+        air(study.poured(), study, units));
+    figures.volume(
+        "air.cast", "air in a cast", study.cast().totalMm3(), air(study.cast(), study, units));
+    figures.volume(
+        "locks.volume",
+        "rubber with master over it",
+        study.locks().lockedVolumeMm3(),
+        Working.of("straight columns along the pull: rubber below master, down to the plate")
+            .given(
+                "surface the mould comes off freely",
+                Numbers.fixed(study.locks().releasedMm2() / 100, 1) + " cm²",
+                COMPUTED)
+            .given(
+                "surface locked",
+                Numbers.fixed(study.locks().lockedMm2() / 100, 1) + " cm²",
+                COMPUTED)
+            .done());
+    double share = study.stretch().share();
+    figures.put(
+        "locks.stretch",
+        "stretch to come off",
+        share,
+        Numbers.fixed(100 * share, 0) + " %",
+        Working.of("cord round the widest part ÷ cord round the throat over it − 1")
+            .given("widest at", Length.format(study.stretch().wideMm(), units), COMPUTED)
+            .given("throat at", Length.format(study.stretch().throatMm(), units), COMPUTED)
+            .done());
+  }
+
+  private static Working air(AirTraps.Result air, ShapeStudy study, Units units) {
+    Working.Builder w =
+        Working.of(AIR_STAYS)
+            .given("cells", Length.format(study.cellMm(), units) + " or finer", DEFAULT);
+    for (AirTraps.Pocket p : air.pockets().stream().limit(5).toList()) {
+      w.step(
+          Volume.format(p.volumeMm3(), units)
+              + ", "
+              + Length.format(p.depthMm(), units)
+              + " deep, top at "
+              + Length.format(p.top().z(), units)
+              + " above the plate");
+    }
+    if (air.pockets().size() > 5) {
+      w.step("and " + (air.pockets().size() - 5) + " smaller ones");
+    }
+    return w.step("Pockets less than a cell deep are not counted.").done();
+  }
+}

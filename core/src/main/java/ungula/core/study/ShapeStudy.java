@@ -1,0 +1,209 @@
+package ungula.core.study;
+
+import java.util.ArrayList;
+import java.util.List;
+import ungula.core.air.AirTraps;
+import ungula.core.air.Opening;
+import ungula.core.air.Room;
+import ungula.core.air.Tips;
+import ungula.core.air.Vents;
+import ungula.core.geometry.Box3;
+import ungula.core.geometry.Rotation;
+import ungula.core.geometry.Vec3;
+import ungula.core.master.PosedMaster;
+import ungula.core.mesh.Slicer.Cut;
+import ungula.core.mesh.SurfacePoint;
+import ungula.core.mesh.TriangleMesh;
+import ungula.core.release.Locks;
+import ungula.core.release.Stretch;
+import ungula.core.work.Parallel;
+import ungula.core.work.Progress;
+
+/**
+ * What a master's shape decides for its block mould: where air stays when rubber is poured round
+ * it, where it stays when the mould is turned over and cast in, and what keeps the mould on the
+ * master. Places are in the posed frame: from the middle, and above the plate.
+ *
+ * @param cellMm side of the cells it was worked out in
+ * @param poured air in the rubber
+ * @param tips that leave less air in the rubber, best first; few
+ * @param cast air in a cast; its cells as the mould is turned over
+ * @param vents proposed for the cast
+ * @param vented air in a cast with them
+ * @param locks against pulling the mould up off the master
+ * @param stretch a one-piece mould needs to come off
+ */
+public record ShapeStudy(
+    double cellMm,
+    AirTraps.Result poured,
+    List<Tips.Tip> tips,
+    AirTraps.Result cast,
+    List<Vent> vents,
+    AirTraps.Result vented,
+    LockSums locks,
+    Stretch stretch) {
+
+  /** Changes when a study of the same question comes out otherwise: old ones are made again. */
+  public static final int VERSION = 1;
+
+  /** Cells of a room: a pocket of half a drop is found, and a study takes seconds. */
+  private static final double CELLS = 6_000_000;
+
+  /** Cells of the room tips are tried in. */
+  private static final double COARSE = 500_000;
+
+  private static final int MOST_VENTS = 12;
+  private static final int TIPS_KEPT = 3;
+
+  /**
+   * @param at place on the master
+   * @param point the same, in the posed frame
+   */
+  public record Vent(SurfacePoint at, Vec3 point) {}
+
+  /**
+   * @param releasedMm2 surface the mould comes off freely
+   * @param lockedMm2 the rest of the surface
+   * @param lockedVolumeMm3 rubber with master over it
+   */
+  public record LockSums(double releasedMm2, double lockedMm2, double lockedVolumeMm3) {}
+
+  /**
+   * @param lockedShare of each facet, 0 to 255: for the picture
+   */
+  public record Made(ShapeStudy study, byte[] lockedShare) {}
+
+  /**
+   * What is asked of the shape, apart from the posed mesh itself.
+   *
+   * @param inside of the box up to the pour line, in the posed frame
+   * @param liftMm master clear of the plate by this
+   * @param rests whether a face of it lies on the plate, and the mould is open there
+   * @param sprue poured in through; null pours through the base, or where the cast is highest
+   * @param vents there already
+   */
+  public record Question(
+      Box3 inside, double liftMm, boolean rests, SurfacePoint sprue, List<SurfacePoint> vents) {}
+
+  /**
+   * @throws java.util.concurrent.CancellationException when the progress says that nobody waits
+   */
+  public static Made of(PosedMaster master, Question q, Parallel parallel, Progress progress) {
+    TriangleMesh mesh = master.mesh().moved(1, Rotation.NONE, new Vec3(0, 0, q.liftMm));
+    double h = spacing(q.inside, CELLS);
+    Room rubber = Room.round(mesh, q.inside, h, parallel, progress.part(0, 0.15));
+    AirTraps.Result poured = AirTraps.of(rubber, List.of(Opening.WHOLE_TOP), Vec3.UP);
+    progress.at("Filling the box", 0.25);
+    List<Tips.Tip> tips = tips(mesh, q, poured, parallel, progress.part(0.25, 0.5));
+    // the mould is turned over to be cast in: so is the master
+    TriangleMesh over = mesh.moved(1, OVER, Vec3.ZERO);
+    Room cavity =
+        Room.cavity(over, spacing(mesh.bounds(), CELLS), parallel, progress.part(0.5, 0.6));
+    List<Opening> openings = openings(over, q);
+    progress.at("Filling the mould", 0.65);
+    Vents.Proposal vents = Vents.propose(cavity, openings, Vec3.UP, MOST_VENTS);
+    AirTraps.Result cast =
+        vents.at().isEmpty() ? vents.left() : AirTraps.of(cavity, openings, Vec3.UP);
+    Locks.Result locks = Locks.of(mesh, Vec3.UP, false, parallel, progress.part(0.75, 0.95));
+    Stretch stretch = Stretch.pulledUp(master.slicer(Cut.TOP), mesh.bounds().size().z());
+    ShapeStudy study =
+        new ShapeStudy(
+            h,
+            poured,
+            tips,
+            back(cast),
+            vents.at().stream().map(p -> vent(mesh, OVER.apply(p))).toList(),
+            back(vents.left()),
+            new LockSums(locks.releasedMm2(), locks.lockedMm2(), locks.lockedVolumeMm3()),
+            stretch);
+    byte[] share = new byte[locks.lockedShare().length];
+    for (int t = 0; t < share.length; t++) {
+      share[t] = (byte) Math.round(255 * locks.lockedShare()[t]);
+    }
+    return new Made(study, share);
+  }
+
+  /** Half a turn about x: what was down is up. */
+  private static final Rotation OVER = new Rotation(0, 1, 0, 0);
+
+  private static double spacing(Box3 room, double cells) {
+    return Math.cbrt(room.volume() / cells);
+  }
+
+  private static List<Opening> openings(TriangleMesh over, Question q) {
+    List<Opening> all = new ArrayList<>();
+    if (q.sprue != null) {
+      all.add(Opening.at(q.sprue.on(over)));
+    }
+    if (q.rests && q.liftMm == 0) {
+      all.add(Opening.WHOLE_TOP);
+    }
+    if (all.isEmpty()) {
+      all.add(Opening.at(highest(over)));
+    }
+    for (SurfacePoint v : q.vents) {
+      all.add(Opening.at(v.on(over)));
+    }
+    return all;
+  }
+
+  private static Vec3 highest(TriangleMesh mesh) {
+    int best = 0;
+    for (int v = 1; v < mesh.vertexCount(); v++) {
+      best = mesh.xyz()[3 * v + 2] > mesh.xyz()[3 * best + 2] ? v : best;
+    }
+    return mesh.vertex(best);
+  }
+
+  /** Only worth looking at where air stays and the master hangs free. */
+  private static List<Tips.Tip> tips(
+      TriangleMesh mesh, Question q, AirTraps.Result poured, Parallel parallel, Progress progress) {
+    if (poured.totalMm3() < Vents.WORTH_MM3 || q.rests && q.liftMm == 0) {
+      return List.of();
+    }
+    Room coarse = Room.round(mesh, q.inside, spacing(q.inside, COARSE), parallel, Progress.NONE);
+    double now = AirTraps.of(coarse, List.of(Opening.WHOLE_TOP), Vec3.UP).totalMm3();
+    return Tips.of(coarse, List.of(Opening.WHOLE_TOP), parallel, progress).stream()
+        .filter(t -> t.airMm3() < 0.7 * now)
+        .limit(TIPS_KEPT)
+        .toList();
+  }
+
+  private static Vent vent(TriangleMesh mesh, Vec3 top) {
+    SurfacePoint at = SurfacePoint.nearest(mesh, top);
+    return new Vent(at, at.on(mesh));
+  }
+
+  /** Places back where they are before the mould is turned over; the cells stay turned. */
+  private static AirTraps.Result back(AirTraps.Result r) {
+    return new AirTraps.Result(
+        r.totalMm3(),
+        r.unreachedMm3(),
+        r.pockets().stream()
+            .map(p -> new AirTraps.Pocket(p.volumeMm3(), OVER.apply(p.top()), p.depthMm()))
+            .toList(),
+        r.cells());
+  }
+
+  /** What a plane cuts of the air in the rubber: rings in the cut's right and up axes. */
+  public List<double[]> pouredAt(Cut cut, double at) {
+    return poured.cells().at(cut, at);
+  }
+
+  /** What a plane cuts of the air in a cast, as it lies in the mould before that is turned over. */
+  public List<double[]> castAt(Cut cut, double at) {
+    double turned = cut == Cut.SIDE ? at : -at;
+    double right = cut == Cut.SIDE ? -1 : 1;
+    return cast.cells().at(cut, turned).stream()
+        .map(
+            ring -> {
+              double[] back = ring.clone();
+              for (int i = 0; i < back.length; i += 2) {
+                back[i] *= right;
+                back[i + 1] = -back[i + 1];
+              }
+              return back;
+            })
+        .toList();
+  }
+}

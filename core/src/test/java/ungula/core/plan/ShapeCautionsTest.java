@@ -1,0 +1,173 @@
+package ungula.core.plan;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertThrows;
+import static org.testng.Assert.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.testng.annotations.Test;
+import ungula.core.Near;
+import ungula.core.air.AirCells;
+import ungula.core.air.AirTraps.Pocket;
+import ungula.core.air.AirTraps.Result;
+import ungula.core.air.Tips.Tip;
+import ungula.core.field.Grid;
+import ungula.core.geometry.Vec3;
+import ungula.core.mesh.FillCurve;
+import ungula.core.mesh.SurfacePoint;
+import ungula.core.quantity.Units;
+import ungula.core.release.Stretch;
+import ungula.core.rubber.ExampleProducts;
+import ungula.core.rubber.Product;
+import ungula.core.sentence.WordBook.Edit;
+import ungula.core.sentence.WordBook.Refused;
+import ungula.core.study.ShapeStudy;
+
+/** What a plan makes of what the shape decides. */
+public class ShapeCautionsTest {
+
+  private static final Product MARRAM = ExampleProducts.all().get("marram-20");
+  private static final Result NONE = air();
+
+  private static Result air(double... volumes) {
+    List<Pocket> pockets = new ArrayList<>();
+    double total = 0;
+    for (double v : volumes) {
+      pockets.add(new Pocket(v, new Vec3(3, 4, 20), 7));
+      total += v;
+    }
+    Grid grid = new Grid(Vec3.ZERO, 1, 1, 1, 1);
+    return new Result(total, 0, pockets, new AirCells(grid, new int[0]));
+  }
+
+  private static ShapeStudy study(
+      Result poured, List<Tip> tips, Result cast, Result vented, double stretch) {
+    List<ShapeStudy.Vent> vents = new ArrayList<>();
+    for (int i = 0; i < cast.pockets().size(); i++) {
+      vents.add(new ShapeStudy.Vent(new SurfacePoint(i, 0.25, 0.5), new Vec3(3, 4, 20)));
+    }
+    return new ShapeStudy(
+        0.5,
+        poured,
+        tips,
+        cast,
+        vents,
+        vented,
+        new ShapeStudy.LockSums(100, 200, 300),
+        new Stretch(stretch, 30, 10));
+  }
+
+  private static Plan plan(ShapeStudy study, Product product, Edit... edits) {
+    MasterFacts facts =
+        new MasterFacts(
+                new Vec3(80, 55, 42),
+                new Vec3(0, 0, 42),
+                FillCurve.even(80 * 55 * 42, 0, 42),
+                80 * 55,
+                null,
+                null,
+                "made up")
+            .withStudy(study);
+    List<Edit> all = new ArrayList<>(List.of(edits));
+    all.add(Edit.of("master.source", "MEASURED"));
+    Choices c = ChoiceWords.edit(Choices.fresh(Units.METRIC), all, product);
+    return Planner.plan(c, facts, product, Workshop.DEFAULT);
+  }
+
+  private static Optional<Caution> caution(Plan plan, String id) {
+    return plan.cautions().stream().filter(c -> c.id().equals(id)).findFirst();
+  }
+
+  @Test
+  public void withoutAStudyNothingIsSaid() {
+    Plan plan = plan(null, MARRAM);
+    assertFalse(plan.figures().containsKey("air.poured"));
+    assertFalse(plan.cautions().stream().anyMatch(c -> c.id().matches("(air|locks)\\..*")));
+  }
+
+  @Test
+  public void airIsANumberWithItsPockets() {
+    Plan plan = plan(study(air(9_000, 3_300), List.of(), NONE, NONE, 0), MARRAM);
+    assertEquals(plan.figures().get("air.poured").text(), "12.3 mL");
+    assertEquals(plan.figures().get("air.poured").working().steps().size(), 3);
+    Caution c = caution(plan, "air.poured").orElseThrow();
+    assertTrue(c.text().startsWith("2 pockets, the largest 9.0 mL, 7 mm deep."), c.text());
+    assertEquals(c.place(), new Caution.Place(3, 4, 20));
+    assertFalse(caution(plan, "air.cast").isPresent());
+    // half a drop is left alone
+    assertFalse(
+        caution(plan(study(air(40), List.of(), NONE, NONE, 0), MARRAM), "air.poured").isPresent());
+  }
+
+  @Test
+  public void aTipIsOfferedAndTipsTheMaster() {
+    Tip tip = new Tip(14, 90, 10);
+    Plan plan = plan(study(air(500), List.of(tip, new Tip(30, 0, 0)), NONE, NONE, 0), MARRAM);
+    Caution.Fix fix = caution(plan, "air.poured").orElseThrow().fixes().get(0);
+    assertEquals(fix.label(), "Tip it 14°");
+    assertEquals(fix.price(), "no air");
+    Choices tipped = ChoiceWords.edit(Choices.fresh(Units.METRIC), fix.edits(), MARRAM);
+    // the top goes towards +y, as the tip was computed
+    Vec3 top = tipped.pose().turn().apply(Vec3.UP);
+    Near.absolute(top.y(), Math.sin(Math.toRadians(14)), 1e-12);
+    Near.absolute(top.minus(tip.turn().apply(Vec3.UP)).norm(), 0, 1e-12);
+    Near.absolute(tip.turn().apply(tip.up()).minus(Vec3.UP).norm(), 0, 1e-12);
+  }
+
+  @Test
+  public void ventsAreOfferedAndPlaced() {
+    Plan plan = plan(study(NONE, List.of(), air(800, 700), air(100), 0), MARRAM);
+    Caution.Fix fix = caution(plan, "air.cast").orElseThrow().fixes().get(0);
+    assertEquals(fix.label(), "Add 2 vents");
+    assertEquals(fix.price(), "0.1 mL of air");
+    Choices vented = ChoiceWords.edit(Choices.fresh(Units.METRIC), fix.edits(), MARRAM);
+    assertEquals(
+        vented.casting().vents(),
+        List.of(new SurfacePoint(0, 0.25, 0.5), new SurfacePoint(1, 0.25, 0.5)));
+    Choices none = ChoiceWords.edit(vented, List.of(Edit.of("casting.noVents", "")), MARRAM);
+    assertTrue(none.casting().vents().isEmpty());
+    Choices sprue =
+        ChoiceWords.edit(vented, List.of(Edit.of("casting.sprue", "7 0.1 0.2")), MARRAM);
+    assertEquals(sprue.casting().sprue(), new SurfacePoint(7, 0.1, 0.2));
+    assertEquals(sprue.casting().vents().size(), 2);
+    assertThrows(
+        Refused.class,
+        () -> ChoiceWords.edit(vented, List.of(Edit.of("casting.vent", "7 0.9 0.9")), MARRAM));
+  }
+
+  @Test
+  public void stretchIsHeldAgainstTheSheet() {
+    double elongation = MARRAM.elongationPct() / 100;
+    Plan fine = plan(study(NONE, List.of(), NONE, NONE, elongation / 8), MARRAM);
+    assertEquals(caution(fine, "locks.stretch").orElseThrow().level(), Caution.Level.NOTE);
+    Plan worn = plan(study(NONE, List.of(), NONE, NONE, elongation / 5), MARRAM);
+    assertEquals(caution(worn, "locks.stretch").orElseThrow().level(), Caution.Level.CHECK);
+    Plan tears = plan(study(NONE, List.of(), NONE, NONE, elongation / 3), MARRAM);
+    assertEquals(
+        caution(tears, "locks.stretch").orElseThrow().title(), "The mould tears coming off");
+    Plan thick =
+        plan(
+            study(NONE, List.of(), NONE, NONE, 0.2),
+            MARRAM,
+            Edit.of("mould.sidesMm", "25 mm"),
+            Edit.of("mould.overTopMm", "25 mm"));
+    assertTrue(caution(thick, "locks.stretch").orElseThrow().text().contains("pare the wall"));
+    // closed all round, it is cut and need not stretch
+    Plan hung =
+        plan(study(NONE, List.of(), NONE, NONE, 0.5), MARRAM, Edit.of("pose.liftMm", "10 mm"));
+    assertFalse(caution(hung, "locks.stretch").isPresent());
+    Plan bare = plan(study(NONE, List.of(), NONE, NONE, 0.5), null);
+    assertTrue(caution(bare, "locks.stretch").orElseThrow().text().contains("not picked yet"));
+  }
+
+  @Test
+  public void whatIsClosedByThePlateIsSaid() {
+    Result closed =
+        new Result(0, 5_000, List.of(), new AirCells(new Grid(Vec3.ZERO, 1, 1, 1, 1), new int[0]));
+    Plan plan = plan(study(closed, List.of(), NONE, NONE, 0), MARRAM);
+    assertTrue(caution(plan, "air.closed").orElseThrow().title().contains("5.0 mL"));
+  }
+}

@@ -1,0 +1,89 @@
+package ungula.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.testng.Assert.assertTrue;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.testng.annotations.Test;
+
+/** What the model itself says: where air stays, how it gets out, what locks. */
+public class ShapePathTest extends Browsing {
+
+  /** Time for a study on a busy machine. */
+  private static final LocatorAssertions.IsVisibleOptions STUDIED =
+      new LocatorAssertions.IsVisibleOptions().setTimeout(60_000);
+
+  private Locator air(String key) {
+    return page.locator(".shape [data-figure='" + key + "']");
+  }
+
+  private static double ml(Locator figure) {
+    Matcher m = Pattern.compile("([\\d.]+) mL").matcher(figure.textContent());
+    assertTrue(m.matches(), figure.textContent());
+    return Double.parseDouble(m.group(1));
+  }
+
+  @Test
+  public void theOctopusKeepsAirUntilItIsVented() {
+    visit(demoJob("Octopus on a rock") + "/mould");
+    assertThat(air("air.cast")).isVisible(STUDIED);
+    double before = ml(air("air.cast"));
+    assertTrue(before > 2, "air in a cast " + before);
+    // the pockets are in the section, with their tops
+    assertThat(page.locator(".drawing path.AIR")).hasCount(1);
+    assertThat(page.locator(".drawing .top-of-air")).not().hasCount(0);
+    Locator caution = page.locator("[data-caution='air.cast']");
+    assertThat(caution).containsText("of air stays in every cast");
+    assertThat(page.locator("[data-pin='air.cast']")).hasCount(1);
+    caution
+        .getByRole(
+            AriaRole.BUTTON,
+            new Locator.GetByRoleOptions().setName(Pattern.compile("^Add .* vents?")))
+        .click();
+    assertThat(page.locator(".drawing .way")).not().hasCount(0);
+    assertThat(caution).hasCount(0);
+    assertThat(air("air.cast")).isVisible(STUDIED);
+    assertTrue(ml(air("air.cast")) < 0.5, "left " + air("air.cast").textContent());
+    assertThat(page.locator(".shape")).containsText("vents, leaves");
+    air("air.cast").click();
+    assertThat(page.locator(".popover .working")).containsText("first goes down below it");
+    page.keyboard().press("Escape");
+    // taken away again, the answer is known already
+    button("Take the vents away").click();
+    assertThat(page.locator("[data-caution='air.cast']")).isVisible();
+  }
+
+  @Test
+  public void aVentIsPlacedByHandAndWhatLocksIsShown() {
+    visit(demoJob("Harbour seal pup") + "/mould");
+    assertThat(air("locks.stretch")).isVisible(STUDIED);
+    button("Show what locks").click();
+    Locator solid = solidDrawn();
+    assertThat(solid).containsText("Dark red: the mould is locked here.");
+    button("Show what locks").click();
+    button("Place a vent").click();
+    assertThat(solid).containsText("Click where air is to get out.");
+    solid.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Front")).click();
+    BoundingBox at = solid.boundingBox();
+    // the pup lies in the lower half of its box
+    page.mouse().click(at.x + at.width / 2, at.y + at.height / 2 + 40);
+    assertThat(page.locator(".shape")).containsText("with one vent, leaves");
+    button("Place a vent").click();
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo")).click();
+    assertThat(page.locator(".shape")).not().containsText("with one vent");
+  }
+
+  @Test
+  public void aBellOnItsMouthKeepsTheRubberOut() {
+    visit(demoJob("Ship's bell") + "/mould");
+    Locator closed = page.locator("[data-caution='air.closed']");
+    assertThat(closed).isVisible(STUDIED);
+    assertThat(closed).containsText("gets no rubber");
+  }
+}

@@ -1,0 +1,141 @@
+package ungula.server;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.time.Duration;
+import java.time.Instant;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+import ungula.core.master.Tessellation;
+import ungula.core.mesh.TriangleMesh;
+
+/** What a shape decides: worked out in the background, once, and kept. */
+public class StudyTest {
+
+  private Running server;
+
+  @BeforeClass
+  public void start() throws Exception {
+    server = new Running();
+  }
+
+  @AfterClass(alwaysRun = true)
+  public void stop() throws Exception {
+    server.close();
+  }
+
+  /** A hat hanging 8 mm clear of the plate: air under it, unless it is tipped. */
+  private static TriangleMesh hat(int around) {
+    return Tessellation.turned(
+        new double[][] {{0, 8}, {0, 8}, {30, 2}, {33, 2}, {33, 11}, {0, 11}}, around);
+  }
+
+  private String hatJob(int around) throws Exception {
+    String id = server.addJob();
+    server.upload(id, "hat.stl", Running.stl(hat(around)));
+    server.write(id, "pose.liftMm", "8 mm");
+    return id;
+  }
+
+  private JsonNode study(String id) throws Exception {
+    return server.get("/api/jobs/" + id + "/study").body();
+  }
+
+  private JsonNode ready(String id) throws Exception {
+    JsonNode s = server.post("/api/jobs/" + id + "/study", "").body();
+    Instant late = Instant.now().plus(Duration.ofSeconds(60));
+    while (s.get("state").asString().equals("WORKING")) {
+      assertTrue(Instant.now().isBefore(late), "still working: " + s);
+      Thread.onSpinWait();
+      s = study(id);
+    }
+    assertEquals(s.get("state").asString(), "READY", s.toString());
+    return s;
+  }
+
+  private static boolean warns(JsonNode job, String caution) {
+    for (JsonNode c : job.get("cautions")) {
+      if (c.get("id").asString().equals(caution)) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  @Test
+  public void askedForItIsWorkedOutAndThePlanKnows() throws Exception {
+    String id = hatJob(120);
+    assertEquals(study(id).get("state").asString(), "OPEN");
+    assertFalse(warns(server.job(id), "air.poured"));
+    JsonNode s = ready(id);
+    assertEquals(s.get("poured").size(), 1);
+    assertTrue(s.get("poured").get(0).get("text").asString().contains("mL of air"));
+    JsonNode job = server.job(id);
+    assertTrue(warns(job, "air.poured"));
+    assertEquals(job.get("figures").get("air.poured").get("value").asDouble(), 5_655, 200);
+    // the section shows it
+    String section = server.get("/api/jobs/" + id + "/section?cut=FRONT").body().toString();
+    assertTrue(section.contains("\"AIR\""));
+    byte[] locked = server.get("/api/jobs/" + id + "/study/locked").raw();
+    assertEquals(locked.length, hat(120).triangleCount());
+    // a thicker wall is another question
+    server.write(id, "mould.sidesMm", "20 mm");
+    assertEquals(study(id).get("state").asString(), "OPEN");
+    assertFalse(
+        server.get("/api/jobs/" + id + "/section?cut=FRONT").body().toString().contains("\"AIR\""));
+  }
+
+  @Test
+  public void twoJobsAskingTheSameShareTheAnswerAlsoAfterARestart() throws Exception {
+    String first = hatJob(130);
+    ready(first);
+    String second = hatJob(130);
+    assertEquals(study(second).get("state").asString(), "READY");
+    server.restart();
+    assertEquals(study(second).get("state").asString(), "READY");
+    assertTrue(warns(server.job(first), "air.poured"));
+  }
+
+  @Test
+  public void tippingAsTheCautionSaysLetsTheAirOut() throws Exception {
+    String id = hatJob(140);
+    ready(id);
+    JsonNode fix = null;
+    for (JsonNode c : server.job(id).get("cautions")) {
+      if (c.get("id").asString().equals("air.poured")) {
+        fix = c.get("fixes").get(0);
+      }
+    }
+    assertTrue(fix.get("label").asString().startsWith("Tip it"), fix.toString());
+    JsonNode edit = fix.get("edits").get(0);
+    server.write(id, edit.get("word").asString(), edit.get("text").asString());
+    ready(id);
+    assertFalse(warns(server.job(id), "air.poured"));
+  }
+
+  @Test
+  public void itCanBeStoppedAndAskedForAgain() throws Exception {
+    String id = hatJob(5000);
+    JsonNode s = server.post("/api/jobs/" + id + "/study", "").body();
+    assertEquals(s.get("state").asString(), "WORKING");
+    server.delete("/api/tasks/" + s.get("task").asString());
+    Instant late = Instant.now().plus(Duration.ofSeconds(60));
+    while (study(id).get("state").asString().equals("WORKING")) {
+      assertTrue(Instant.now().isBefore(late));
+      Thread.onSpinWait();
+    }
+    assertEquals(study(id).get("state").asString(), "STOPPED");
+    ready(id);
+  }
+
+  @Test
+  public void withoutAShapeThereIsNothingToAsk() throws Exception {
+    String id = server.addJob();
+    assertEquals(study(id).get("state").asString(), "NONE");
+    assertEquals(server.get("/api/jobs/" + id + "/study/locked").status(), 404);
+  }
+}

@@ -1,0 +1,126 @@
+import Button from 'react-bootstrap/Button';
+import ProgressBar from 'react-bootstrap/ProgressBar';
+import type { Job } from '../api/client';
+import { FigureText } from '../ui/FigureText';
+import type { JobDesk } from './useJob';
+import type { ShapeDesk } from './useStudy';
+
+/** What a click on the solid does, and what the solid shows beside the master. */
+export interface SolidTool {
+  placing: 'vent' | 'sprue' | null;
+  locked: boolean;
+}
+
+interface Props {
+  job: Job;
+  desk: JobDesk;
+  shape: ShapeDesk;
+  tool: SolidTool;
+  setTool: (next: SolidTool) => void;
+}
+
+/** Air that stays and what holds the mould on its master, in sentences. */
+export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
+  const { study } = shape;
+  const vents = study?.vents.length ?? 0;
+  const place = (what: 'vent' | 'sprue') =>
+    setTool({ ...tool, placing: tool.placing === what ? null : what });
+  const known = job.figures['air.poured'] !== undefined;
+  return (
+    <section className="part shape" aria-label="Air and coming off">
+      <h2>Air, and coming off</h2>
+      {shape.working && (
+        <div className="busy" role="status">
+          <span>{shape.working.doing}</span>
+          <ProgressBar now={100 * shape.working.fraction} aria-label={shape.working.doing} />
+          <Button size="sm" variant="outline-primary" onClick={shape.stop}>
+            Stop
+          </Button>
+        </div>
+      )}
+      {shape.ended !== null && (
+        <div className="busy" role="status">
+          <span>{shape.ended}</span>
+          <Button size="sm" variant="outline-primary" onClick={shape.again}>
+            Work it out
+          </Button>
+        </div>
+      )}
+      {known && (
+        <>
+          <p className="sentence">
+            Poured slowly, the rubber leaves <FigureText figure={job.figures['air.poured']} /> of
+            air against the master. A cast, with the mould turned over and poured{' '}
+            {inlet(job, shape)}
+            {vents > 0 && (vents === 1 ? ', with one vent,' : `, with ${vents} vents,`)} leaves{' '}
+            <FigureText figure={job.figures['air.cast']} />.
+          </p>
+          <div className="tools">
+            <Button
+              size="sm"
+              variant={tool.placing === 'vent' ? 'primary' : 'outline-primary'}
+              aria-pressed={tool.placing === 'vent'}
+              onClick={() => place('vent')}
+            >
+              Place a vent
+            </Button>
+            <Button
+              size="sm"
+              variant={tool.placing === 'sprue' ? 'primary' : 'outline-primary'}
+              aria-pressed={tool.placing === 'sprue'}
+              onClick={() => place('sprue')}
+            >
+              Place the sprue
+            </Button>
+            {vents > 0 && (
+              <Button
+                size="sm"
+                variant="outline-primary"
+                onClick={() => desk.apply([{ word: 'casting.noVents', text: '' }])}
+              >
+                Take the vents away
+              </Button>
+            )}
+            {study?.sprue && (
+              <Button
+                size="sm"
+                variant="outline-primary"
+                onClick={() => desk.apply([{ word: 'casting.noSprue', text: '' }])}
+              >
+                Take the sprue away
+              </Button>
+            )}
+          </div>
+          <p className="sentence">
+            Under the master’s overhangs stands <FigureText figure={job.figures['locks.volume']} />{' '}
+            of rubber
+            {job.liftMm > 0 ? (
+              '; it closes all round, so the block is cut to take the master out.'
+            ) : (
+              <>
+                ; to come off it stretches <FigureText figure={job.figures['locks.stretch']} />.
+              </>
+            )}
+          </p>
+          <div className="tools">
+            <Button
+              size="sm"
+              variant={tool.locked ? 'primary' : 'outline-primary'}
+              aria-pressed={tool.locked}
+              onClick={() => setTool({ ...tool, locked: !tool.locked })}
+            >
+              Show what locks
+            </Button>
+          </div>
+        </>
+      )}
+    </section>
+  );
+}
+
+function inlet(job: Job, shape: ShapeDesk): string {
+  if (shape.study?.sprue) {
+    return 'through the sprue';
+  }
+  return job.liftMm > 0 ? 'in where it is highest' : 'in through the open base';
+}

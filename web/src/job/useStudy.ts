@@ -1,0 +1,76 @@
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { client, unwrap, type Job, type Study } from '../api/client';
+
+/** How long to leave between two looks while it is worked out. */
+const LOOK_MS = 250;
+
+/** What the page knows of the shape: pictures may be of the state before the last change. */
+export interface ShapeDesk {
+  study: Study | null;
+  /** The pictures are of an earlier state; new ones are being made, or nobody makes them. */
+  stale: boolean;
+  working: { doing: string; fraction: number } | null;
+  /** Stopped or failed: why, in words. */
+  ended: string | null;
+  stop: () => void;
+  again: () => void;
+}
+
+/** Has the job's shape studied whenever it changes, and follows how far that is. */
+export function useStudy(job: Job | undefined): ShapeDesk {
+  const queries = useQueryClient();
+  const id = job?.id ?? '';
+  const path = { params: { path: { id } } };
+  const key = ['job', id, 'study', job?.version];
+  const { data, isPlaceholderData } = useQuery({
+    queryKey: key,
+    queryFn: async () => {
+      const known = await unwrap(client.GET('/api/jobs/{id}/study', path));
+      return known.state === 'OPEN' ? unwrap(client.POST('/api/jobs/{id}/study', path)) : known;
+    },
+    enabled: job?.hasShape === true,
+    placeholderData: keepPreviousData,
+    refetchInterval: (q) => (q.state.data?.state === 'WORKING' ? LOOK_MS : false),
+  });
+
+  // what was last ready stays in the picture, dimmed, until the new one is there
+  const [ready, setReady] = useState<Study | null>(null);
+  if (data?.state === 'READY' && !isPlaceholderData && data !== ready) {
+    setReady(data);
+  }
+  const state = data?.state;
+  const missing = job !== undefined && job.figures['air.poured'] === undefined;
+  useEffect(() => {
+    if (state === 'READY' && missing && !isPlaceholderData) {
+      // figures, cautions and sections follow; the study itself is known
+      void queries.invalidateQueries({
+        predicate: (q) =>
+          q.queryKey[0] === 'job' && q.queryKey[1] === id && q.queryKey[2] !== 'study',
+      });
+    }
+  }, [state, missing, isPlaceholderData, queries, id]);
+
+  const ended =
+    state === 'STOPPED'
+      ? 'Stopped. The pictures are of an earlier state, or missing.'
+      : state === 'FAILED'
+        ? (data?.problem ?? '')
+        : null;
+  return {
+    study: ready,
+    stale: ready !== null && (isPlaceholderData || data !== ready),
+    working: state === 'WORKING' && data ? { doing: data.doing, fraction: data.fraction } : null,
+    ended,
+    stop: () => {
+      if (data?.task) {
+        void client.DELETE('/api/tasks/{id}', { params: { path: { id: data.task } } });
+      }
+    },
+    again: () => {
+      void unwrap(client.POST('/api/jobs/{id}/study', path)).then((next) =>
+        queries.setQueryData(key, next),
+      );
+    },
+  };
+}
