@@ -188,10 +188,13 @@ public final class Bench {
         "air" + DIRECTIONS / 5 + "DirectionsMs",
         median(
             () -> {
+              double[] air = new double[DIRECTIONS / 5];
               Parallel.ALL.each(
-                  DIRECTIONS / 5,
-                  i -> AirTraps.of(coarse, List.of(Opening.WHOLE_TOP), direction(i)));
-              return null;
+                  air.length,
+                  i ->
+                      air[i] =
+                          AirTraps.of(coarse, List.of(Opening.WHOLE_TOP), direction(i)).totalMm3());
+              return air;
             }));
     times.put("locksMs", median(() -> Locks.of(mesh, Vec3.UP, true, Parallel.ALL, Progress.NONE)));
     times.put(
@@ -199,16 +202,18 @@ public final class Bench {
         median(
             () -> {
               // one look serves a direction and its opposite
+              double[] between = new double[DIRECTIONS / 2];
               int portions = 10;
               Parallel.ALL.each(
                   portions,
                   part -> {
                     HeightFields fields = new HeightFields(mesh, 256);
                     for (int i = part; i < DIRECTIONS / 2; i += portions) {
-                      fields.along(Rotation.bringing(direction(i), Vec3.UP));
+                      between[i] =
+                          fields.along(Rotation.bringing(direction(i), Vec3.UP)).betweenMm3();
                     }
                   });
-              return null;
+              return between;
             }));
   }
 
