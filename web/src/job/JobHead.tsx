@@ -85,6 +85,9 @@ export function JobHead({ job, desk }: { job: Job; desk: JobDesk }) {
             <Dropdown.Item href={`/api/jobs/${job.id}/master.stl`} disabled={!job.hasShape}>
               Master as posed, STL
             </Dropdown.Item>
+            <Dropdown.Item href={`/api/jobs/${job.id}/mended.stl`} disabled={!job.hasShape}>
+              Mended copy, closed, STL
+            </Dropdown.Item>
             <Dropdown.Divider />
             <Dropdown.Item
               as="button"

@@ -1,10 +1,10 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Offcanvas from 'react-bootstrap/Offcanvas';
-import ProgressBar from 'react-bootstrap/ProgressBar';
 import { Navigate, useNavigate, useParams } from 'react-router-dom';
 import { PageHead } from '../app/PageHead';
 import { useTitle } from '../app/useTitle';
+import { Busy } from '../ui/Busy';
 import { CautionList } from '../ui/CautionList';
 import { WorkingText } from '../ui/FigureText';
 import { Notice } from '../ui/Notice';
@@ -115,13 +115,11 @@ export function JobPage() {
           />
           <main className="words">
             {upload.upload && (
-              <div className="busy" role="status">
-                <span>{upload.upload.doing}</span>
-                <ProgressBar now={100 * upload.upload.fraction} aria-label={upload.upload.doing} />
-                <Button size="sm" variant="outline-primary" onClick={upload.upload.cancel}>
-                  Stop
-                </Button>
-              </div>
+              <Busy
+                doing={upload.upload.doing}
+                fraction={upload.upload.fraction}
+                stop={upload.upload.cancel}
+              />
             )}
             {upload.problem && <Notice text={upload.problem} close={upload.dismiss} />}
             {desk.problem && (

@@ -1,6 +1,6 @@
 import Button from 'react-bootstrap/Button';
-import ProgressBar from 'react-bootstrap/ProgressBar';
 import type { Job } from '../api/client';
+import { Busy } from '../ui/Busy';
 import { FigureText } from '../ui/FigureText';
 import type { JobDesk } from './useJob';
 import type { ShapeDesk } from './useStudy';
@@ -29,15 +29,7 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
   return (
     <section className="part shape" aria-label="Air and coming off">
       <h2>Air, and coming off</h2>
-      {shape.working && (
-        <div className="busy" role="status">
-          <span>{shape.working.doing}</span>
-          <ProgressBar now={100 * shape.working.fraction} aria-label={shape.working.doing} />
-          <Button size="sm" variant="outline-primary" onClick={shape.stop}>
-            Stop
-          </Button>
-        </div>
-      )}
+      {shape.working && <Busy {...shape.working} stop={shape.stop} />}
       {shape.ended !== null && (
         <div className="busy" role="status">
           <span>{shape.ended}</span>

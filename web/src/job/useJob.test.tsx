@@ -121,3 +121,26 @@ test('a server that does not answer is said to be gone', async () => {
   await waitFor(() => expect(result.current.problem).not.toBeNull());
   expect(result.current.problem?.message).toContain('Is it still running');
 });
+
+test('an answer asked for before a change does not undo it on the page', async () => {
+  const { result } = await opened();
+  let arrive = () => {};
+  const held = new Promise<void>((done) => (arrive = done));
+  const before = job();
+  vi.stubGlobal('fetch', async (input: Request) => {
+    if (input.method === 'GET') {
+      await held;
+      return answer(200, before);
+    }
+    return server(input);
+  });
+  await act(async () => {
+    void result.current.refresh();
+    await result.current.write('wall', '20 mm');
+    arrive();
+    await held;
+  });
+  await waitFor(() => expect(result.current.saving).toBe(false));
+  expect(result.current.job?.version).toBe(2);
+  expect(result.current.job?.words.wall?.text).toBe('20 mm');
+});

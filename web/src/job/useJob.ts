@@ -20,7 +20,10 @@ export function useJob(id: string) {
     const turn = line.current.then(async () => {
       setWaiting((n) => n + 1);
       try {
+        // an answer asked for before the change must not arrive after it
+        await queries.cancelQueries({ queryKey: jobQuery(id).queryKey, exact: true });
         const next = await send(now()?.version ?? 0);
+        await queries.cancelQueries({ queryKey: jobQuery(id).queryKey, exact: true });
         queries.setQueryData(jobQuery(id).queryKey, next);
         setProblem(null);
         return next;

@@ -133,6 +133,18 @@ public class StudyTest {
   }
 
   @Test
+  public void aMendedCopyIsAClosedModel() throws Exception {
+    TriangleMesh whole = hat(150);
+    int[] torn = java.util.Arrays.copyOf(whole.corners(), whole.corners().length - 6);
+    String id = server.addJob();
+    server.upload(id, "torn.stl", Running.stl(new TriangleMesh(whole.xyz(), torn)));
+    byte[] stl = server.get("/api/jobs/" + id + "/mended.stl").raw();
+    server.upload(id, "mended.stl", stl);
+    assertFalse(warns(server.job(id), "mesh.open"));
+    assertEquals(server.get("/api/jobs/" + server.addJob() + "/mended.stl").status(), 404);
+  }
+
+  @Test
   public void withoutAShapeThereIsNothingToAsk() throws Exception {
     String id = server.addJob();
     assertEquals(study(id).get("state").asString(), "NONE");

@@ -99,8 +99,8 @@ final class ShapeCautions {
             ml(air.totalMm3()) + " of air stays against the master",
             pockets(air)
                 + " It would have to go down before it can rise, so it stays however slowly you"
-                + " pour, and each pocket is a lump of rubber missing. Brush rubber in there first,"
-                + " or stand the master another way.",
+                + " pour: a hole in the mould, and a lump on every cast. Brush rubber in there"
+                + " first, or stand the master another way.",
             place(air.pockets().get(0).top()),
             fixes));
   }
@@ -148,11 +148,11 @@ final class ShapeCautions {
       return;
     }
     String how =
-        "Off the master the mould must pass its widest part, "
-            + Length.format(study.stretch().wideMm(), p.units)
-            + " up, through a throat at "
+        "Coming off, the rubber that lies round the master "
             + Length.format(study.stretch().throatMm(), p.units)
-            + ": "
+            + " up must pass over what is wider at "
+            + Length.format(study.stretch().wideMm(), p.units)
+            + ": it gets "
             + Numbers.trimmed(100 * needed, 0)
             + " % longer.";
     boolean thick = p.box.thinnestWallMm() > THICK_MM && needed > THICK_STRETCH;

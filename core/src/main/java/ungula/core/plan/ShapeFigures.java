@@ -4,6 +4,7 @@ import static ungula.core.working.Given.Source.COMPUTED;
 import static ungula.core.working.Given.Source.DEFAULT;
 
 import ungula.core.air.AirTraps;
+import ungula.core.air.PotPressure;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Units;
@@ -53,7 +54,7 @@ final class ShapeFigures {
         "stretch to come off",
         share,
         Numbers.fixed(100 * share, 0) + " %",
-        Working.of("cord round the widest part ÷ cord round the throat over it − 1")
+        Working.of("cord round the widest part ÷ cord round the throat below it − 1")
             .given("widest at", Length.format(study.stretch().wideMm(), units), COMPUTED)
             .given("throat at", Length.format(study.stretch().throatMm(), units), COMPUTED)
             .done());
@@ -74,6 +75,18 @@ final class ShapeFigures {
     }
     if (air.pockets().size() > 5) {
       w.step("and " + (air.pockets().size() - 5) + " smaller ones");
+    }
+    if (air.totalMm3() > 0) {
+      double volume = air.pockets().get(0).volumeMm3();
+      w.step(
+          "In a pot at "
+              + Numbers.trimmed(PotPressure.USUAL_KPA, 0)
+              + " kPa over the air's, the largest shrinks to "
+              + Volume.format(PotPressure.shrunk(volume, PotPressure.USUAL_KPA), units)
+              + ", a ball of "
+              + Length.format(
+                  PotPressure.ballMm(PotPressure.shrunk(volume, PotPressure.USUAL_KPA)), units)
+              + ".");
     }
     return w.step("Pockets less than a cell deep are not counted.").done();
   }

@@ -230,4 +230,11 @@ public class AirTrapsTest {
     assertTrue(room.opensAt(Opening.at(new Vec3(30, 0, 30))));
     assertThrows(IllegalArgumentException.class, () -> cavity(Shapes.sphere(), 0.01));
   }
+
+  @Test
+  public void underPressureAPocketShrinks() {
+    Near.absolute(PotPressure.shrunk(1_800, 400), 364, 0.5);
+    assertEquals(PotPressure.shrunk(1_800, 0), 1_800.0);
+    Near.absolute(PotPressure.ballMm(Math.PI / 6 * 1_000), 10, 1e-9);
+  }
 }

@@ -92,7 +92,10 @@ public class ShapeCautionsTest {
   public void airIsANumberWithItsPockets() {
     Plan plan = plan(study(air(9_000, 3_300), List.of(), NONE, NONE, 0), MARRAM);
     assertEquals(plan.figures().get("air.poured").text(), "12.3 mL");
-    assertEquals(plan.figures().get("air.poured").working().steps().size(), 3);
+    List<String> steps = plan.figures().get("air.poured").working().steps();
+    assertEquals(steps.size(), 4);
+    // 9.0 mL · 101.3 / 501.3
+    assertTrue(steps.get(2).contains("shrinks to 1.8 mL, a ball of 15."), steps.get(2));
     Caution c = caution(plan, "air.poured").orElseThrow();
     assertTrue(c.text().startsWith("2 pockets, the largest 9.0 mL, 7 mm deep."), c.text());
     assertEquals(c.place(), new Caution.Place(3, 4, 20));

@@ -22,6 +22,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
+import ungula.core.field.Grid;
+import ungula.core.field.MendedCopy;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.PosedMaster;
@@ -33,6 +35,8 @@ import ungula.core.mesh.io.StlWriter;
 import ungula.core.mould.SectionDrawing;
 import ungula.core.quantity.Numbers;
 import ungula.core.sentence.WordBook.Edit;
+import ungula.core.work.Parallel;
+import ungula.core.work.Progress;
 import ungula.server.model.Models;
 import ungula.server.task.Tasks;
 import ungula.server.web.Problem;
@@ -129,6 +133,21 @@ class ShapeController {
         .header(HttpHeaders.CONTENT_DISPOSITION, attachment(job.row().name() + ".stl"))
         .contentType(MediaType.parseMediaType("model/stl"))
         .body(out -> StlWriter.write(mesh, out));
+  }
+
+  /** A closed surface rebuilt from the master as posed, in millimetres, binary STL. */
+  @GetMapping("/mended.stl")
+  ResponseEntity<StreamingResponseBody> mendedStl(@PathVariable String id) {
+    TriangleMesh mesh = posed(id).mesh();
+    return ResponseEntity.ok()
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            attachment(jobs.find(id).row().name() + ", mended.stl"))
+        .contentType(MediaType.parseMediaType("model/stl"))
+        .body(
+            out ->
+                StlWriter.write(
+                    MendedCopy.of(mesh, Grid.DEFAULT_CELLS, Parallel.ALL, Progress.NONE), out));
   }
 
   /**

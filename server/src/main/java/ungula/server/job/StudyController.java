@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import ungula.core.air.AirTraps;
+import ungula.core.air.PotPressure;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.SurfacePoint;
@@ -164,7 +165,7 @@ class StudyController {
                     p.top().x(),
                     p.top().y(),
                     p.top().z(),
-                    Math.cbrt(6 * p.volumeMm3() / Math.PI),
+                    PotPressure.ballMm(p.volumeMm3()),
                     Volume.format(p.volumeMm3(), units)
                         + " of air, "
                         + Length.format(p.depthMm(), units)
