@@ -308,6 +308,8 @@ export class SolidScene {
       ((e.clientX - view.left) / view.width) * 2 - 1,
       1 - ((e.clientY - view.top) / view.height) * 2,
     );
+    // the camera may have moved since the last frame was drawn
+    this.scene.updateMatrixWorld();
     const ray = new Raycaster();
     ray.setFromCamera(at, this.camera);
     const hit = ray.intersectObject(this.master).find((h) => h.face);

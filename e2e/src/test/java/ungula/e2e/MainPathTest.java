@@ -109,6 +109,9 @@ public class MainPathTest extends Browsing {
     visit(demoJob("Bollard chess pieces") + "/mould");
     Locator low = page.locator("[data-caution='pour.low']");
     assertThat(low).containsText("6 mm under the master's top");
+    // the sentences about air come in over the cautions and move them
+    page.locator(".shape [data-figure='air.cast']")
+        .waitFor(new Locator.WaitForOptions().setTimeout(60_000));
     low.hover();
     assertThat(page.locator("[data-pin='pour.low']")).hasAttribute("r", "16");
     low.getByRole(

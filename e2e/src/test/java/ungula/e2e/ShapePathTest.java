@@ -68,7 +68,7 @@ public class ShapePathTest extends Browsing {
     assertThat(solid).containsText("Dark red: the mould is locked here.");
     button("Show what locks").click();
     button("Place a vent").click();
-    assertThat(solid).containsText("Click where air is to get out.");
+    assertThat(solidDrawn()).containsText("Click where air is to get out.");
     solid.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Front")).click();
     BoundingBox at = solid.boundingBox();
     // the pup lies in the lower half of its box

@@ -18,7 +18,7 @@ public record Grid(Vec3 origin, double h, int nx, int ny, int nz) {
   /** The spacing never gets finer than this by itself, mm. */
   private static final double FINEST_MM = 0.2;
 
-  /** Most cells a grid may have: 60 million, 480 MB while a field is made over them. */
+  /** Most cells a grid may have: 60 million, a gigabyte while a field is made over them. */
   public static final long MOST_CELLS = 60_000_000;
 
   public Grid {
