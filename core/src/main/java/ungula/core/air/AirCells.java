@@ -1,6 +1,7 @@
 package ungula.core.air;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import ungula.core.field.Grid;
 import ungula.core.mesh.Slicer.Cut;
@@ -26,15 +27,7 @@ public record AirCells(Grid grid, int[] runs) {
         runs[used++] = 1;
       }
     }
-    return new AirCells(grid, java.util.Arrays.copyOf(runs, used));
-  }
-
-  public int count() {
-    int n = 0;
-    for (int i = 1; i < runs.length; i += 2) {
-      n += runs[i];
-    }
-    return n;
+    return new AirCells(grid, Arrays.copyOf(runs, used));
   }
 
   /**

@@ -391,29 +391,32 @@ public final class AirTraps {
       spills[i] = spill[(int) order[i]];
     }
     List<Pocket> found = new ArrayList<>();
-    List<Integer> counted = new ArrayList<>();
+    Cells counted = new Cells();
+    Cells cells = new Cells();
     boolean[] done = new boolean[order.length];
     double oneCell = Math.abs(stepX) + Math.abs(stepY) + Math.abs(stepZ);
     double total = 0;
     for (int i = 0; i < order.length; i++) {
       if (!done[i]) {
-        List<Integer> cells = new ArrayList<>();
+        cells.count = 0;
         Pocket p = pocket(i, sorted, spills, done, cells);
         if (p.depthMm > 1.001 * oneCell) {
           found.add(p);
-          counted.addAll(cells);
+          for (int n = 0; n < cells.count; n++) {
+            counted.add(cells.at[n]);
+          }
           total += p.volumeMm3;
         }
       }
     }
     found.sort(Comparator.comparingDouble((Pocket p) -> -p.volumeMm3));
-    int[] kept = counted.stream().mapToInt(c -> c).sorted().toArray();
+    int[] kept = Arrays.copyOf(counted.at, counted.count);
+    Arrays.sort(kept);
     return new Result(
         total, unreached * grid.cellMm3(), List.copyOf(found), AirCells.of(grid, kept));
   }
 
-  private Pocket pocket(
-      int seed, int[] sorted, float[] spills, boolean[] done, List<Integer> cells) {
+  private Pocket pocket(int seed, int[] sorted, float[] spills, boolean[] done, Cells cells) {
     done[seed] = true;
     stack.count = 0;
     stack.add(seed);
@@ -437,14 +440,15 @@ public final class AirTraps {
         }
       }
     }
-    return new Pocket(cells.size() * grid.cellMm3(), topOf(cells, top), deepest);
+    return new Pocket(cells.count * grid.cellMm3(), topOf(cells, top), deepest);
   }
 
   /** Of the pocket's highest cells the one nearest their middle. */
-  private Vec3 topOf(List<Integer> cells, double top) {
+  private Vec3 topOf(Cells cells, double top) {
     Vec3 sum = Vec3.ZERO;
     List<Vec3> highest = new ArrayList<>();
-    for (int cell : cells) {
+    for (int n = 0; n < cells.count; n++) {
+      int cell = cells.at[n];
       if (height(cell) > top - level) {
         highest.add(grid.centre(cell));
         sum = sum.plus(grid.centre(cell));

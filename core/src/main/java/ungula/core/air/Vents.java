@@ -17,9 +17,10 @@ public final class Vents {
 
   /**
    * @param at vents in the order found, at the pockets' tops
+   * @param before what stays without them
    * @param left what stays with all of them
    */
-  public record Proposal(List<Vec3> at, AirTraps.Result left) {}
+  public record Proposal(List<Vec3> at, AirTraps.Result before, AirTraps.Result left) {}
 
   /**
    * @param openings there already
@@ -28,7 +29,8 @@ public final class Vents {
   public static Proposal propose(Room room, List<Opening> openings, Vec3 up, int most) {
     List<Opening> all = new ArrayList<>(openings);
     List<Vec3> vents = new ArrayList<>();
-    AirTraps.Result left = AirTraps.of(room, all, up);
+    AirTraps.Result before = AirTraps.of(room, all, up);
+    AirTraps.Result left = before;
     while (vents.size() < most
         && !left.pockets().isEmpty()
         && left.pockets().get(0).volumeMm3() > WORTH_MM3) {
@@ -37,6 +39,6 @@ public final class Vents {
       all.add(Opening.at(top));
       left = AirTraps.of(room, all, up);
     }
-    return new Proposal(List.copyOf(vents), left);
+    return new Proposal(List.copyOf(vents), before, left);
   }
 }

@@ -83,10 +83,14 @@ public record Grid(Vec3 origin, double h, int nx, int ny, int nz) {
 
   /** Index of the cell a point lies in; of the nearest one when it lies outside. */
   public int at(Vec3 p) {
+    return at(p.x(), p.y(), p.z());
+  }
+
+  int at(double x, double y, double z) {
     return index(
-        clamp((p.x() - origin.x()) / h, nx),
-        clamp((p.y() - origin.y()) / h, ny),
-        clamp((p.z() - origin.z()) / h, nz));
+        clamp((x - origin.x()) / h, nx),
+        clamp((y - origin.y()) / h, ny),
+        clamp((z - origin.z()) / h, nz));
   }
 
   private static int clamp(double at, int n) {

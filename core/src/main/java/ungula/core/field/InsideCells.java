@@ -33,8 +33,16 @@ public final class InsideCells {
 
   /** One set for each layer of cells, a bit for each cell of the layer. */
   public static BitSet[] of(TriangleMesh mesh, Grid grid, Parallel parallel, Progress progress) {
+    return of(mesh, bounds(mesh), grid, parallel, progress);
+  }
+
+  /**
+   * @param bounds what {@link #bounds} says of the mesh
+   */
+  static BitSet[] of(
+      TriangleMesh mesh, boolean bounds, Grid grid, Parallel parallel, Progress progress) {
     InsideCells inside = new InsideCells(mesh, grid, parallel, progress);
-    return bounds(mesh) ? inside.byRows() : inside.byWinding();
+    return bounds ? inside.byRows() : inside.byWinding();
   }
 
   /** Whether every edge is run through as often one way as the other. */

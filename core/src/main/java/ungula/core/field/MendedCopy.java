@@ -30,7 +30,7 @@ public final class MendedCopy {
     Vec3 last = new Vec3(grid.x(grid.nx() - 1), grid.y(grid.ny() - 1), grid.z(grid.nz() - 1));
     IsoSurface.Shape shape =
         (x, y, z) -> {
-          float d = field.at(grid.at(new Vec3(x, y, z)));
+          float d = field.at(grid.at(x, y, z));
           // a corner exactly on the surface would collapse triangles
           return Math.abs(d) < 1e-4 * grid.h() ? Math.copySign(1e-4 * grid.h(), d) : d;
         };

@@ -97,8 +97,9 @@ final class Spreading {
   /** Signed distances, mm. */
   float[] run() {
     seed(progress.part(0, 0.1));
-    BitSet[] inside = InsideCells.of(mesh, grid, parallel, progress.part(0.1, 0.2));
-    if (!InsideCells.bounds(mesh)) {
+    boolean bounds = InsideCells.bounds(mesh);
+    BitSet[] inside = InsideCells.of(mesh, bounds, grid, parallel, progress.part(0.1, 0.2));
+    if (!bounds) {
       bridge(inside);
     }
     limit(inside);

@@ -9,9 +9,6 @@ public final class TriangleTree {
 
   private static final int LEAF = 4;
 
-  /** Enough for any tree over fewer than 2³¹ triangles, as each node halves its share. */
-  static final int DEEPEST = 64;
-
   private final double[] xyz;
   private final int[] corners;
 
@@ -26,8 +23,8 @@ public final class TriangleTree {
 
   final int[] to;
 
-  /** Per node: the second child, the first being the next node; 0 for a leaf. */
-  final int[] second;
+  /** Per node: the node after all below it; its children begin at the next node. */
+  final int[] past;
 
   private int nodes;
 
@@ -51,7 +48,7 @@ public final class TriangleTree {
     boxes = new double[6 * most];
     from = new int[most];
     to = new int[most];
-    second = new int[most];
+    past = new int[most];
     build(middles, 0, n);
   }
 
@@ -63,7 +60,11 @@ public final class TriangleTree {
     return nodes;
   }
 
-  private int build(double[] middles, int begin, int end) {
+  boolean leaf(int node) {
+    return past[node] == node + 1;
+  }
+
+  private void build(double[] middles, int begin, int end) {
     int node = nodes++;
     from[node] = begin;
     to[node] = end;
@@ -95,9 +96,9 @@ public final class TriangleTree {
       int mid = (begin + end) >>> 1;
       select(middles, axis, begin, end - 1, mid);
       build(middles, begin, mid);
-      second[node] = build(middles, mid, end);
+      build(middles, mid, end);
     }
-    return node;
+    past[node] = nodes;
   }
 
   /** Puts the triangle that belongs at place k there, smaller ones before it (Hoare's select). */
@@ -161,19 +162,17 @@ public final class TriangleTree {
     double iy = 1 / dy;
     double iz = 1 / dz;
     double best = Double.POSITIVE_INFINITY;
-    int[] stack = new int[DEEPEST];
-    int depth = 1;
-    while (depth > 0) {
-      int node = stack[--depth];
+    int node = 0;
+    while (node < nodes) {
       if (!crosses(node, ox, oy, oz, ix, iy, iz, best)) {
+        node = past[node];
         continue;
       }
-      if (second[node] != 0) {
-        stack[depth++] = second[node];
-        stack[depth++] = node + 1;
+      if (!leaf(node++)) {
         continue;
       }
-      for (int i = from[node]; i < to[node]; i++) {
+      int here = node - 1;
+      for (int i = from[here]; i < to[here]; i++) {
         if (order[i] != except) {
           double at = hit(order[i], ox, oy, oz, dx, dy, dz);
           if (at < best) {

@@ -97,8 +97,8 @@ public final class WindingNumber {
   private void sum(int node, double[] areas) {
     double[] g = new double[6];
     double area = 0;
-    if (tree.second[node] != 0) {
-      for (int child : new int[] {node + 1, tree.second[node]}) {
+    if (!tree.leaf(node)) {
+      for (int child : new int[] {node + 1, tree.past[node + 1]}) {
         area += areas[child];
         for (int a = 0; a < 3; a++) {
           g[a] += areas[child] * groups[7 * child + a];
@@ -144,10 +144,8 @@ public final class WindingNumber {
   /** The winding number at a point; undefined on the surface itself. */
   public double at(double x, double y, double z) {
     double angle = 0;
-    int[] stack = new int[TriangleTree.DEEPEST];
-    int depth = 1;
-    while (depth > 0) {
-      int node = stack[--depth];
+    int node = 0;
+    while (node < tree.nodes()) {
       int g = 7 * node;
       double dx = groups[g] - x;
       double dy = groups[g + 1] - y;
@@ -157,14 +155,15 @@ public final class WindingNumber {
         angle +=
             (dx * groups[g + 3] + dy * groups[g + 4] + dz * groups[g + 5])
                 / (far2 * Math.sqrt(far2));
-      } else if (tree.second[node] != 0) {
-        stack[depth++] = tree.second[node];
-        stack[depth++] = node + 1;
-      } else {
+        node = tree.past[node];
+        continue;
+      }
+      if (tree.leaf(node)) {
         for (int i = tree.from[node]; i < tree.to[node]; i++) {
           angle += solidAngle(tree.order[i], x, y, z);
         }
       }
+      node++;
     }
     return angle / (4 * Math.PI);
   }

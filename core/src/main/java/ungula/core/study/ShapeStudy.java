@@ -102,8 +102,6 @@ public record ShapeStudy(
     List<Opening> openings = openings(over, q);
     progress.at("Filling the mould", 0.65);
     Vents.Proposal vents = Vents.propose(cavity, openings, Vec3.UP, MOST_VENTS);
-    AirTraps.Result cast =
-        vents.at().isEmpty() ? vents.left() : AirTraps.of(cavity, openings, Vec3.UP);
     Locks.Result locks = Locks.of(mesh, Vec3.UP, false, parallel, progress.part(0.75, 0.95));
     Stretch stretch = Stretch.pulledUp(master.slicer(Cut.TOP), mesh.bounds().size().z());
     ShapeStudy study =
@@ -111,7 +109,7 @@ public record ShapeStudy(
             h,
             poured,
             tips,
-            back(cast),
+            back(vents.before()),
             vents.at().stream().map(p -> vent(mesh, OVER.apply(p))).toList(),
             back(vents.left()),
             new LockSums(locks.releasedMm2(), locks.lockedMm2(), locks.lockedVolumeMm3()),

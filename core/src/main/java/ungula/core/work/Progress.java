@@ -9,7 +9,7 @@ public interface Progress {
   Progress NONE = (doing, fraction) -> {};
 
   /**
-   * Called now and then from the working thread.
+   * Called now and then from the working threads, from several at once when they share the work.
    *
    * @param doing a few words for the person waiting
    * @param fraction 0 to 1 of the whole work
