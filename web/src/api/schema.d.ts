@@ -735,9 +735,9 @@ export interface components {
       doing: string;
       /** Format: double */
       fraction: number;
+      inlet: string;
       poured: components['schemas']['PocketView'][];
       problem: string;
-      proposed: components['schemas']['PlaceView'][];
       sprue?: components['schemas']['PlaceView'];
       /** @enum {string} */
       state: 'NONE' | 'OPEN' | 'WORKING' | 'READY' | 'STOPPED' | 'FAILED';

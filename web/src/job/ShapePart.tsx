@@ -42,28 +42,17 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
         <>
           <p className="sentence">
             Poured slowly, the rubber leaves <FigureText figure={job.figures['air.poured']} /> of
-            air against the master. A cast, with the mould turned over and poured{' '}
-            {inlet(job, shape)}
+            air against the master. A cast, with the mould turned over and poured {study?.inlet}
             {vents > 0 && (vents === 1 ? ', with one vent,' : `, with ${vents} vents,`)} leaves{' '}
             <FigureText figure={job.figures['air.cast']} />.
           </p>
           <div className="tools">
-            <Button
-              size="sm"
-              variant={tool.placing === 'vent' ? 'primary' : 'outline-primary'}
-              aria-pressed={tool.placing === 'vent'}
-              onClick={() => place('vent')}
-            >
+            <Pressed on={tool.placing === 'vent'} press={() => place('vent')}>
               Place a vent
-            </Button>
-            <Button
-              size="sm"
-              variant={tool.placing === 'sprue' ? 'primary' : 'outline-primary'}
-              aria-pressed={tool.placing === 'sprue'}
-              onClick={() => place('sprue')}
-            >
+            </Pressed>
+            <Pressed on={tool.placing === 'sprue'} press={() => place('sprue')}>
               Place the sprue
-            </Button>
+            </Pressed>
             {vents > 0 && (
               <Button
                 size="sm"
@@ -86,23 +75,18 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
           <p className="sentence">
             Under the master’s overhangs stands <FigureText figure={job.figures['locks.volume']} />{' '}
             of rubber
-            {job.liftMm > 0 ? (
-              '; it closes all round, so the block is cut to take the master out.'
-            ) : (
+            {job.figures['locks.stretch'] ? (
               <>
                 ; to come off it stretches <FigureText figure={job.figures['locks.stretch']} />.
               </>
+            ) : (
+              '; it closes all round, so the block is cut to take the master out.'
             )}
           </p>
           <div className="tools">
-            <Button
-              size="sm"
-              variant={tool.locked ? 'primary' : 'outline-primary'}
-              aria-pressed={tool.locked}
-              onClick={() => setTool({ ...tool, locked: !tool.locked })}
-            >
+            <Pressed on={tool.locked} press={() => setTool({ ...tool, locked: !tool.locked })}>
               Show what locks
-            </Button>
+            </Pressed>
           </div>
         </>
       )}
@@ -110,9 +94,16 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
   );
 }
 
-function inlet(job: Job, shape: ShapeDesk): string {
-  if (shape.study?.sprue) {
-    return 'through the sprue';
-  }
-  return job.liftMm > 0 ? 'in where it is highest' : 'in through the open base';
+/** A button that stays pressed until it is pressed again. */
+function Pressed({ on, press, children }: { on: boolean; press: () => void; children: string }) {
+  return (
+    <Button
+      size="sm"
+      variant={on ? 'primary' : 'outline-primary'}
+      aria-pressed={on}
+      onClick={press}
+    >
+      {children}
+    </Button>
+  );
 }

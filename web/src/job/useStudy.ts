@@ -1,4 +1,4 @@
-import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { client, unwrap, type Job, type Study } from '../api/client';
 
@@ -23,33 +23,33 @@ export function useStudy(job: Job | undefined): ShapeDesk {
   const id = job?.id ?? '';
   const path = { params: { path: { id } } };
   const key = ['job', id, 'study', job?.version];
-  const { data, isPlaceholderData } = useQuery({
+  const { data } = useQuery({
     queryKey: key,
     queryFn: async () => {
       const known = await unwrap(client.GET('/api/jobs/{id}/study', path));
       return known.state === 'OPEN' ? unwrap(client.POST('/api/jobs/{id}/study', path)) : known;
     },
     enabled: job?.hasShape === true,
-    placeholderData: keepPreviousData,
     refetchInterval: (q) => (q.state.data?.state === 'WORKING' ? LOOK_MS : false),
   });
 
   // what was last ready stays in the picture, dimmed, until the new one is there
-  const [ready, setReady] = useState<Study | null>(null);
-  if (data?.state === 'READY' && !isPlaceholderData && data !== ready) {
-    setReady(data);
+  const [last, setLast] = useState<{ id: string; study: Study } | null>(null);
+  if (data?.state === 'READY' && data !== last?.study) {
+    setLast({ id, study: data });
   }
+  const ready = last?.id === id ? last.study : null;
   const state = data?.state;
   const missing = job !== undefined && job.figures['air.poured'] === undefined;
   useEffect(() => {
-    if (state === 'READY' && missing && !isPlaceholderData) {
+    if (state === 'READY' && missing) {
       // figures, cautions and sections follow; the study itself is known
       void queries.invalidateQueries({
         predicate: (q) =>
           q.queryKey[0] === 'job' && q.queryKey[1] === id && q.queryKey[2] !== 'study',
       });
     }
-  }, [state, missing, isPlaceholderData, queries, id]);
+  }, [state, missing, queries, id]);
 
   const ended =
     state === 'STOPPED'
@@ -59,7 +59,7 @@ export function useStudy(job: Job | undefined): ShapeDesk {
         : null;
   return {
     study: ready,
-    stale: ready !== null && (isPlaceholderData || data !== ready),
+    stale: ready !== null && data !== ready,
     working: state === 'WORKING' && data ? { doing: data.doing, fraction: data.fraction } : null,
     ended,
     stop: () => {

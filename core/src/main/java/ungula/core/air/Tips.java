@@ -33,8 +33,7 @@ public final class Tips {
 
     /** Against gravity, seen from the body tipped so. */
     public Vec3 up() {
-      Rotation t = turn();
-      return new Rotation(t.w(), -t.x(), -t.y(), -t.z()).apply(Vec3.UP);
+      return turn().inverse().apply(Vec3.UP);
     }
   }
 

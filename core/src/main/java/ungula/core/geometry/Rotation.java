@@ -42,6 +42,11 @@ public record Rotation(double w, double x, double y, double z) {
     return new Rotation(1 + cos, c.x(), c.y(), c.z());
   }
 
+  /** The turn that takes this one back. */
+  public Rotation inverse() {
+    return new Rotation(w, -x, -y, -z);
+  }
+
   /** This turn made after another. */
   public Rotation after(Rotation first) {
     return new Rotation(

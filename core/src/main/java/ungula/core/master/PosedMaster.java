@@ -37,7 +37,7 @@ public final class PosedMaster {
     this.mesh = mesh;
     this.curve = FillCurve.of(mesh, LEVELS);
     this.restMm2 = restingArea(mesh);
-    this.top = highest(mesh);
+    this.top = mesh.highest();
   }
 
   /**
@@ -64,17 +64,6 @@ public final class PosedMaster {
       }
     }
     return Math.max(0, area);
-  }
-
-  private static Vec3 highest(TriangleMesh mesh) {
-    double[] p = mesh.xyz();
-    int highest = 0;
-    for (int v = 1; v < mesh.vertexCount(); v++) {
-      if (p[3 * v + 2] > p[3 * highest + 2]) {
-        highest = v;
-      }
-    }
-    return mesh.vertex(highest);
   }
 
   /** Set down at z = 0, its middle over the origin. */

@@ -89,6 +89,15 @@ public final class TriangleMesh {
     return new Vec3(xyz[3 * v], xyz[3 * v + 1], xyz[3 * v + 2]);
   }
 
+  /** The first of its highest vertices. */
+  public Vec3 highest() {
+    int best = 0;
+    for (int i = 0; i < xyz.length; i += 3) {
+      best = xyz[i + 2] > xyz[best + 2] ? i : best;
+    }
+    return vertex(best / 3);
+  }
+
   /** This mesh scaled about the origin, turned, then moved. */
   public TriangleMesh moved(double scale, Rotation turn, Vec3 shift) {
     double[] m = turn.matrix();

@@ -40,6 +40,11 @@ public record MasterFacts(
     this(sizeMm, topMm, curve, restMm2, report, guessedUnitMm, titled, null);
   }
 
+  /** Whether the mould is open at the plate: the master stands on it and is not lifted off. */
+  public boolean baseOpen(double liftMm) {
+    return restMm2 > 0 && liftMm == 0;
+  }
+
   public MasterFacts withStudy(ShapeStudy found) {
     return new MasterFacts(sizeMm, topMm, curve, restMm2, report, guessedUnitMm, titled, found);
   }

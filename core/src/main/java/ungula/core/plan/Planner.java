@@ -97,7 +97,7 @@ public final class Planner {
     }
     sizes(choices.mould());
     rubber();
-    ShapeFigures.add(facts.study(), figures, units);
+    ShapeFigures.add(facts.study(), facts.baseOpen(choices.pose().liftMm()), figures, units);
     if (product != null) {
       amounts = new Amounts(choices, product, workshop, figures);
       amounts.workOut(box.rubberMm3(), mixMm3);

@@ -132,8 +132,8 @@ final class ShapeCautions {
             CHECK,
             "mould",
             ml(air.totalMm3()) + " of air stays in every cast",
-            "Turned over and poured"
-                + (p.choices.casting().sprue() == null ? "" : " through the sprue")
+            "Turned over and poured "
+                + study.inlet().text()
                 + ". "
                 + pockets(air)
                 + " A pot under pressure makes it smaller, it does not take it away.",
@@ -143,8 +143,7 @@ final class ShapeCautions {
 
   private void stretch() {
     double needed = study.stretch().share();
-    boolean closedRound = p.facts.restMm2() <= 0 || p.choices.pose().liftMm() > 0;
-    if (needed < 0.02 || closedRound) {
+    if (needed < 0.02 || !p.facts.baseOpen(p.choices.pose().liftMm())) {
       return;
     }
     String how =
@@ -186,7 +185,7 @@ final class ShapeCautions {
                 + limit
                 + (thick ? " Walls over 20 mm hardly stretch: pare the wall or cut it." : "")
                 + (tears ? " Cut the mould open, or take a rubber that stretches further." : ""),
-            null,
+            new Place(0, 0, study.stretch().throatMm()),
             List.of()));
   }
 }

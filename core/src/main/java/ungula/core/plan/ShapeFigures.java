@@ -22,8 +22,9 @@ final class ShapeFigures {
 
   /**
    * @param study null while it is not worked out: nothing is added
+   * @param baseOpen whether the mould can come off in one piece
    */
-  static void add(ShapeStudy study, FigureBook figures, Units units) {
+  static void add(ShapeStudy study, boolean baseOpen, FigureBook figures, Units units) {
     if (study == null) {
       return;
     }
@@ -48,16 +49,17 @@ final class ShapeFigures {
                 Numbers.fixed(study.locks().lockedMm2() / 100, 1) + " cm²",
                 COMPUTED)
             .done());
-    double share = study.stretch().share();
-    figures.put(
-        "locks.stretch",
-        "stretch to come off",
-        share,
-        Numbers.fixed(100 * share, 0) + " %",
-        Working.of("cord round the widest part ÷ cord round the throat below it − 1")
-            .given("widest at", Length.format(study.stretch().wideMm(), units), COMPUTED)
-            .given("throat at", Length.format(study.stretch().throatMm(), units), COMPUTED)
-            .done());
+    if (baseOpen) {
+      figures.put(
+          "locks.stretch",
+          "stretch to come off",
+          study.stretch().share(),
+          Numbers.fixed(100 * study.stretch().share(), 0) + " %",
+          Working.of("cord round the widest part ÷ cord round the throat below it − 1")
+              .given("widest at", Length.format(study.stretch().wideMm(), units), COMPUTED)
+              .given("throat at", Length.format(study.stretch().throatMm(), units), COMPUTED)
+              .done());
+    }
   }
 
   private static Working air(AirTraps.Result air, ShapeStudy study, Units units) {

@@ -24,6 +24,7 @@ import ungula.core.work.Progress;
  * it, where it stays when the mould is turned over and cast in, and what keeps the mould on the
  * master. Places are in the posed frame: from the middle, and above the plate.
  *
+ * @param inlet where a cast is poured in
  * @param cellMm side of the cells it was worked out in
  * @param poured air in the rubber
  * @param tips that leave less air in the rubber, best first; few
@@ -34,6 +35,7 @@ import ungula.core.work.Progress;
  * @param stretch a one-piece mould needs to come off
  */
 public record ShapeStudy(
+    Inlet inlet,
     double cellMm,
     AirTraps.Result poured,
     List<Tips.Tip> tips,
@@ -44,13 +46,16 @@ public record ShapeStudy(
     Stretch stretch) {
 
   /** Changes when a study of the same question comes out otherwise: old ones are made again. */
-  public static final int VERSION = 1;
+  public static final int VERSION = 2;
 
   /** Cells of a room: a pocket of half a drop is found, and a study takes seconds. */
   private static final double CELLS = 6_000_000;
 
   /** Cells of the room tips are tried in. */
   private static final double COARSE = 500_000;
+
+  /** Half a turn about x: what was down is up. */
+  private static final Rotation OVER = new Rotation(0, 1, 0, 0);
 
   private static final int MOST_VENTS = 12;
   private static final int TIPS_KEPT = 3;
@@ -78,12 +83,35 @@ public record ShapeStudy(
    *
    * @param inside of the box up to the pour line, in the posed frame
    * @param liftMm master clear of the plate by this
-   * @param rests whether a face of it lies on the plate, and the mould is open there
+   * @param baseOpen whether the master stands on the plate, so that the mould is open there
    * @param sprue poured in through; null pours through the base, or where the cast is highest
    * @param vents there already
    */
   public record Question(
-      Box3 inside, double liftMm, boolean rests, SurfacePoint sprue, List<SurfacePoint> vents) {}
+      Box3 inside, double liftMm, boolean baseOpen, SurfacePoint sprue, List<SurfacePoint> vents) {
+
+    Inlet inlet() {
+      return sprue != null ? Inlet.SPRUE : baseOpen ? Inlet.BASE : Inlet.HIGHEST;
+    }
+  }
+
+  /** Where a cast is poured in, the mould turned over. */
+  public enum Inlet {
+    SPRUE("through the sprue"),
+    BASE("in through the open base"),
+    HIGHEST("in where it is highest");
+
+    private final String text;
+
+    Inlet(String text) {
+      this.text = text;
+    }
+
+    /** To follow "poured". */
+    public String text() {
+      return text;
+    }
+  }
 
   /**
    * @throws java.util.concurrent.CancellationException when the progress says that nobody waits
@@ -106,6 +134,7 @@ public record ShapeStudy(
     Stretch stretch = Stretch.pulledUp(master.slicer(Cut.TOP), mesh.bounds().size().z());
     ShapeStudy study =
         new ShapeStudy(
+            q.inlet(),
             h,
             poured,
             tips,
@@ -121,23 +150,19 @@ public record ShapeStudy(
     return new Made(study, share);
   }
 
-  /** Half a turn about x: what was down is up. */
-  private static final Rotation OVER = new Rotation(0, 1, 0, 0);
-
   private static double spacing(Box3 room, double cells) {
     return Math.cbrt(room.volume() / cells);
   }
 
   private static List<Opening> openings(TriangleMesh over, Question q) {
     List<Opening> all = new ArrayList<>();
-    if (q.sprue != null) {
-      all.add(Opening.at(q.sprue.on(over)));
+    switch (q.inlet()) {
+      case SPRUE -> all.add(Opening.at(q.sprue.on(over)));
+      case HIGHEST -> all.add(Opening.at(over.highest()));
+      default -> {}
     }
-    if (q.rests && q.liftMm == 0) {
+    if (q.baseOpen) {
       all.add(Opening.WHOLE_TOP);
-    }
-    if (all.isEmpty()) {
-      all.add(Opening.at(highest(over)));
     }
     for (SurfacePoint v : q.vents) {
       all.add(Opening.at(v.on(over)));
@@ -145,18 +170,10 @@ public record ShapeStudy(
     return all;
   }
 
-  private static Vec3 highest(TriangleMesh mesh) {
-    int best = 0;
-    for (int v = 1; v < mesh.vertexCount(); v++) {
-      best = mesh.xyz()[3 * v + 2] > mesh.xyz()[3 * best + 2] ? v : best;
-    }
-    return mesh.vertex(best);
-  }
-
   /** Only worth looking at where air stays and the master hangs free. */
   private static List<Tips.Tip> tips(
       TriangleMesh mesh, Question q, AirTraps.Result poured, Parallel parallel, Progress progress) {
-    if (poured.totalMm3() < Vents.WORTH_MM3 || q.rests && q.liftMm == 0) {
+    if (poured.totalMm3() < Vents.WORTH_MM3 || q.baseOpen) {
       return List.of();
     }
     Room coarse = Room.round(mesh, q.inside, spacing(q.inside, COARSE), parallel, Progress.NONE);

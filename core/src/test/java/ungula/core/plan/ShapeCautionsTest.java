@@ -50,6 +50,7 @@ public class ShapeCautionsTest {
       vents.add(new ShapeStudy.Vent(new SurfacePoint(i, 0.25, 0.5), new Vec3(3, 4, 20)));
     }
     return new ShapeStudy(
+        ShapeStudy.Inlet.BASE,
         0.5,
         poured,
         tips,

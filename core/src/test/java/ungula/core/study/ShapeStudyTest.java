@@ -34,7 +34,7 @@ public class ShapeStudyTest {
     return new Question(
         new Box3(b.min().minus(wall), b.max().plus(wall).plus(new Vec3(0, 0, lift + 10))),
         lift,
-        master.restMm2() > 0,
+        master.restMm2() > 0 && lift == 0,
         null,
         List.of(vents));
   }

@@ -98,18 +98,19 @@ final class ShapeQuestions {
     Opening hole =
         opening != null
             ? Opening.at(stand.apply(opening))
-            : cavity ? Opening.at(highest(standing)) : Opening.WHOLE_TOP;
+            : cavity ? Opening.at(standing.highest()) : Opening.WHOLE_TOP;
     if (!room.opensAt(hole)) {
       throw new Unclear(
           "--opening is not at the wall of what is filled: no open cell within reach.");
     }
     AirTraps.Result r = AirTraps.of(room, List.of(hole), Vec3.UP);
-    double[] back = stand.matrix();
+    Rotation back = stand.inverse();
     List<Map<String, Object>> pockets = new ArrayList<>();
     for (AirTraps.Pocket p : r.pockets()) {
       Map<String, Object> f = new LinkedHashMap<>();
       f.put("volumeMm3", p.volumeMm3());
-      f.put("top", unturned(back, p.top()));
+      Vec3 top = back.apply(p.top());
+      f.put("top", new double[] {top.x(), top.y(), top.z()});
       f.put("depthMm", p.depthMm());
       pockets.add(f);
     }
@@ -132,24 +133,6 @@ final class ShapeQuestions {
               cell, Room.cells(box, cell) / 1e6, Room.MOST_CELLS / 1_000_000, least));
     }
     return least;
-  }
-
-  private static Vec3 highest(TriangleMesh mesh) {
-    int best = 0;
-    for (int v = 1; v < mesh.vertexCount(); v++) {
-      if (mesh.xyz()[3 * v + 2] > mesh.xyz()[3 * best + 2]) {
-        best = v;
-      }
-    }
-    return mesh.vertex(best);
-  }
-
-  private static double[] unturned(double[] m, Vec3 p) {
-    return new double[] {
-      m[0] * p.x() + m[3] * p.y() + m[6] * p.z(),
-      m[1] * p.x() + m[4] * p.y() + m[7] * p.z(),
-      m[2] * p.x() + m[5] * p.y() + m[8] * p.z()
-    };
   }
 
   /** The answers as tables for people. */

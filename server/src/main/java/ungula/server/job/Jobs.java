@@ -56,10 +56,16 @@ public class Jobs {
   /**
    * A job with its present choices and what follows from them.
    *
-   * @param study of its shape; empty while it is not worked out
+   * @param question there is to ask of its shape; empty while it has none, or no box
+   * @param study the answer; empty while it is not worked out
    */
   public record Job(
-      JobMapper.Row row, Choices choices, Plan plan, Product product, Optional<ShapeStudy> study) {
+      JobMapper.Row row,
+      Choices choices,
+      Plan plan,
+      Product product,
+      Optional<Studies.Question> question,
+      Optional<ShapeStudy> study) {
 
     /** The box, for what cannot be shown without one. */
     BoxMould box() {
@@ -90,23 +96,25 @@ public class Jobs {
   private Job planned(JobMapper.Row row, Choices choices) {
     Product product = products.find(choices.rubber().product()).orElse(null);
     MasterFacts facts = shapes.facts(choices);
-    Optional<ShapeStudy> study = question(choices, facts).flatMap(studies::known);
+    Optional<Studies.Question> question = question(choices, facts);
+    Optional<ShapeStudy> study = question.flatMap(studies::known);
     Plan plan =
         Planner.plan(
             choices, study.map(s -> facts.withStudy(s)).orElse(facts), product, workshop.current());
-    return new Job(row, choices, plan, product, study);
+    return new Job(row, choices, plan, product, question, study);
   }
 
-  /** What there is to ask of its shape; empty while it has none, or no box. */
-  Optional<Studies.Question> question(Choices choices, MasterFacts facts) {
+  private Optional<Studies.Question> question(Choices choices, MasterFacts facts) {
     return shapes.posed(choices).isEmpty()
         ? Optional.empty()
         : Planner.box(choices, facts)
-            .map(box -> studies.question(choices, shapes.unit(choices), box, facts.restMm2()));
-  }
-
-  Optional<Studies.Question> question(Choices choices) {
-    return question(choices, shapes.facts(choices));
+            .map(
+                box ->
+                    studies.question(
+                        choices,
+                        shapes.unit(choices),
+                        box,
+                        facts.baseOpen(choices.pose().liftMm())));
   }
 
   private Choices choices(JobMapper.Row row) {
@@ -185,6 +193,7 @@ public class Jobs {
         job.choices(),
         job.plan(),
         job.product(),
+        job.question(),
         job.study());
   }
 

@@ -64,10 +64,10 @@ public class Studies {
       ShapeStudy.Question question) {}
 
   /** A question ready to be asked, with its name. */
-  record Question(String id, ShapeStudy.Question question) {}
+  public record Question(String id, ShapeStudy.Question question) {}
 
   /** What there is to ask of a job with a shape in a box. */
-  Question question(Choices c, double unitMm, BoxMould box, double restMm2) {
+  Question question(Choices c, double unitMm, BoxMould box, boolean baseOpen) {
     Box3 inside =
         new Box3(
             new Vec3(
@@ -78,7 +78,7 @@ public class Studies {
                 Math.max(box.pourLineMm(), 0.01)));
     ShapeStudy.Question q =
         new ShapeStudy.Question(
-            inside, box.belowMm(), restMm2 > 0, c.casting().sprue(), c.casting().vents());
+            inside, box.belowMm(), baseOpen, c.casting().sprue(), c.casting().vents());
     boolean file = c.master().source() == Choices.Source.FILE;
     Asked asked =
         new Asked(

@@ -1,7 +1,6 @@
 package ungula.server.job;
 
 import java.util.List;
-import java.util.Optional;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -11,8 +10,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import ungula.core.air.AirTraps;
 import ungula.core.air.PotPressure;
-import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
+import ungula.core.master.PosedMaster;
 import ungula.core.mesh.SurfacePoint;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.plan.Choices;
@@ -69,11 +68,11 @@ class StudyController {
    * @param doing what it is at
    * @param fraction of the whole
    * @param problem why it failed
+   * @param inlet where a cast is poured in, in words
    * @param poured air in the rubber
    * @param cast air in a cast
    * @param sprue where it is placed; absent without one
    * @param vents placed
-   * @param proposed vents
    */
   record StudyResponse(
       State state,
@@ -81,76 +80,77 @@ class StudyController {
       String doing,
       double fraction,
       String problem,
+      String inlet,
       List<PocketView> poured,
       List<PocketView> cast,
       PlaceView sprue,
-      List<PlaceView> vents,
-      List<PlaceView> proposed) {}
+      List<PlaceView> vents) {}
 
   @GetMapping
   StudyResponse study(@PathVariable String id) {
-    Jobs.Job job = jobs.find(id);
-    Choices c = job.choices();
-    Optional<Studies.Question> q = jobs.question(c);
-    if (q.isEmpty()) {
-      return view(State.NONE, null, c, null);
-    }
-    if (job.study().isPresent()) {
-      return view(State.READY, null, c, job.study().get());
-    }
-    TaskView task = studies.last(q.get()).orElse(null);
-    State state =
-        task == null
-            ? State.OPEN
-            : switch (task.state()) {
-              case RUNNING -> State.WORKING;
-              case CANCELLED -> State.STOPPED;
-              case FAILED -> State.FAILED;
-              case DONE -> State.OPEN;
-            };
-    return view(state, task, c, null);
+    return view(jobs.find(id));
   }
 
   /** Asks for it: it is worked out in the background, once for all who ask. */
   @PostMapping
   StudyResponse askStudy(@PathVariable String id) {
-    Choices c = jobs.find(id).choices();
-    jobs.question(c)
-        .filter(q -> studies.known(q).isEmpty())
-        .ifPresent(q -> studies.ask(q, shapes.posed(c).orElseThrow()));
-    return study(id);
+    Jobs.Job job = jobs.find(id);
+    if (job.study().isEmpty()) {
+      job.question().ifPresent(q -> studies.ask(q, shapes.posed(job.choices()).orElseThrow()));
+    }
+    // it may be known by now
+    return view(jobs.find(id));
   }
 
   /** How much of each facet is locked against the mould's pull: a byte each, 255 is all of it. */
   @GetMapping(value = "/locked", produces = MediaType.APPLICATION_OCTET_STREAM_VALUE)
   ResponseEntity<byte[]> locked(@PathVariable String id) {
     return ResponseEntity.ok(
-        jobs.question(jobs.find(id).choices())
+        jobs.find(id)
+            .question()
             .flatMap(studies::locked)
             .orElseThrow(() -> Problem.gone("A study of this shape")));
   }
 
-  private StudyResponse view(State state, TaskView task, Choices c, ShapeStudy study) {
+  private static State state(Jobs.Job job, TaskView task) {
+    if (job.question().isEmpty()) {
+      return State.NONE;
+    }
+    if (job.study().isPresent()) {
+      return State.READY;
+    }
+    if (task == null) {
+      return State.OPEN;
+    }
+    return switch (task.state()) {
+      case RUNNING -> State.WORKING;
+      case CANCELLED -> State.STOPPED;
+      case FAILED -> State.FAILED;
+      case DONE -> State.OPEN;
+    };
+  }
+
+  private StudyResponse view(Jobs.Job job) {
+    Choices c = job.choices();
+    ShapeStudy study = job.study().orElse(null);
+    TaskView task = study == null ? job.question().flatMap(studies::last).orElse(null) : null;
     boolean running = task != null && task.state() == Tasks.State.RUNNING;
-    TriangleMesh mesh =
-        shapes
-            .posed(c)
-            .map(p -> p.mesh().moved(1, Rotation.NONE, new Vec3(0, 0, c.pose().liftMm())))
-            .orElse(null);
+    TriangleMesh mesh = shapes.posed(c).map(PosedMaster::mesh).orElse(null);
+    Vec3 lift = new Vec3(0, 0, c.pose().liftMm());
     SurfacePoint sprue = c.casting().sprue();
     return new StudyResponse(
-        state,
+        state(job, task),
         running ? task.id() : "",
         task == null ? "" : task.doing(),
         task == null ? 0 : task.fraction(),
         task == null ? "" : task.problem(),
+        study == null ? "" : study.inlet().text(),
         study == null ? List.of() : pockets(study.poured(), c.units()),
         study == null ? List.of() : pockets(study.cast(), c.units()),
-        sprue == null || mesh == null ? null : place(sprue.on(mesh)),
+        sprue == null || mesh == null ? null : place(sprue.on(mesh).plus(lift)),
         mesh == null
             ? List.of()
-            : c.casting().vents().stream().map(v -> place(v.on(mesh))).toList(),
-        study == null ? List.of() : study.vents().stream().map(v -> place(v.point())).toList());
+            : c.casting().vents().stream().map(v -> place(v.on(mesh).plus(lift))).toList());
   }
 
   private static PlaceView place(Vec3 p) {
