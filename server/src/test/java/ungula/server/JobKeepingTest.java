@@ -13,8 +13,6 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 import ungula.core.master.Tessellation;
@@ -23,19 +21,7 @@ import ungula.server.Running.Answer;
 /**
  * How a job is kept: its history, its files, its pictures, and what happens when many change it.
  */
-public class JobKeepingTest {
-
-  private Running server;
-
-  @BeforeClass
-  public void start() throws Exception {
-    server = new Running();
-  }
-
-  @AfterClass(alwaysRun = true)
-  public void stop() throws Exception {
-    server.close();
-  }
+public class JobKeepingTest extends OnServer {
 
   private String boxJob() throws Exception {
     String id = server.addJob();

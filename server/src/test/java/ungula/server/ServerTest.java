@@ -14,8 +14,6 @@ import java.util.Arrays;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
@@ -27,21 +25,9 @@ import ungula.core.mesh.TriangleMesh;
 import ungula.server.Running.Answer;
 
 /** The API over a real database and the real core. */
-public class ServerTest {
+public class ServerTest extends OnServer {
 
   private static final TriangleMesh BOX = Tessellation.box(80, 55, 42);
-
-  private Running server;
-
-  @BeforeClass
-  public void start() throws Exception {
-    server = new Running();
-  }
-
-  @AfterClass(alwaysRun = true)
-  public void stop() throws Exception {
-    server.close();
-  }
 
   private static String figure(JsonNode job, String key) {
     return job.get("figures").get(key).get("text").asString();

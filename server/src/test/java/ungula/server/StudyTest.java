@@ -6,27 +6,13 @@ import static org.testng.Assert.assertTrue;
 
 import java.time.Duration;
 import java.time.Instant;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 import ungula.core.master.Tessellation;
 import ungula.core.mesh.TriangleMesh;
 
 /** What a shape decides: worked out in the background, once, and kept. */
-public class StudyTest {
-
-  private Running server;
-
-  @BeforeClass
-  public void start() throws Exception {
-    server = new Running();
-  }
-
-  @AfterClass(alwaysRun = true)
-  public void stop() throws Exception {
-    server.close();
-  }
+public class StudyTest extends OnServer {
 
   /** A hat hanging 8 mm clear of the plate: air under it, unless it is tipped. */
   private static TriangleMesh hat(int around) {

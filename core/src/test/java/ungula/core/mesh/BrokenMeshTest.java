@@ -9,6 +9,7 @@ import java.util.Random;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import ungula.core.Near;
+import ungula.core.Shapes;
 import ungula.core.demo.HarbourShapes;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
@@ -29,16 +30,6 @@ public class BrokenMeshTest {
     System.arraycopy(c, 0, left, 0, 3 * from);
     System.arraycopy(c, 3 * to, left, 3 * from, c.length - 3 * to);
     return new TriangleMesh(mesh.xyz(), left);
-  }
-
-  private static TriangleMesh both(TriangleMesh a, TriangleMesh b) {
-    double[] xyz = Arrays.copyOf(a.xyz(), a.xyz().length + b.xyz().length);
-    System.arraycopy(b.xyz(), 0, xyz, a.xyz().length, b.xyz().length);
-    int[] c = Arrays.copyOf(a.corners(), a.corners().length + b.corners().length);
-    for (int i = 0; i < b.corners().length; i++) {
-      c[a.corners().length + i] = b.corners()[i] + a.vertexCount();
-    }
-    return new TriangleMesh(xyz, c);
   }
 
   private static TriangleMesh torus() {
@@ -79,7 +70,7 @@ public class BrokenMeshTest {
     TriangleMesh box = Tessellation.box(40, 40, 40);
     for (int i = 0; i < 6; i++) {
       double by = 5 + 30 * random.nextDouble();
-      TriangleMesh two = both(box, box.moved(1, Rotation.NONE, new Vec3(by, 0, 0)));
+      TriangleMesh two = Shapes.both(box, box, new Vec3(by, 0, 0));
       TriangleMesh turned =
           two.moved(1, Rotation.about(new Vec3(1, 2, 3), 360 * random.nextDouble()), Vec3.ZERO);
       MeshReport r = report(turned);
@@ -92,7 +83,7 @@ public class BrokenMeshTest {
 
   @Test
   public void partsApartAreExactHoweverTheyStand() {
-    TriangleMesh two = both(torus(), torus().moved(1, Rotation.NONE, new Vec3(0, 0, 30)));
+    TriangleMesh two = Shapes.both(torus(), torus(), new Vec3(0, 0, 30));
     MeshReport r = report(two.moved(1, Rotation.about(new Vec3(0, 1, 0), 90), Vec3.ZERO));
     assertFalse(r.overlapping());
     Near.relative(r.volumeMm3(), 2 * torus().measure().volumeMm3(), 1e-9);
