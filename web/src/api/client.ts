@@ -15,6 +15,11 @@ export type ShelfJob = components['schemas']['ShelfJob'];
 export type Task = components['schemas']['TaskView'];
 export type RestFace = components['schemas']['RestFace'];
 export type Study = components['schemas']['StudyResponse'];
+export type Work = components['schemas']['WorkView'];
+export type Stand = components['schemas']['StandView'];
+export type Stands = components['schemas']['StandsResponse'];
+export type SurfacePoint = components['schemas']['SurfacePoint'];
+export type MarkName = components['schemas']['Stroke']['mark'];
 
 export const client = createClient<paths>({
   baseUrl: window.location.origin,

@@ -132,6 +132,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/jobs/{id}/marks': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['marks'];
+    put?: never;
+    post: operations['paintMarks'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/jobs/{id}/master.stl': {
     parameters: {
       query?: never;
@@ -292,6 +308,38 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/jobs/{id}/stands': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['stands'];
+    put?: never;
+    post: operations['searchStands'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/jobs/{id}/stands/picture': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['standPicture'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/jobs/{id}/steps': {
     parameters: {
       query?: never;
@@ -324,14 +372,14 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  '/api/jobs/{id}/study/locked': {
+  '/api/jobs/{id}/study/facets': {
     parameters: {
       query?: never;
       header?: never;
       path?: never;
       cookie?: never;
     };
-    get: operations['locked'];
+    get: operations['facets'];
     put?: never;
     post?: never;
     delete?: never;
@@ -553,6 +601,8 @@ export interface components {
       id: string;
       /** Format: double */
       liftMm: number;
+      marks: components['schemas']['MarkView'][];
+      marksKey: string;
       measures: string[];
       model?: components['schemas']['ModelView'];
       name: string;
@@ -573,6 +623,13 @@ export interface components {
       words: {
         [key: string]: components['schemas']['State'];
       };
+    };
+    MarkView: {
+      area: string;
+      /** @enum {string} */
+      mark: 'KEEP_CLEAN' | 'BASE' | 'THREAD' | 'PLUG' | 'FRAGILE';
+      meaning: string;
+      text: string;
     };
     ModelView: {
       defects: string[];
@@ -719,6 +776,22 @@ export interface components {
       /** Format: int32 */
       stops: number;
     };
+    StandView: {
+      edit: string;
+      figures: {
+        [key: string]: components['schemas']['Figure'];
+      };
+      now: boolean;
+      picture: string;
+      way: string;
+      why: string;
+    };
+    StandsResponse: {
+      /** Format: int32 */
+      looked: number;
+      stands: components['schemas']['StandView'][];
+      work: components['schemas']['WorkView'];
+    };
     State: {
       clearable: boolean;
       exact: string;
@@ -730,19 +803,35 @@ export interface components {
       value: string;
     };
     StreamingResponseBody: unknown;
+    Stroke: {
+      /** Format: double */
+      bendDegrees: number;
+      /** Format: double */
+      brushMm?: number;
+      erase: boolean;
+      /** @enum {string} */
+      mark: 'KEEP_CLEAN' | 'BASE' | 'THREAD' | 'PLUG' | 'FRAGILE';
+      places: components['schemas']['SurfacePoint'][];
+      /** Format: int32 */
+      version: number;
+    };
     StudyResponse: {
       cast: components['schemas']['PocketView'][];
-      doing: string;
-      /** Format: double */
-      fraction: number;
       inlet: string;
       poured: components['schemas']['PocketView'][];
-      problem: string;
       sprue?: components['schemas']['PlaceView'];
-      /** @enum {string} */
-      state: 'NONE' | 'OPEN' | 'WORKING' | 'READY' | 'STOPPED' | 'FAILED';
-      task: string;
+      thinnest?: components['schemas']['PlaceView'];
+      thinnestText: string;
       vents: components['schemas']['PlaceView'][];
+      work: components['schemas']['WorkView'];
+    };
+    SurfacePoint: {
+      /** Format: int32 */
+      facet: number;
+      /** Format: double */
+      u: number;
+      /** Format: double */
+      v: number;
     };
     TaskView: {
       doing: string;
@@ -764,6 +853,15 @@ export interface components {
       plusMinus: string;
       text: string;
       way: string;
+    };
+    WorkView: {
+      doing: string;
+      /** Format: double */
+      fraction: number;
+      problem: string;
+      /** @enum {string} */
+      state: 'NONE' | 'OPEN' | 'WORKING' | 'READY' | 'STOPPED' | 'FAILED';
+      task: string;
     };
     Working: {
       formula: string;
@@ -993,6 +1091,54 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['RestFace'][];
+        };
+      };
+    };
+  };
+  marks: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/octet-stream': string;
+        };
+      };
+    };
+  };
+  paintMarks: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['Stroke'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['JobResponse'];
         };
       };
     };
@@ -1227,6 +1373,75 @@ export interface operations {
       };
     };
   };
+  stands: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['StandsResponse'];
+        };
+      };
+    };
+  };
+  searchStands: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['StandsResponse'];
+        };
+      };
+    };
+  };
+  standPicture: {
+    parameters: {
+      query: {
+        turn: string;
+        of: string;
+      };
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'image/png': string;
+        };
+      };
+    };
+  };
   stepJob: {
     parameters: {
       query: {
@@ -1296,9 +1511,11 @@ export interface operations {
       };
     };
   };
-  locked: {
+  facets: {
     parameters: {
-      query?: never;
+      query: {
+        quantity: 'LOCKED' | 'WALL';
+      };
       header?: never;
       path: {
         id: string;

@@ -9,6 +9,7 @@ import { CautionList } from '../ui/CautionList';
 import { WorkingText } from '../ui/FigureText';
 import { Notice } from '../ui/Notice';
 import { WordContext } from '../ui/words';
+import type { Paint } from '../viewer/marks';
 import { JobHead } from './JobHead';
 import { MasterStage } from './MasterStage';
 import { MouldStage } from './MouldStage';
@@ -22,7 +23,7 @@ import { useJob } from './useJob';
 import { useModelUpload } from './useModelUpload';
 import { useStudy } from './useStudy';
 
-const NO_TOOL: SolidTool = { placing: null, locked: false };
+const NO_TOOL: SolidTool = { placing: null, show: null };
 
 export function JobPage() {
   const { id = '', stage = '' } = useParams();
@@ -31,6 +32,7 @@ export function JobPage() {
   const { job } = desk;
   const shape = useStudy(job);
   const [tool, setTool] = useState<SolidTool>(NO_TOOL);
+  const [paint, setPaint] = useState<Paint | null>(null);
   const upload = useModelUpload(id, desk.refresh);
   const dropping = useDrop(upload.start);
   const chooser = useRef<HTMLInputElement>(null);
@@ -112,6 +114,7 @@ export function JobPage() {
             choose={choose}
             shape={shape}
             tool={stage === 'mould' ? tool : NO_TOOL}
+            paint={stage === 'master' ? paint : null}
           />
           <main className="words">
             {upload.upload && (
@@ -125,7 +128,15 @@ export function JobPage() {
             {desk.problem && (
               <Notice title={desk.problem.title} text={desk.problem.message} close={desk.dismiss} />
             )}
-            {stage === 'master' && <MasterStage job={job} desk={desk} choose={choose} />}
+            {stage === 'master' && (
+              <MasterStage
+                job={job}
+                desk={desk}
+                choose={choose}
+                paint={paint}
+                setPaint={setPaint}
+              />
+            )}
             {stage === 'mould' && (
               <MouldStage job={job}>
                 {job.hasShape && (

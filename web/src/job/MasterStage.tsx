@@ -1,17 +1,22 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import Dropdown from 'react-bootstrap/Dropdown';
 import type { Job } from '../api/client';
 import { FigureText } from '../ui/FigureText';
+import { Pick } from '../ui/Pick';
 import { Word } from '../ui/Word';
+import type { Paint } from '../viewer/marks';
 import { facesQuery } from './jobQueries';
+import { Marks } from './Marks';
+import { Stands } from './Stands';
 import type { JobDesk } from './useJob';
 
 interface Props {
   job: Job;
   desk: JobDesk;
   choose: () => void;
+  paint: Paint | null;
+  setPaint: (next: Paint | null) => void;
 }
 
 const M = 'master.measured.';
@@ -26,7 +31,7 @@ const SOLID_NAMES: Record<string, string> = {
   profile: 'from the bottom up',
 };
 
-export function MasterStage({ job, desk, choose }: Props) {
+export function MasterStage({ job, desk, choose, paint, setPaint }: Props) {
   const source = job.words['master.source']?.value;
   return (
     <>
@@ -83,6 +88,7 @@ export function MasterStage({ job, desk, choose }: Props) {
         </div>
       )}
       {job.hasShape && <Posing job={job} desk={desk} />}
+      {job.hasShape && <Marks job={job} desk={desk} paint={paint} setPaint={setPaint} />}
       <Measuring job={job} />
     </>
   );
@@ -199,8 +205,12 @@ function Posing({ job, desk }: { job: Job; desk: JobDesk }) {
     <div className="part">
       <h2>Which way up</h2>
       <p className="sentence">
-        It stands <Word k="pose.liftMm" /> clear of the plate. Click a face in the solid view to
-        rest it there{offered.length > 0 ? ', or take one of its flat sides:' : '.'}
+        It stands <Word k="pose.liftMm" /> clear of the plate.
+      </p>
+      <Stands job={job} desk={desk} />
+      <p className="sentence">
+        Click a face in the solid view to rest it there
+        {offered.length > 0 ? ', or take one of its flat sides:' : '.'}
       </p>
       <div className="turns">
         {offered.map((f) => (
@@ -216,24 +226,7 @@ function Posing({ job, desk }: { job: Job; desk: JobDesk }) {
       </div>
       <p className="sentence">
         Or tip it by{' '}
-        <Dropdown as="span" className="wordhold" onSelect={(v) => setBy(Number(v))}>
-          <Dropdown.Toggle
-            as="button"
-            type="button"
-            className="word choice"
-            aria-label={`angle to tip by: ${by}°`}
-          >
-            {by}°
-          </Dropdown.Toggle>
-          <Dropdown.Menu as="span">
-            {ANGLES.map((angle) => (
-              <Dropdown.Item key={angle} eventKey={angle} as="button" active={angle === by}>
-                {angle}°
-              </Dropdown.Item>
-            ))}
-          </Dropdown.Menu>
-        </Dropdown>
-        :
+        <Pick name="angle to tip by" options={ANGLES} unit="°" value={by} choose={setBy} />:
       </p>
       <div className="turns">
         {TURNS.map(([name, axis, sign]) => (

@@ -8,7 +8,8 @@ import type { ShapeDesk } from './useStudy';
 /** What a click on the solid does, and what the solid shows beside the master. */
 export interface SolidTool {
   placing: 'vent' | 'sprue' | null;
-  locked: boolean;
+  /** Colours the master by how much is locked, or by how thin the rubber is. */
+  show: 'LOCKED' | 'WALL' | null;
 }
 
 interface Props {
@@ -25,6 +26,8 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
   const vents = study?.vents.length ?? 0;
   const place = (what: 'vent' | 'sprue') =>
     setTool({ ...tool, placing: tool.placing === what ? null : what });
+  const show = (what: 'LOCKED' | 'WALL') =>
+    setTool({ ...tool, show: tool.show === what ? null : what });
   const known = job.figures['air.poured'] !== undefined;
   return (
     <section className="part shape" aria-label="Air and coming off">
@@ -81,11 +84,17 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
               </>
             ) : (
               '; it closes all round, so the block is cut to take the master out.'
-            )}
+            )}{' '}
+            Pulled apart in two, up and down, <FigureText figure={job.figures['locks.two']} /> of it
+            still lock. The rubber is <FigureText figure={job.figures['wall.thinnest']} /> at its
+            thinnest.
           </p>
           <div className="tools">
-            <Pressed on={tool.locked} press={() => setTool({ ...tool, locked: !tool.locked })}>
+            <Pressed on={tool.show === 'LOCKED'} press={() => show('LOCKED')}>
               Show what locks
+            </Pressed>
+            <Pressed on={tool.show === 'WALL'} press={() => show('WALL')}>
+              Show how thick the rubber is
             </Pressed>
           </div>
         </>

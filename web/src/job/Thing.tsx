@@ -3,6 +3,7 @@ import { useSearchParams } from 'react-router-dom';
 import type { Job } from '../api/client';
 import { Section } from '../stage/Section';
 import { SectionPlane } from '../stage/SectionPlane';
+import type { Paint } from '../viewer/marks';
 import type { SolidTool } from './ShapePart';
 import type { JobDesk } from './useJob';
 import type { ShapeDesk } from './useStudy';
@@ -23,6 +24,7 @@ const HINTS = {
   rest: 'Click a face to rest the master on it.',
   vent: 'Click where air is to get out.',
   sprue: 'Click where it is to be poured in.',
+  paint: 'Paint over the master; drag beside it to turn it.',
   none: '',
 };
 
@@ -34,14 +36,15 @@ interface Props {
   choose: () => void;
   shape: ShapeDesk;
   tool: SolidTool;
+  paint: Paint | null;
 }
 
 /** The left half: the thing itself, drawn to scale. */
-export function Thing({ job, desk, stage, pointed, choose, shape, tool }: Props) {
+export function Thing({ job, desk, stage, pointed, choose, shape, tool, paint }: Props) {
   const [params, setParams] = useSearchParams();
   const [noSolids, setNoSolids] = useState(false);
   const usual: View = stage === 'master' && job.hasShape && !noSolids ? 'SOLID' : 'FRONT';
-  const needsSolid = tool.placing !== null || tool.locked;
+  const needsSolid = tool.placing !== null || tool.show !== null || paint !== null;
   const asked = needsSolid
     ? 'SOLID'
     : (VIEWS.find((v) => v.id === params.get('view'))?.id ?? usual);
@@ -103,8 +106,10 @@ export function Thing({ job, desk, stage, pointed, choose, shape, tool }: Props)
             withBox={stage !== 'master'}
             missing={() => setNoSolids(true)}
             shape={stage === 'master' ? null : shape}
-            locked={tool.locked}
-            hint={HINTS[tool.placing ?? (stage === 'master' ? 'rest' : 'none')]}
+            show={tool.show}
+            hint={HINTS[paint ? 'paint' : (tool.placing ?? (stage === 'master' ? 'rest' : 'none'))]}
+            paint={paint}
+            stroke={desk.paint}
             pick={
               tool.placing
                 ? (at) => desk.apply([{ word: `casting.${tool.placing}`, text: at.place }])

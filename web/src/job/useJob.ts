@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
-import { client, Problem, unwrap, type Edit, type Job } from '../api/client';
+import { client, Problem, unwrap, type Edit, type Job, type SurfacePoint } from '../api/client';
+import type { Paint } from '../viewer/marks';
 import { jobQuery } from './jobQueries';
 
 /**
@@ -79,6 +80,19 @@ export function useJob(id: string) {
       change(() =>
         unwrap(client.POST('/api/jobs/{id}/name', { params: { path: { id } }, body: { name } })),
       ),
+    /** Paints a stroke through places on the master, or erases along it. */
+    paint: (paint: Paint, places: SurfacePoint[]) => {
+      const { brushMm, ...rest } = paint;
+      const body = { ...rest, ...(brushMm === null ? {} : { brushMm }), places };
+      return change((version) =>
+        unwrap(
+          client.POST('/api/jobs/{id}/marks', {
+            params: { path: { id } },
+            body: { version, ...body },
+          }),
+        ),
+      ).catch(() => undefined);
+    },
     refresh: () => queries.invalidateQueries({ queryKey: jobQuery(id).queryKey, exact: true }),
   };
 }

@@ -1,9 +1,7 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { client, unwrap, type Job, type Study } from '../api/client';
-
-/** How long to leave between two looks while it is worked out. */
-const LOOK_MS = 250;
+import { useWork } from './useWork';
 
 /** What the page knows of the shape: pictures may be of the state before the last change. */
 export interface ShapeDesk {
@@ -22,24 +20,21 @@ export function useStudy(job: Job | undefined): ShapeDesk {
   const queries = useQueryClient();
   const id = job?.id ?? '';
   const path = { params: { path: { id } } };
-  const key = ['job', id, 'study', job?.version];
-  const { data } = useQuery({
-    queryKey: key,
-    queryFn: async () => {
-      const known = await unwrap(client.GET('/api/jobs/{id}/study', path));
-      return known.state === 'OPEN' ? unwrap(client.POST('/api/jobs/{id}/study', path)) : known;
-    },
+  const { data, working, stop, again } = useWork<Study>({
+    key: ['job', id, 'study', job?.version],
     enabled: job?.hasShape === true,
-    refetchInterval: (q) => (q.state.data?.state === 'WORKING' ? LOOK_MS : false),
+    look: () => unwrap(client.GET('/api/jobs/{id}/study', path)),
+    ask: () => unwrap(client.POST('/api/jobs/{id}/study', path)),
+    byItself: true,
   });
 
   // what was last ready stays in the picture, dimmed, until the new one is there
   const [last, setLast] = useState<{ id: string; study: Study } | null>(null);
-  if (data?.state === 'READY' && data !== last?.study) {
+  const state = data?.work.state;
+  if (data && state === 'READY' && data !== last?.study) {
     setLast({ id, study: data });
   }
   const ready = last?.id === id ? last.study : null;
-  const state = data?.state;
   const missing = job !== undefined && job.figures['air.poured'] === undefined;
   useEffect(() => {
     if (state === 'READY' && missing) {
@@ -55,22 +50,14 @@ export function useStudy(job: Job | undefined): ShapeDesk {
     state === 'STOPPED'
       ? 'Stopped. The pictures are of an earlier state, or missing.'
       : state === 'FAILED'
-        ? (data?.problem ?? '')
+        ? (data?.work.problem ?? '')
         : null;
   return {
     study: ready,
     stale: ready !== null && data !== ready,
-    working: state === 'WORKING' && data ? { doing: data.doing, fraction: data.fraction } : null,
+    working,
     ended,
-    stop: () => {
-      if (data?.task) {
-        void client.DELETE('/api/tasks/{id}', { params: { path: { id: data.task } } });
-      }
-    },
-    again: () => {
-      void unwrap(client.POST('/api/jobs/{id}/study', path)).then((next) =>
-        queries.setQueryData(key, next),
-      );
-    },
+    stop,
+    again,
   };
 }

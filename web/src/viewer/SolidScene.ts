@@ -15,18 +15,23 @@ import {
   LineBasicMaterial,
   LineSegments,
   Mesh,
+  MeshBasicMaterial,
   MeshLambertMaterial,
   OrthographicCamera,
   Raycaster,
   Scene,
+  Spherical,
+  TorusGeometry,
   Triangle,
   Vector2,
   Vector3,
   WebGLRenderer,
+  type Material,
   type Object3D,
 } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
-import type { Drawing, Study } from '../api/client';
+import type { Drawing, Study, SurfacePoint } from '../api/client';
+import { MARK_COLOURS, MASTER_COLOUR } from './marks';
 
 export type Preset = 'corner' | 'front' | 'side' | 'top';
 
@@ -38,8 +43,8 @@ export interface Pick {
   place: string;
 }
 
-const MASTER = new Color('#e6d9c0');
-const LOCKED = new Color('#8a2f22');
+const MASTER = new Color(MASTER_COLOUR);
+const MARKS = Object.values(MARK_COLOURS).map((colour) => new Color(colour));
 
 const DIRECTIONS: Record<Preset, [number, number, number]> = {
   corner: [-0.62, -1, 0.62],
@@ -47,6 +52,9 @@ const DIRECTIONS: Record<Preset, [number, number, number]> = {
   side: [1, 0, 0.0001],
   top: [0, -0.0001, 1],
 };
+
+const X = new Vector3(1, 0, 0);
+const HALF = Math.PI / 2;
 
 /** A press that moved further than this many pixels turned the view and picked nothing. */
 const STILL_PX = 4;
@@ -60,7 +68,14 @@ export class SolidScene {
   private readonly master = new Group();
   private readonly box = new Group();
   private readonly marks = new Group();
+  private readonly strokeMarks = new Group();
+  private readonly pointer = new Group();
   private flat: BufferGeometry | null = null;
+  private tint: { share: Uint8Array | null; full: Color } = { share: null, full: MASTER };
+  private marked: Uint8Array | null = null;
+  private brush: number | null = null;
+  /** Places the brush went through since it touched the master; null while it does not. */
+  private stroke: SurfacePoint[] | null = null;
   private readonly watcher: ResizeObserver;
   private pressed = new Vector2();
   private frame = 0;
@@ -69,6 +84,7 @@ export class SolidScene {
   constructor(
     private readonly host: HTMLElement,
     private readonly pick: (at: Pick) => void,
+    private readonly painted: (places: SurfacePoint[]) => void,
   ) {
     host.prepend(this.renderer.domElement);
     this.renderer.setPixelRatio(window.devicePixelRatio);
@@ -76,14 +92,17 @@ export class SolidScene {
     this.controls = new OrbitControls(this.camera, this.renderer.domElement);
     this.controls.addEventListener('change', this.draw);
     this.scene.add(new AmbientLight(0xfff7ea, 1.3), this.master, this.box, this.marks);
+    this.scene.add(this.strokeMarks, this.pointer);
     const sun = new DirectionalLight(0xffffff, 2.1);
     sun.position.set(-0.6, -0.9, 1.3);
     const sky = new DirectionalLight(0xdbe8ee, 0.7);
     sky.position.set(1, 0.6, 0.2);
     this.camera.add(sun, sky);
     this.scene.add(this.camera);
-    this.renderer.domElement.addEventListener('pointerdown', this.press);
+    this.renderer.domElement.addEventListener('pointerdown', this.press, { capture: true });
+    this.renderer.domElement.addEventListener('pointermove', this.drag);
     this.renderer.domElement.addEventListener('pointerup', this.release);
+    this.renderer.domElement.addEventListener('pointercancel', this.drop);
     this.watcher = new ResizeObserver(() => this.fit());
     this.watcher.observe(host);
     this.fit();
@@ -102,7 +121,7 @@ export class SolidScene {
     flat.computeVertexNormals();
     shape.dispose();
     this.flat = flat;
-    this.setLocked(null);
+    this.colour();
     this.master.add(
       new Mesh(flat, new MeshLambertMaterial({ vertexColors: true, side: DoubleSide })),
     );
@@ -121,20 +140,64 @@ export class SolidScene {
     this.draw();
   }
 
-  /** Tints each facet by how much of it is locked, 0 to 255; null tints none. */
-  setLocked(share: Uint8Array | null) {
+  /** Tints each facet by how much of it is so, 0 to 255; null tints none. */
+  setTint(share: Uint8Array | null, full: string) {
+    this.tint = { share, full: new Color(full) };
+    this.colour();
+  }
+
+  /** Points at a place with a ring that faces whoever looks; null points at nothing. */
+  point(at: { x: number; y: number; z: number } | null) {
+    clear(this.pointer);
+    if (at) {
+      const size = new Box3().setFromObject(this.master).getSize(new Vector3()).length();
+      const ring = new Mesh(
+        new TorusGeometry(0.03 * size, 0.004 * size, 8, 32),
+        new MeshBasicMaterial({ color: '#a3451f', depthTest: false, transparent: true }),
+      );
+      ring.position.set(at.x, at.y, at.z);
+      ring.renderOrder = 5;
+      this.pointer.add(ring);
+    }
+    this.draw();
+  }
+
+  /** Shows what facets are marked as: a bit for each mark; null shows none. */
+  setMarked(bits: Uint8Array | null) {
+    this.marked = bits;
+    this.endStroke();
+    this.colour();
+  }
+
+  private colour() {
     const shape = this.flat;
     if (!shape) {
       return;
     }
     const count = shape.getAttribute('position').count;
     const colours = new Float32Array(3 * count);
+    const { share, full } = this.tint;
     const mixed = new Color();
-    for (let v = 0; v < count; v++) {
-      mixed.copy(MASTER).lerp(LOCKED, (share?.[Math.floor(v / 3)] ?? 0) / 255);
-      colours.set([mixed.r, mixed.g, mixed.b], 3 * v);
+    for (let v = 0; v < count; v += 3) {
+      const t = v / 3;
+      const mark = MARKS[31 - Math.clz32(this.marked?.[t] ?? 0)];
+      mixed.copy(mark ?? MASTER).lerp(full, (share?.[t] ?? 0) / 255);
+      for (let corner = v; corner < v + 3; corner++) {
+        colours.set([mixed.r, mixed.g, mixed.b], 3 * corner);
+      }
     }
     shape.setAttribute('color', new BufferAttribute(colours, 3));
+    this.draw();
+  }
+
+  /** How wide the brush is; 0 paints where it is clicked; null has none, and a click picks. */
+  setBrush(radiusMm: number | null) {
+    this.brush = radiusMm;
+  }
+
+  /** Takes away what shows where the brush went. */
+  endStroke() {
+    clear(this.strokeMarks);
     this.draw();
   }
 
@@ -292,21 +355,88 @@ export class SolidScene {
 
   private readonly draw = () => {
     cancelAnimationFrame(this.frame);
-    this.frame = requestAnimationFrame(() => this.renderer.render(this.scene, this.camera));
+    this.frame = requestAnimationFrame(() => {
+      this.pointer.children.forEach((ring) => ring.quaternion.copy(this.camera.quaternion));
+      this.renderer.render(this.scene, this.camera);
+    });
   };
 
   private readonly press = (e: PointerEvent) => {
     this.pressed.set(e.clientX, e.clientY);
+    if (this.brush && e.button === 0 && this.hit(e.clientX, e.clientY)) {
+      // the brush is on the master: nothing turns until it is lifted
+      this.controls.enabled = false;
+      this.renderer.domElement.setPointerCapture(e.pointerId);
+      this.stroke = [];
+      this.touch(e);
+    }
   };
 
-  private readonly release = (e: PointerEvent) => {
-    if (this.pressed.distanceTo(new Vector2(e.clientX, e.clientY)) > STILL_PX) {
+  private readonly drag = (e: PointerEvent) => {
+    if (this.stroke) {
+      this.touch(e);
+    }
+  };
+
+  /** Adds the place under the brush to the stroke. */
+  private touch(e: PointerEvent) {
+    const hit = this.hit(e.clientX, e.clientY);
+    if (!hit || !this.stroke || !this.brush) {
       return;
     }
+    this.stroke.push(hit.place);
+    const spot = new Mesh(
+      new IcosahedronGeometry(this.brush, 2),
+      new MeshLambertMaterial({ color: '#a3451f', transparent: true, opacity: 0.35 }),
+    );
+    spot.position.copy(hit.point);
+    this.strokeMarks.add(spot);
+    this.draw();
+  }
+
+  private readonly release = (e: PointerEvent) => {
+    if (this.stroke) {
+      this.painted(this.stroke);
+      this.stroke = null;
+      this.controls.enabled = true;
+      return;
+    }
+    if (this.pressed.distanceTo(new Vector2(e.clientX, e.clientY)) <= STILL_PX) {
+      this.pickAt(e.clientX, e.clientY);
+    }
+  };
+
+  /** The system took the pointer away: nothing is painted, and the view turns again. */
+  private readonly drop = () => {
+    this.stroke = null;
+    this.controls.enabled = true;
+    this.endStroke();
+  };
+
+  /** Picks what is in the middle of the view. */
+  pickMiddle() {
+    const view = this.renderer.domElement.getBoundingClientRect();
+    this.pickAt(view.left + view.width / 2, view.top + view.height / 2);
+  }
+
+  private pickAt(clientX: number, clientY: number) {
+    const hit = this.hit(clientX, clientY);
+    if (hit && this.brush !== null) {
+      this.painted([hit.place]);
+    } else if (hit) {
+      this.pick({
+        normal: `${hit.normal.x} ${hit.normal.y} ${hit.normal.z}`,
+        place: `${hit.place.facet} ${hit.place.u} ${hit.place.v}`,
+      });
+    }
+  }
+
+  /** Where a point of the screen meets the master. */
+  private hit(clientX: number, clientY: number) {
     const view = this.renderer.domElement.getBoundingClientRect();
     const at = new Vector2(
-      ((e.clientX - view.left) / view.width) * 2 - 1,
-      1 - ((e.clientY - view.top) / view.height) * 2,
+      ((clientX - view.left) / view.width) * 2 - 1,
+      1 - ((clientY - view.top) / view.height) * 2,
     );
     // the camera may have moved since the last frame was drawn
     this.scene.updateMatrixWorld();
@@ -315,31 +445,53 @@ export class SolidScene {
     const hit = ray.intersectObject(this.master).find((h) => h.face);
     const corners = this.flat?.getAttribute('position');
     if (!hit?.face || !corners || hit.faceIndex === undefined || hit.faceIndex === null) {
-      return;
+      return null;
     }
     const { a, b, c, normal } = hit.face;
     const at3 = (i: number) => new Vector3().fromBufferAttribute(corners, i);
     const where = this.master.worldToLocal(hit.point.clone());
     const weights = new Vector3();
     Triangle.getBarycoord(where, at3(a), at3(b), at3(c), weights);
-    const u = Math.min(1, Math.max(0, weights.y));
+    const u = Number(Math.min(1, Math.max(0, weights.y)).toFixed(6));
     const v = Math.min(1 - u, Math.max(0, weights.z));
-    this.pick({
-      normal: `${normal.x} ${normal.y} ${normal.z}`,
-      place: `${hit.faceIndex} ${u.toFixed(6)} ${Math.min(v, 1 - Number(u.toFixed(6))).toFixed(6)}`,
-    });
-  };
+    return {
+      point: hit.point,
+      normal,
+      place: { facet: hit.faceIndex, u, v: Math.floor(v * 1e6) / 1e6 },
+    };
+  }
+
+  /** Turns the view by so many degrees round and up. */
+  turn(round: number, up: number) {
+    const spherical = new Spherical().setFromVector3(
+      // the controls' axis is z, a spherical's is y
+      new Vector3().subVectors(this.camera.position, this.controls.target).applyAxisAngle(X, -HALF),
+    );
+    spherical.theta += (round * Math.PI) / 180;
+    spherical.phi -= (up * Math.PI) / 180;
+    spherical.makeSafe();
+    this.camera.position
+      .setFromSpherical(spherical)
+      .applyAxisAngle(X, HALF)
+      .add(this.controls.target);
+    this.controls.update();
+    this.draw();
+  }
 
   dispose() {
     cancelAnimationFrame(this.frame);
     this.watcher.disconnect();
-    this.renderer.domElement.removeEventListener('pointerdown', this.press);
+    this.renderer.domElement.removeEventListener('pointerdown', this.press, { capture: true });
+    this.renderer.domElement.removeEventListener('pointermove', this.drag);
     this.renderer.domElement.removeEventListener('pointerup', this.release);
+    this.renderer.domElement.removeEventListener('pointercancel', this.drop);
     this.controls.removeEventListener('change', this.draw);
     this.controls.dispose();
     clear(this.master);
     clear(this.box);
     clear(this.marks);
+    clear(this.strokeMarks);
+    clear(this.pointer);
     this.renderer.dispose();
     this.renderer.domElement.remove();
   }
@@ -362,6 +514,6 @@ function clear(group: Group) {
 function release(object: Object3D) {
   if (object instanceof Mesh || object instanceof LineSegments) {
     (object.geometry as BufferGeometry).dispose();
-    (object.material as MeshLambertMaterial).dispose();
+    (object.material as Material).dispose();
   }
 }

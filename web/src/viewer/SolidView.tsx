@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Drawing, Job } from '../api/client';
+import type { Drawing, Job, SurfacePoint } from '../api/client';
 import type { ShapeDesk } from '../job/useStudy';
+import { MASTER_COLOUR, type Paint } from './marks';
 import { SolidScene, type Pick, type Preset } from './SolidScene';
 
 interface Props {
@@ -11,12 +12,29 @@ interface Props {
   hint: string;
   /** Air, sprue and vents to show; null shows none. */
   shape: ShapeDesk | null;
-  /** Whether the surface the mould is locked on is shown. */
-  locked: boolean;
+  /** What a stroke over the master does; null when a click picks. */
+  paint: Paint | null;
+  stroke: (paint: Paint, places: SurfacePoint[]) => Promise<Job | undefined>;
+  /** What the master is coloured by. */
+  show: 'LOCKED' | 'WALL' | null;
   withBox: boolean;
   /** Called when this machine cannot draw solids. */
   missing: () => void;
 }
+
+/** The full colour of what is shown by facet, and what it means. */
+const SHOWN = {
+  LOCKED: { colour: '#8a2f22', text: 'Dark red: the mould is locked here.' },
+  WALL: { colour: '#1d5f6b', text: 'The darker, the thinner the rubber; ' },
+};
+
+/** Degrees round and up, by key. */
+const TURNS: Record<string, [number, number]> = {
+  ArrowLeft: [-15, 0],
+  ArrowRight: [15, 0],
+  ArrowUp: [0, 15],
+  ArrowDown: [0, -15],
+};
 
 const PRESETS: { id: Preset; text: string }[] = [
   { id: 'corner', text: 'Corner' },
@@ -26,18 +44,29 @@ const PRESETS: { id: Preset; text: string }[] = [
 ];
 
 /** The master in its rubber and box, turned with the mouse. */
-export default function SolidView({ job, pick, hint, shape, locked, withBox, missing }: Props) {
+export default function SolidView(props: Props) {
+  const { job, pick, hint, shape, paint, stroke, show, withBox, missing } = props;
   const host = useRef<HTMLDivElement>(null);
   const scene = useRef<SolidScene | null>(null);
   const latestPick = useRef(pick);
   const latestMissing = useRef(missing);
+  const latestStroke = useRef<(places: SurfacePoint[]) => void>(() => undefined);
   const [loaded, setLoaded] = useState('');
-  const [tinted, setTinted] = useState(false);
+  const [tinted, setTinted] = useState('');
   const dipstick = job.dipstick;
 
   useEffect(() => {
     latestPick.current = pick;
     latestMissing.current = missing;
+    latestStroke.current = (places) => {
+      if (paint) {
+        void stroke(paint, places).then((next) => {
+          if (next?.marksKey === job.marksKey || !next) {
+            scene.current?.endStroke();
+          }
+        });
+      }
+    };
   });
 
   useEffect(() => {
@@ -46,7 +75,11 @@ export default function SolidView({ job, pick, hint, shape, locked, withBox, mis
       return;
     }
     try {
-      scene.current = new SolidScene(element, (at) => latestPick.current?.(at));
+      scene.current = new SolidScene(
+        element,
+        (at) => latestPick.current?.(at),
+        (places) => latestStroke.current(places),
+      );
     } catch {
       latestMissing.current();
       return;
@@ -76,7 +109,7 @@ export default function SolidView({ job, pick, hint, shape, locked, withBox, mis
   useEffect(() => {
     const stop = new AbortController();
     void (async () => {
-      if (!withBox || !dipstick) {
+      if (!withBox || show || !dipstick) {
         scene.current?.setBox(null);
         return;
       }
@@ -95,45 +128,88 @@ export default function SolidView({ job, pick, hint, shape, locked, withBox, mis
       }
     })();
     return () => stop.abort();
-  }, [job.id, job.version, job.liftMm, withBox, dipstick]);
+  }, [job.id, job.version, job.liftMm, withBox, show, dipstick]);
 
-  const study = shape?.study ?? null;
-  const stale = shape?.stale ?? false;
+  const radius = paint ? (paint.brushMm ?? 0) / 2 : null;
   useEffect(() => {
-    scene.current?.setMarks(study, stale);
-  }, [study, stale, loaded]);
+    scene.current?.setBrush(radius);
+  }, [radius]);
 
+  const anyMarks = job.marks.some((m) => m.area);
   useEffect(() => {
     const stop = new AbortController();
     void (async () => {
-      if (!locked || !loaded || !study || stale) {
-        scene.current?.setLocked(null);
-        setTinted(false);
+      if (!anyMarks || !loaded) {
+        scene.current?.setMarked(null);
         return;
       }
       try {
-        const answer = await fetch(`/api/jobs/${job.id}/study/locked`, { signal: stop.signal });
+        const answer = await fetch(`/api/jobs/${job.id}/marks`, { signal: stop.signal });
         if (answer.ok) {
-          scene.current?.setLocked(new Uint8Array(await answer.arrayBuffer()));
-          setTinted(true);
+          scene.current?.setMarked(new Uint8Array(await answer.arrayBuffer()));
         }
       } catch {
         // the page went on to something else
       }
     })();
     return () => stop.abort();
-  }, [job.id, locked, loaded, study, stale]);
+  }, [job.id, job.marksKey, anyMarks, loaded]);
+
+  const study = shape?.study ?? null;
+  const stale = shape?.stale ?? false;
+  useEffect(() => {
+    scene.current?.setMarks(show ? null : study, stale);
+  }, [study, stale, show, loaded]);
+
+  useEffect(() => {
+    const stop = new AbortController();
+    void (async () => {
+      if (!show || !loaded || !study || stale) {
+        scene.current?.setTint(null, MASTER_COLOUR);
+        scene.current?.point(null);
+        setTinted('');
+        return;
+      }
+      try {
+        const answer = await fetch(`/api/jobs/${job.id}/study/facets?quantity=${show}`, {
+          signal: stop.signal,
+        });
+        if (answer.ok) {
+          const values = new Uint8Array(await answer.arrayBuffer());
+          // rubber of an inch or more keeps the master's own colour
+          const share = show === 'LOCKED' ? values : values.map((tenths) => 255 - tenths);
+          scene.current?.setTint(share, SHOWN[show].colour);
+          scene.current?.point(show === 'WALL' ? (study.thinnest ?? null) : null);
+          setTinted(show);
+        }
+      } catch {
+        // the page went on to something else
+      }
+    })();
+    return () => stop.abort();
+  }, [job.id, show, loaded, study, stale]);
 
   return (
     <div
       className="solid"
       ref={host}
       data-loaded={loaded}
-      data-locked={tinted}
+      data-shows={tinted}
       data-pockets={study && !stale ? study.poured.length + study.cast.length : ''}
-      aria-label="The master in its mould, solid"
+      aria-label="The master in its mould, solid. Arrows turn it, Enter picks what is in the middle."
       role="group"
+      tabIndex={0}
+      onKeyDown={(e) => {
+        const [round = 0, up = 0] = TURNS[e.key] ?? [];
+        if (e.target === host.current && (round || up)) {
+          e.preventDefault();
+          scene.current?.turn(round, up);
+        } else if (e.target === host.current && e.key === 'Enter') {
+          scene.current?.pickMiddle();
+        }
+      }}
     >
+      <span className="middle" aria-hidden="true" />
       <div className="hint bar small">
         {PRESETS.map((p) => (
           <button
@@ -146,7 +222,12 @@ export default function SolidView({ job, pick, hint, shape, locked, withBox, mis
           </button>
         ))}
         {hint && <span className="quiet">{hint}</span>}
-        {locked && <span className="quiet">Dark red: the mould is locked here.</span>}
+        {show && (
+          <span className="quiet">
+            {SHOWN[show].text}
+            {show === 'WALL' && study && `the ring is at its thinnest, ${study.thinnestText}.`}
+          </span>
+        )}
       </div>
     </div>
   );

@@ -4,6 +4,8 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import java.nio.file.Path;
 import org.testng.annotations.Test;
 
@@ -52,8 +54,28 @@ public class Screenshots extends Browsing {
     take("air");
     button("Show what locks").click();
     solidDrawn();
-    page.locator(".solid[data-locked='true']").waitFor();
+    page.locator(".solid[data-shows='LOCKED']").waitFor();
     take("locks");
+    visit(demoJob("Rope-knot paperweight") + "/master");
+    solidDrawn();
+    button("Find the best ways up").click();
+    page.locator(".stands:not(:has(.busy)) li")
+        .first()
+        .waitFor(new Locator.WaitForOptions().setTimeout(120_000));
+    page.locator(".stands li").last().scrollIntoViewIfNeeded();
+    take("stands");
+    visit(demoJob("Harbour seal pup") + "/master");
+    Locator solid = solidDrawn();
+    page.locator(".marks li").first().getByRole(AriaRole.BUTTON).first().click();
+    BoundingBox at = solid.boundingBox();
+    page.mouse().move(at.x + at.width * 0.4, at.y + at.height * 0.5);
+    page.mouse().down();
+    page.mouse().move(at.x + at.width * 0.5, at.y + at.height * 0.5);
+    page.mouse().move(at.x + at.width * 0.6, at.y + at.height * 0.5);
+    page.mouse().up();
+    assertThat(page.locator(".marks li").first()).containsText("cm²");
+    page.locator(".marks li").last().scrollIntoViewIfNeeded();
+    take("marks");
     visit("rubber/samphire-15");
     assertThat(page.locator("article")).isVisible();
     take("rubber-sheet");

@@ -19,6 +19,9 @@ public class ShapePathTest extends Browsing {
   private static final LocatorAssertions.IsVisibleOptions STUDIED =
       new LocatorAssertions.IsVisibleOptions().setTimeout(60_000);
 
+  private static final LocatorAssertions.ContainsTextOptions TOLD =
+      new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
+
   private Locator air(String key) {
     return page.locator(".shape [data-figure='" + key + "']");
   }
@@ -85,5 +88,53 @@ public class ShapePathTest extends Browsing {
     Locator closed = page.locator("[data-caution='air.closed']");
     assertThat(closed).isVisible(STUDIED);
     assertThat(closed).containsText("gets no rubber");
+  }
+
+  @Test
+  public void aSearchForTheBestWayUpIsStoppedAndGoesOn() {
+    visit(demoJob("Rope-knot paperweight") + "/master");
+    Locator stands = page.locator(".stands");
+    button("Find the best ways up").click();
+    assertThat(stands.locator(".busy")).containsText("Looking at", TOLD);
+    stands.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Stop")).click();
+    button("Go on").click();
+    assertThat(stands.locator("li").first()).isVisible(STUDIED);
+    assertThat(stands.locator(".busy"))
+        .hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(60_000));
+    assertThat(stands).containsText("takes the least rubber");
+    Locator other =
+        stands
+            .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Stand it so"))
+            .and(page.locator(":enabled"))
+            .first();
+    String turn = page.locator(".solid").getAttribute("data-loaded");
+    other.click();
+    assertThat(page.locator(".solid")).not().hasAttribute("data-loaded", turn);
+    button("Undo").click();
+    assertThat(page.locator(".solid")).hasAttribute("data-loaded", turn);
+  }
+
+  @Test
+  public void aFaceIsPaintedToBeKeptCleanAndErased() {
+    visit(demoJob("Harbour seal pup") + "/master");
+    Locator solid = solidDrawn();
+    Locator clean = page.locator(".marks li").first();
+    clean.getByRole(AriaRole.BUTTON).first().click();
+    assertThat(solid).containsText("Paint over the master");
+    solid.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Top")).click();
+    BoundingBox at = solid.boundingBox();
+    double x = at.x + at.width / 2;
+    double y = at.y + at.height / 2;
+    page.mouse().move(x - 30, y);
+    page.mouse().down();
+    page.mouse().move(x, y);
+    page.mouse().move(x + 30, y);
+    page.mouse().up();
+    assertThat(clean).containsText("cm²");
+    clean
+        .getByRole(
+            AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Erase all")))
+        .click();
+    assertThat(clean).not().containsText("cm²");
   }
 }

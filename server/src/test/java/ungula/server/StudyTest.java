@@ -34,12 +34,12 @@ public class StudyTest extends OnServer {
   private JsonNode ready(String id) throws Exception {
     JsonNode s = server.post("/api/jobs/" + id + "/study", "").body();
     Instant late = Instant.now().plus(Duration.ofSeconds(60));
-    while (s.get("state").asString().equals("WORKING")) {
+    while (s.get("work").get("state").asString().equals("WORKING")) {
       assertTrue(Instant.now().isBefore(late), "still working: " + s);
       Thread.onSpinWait();
       s = study(id);
     }
-    assertEquals(s.get("state").asString(), "READY", s.toString());
+    assertEquals(s.get("work").get("state").asString(), "READY", s.toString());
     return s;
   }
 
@@ -55,7 +55,7 @@ public class StudyTest extends OnServer {
   @Test
   public void askedForItIsWorkedOutAndThePlanKnows() throws Exception {
     String id = hatJob(120);
-    assertEquals(study(id).get("state").asString(), "OPEN");
+    assertEquals(study(id).get("work").get("state").asString(), "OPEN");
     assertFalse(warns(server.job(id), "air.poured"));
     JsonNode s = ready(id);
     assertEquals(s.get("poured").size(), 1);
@@ -66,11 +66,13 @@ public class StudyTest extends OnServer {
     // the section shows it
     String section = server.get("/api/jobs/" + id + "/section?cut=FRONT").body().toString();
     assertTrue(section.contains("\"AIR\""));
-    byte[] locked = server.get("/api/jobs/" + id + "/study/locked").raw();
-    assertEquals(locked.length, hat(120).triangleCount());
+    for (String quantity : new String[] {"LOCKED", "WALL"}) {
+      byte[] facets = server.get("/api/jobs/" + id + "/study/facets?quantity=" + quantity).raw();
+      assertEquals(facets.length, hat(120).triangleCount());
+    }
     // a thicker wall is another question
     server.write(id, "mould.sidesMm", "20 mm");
-    assertEquals(study(id).get("state").asString(), "OPEN");
+    assertEquals(study(id).get("work").get("state").asString(), "OPEN");
     assertFalse(
         server.get("/api/jobs/" + id + "/section?cut=FRONT").body().toString().contains("\"AIR\""));
   }
@@ -80,9 +82,9 @@ public class StudyTest extends OnServer {
     String first = hatJob(130);
     ready(first);
     String second = hatJob(130);
-    assertEquals(study(second).get("state").asString(), "READY");
+    assertEquals(study(second).get("work").get("state").asString(), "READY");
     server.restart();
-    assertEquals(study(second).get("state").asString(), "READY");
+    assertEquals(study(second).get("work").get("state").asString(), "READY");
     assertTrue(warns(server.job(first), "air.poured"));
   }
 
@@ -107,14 +109,14 @@ public class StudyTest extends OnServer {
   public void itCanBeStoppedAndAskedForAgain() throws Exception {
     String id = hatJob(5000);
     JsonNode s = server.post("/api/jobs/" + id + "/study", "").body();
-    assertEquals(s.get("state").asString(), "WORKING");
-    server.delete("/api/tasks/" + s.get("task").asString());
+    assertEquals(s.get("work").get("state").asString(), "WORKING");
+    server.delete("/api/tasks/" + s.get("work").get("task").asString());
     Instant late = Instant.now().plus(Duration.ofSeconds(60));
-    while (study(id).get("state").asString().equals("WORKING")) {
+    while (study(id).get("work").get("state").asString().equals("WORKING")) {
       assertTrue(Instant.now().isBefore(late));
       Thread.onSpinWait();
     }
-    assertEquals(study(id).get("state").asString(), "STOPPED");
+    assertEquals(study(id).get("work").get("state").asString(), "STOPPED");
     ready(id);
   }
 
@@ -133,7 +135,7 @@ public class StudyTest extends OnServer {
   @Test
   public void withoutAShapeThereIsNothingToAsk() throws Exception {
     String id = server.addJob();
-    assertEquals(study(id).get("state").asString(), "NONE");
-    assertEquals(server.get("/api/jobs/" + id + "/study/locked").status(), 404);
+    assertEquals(study(id).get("work").get("state").asString(), "NONE");
+    assertEquals(server.get("/api/jobs/" + id + "/study/facets?quantity=WALL").status(), 404);
   }
 }

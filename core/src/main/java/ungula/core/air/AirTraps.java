@@ -1,6 +1,5 @@
 package ungula.core.air;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
@@ -130,14 +129,37 @@ public final class AirTraps {
   }
 
   private void open(Opening o) {
-    if (o.at() == null) {
-      for (int cell = room.topLayer() * layer; cell < (room.topLayer() + 1) * layer; cell++) {
-        if (state[cell] == OPEN) {
-          state[cell] = FREE;
-        }
-      }
-      return;
+    switch (o.where()) {
+      case WHOLE_TOP -> openLayer(room.topLayer());
+      case TOP_LEVEL -> openTopLevel();
+      case HOLE -> openHole(o);
     }
+  }
+
+  private void openLayer(int k) {
+    for (int cell = k * layer; cell < (k + 1) * layer; cell++) {
+      if (state[cell] == OPEN) {
+        state[cell] = FREE;
+      }
+    }
+  }
+
+  private void openTopLevel() {
+    double top = Double.NEGATIVE_INFINITY;
+    for (int cell = 0; cell < state.length; cell++) {
+      if (state[cell] == OPEN) {
+        top = Math.max(top, height(cell));
+      }
+    }
+    double oneCell = Math.abs(stepX) + Math.abs(stepY) + Math.abs(stepZ);
+    for (int cell = 0; cell < state.length; cell++) {
+      if (state[cell] == OPEN && height(cell) > top - oneCell + level) {
+        state[cell] = FREE;
+      }
+    }
+  }
+
+  private void openHole(Opening o) {
     // air gets out as soon as it is as high as the hole, wherever the cells' centres happen to be
     double least = heightOf(o.at());
     for (int cell : room.cellsAt(o)) {
@@ -384,79 +406,16 @@ public final class AirTraps {
       order[i] = (long) trapped.at[i] << 32 | i;
     }
     Arrays.sort(order);
-    int[] sorted = new int[order.length];
+    int[] cells = new int[order.length];
+    double[] height = new double[order.length];
     float[] spills = new float[order.length];
     for (int i = 0; i < order.length; i++) {
-      sorted[i] = (int) (order[i] >>> 32);
+      cells[i] = (int) (order[i] >>> 32);
+      height[i] = height(cells[i]);
       spills[i] = spill[(int) order[i]];
     }
-    List<Pocket> found = new ArrayList<>();
-    Cells counted = new Cells();
-    Cells cells = new Cells();
-    boolean[] done = new boolean[order.length];
     double oneCell = Math.abs(stepX) + Math.abs(stepY) + Math.abs(stepZ);
-    double total = 0;
-    for (int i = 0; i < order.length; i++) {
-      if (!done[i]) {
-        cells.count = 0;
-        Pocket p = pocket(i, sorted, spills, done, cells);
-        if (p.depthMm > 1.001 * oneCell) {
-          found.add(p);
-          for (int n = 0; n < cells.count; n++) {
-            counted.add(cells.at[n]);
-          }
-          total += p.volumeMm3;
-        }
-      }
-    }
-    found.sort(Comparator.comparingDouble((Pocket p) -> -p.volumeMm3));
-    int[] kept = Arrays.copyOf(counted.at, counted.count);
-    Arrays.sort(kept);
-    return new Result(
-        total, unreached * grid.cellMm3(), List.copyOf(found), AirCells.of(grid, kept));
-  }
-
-  private Pocket pocket(int seed, int[] sorted, float[] spills, boolean[] done, Cells cells) {
-    done[seed] = true;
-    stack.count = 0;
-    stack.add(seed);
-    double top = -1e300;
-    double deepest = 0;
-    while (stack.count > 0) {
-      int n = stack.take();
-      int cell = sorted[n];
-      cells.add(cell);
-      double h = height(cell);
-      top = Math.max(top, h);
-      deepest = Math.max(deepest, h - spills[n]);
-      for (int step : offset) {
-        int next = cell + step;
-        if (state[next] == TRAPPED) {
-          int at = Arrays.binarySearch(sorted, next);
-          if (!done[at]) {
-            done[at] = true;
-            stack.add(at);
-          }
-        }
-      }
-    }
-    return new Pocket(cells.count * grid.cellMm3(), topOf(cells, top), deepest);
-  }
-
-  /** Of the pocket's highest cells the one nearest their middle. */
-  private Vec3 topOf(Cells cells, double top) {
-    Vec3 sum = Vec3.ZERO;
-    List<Vec3> highest = new ArrayList<>();
-    for (int n = 0; n < cells.count; n++) {
-      int cell = cells.at[n];
-      if (height(cell) > top - level) {
-        highest.add(grid.centre(cell));
-        sum = sum.plus(grid.centre(cell));
-      }
-    }
-    Vec3 middle = sum.times(1.0 / highest.size());
-    return highest.stream()
-        .min(Comparator.comparingDouble(p -> p.minus(middle).norm()))
-        .orElseThrow();
+    return new Pockets(grid, cells, height, spills)
+        .result(1.001 * oneCell, level, unreached * grid.cellMm3());
   }
 }

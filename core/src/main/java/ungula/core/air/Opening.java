@@ -5,16 +5,25 @@ import ungula.core.geometry.Vec3;
 /**
  * Where air gets out of a room.
  *
- * @param at a point of the room's wall, mm; null for the whole top
- * @param radiusMm of the hole
+ * @param where it is
+ * @param at the place of a hole, mm; null for the others
  */
-public record Opening(Vec3 at, double radiusMm) {
+public record Opening(Where where, Vec3 at) {
 
-  /** All of the room's highest layer: a mould box open at the top. */
-  public static final Opening WHOLE_TOP = new Opening(null, 0);
+  /** What is open. */
+  public enum Where {
+    /** The whole highest layer of cells: a mould box open at the top. */
+    WHOLE_TOP,
+    /** Whatever is within a cell of the highest level: a flat base turned up. */
+    TOP_LEVEL,
+    /** A hole no wider than a cell. */
+    HOLE
+  }
 
-  /** A hole no wider than a cell. */
+  public static final Opening WHOLE_TOP = new Opening(Where.WHOLE_TOP, null);
+  public static final Opening TOP_LEVEL = new Opening(Where.TOP_LEVEL, null);
+
   public static Opening at(Vec3 point) {
-    return new Opening(point, 0);
+    return new Opening(Where.HOLE, point);
   }
 }

@@ -126,14 +126,14 @@ public final class Room {
 
   /** Whether a hole leads into the room: its cells are open, or some within two cells of it. */
   public boolean opensAt(Opening o) {
-    return o.at() == null || !cellsAt(o).isEmpty();
+    return o.where() != Opening.Where.HOLE || !cellsAt(o).isEmpty();
   }
 
-  /** Open cells within the hole; the nearest one within two cells when there is none. */
+  /** Open cells within a cell of a hole; the nearest one within two cells when there is none. */
   List<Integer> cellsAt(Opening o) {
     List<Integer> within = new ArrayList<>();
-    double reach = Math.max(o.radiusMm(), grid.h());
-    double look = Math.max(reach, 2.5 * grid.h());
+    double reach = grid.h();
+    double look = 2.5 * grid.h();
     int steps = (int) Math.ceil(look / grid.h());
     int middle = grid.at(o.at());
     int ci = middle % grid.nx();

@@ -10,15 +10,15 @@ import ungula.core.mesh.TriangleMesh;
  * <p>Closest feature by the signs of ap·ab, ap·ac and their like (C. Ericson, Real-Time Collision
  * Detection, 2005, 5.1.5), distances by Pythagoras from |ap|².
  */
-final class TriangleDistances {
+public final class TriangleDistances {
 
-  // a, ab, ac, unit normal, ab·ab, ab·ac, ac·ac
+  // a, unit normal, ab, ac, ab·ab, ab·ac, ac·ac: what is asked most often lies together
   private static final int STRIDE = 15;
 
   private double[] data;
   private int count;
 
-  TriangleDistances(TriangleMesh mesh) {
+  public TriangleDistances(TriangleMesh mesh) {
     double[] p = mesh.xyz();
     int[] c = mesh.corners();
     count = mesh.triangleCount();
@@ -30,21 +30,21 @@ final class TriangleDistances {
       int o = STRIDE * t;
       for (int i = 0; i < 3; i++) {
         data[o + i] = p[a + i];
-        data[o + 3 + i] = p[b + i] - p[a + i];
-        data[o + 6 + i] = p[d + i] - p[a + i];
+        data[o + 6 + i] = p[b + i] - p[a + i];
+        data[o + 9 + i] = p[d + i] - p[a + i];
       }
-      double nx = data[o + 4] * data[o + 8] - data[o + 5] * data[o + 7];
-      double ny = data[o + 5] * data[o + 6] - data[o + 3] * data[o + 8];
-      double nz = data[o + 3] * data[o + 7] - data[o + 4] * data[o + 6];
+      double nx = data[o + 7] * data[o + 11] - data[o + 8] * data[o + 10];
+      double ny = data[o + 8] * data[o + 9] - data[o + 6] * data[o + 11];
+      double nz = data[o + 6] * data[o + 10] - data[o + 7] * data[o + 9];
       double n = Math.sqrt(nx * nx + ny * ny + nz * nz);
       if (n > 0) {
-        data[o + 9] = nx / n;
-        data[o + 10] = ny / n;
-        data[o + 11] = nz / n;
+        data[o + 3] = nx / n;
+        data[o + 4] = ny / n;
+        data[o + 5] = nz / n;
       }
-      data[o + 12] = dot(o + 3, o + 3);
-      data[o + 13] = dot(o + 3, o + 6);
-      data[o + 14] = dot(o + 6, o + 6);
+      data[o + 12] = dot(o + 6, o + 6);
+      data[o + 13] = dot(o + 6, o + 9);
+      data[o + 14] = dot(o + 9, o + 9);
     }
   }
 
@@ -73,9 +73,9 @@ final class TriangleDistances {
   double fromPlane(int t, double x, double y, double z) {
     int o = STRIDE * t;
     return Math.abs(
-        (x - data[o]) * data[o + 9]
-            + (y - data[o + 1]) * data[o + 10]
-            + (z - data[o + 2]) * data[o + 11]);
+        (x - data[o]) * data[o + 3]
+            + (y - data[o + 1]) * data[o + 4]
+            + (z - data[o + 2]) * data[o + 5]);
   }
 
   /**
@@ -88,8 +88,8 @@ final class TriangleDistances {
     double px = x - d[o];
     double py = y - d[o + 1];
     double pz = z - d[o + 2];
-    double d1 = d[o + 3] * px + d[o + 4] * py + d[o + 5] * pz;
-    double d2 = d[o + 6] * px + d[o + 7] * py + d[o + 8] * pz;
+    double d1 = d[o + 6] * px + d[o + 7] * py + d[o + 8] * pz;
+    double d2 = d[o + 9] * px + d[o + 10] * py + d[o + 11] * pz;
     double d3 = d1 - d[o + 12];
     double d4 = d2 - d[o + 13];
     double d5 = d1 - d[o + 13];
@@ -113,15 +113,15 @@ final class TriangleDistances {
   }
 
   /** Squared distance from a triangle. */
-  double squared(int t, double x, double y, double z) {
+  public double squared(int t, double x, double y, double z) {
     double[] d = data;
     int o = STRIDE * t;
     double px = x - d[o];
     double py = y - d[o + 1];
     double pz = z - d[o + 2];
     double pp = px * px + py * py + pz * pz;
-    double d1 = d[o + 3] * px + d[o + 4] * py + d[o + 5] * pz;
-    double d2 = d[o + 6] * px + d[o + 7] * py + d[o + 8] * pz;
+    double d1 = d[o + 6] * px + d[o + 7] * py + d[o + 8] * pz;
+    double d2 = d[o + 9] * px + d[o + 10] * py + d[o + 11] * pz;
     if (d1 <= 0 && d2 <= 0) {
       return pp;
     }
@@ -149,7 +149,7 @@ final class TriangleDistances {
     if (e >= 0 && f >= 0 && d3 * d6 - d5 * d4 <= 0) {
       return Math.max(0, pp - 2 * d1 + bb - e * e / (e + f));
     }
-    double n = px * d[o + 9] + py * d[o + 10] + pz * d[o + 11];
+    double n = px * d[o + 3] + py * d[o + 4] + pz * d[o + 5];
     return n * n;
   }
 }

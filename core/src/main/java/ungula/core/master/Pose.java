@@ -63,6 +63,26 @@ public record Pose(Rotation turn, double liftMm) {
     return new Pose(Rotation.about(axis, degrees).after(turn), liftMm);
   }
 
+  /**
+   * Reads "1 0 0 0": the turn from the model's axes, as a quaternion.
+   *
+   * @throws UnreadableQuantity when it is not four numbers, or no turn
+   */
+  public Pose stood(String text) {
+    String[] words = text.strip().split("\\s+");
+    try {
+      return new Pose(
+          new Rotation(
+              Double.parseDouble(words[0]),
+              Double.parseDouble(words[1]),
+              Double.parseDouble(words[2]),
+              Double.parseDouble(words[3])),
+          liftMm);
+    } catch (RuntimeException e) {
+      throw new UnreadableQuantity("A way to stand is named by its turn: four numbers.");
+    }
+  }
+
   /** Reads "0 0 -1": rests on the face whose outward direction this is in the present pose. */
   public Pose restOn(String text) {
     String[] words = text.strip().split("\\s+");

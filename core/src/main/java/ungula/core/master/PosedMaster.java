@@ -3,6 +3,7 @@ package ungula.core.master;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.ConvexHull;
 import ungula.core.mesh.ConvexHull.FlatFace;
@@ -23,21 +24,28 @@ public final class PosedMaster {
   /** Facets this close to the plate rest on it, as a share of the height. */
   private static final double RESTS = 1e-4;
 
+  /** A master does not stand on less than this share of its diagonal's square. */
+  private static final double LEAST_REST = 3e-4;
+
   /** Facets of the hull leaning less than this apart rest as one face. */
   private static final double FLAT_DEGREES = 1;
 
   private final TriangleMesh mesh;
+  private final Rotation turn;
+  private final Vec3 shift;
   private final FillCurve curve;
   private final double restMm2;
   private final Map<Cut, Slicer> slicers = new EnumMap<>(Cut.class);
   private final Vec3 top;
   private List<FlatFace> flatFaces;
 
-  private PosedMaster(TriangleMesh mesh) {
+  private PosedMaster(TriangleMesh mesh, Rotation turn, Vec3 shift) {
     this.mesh = mesh;
+    this.turn = turn;
+    this.shift = shift;
     this.curve = FillCurve.of(mesh, LEVELS);
-    this.restMm2 = restingArea(mesh);
-    this.top = mesh.highest();
+    this.restMm2 = restingMm2(mesh, Vec3.UP);
+    this.top = mesh.furthest(Vec3.UP);
   }
 
   /**
@@ -45,25 +53,42 @@ public final class PosedMaster {
    * @param unitMm millimetres per file unit
    */
   public static PosedMaster of(TriangleMesh mesh, double unitMm, Pose pose) {
-    return new PosedMaster(pose.setDown(mesh, unitMm));
+    TriangleMesh posed = pose.setDown(mesh, unitMm);
+    // any vertex tells how far the turned mesh was moved to be set down
+    Vec3 shift = posed.vertex(0).minus(pose.turn().apply(mesh.vertex(0).times(unitMm)));
+    return new PosedMaster(posed, pose.turn(), shift);
   }
 
-  private static double restingArea(TriangleMesh mesh) {
-    double near = 0.005 + RESTS * mesh.bounds().size().z();
-    double[] p = mesh.xyz();
+  /** Where a place of the model is, set down. Both in millimetres. */
+  public Vec3 place(Vec3 asModelled) {
+    return turn.apply(asModelled).plus(shift);
+  }
+
+  /**
+   * How much of a mesh lies flat on a plate it is set down on, mm²; 0 when it is too little to
+   * stand on.
+   *
+   * @param up away from the plate, a unit vector
+   */
+  public static double restingMm2(TriangleMesh mesh, Vec3 up) {
+    double low = mesh.furthest(up.times(-1)).dot(up);
+    double high = mesh.furthest(up).dot(up);
+    double near = low + 0.005 + RESTS * (high - low);
     int[] c = mesh.corners();
     double area = 0;
     for (int t = 0; t < c.length; t += 3) {
-      int i = 3 * c[t];
-      int j = 3 * c[t + 1];
-      int k = 3 * c[t + 2];
-      if (p[i + 2] <= near && p[j + 2] <= near && p[k + 2] <= near) {
-        double shadow =
-            (p[j] - p[i]) * (p[k + 1] - p[i + 1]) - (p[k] - p[i]) * (p[j + 1] - p[i + 1]);
-        area -= shadow / 2;
+      Vec3 a = mesh.vertex(c[t]);
+      if (a.dot(up) > near) {
+        continue;
+      }
+      Vec3 b = mesh.vertex(c[t + 1]);
+      Vec3 d = mesh.vertex(c[t + 2]);
+      if (b.dot(up) <= near && d.dot(up) <= near) {
+        area -= b.minus(a).cross(d.minus(a)).dot(up) / 2;
       }
     }
-    return Math.max(0, area);
+    double extent = mesh.bounds().diagonal();
+    return area < LEAST_REST * extent * extent ? 0 : area;
   }
 
   /** Set down at z = 0, its middle over the origin. */

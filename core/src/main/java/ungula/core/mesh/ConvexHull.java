@@ -65,12 +65,10 @@ public final class ConvexHull {
     Vec3[] normal = new Vec3[n];
     double[] area = new double[n];
     Integer[] order = new Integer[n];
-    int[] c = hull.corners();
     for (int t = 0; t < n; t++) {
-      Vec3 a = hull.vertex(c[3 * t]);
-      Vec3 cross = hull.vertex(c[3 * t + 1]).minus(a).cross(hull.vertex(c[3 * t + 2]).minus(a));
-      area[t] = cross.norm() / 2;
-      normal[t] = area[t] > 0 ? cross.unit() : Vec3.ZERO;
+      Vec3 vector = hull.areaVector(t);
+      area[t] = vector.norm();
+      normal[t] = area[t] > 0 ? vector.unit() : Vec3.ZERO;
       order[t] = t;
     }
     Arrays.sort(order, (p, q) -> Double.compare(area[q], area[p]));

@@ -89,13 +89,31 @@ public final class TriangleMesh {
     return new Vec3(xyz[3 * v], xyz[3 * v + 1], xyz[3 * v + 2]);
   }
 
-  /** The first of its highest vertices. */
-  public Vec3 highest() {
+  /** The middle of a facet. */
+  public Vec3 middle(int t) {
+    Vec3 sum = vertex(corners[3 * t]).plus(vertex(corners[3 * t + 1]));
+    return sum.plus(vertex(corners[3 * t + 2])).times(1 / 3.0);
+  }
+
+  /** A facet's outward direction, as long as its area. */
+  public Vec3 areaVector(int t) {
+    Vec3 a = vertex(corners[3 * t]);
+    Vec3 b = vertex(corners[3 * t + 1]);
+    return b.minus(a).cross(vertex(corners[3 * t + 2]).minus(a)).times(0.5);
+  }
+
+  /** The vertex furthest in a direction; of equal ones the first. */
+  public Vec3 furthest(Vec3 d) {
     int best = 0;
+    double most = Double.NEGATIVE_INFINITY;
     for (int i = 0; i < xyz.length; i += 3) {
-      best = xyz[i + 2] > xyz[best + 2] ? i : best;
+      double at = d.x() * xyz[i] + d.y() * xyz[i + 1] + d.z() * xyz[i + 2];
+      if (at > most) {
+        most = at;
+        best = i / 3;
+      }
     }
-    return vertex(best / 3);
+    return vertex(best);
   }
 
   /** This mesh scaled about the origin, turned, then moved. */

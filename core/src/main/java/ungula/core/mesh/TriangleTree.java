@@ -140,16 +140,23 @@ public final class TriangleTree {
    */
   public double firstHit(
       double ox, double oy, double oz, double dx, double dy, double dz, int except) {
+    int t = cast(ox, oy, oz, dx, dy, dz, except, false);
+    return t < 0 ? Double.POSITIVE_INFINITY : hit(t, ox, oy, oz, dx, dy, dz);
+  }
+
+  /** The triangle {@link #firstHit} is on; −1 when there is none. */
+  public int firstMet(
+      double ox, double oy, double oz, double dx, double dy, double dz, int except) {
     return cast(ox, oy, oz, dx, dy, dz, except, false);
   }
 
   /** Whether a ray meets any triangle. */
   public boolean meets(
       double ox, double oy, double oz, double dx, double dy, double dz, int except) {
-    return cast(ox, oy, oz, dx, dy, dz, except, true) < Double.POSITIVE_INFINITY;
+    return cast(ox, oy, oz, dx, dy, dz, except, true) >= 0;
   }
 
-  private double cast(
+  private int cast(
       double ox,
       double oy,
       double oz,
@@ -162,6 +169,7 @@ public final class TriangleTree {
     double iy = 1 / dy;
     double iz = 1 / dz;
     double best = Double.POSITIVE_INFINITY;
+    int met = -1;
     int node = 0;
     while (node < nodes) {
       if (!crosses(node, ox, oy, oz, ix, iy, iz, best)) {
@@ -177,14 +185,15 @@ public final class TriangleTree {
           double at = hit(order[i], ox, oy, oz, dx, dy, dz);
           if (at < best) {
             if (anyWillDo) {
-              return at;
+              return order[i];
             }
             best = at;
+            met = order[i];
           }
         }
       }
     }
-    return best;
+    return met;
   }
 
   private boolean crosses(

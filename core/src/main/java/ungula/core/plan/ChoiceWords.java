@@ -2,6 +2,8 @@ package ungula.core.plan;
 
 import java.util.List;
 import java.util.Map;
+import ungula.core.mark.FacetSet;
+import ungula.core.mark.Mark;
 import ungula.core.master.MasterMaterial;
 import ungula.core.master.Measured;
 import ungula.core.master.Pose;
@@ -54,7 +56,7 @@ public final class ChoiceWords {
    */
   public static Choices edit(Choices choices, List<Edit> edits, Product product) {
     try {
-      return BOOK.edit(choices, edits, choices.units());
+      return BOOK.edit(choices, edits, choices.units()).onSameSurface(choices);
     } catch (Refused refused) {
       boolean ratio = refused.word().equals("rubber.ratio");
       if (!ratio || product == null || product.ratio() == null) {
@@ -126,6 +128,14 @@ public final class ChoiceWords {
             "as modelled",
             (c, text) -> c.withPose(new Pose(Pose.AS_MODELLED.turn(), c.pose().liftMm())))
         .deed("pose.tipped", "tip the master", (c, text) -> c.withPose(c.pose().tipped(text)))
+        .deed("pose.stand", "stand it another way", (c, text) -> c.withPose(c.pose().stood(text)))
+        .deed(
+            "marks.add", "mark", (c, text) -> c.withMarks(c.marks().with(mark(text), marked(text))))
+        .deed(
+            "marks.erase",
+            "erase a mark",
+            (c, text) -> c.withMarks(c.marks().without(mark(text), marked(text))))
+        .deed("marks.none", "erase a mark", (c, text) -> c.withMarks(c.marks().without(mark(text))))
         .deed(
             "casting.sprue",
             "place the sprue",
@@ -151,6 +161,21 @@ public final class ChoiceWords {
             "looked.rubber",
             "looked at",
             (c, text) -> c.withLooked(c.looked().mould(), c.beforeRubber()));
+  }
+
+  /** Reads the first word of "KEEP_CLEAN 12+4 80+1". */
+  private static Mark mark(String text) {
+    try {
+      return Mark.valueOf(text.strip().split("\\s+", 2)[0]);
+    } catch (IllegalArgumentException e) {
+      throw new UnreadableQuantity("There is no such mark.");
+    }
+  }
+
+  /** Reads the rest of it, and writes it in order. */
+  private static FacetSet marked(String text) {
+    String[] words = text.strip().split("\\s+", 2);
+    return FacetSet.of(new FacetSet(words.length < 2 ? "" : words[1]).facets());
   }
 
   /** Reads "1203 0.2 0.5": a facet and where on it. */

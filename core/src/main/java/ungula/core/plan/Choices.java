@@ -3,6 +3,8 @@ package ungula.core.plan;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
+import ungula.core.mark.Marks;
 import ungula.core.master.MasterMaterial;
 import ungula.core.master.Measured;
 import ungula.core.master.Pose;
@@ -24,11 +26,13 @@ public record Choices(
     Box mould,
     Rubber rubber,
     Casting casting,
+    Marks marks,
     Looked looked) {
 
-  /** What was kept before casting was asked about has none. */
+  /** What was kept before casting and marks were asked about has none. */
   public Choices {
     casting = casting == null ? Casting.NOTHING : casting;
+    marks = marks == null ? Marks.NONE : marks;
   }
 
   public static Choices fresh(Units units) {
@@ -59,6 +63,7 @@ public record Choices(
             Fixing.HOT_GLUE),
         new Rubber(null, null, RatioMeant.NO, First.BASE, null, null, null, 1, Additive.NONE),
         Casting.NOTHING,
+        Marks.NONE,
         Looked.NOTHING);
   }
 
@@ -200,7 +205,20 @@ public record Choices(
   }
 
   Choices withCasting(Casting changed) {
-    return new Choices(units, master, pose, mould, rubber, changed, looked);
+    return new Choices(units, master, pose, mould, rubber, changed, marks, looked);
+  }
+
+  Choices withMarks(Marks changed) {
+    return new Choices(units, master, pose, mould, rubber, casting, changed, looked);
+  }
+
+  /** These, or without what stands on the master's surface if that is another one than before. */
+  Choices onSameSurface(Choices before) {
+    boolean same =
+        master.source == before.master.source
+            && Objects.equals(master.model, before.master.model)
+            && (master.source != Source.SOLID || master.solid.equals(before.master.solid));
+    return same ? this : withCasting(Casting.NOTHING).withMarks(Marks.NONE);
   }
 
   /**
@@ -212,11 +230,12 @@ public record Choices(
   }
 
   Choices withPose(Pose changed) {
-    return new Choices(units, master, changed, mould, rubber, casting, looked);
+    return new Choices(units, master, changed, mould, rubber, casting, marks, looked);
   }
 
   Choices withLooked(String atMould, String atRubber) {
-    return new Choices(units, master, pose, mould, rubber, casting, new Looked(atMould, atRubber));
+    return new Choices(
+        units, master, pose, mould, rubber, casting, marks, new Looked(atMould, atRubber));
   }
 
   /** The same for equal parts, in this run of the program and in any other. */

@@ -3,7 +3,6 @@ package ungula.core.plan;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.FillCurve;
 import ungula.core.mesh.MeshReport;
-import ungula.core.study.ShapeStudy;
 
 /**
  * What is known of a master's shape as it is posed: everything the plan needs, and nothing of how
@@ -16,7 +15,7 @@ import ungula.core.study.ShapeStudy;
  * @param report of the mesh, in millimetres; null when there is no mesh
  * @param guessedUnitMm the unit taken for the file; null when the file or the user says
  * @param titled what the shape is known from, in a few words
- * @param study what the shape decides; null while it is not worked out
+ * @param shape what is found out about it; null while it is not worked out
  */
 public record MasterFacts(
     Vec3 sizeMm,
@@ -26,7 +25,7 @@ public record MasterFacts(
     MeshReport report,
     Double guessedUnitMm,
     String titled,
-    ShapeStudy study) {
+    ShapeFacts shape) {
 
   /** Before its shape is worked out. */
   public MasterFacts(
@@ -45,7 +44,7 @@ public record MasterFacts(
     return restMm2 > 0 && liftMm == 0;
   }
 
-  public MasterFacts withStudy(ShapeStudy found) {
+  public MasterFacts with(ShapeFacts found) {
     return new MasterFacts(sizeMm, topMm, curve, restMm2, report, guessedUnitMm, titled, found);
   }
 }

@@ -97,7 +97,7 @@ public final class Planner {
     }
     sizes(choices.mould());
     rubber();
-    ShapeFigures.add(facts.study(), facts.baseOpen(choices.pose().liftMm()), figures, units);
+    ShapeFigures.add(facts.shape(), facts.baseOpen(choices.pose().liftMm()), figures, units);
     if (product != null) {
       amounts = new Amounts(choices, product, workshop, figures);
       amounts.workOut(box.rubberMm3(), mixMm3);
@@ -227,27 +227,31 @@ public final class Planner {
   }
 
   private BoxMould boxRound(FillCurve master) {
+    return boxRound(choices, facts.sizeMm(), master);
+  }
+
+  /** The box the choices make round any master. */
+  static BoxMould boxRound(Choices choices, Vec3 s, FillCurve master) {
     Choices.Box c = choices.mould();
-    Vec3 s = facts.sizeMm();
     double below = choices.pose().liftMm();
     return new BoxMould(
         s,
         master.raised(below),
-        side(c.leftMm(), c.insideLengthMm(), s.x()),
-        side(c.rightMm(), c.insideLengthMm(), s.x()),
-        side(c.frontMm(), c.insideWidthMm(), s.y()),
-        side(c.backMm(), c.insideWidthMm(), s.y()),
+        side(c.leftMm(), c.sidesMm(), c.insideLengthMm(), s.x()),
+        side(c.rightMm(), c.sidesMm(), c.insideLengthMm(), s.x()),
+        side(c.frontMm(), c.sidesMm(), c.insideWidthMm(), s.y()),
+        side(c.backMm(), c.sidesMm(), c.insideWidthMm(), s.y()),
         below,
         c.overTopMm(),
         c.freeboardMm(),
         c.sheet());
   }
 
-  private double side(Double own, Double inside, double master) {
+  private static double side(Double own, double sides, Double inside, double master) {
     if (inside != null) {
       return (inside - master) / 2;
     }
-    return own == null ? choices.mould().sidesMm() : own;
+    return own == null ? sides : own;
   }
 
   private void sizes(Choices.Box c) {

@@ -4,11 +4,16 @@ import static ungula.core.plan.Caution.Level.CHECK;
 import static ungula.core.plan.Caution.Level.NOTE;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
 import ungula.core.air.AirTraps;
+import ungula.core.air.Ceilings.Ceiling;
 import ungula.core.air.Tips;
 import ungula.core.air.Vents;
+import ungula.core.form.Hollow;
+import ungula.core.form.ThinPart;
 import ungula.core.geometry.Vec3;
+import ungula.core.mark.Mark;
 import ungula.core.plan.Caution.Fix;
 import ungula.core.plan.Caution.Place;
 import ungula.core.quantity.Length;
@@ -31,13 +36,21 @@ final class ShapeCautions {
 
   private static final double THICK_STRETCH = 0.15;
 
+  /** Blind holes deeper than so many times their width bind. */
+  private static final double BLIND = 2;
+
+  /** A mark this close to a place is on it. */
+  private static final double NEAR_MM = 3;
+
   private final Planner p;
+  private final ShapeFacts shape;
   private final ShapeStudy study;
   private final List<Caution> found = new ArrayList<>();
 
   private ShapeCautions(Planner plan) {
     this.p = plan;
-    this.study = plan.facts.study();
+    this.shape = plan.facts.shape();
+    this.study = shape == null ? null : shape.study();
   }
 
   static List<Caution> of(Planner plan) {
@@ -45,6 +58,11 @@ final class ShapeCautions {
     if (c.study != null) {
       c.poured();
       c.cast();
+      c.ceilings();
+      c.cleanFaces();
+      c.webs();
+      c.blindHoles();
+      c.thinParts();
       c.stretch();
     }
     return c.found;
@@ -56,6 +74,19 @@ final class ShapeCautions {
 
   private String ml(double mm3) {
     return Volume.format(mm3, p.units);
+  }
+
+  private String mm(double mm) {
+    return Length.format(mm, p.units);
+  }
+
+  private String up(Vec3 at) {
+    return mm(Math.max(0, at.z())) + " above the plate";
+  }
+
+  private void add(
+      String key, Caution.Level level, String title, String text, Vec3 at, List<Fix> fixes) {
+    found.add(new Caution(key, level, "mould", title, text, place(at), fixes));
   }
 
   private String pockets(AirTraps.Result air) {
@@ -98,6 +129,7 @@ final class ShapeCautions {
             "mould",
             ml(air.totalMm3()) + " of air stays against the master",
             pockets(air)
+                + clean(air)
                 + " It would have to go down before it can rise, so it stays however slowly you"
                 + " pour: a hole in the mould, and a lump on every cast. Brush rubber in there"
                 + " first, or stand the master another way.",
@@ -136,9 +168,181 @@ final class ShapeCautions {
                 + study.inlet().text()
                 + ". "
                 + pockets(air)
+                + clean(air)
+                + clean(air)
                 + " A pot under pressure makes it smaller, it does not take it away.",
             place(air.pockets().get(0).top()),
             fixes));
+  }
+
+  /** Says so when air lies against what is to be kept clean. */
+  private String clean(AirTraps.Result air) {
+    boolean touches =
+        air.pockets().stream()
+            .anyMatch(a -> shape.marked().near(Mark.KEEP_CLEAN, a.top(), NEAR_MM));
+    return touches ? " It lies against a place marked keep clean." : "";
+  }
+
+  private void ceilings() {
+    ceiling(
+        "air.level",
+        study.ceilings(),
+        "Air creeps under a level face",
+        " sideways before it can rise past the master. Tip it a little, or brush rubber there"
+            + " first and pour slowly.");
+    ceiling(
+        "air.castlevel",
+        study.castCeilings(),
+        "Air creeps along a level part of the mould",
+        " sideways in a cast before it finds a way out. Tip the mould a little, or give it a vent"
+            + " there.");
+  }
+
+  private void ceiling(String key, List<Ceiling> all, String title, String text) {
+    if (!all.isEmpty()) {
+      Ceiling c = all.get(0);
+      add(
+          key,
+          CHECK,
+          title,
+          Numbers.fixed(c.areaMm2() / 100, 1)
+              + " cm² lie within 3° of level: from there air has to go "
+              + mm(c.creepMm())
+              + text,
+          c.place(),
+          List.of());
+    }
+  }
+
+  /** Nothing is to end on what is marked keep clean. */
+  private void cleanFaces() {
+    BitSet clean = p.choices.marks().of(Mark.KEEP_CLEAN).facets();
+    Choices.Casting casting = p.choices.casting();
+    long vents = casting.vents().stream().filter(v -> clean.get(v.facet())).count();
+    if (vents > 0) {
+      found.add(
+          new Caution(
+              "clean.vent",
+              CHECK,
+              "mould",
+              vents == 1 ? "A vent ends on a clean face" : vents + " vents end on clean faces",
+              "The face is marked keep clean; a vent leaves a stub there to be dressed off.",
+              null,
+              List.of(
+                  new Fix("Take the vents away", "", List.of(Edit.of("casting.noVents", ""))))));
+    }
+    if (casting.sprue() != null && clean.get(casting.sprue().facet())) {
+      found.add(
+          new Caution(
+              "clean.sprue",
+              CHECK,
+              "mould",
+              "The sprue ends on a clean face",
+              "The face is marked keep clean; the sprue leaves a wide stub there.",
+              null,
+              List.of(
+                  new Fix("Take the sprue away", "", List.of(Edit.of("casting.noSprue", ""))))));
+    }
+  }
+
+  private boolean seenTo(Hollow h) {
+    double reach = Math.max(NEAR_MM, h.widthMm());
+    return shape.marked().near(Mark.PLUG, h.place(), reach);
+  }
+
+  private void webs() {
+    List<Hollow> webs =
+        shape.form().hollows().stream().filter(h -> h.through() && !seenTo(h)).toList();
+    if (webs.isEmpty()) {
+      return;
+    }
+    int holes = p.facts.report() == null ? 0 : p.facts.report().genus();
+    int more = holes - webs.size();
+    Hollow h = webs.get(0);
+    add(
+        "locks.web",
+        CHECK,
+        webs.size() == 1
+            ? "A web of rubber runs through the master"
+            : webs.size() + " webs of rubber run through the master",
+        (webs.size() == 1
+                ? "The master leaves the mould only when it is cut through once. Its"
+                : "The master leaves the mould only when each is cut through once. The thinnest"
+                    + " one's")
+            + " smallest section is "
+            + Numbers.fixed(h.areaMm2() / 100, h.areaMm2() < 1000 ? 1 : 0)
+            + " cm², "
+            + mm(h.widthMm())
+            + " wide, "
+            + up(h.place())
+            + ". Or plug the hole, and mark it so."
+            + (more > 0 && holes > 0 && webs.size() < holes
+                ? " The model has " + more + " more that run too crooked to measure."
+                : ""),
+        h.place(),
+        List.of());
+  }
+
+  private void blindHoles() {
+    List<Hollow> deep =
+        shape.form().hollows().stream()
+            .filter(h -> !h.through() && h.depthMm() > BLIND * h.widthMm() && !seenTo(h))
+            .toList();
+    if (deep.isEmpty()) {
+      return;
+    }
+    Hollow h = deep.get(0);
+    boolean thread = shape.marked().near(Mark.THREAD, h.place(), Math.max(NEAR_MM, h.widthMm()));
+    add(
+        "locks.blind",
+        thread ? NOTE : CHECK,
+        deep.size() == 1 ? "A deep blind hole" : deep.size() + " deep blind holes",
+        mm(h.depthMm())
+            + " deep and "
+            + mm(h.widthMm())
+            + " wide, "
+            + up(h.place())
+            + (thread
+                ? ". Marked as a thread: unscrew the rubber from it, or plug it."
+                : ". The rubber in it may bind or tear: release it well, plug it, or cut there."),
+        h.place(),
+        List.of());
+  }
+
+  private void thinParts() {
+    List<ThinPart> thin =
+        shape.form().thin().stream()
+            .filter(t -> !shape.marked().near(Mark.FRAGILE, t.tip(), NEAR_MM))
+            .toList();
+    if (thin.isEmpty()) {
+      return;
+    }
+    ThinPart t = thin.get(0);
+    add(
+        "master.thin",
+        CHECK,
+        thin.size() == 1
+            ? "A thin " + t.kind().text()
+            : thin.size() + " thin parts, the longest a " + t.kind().text(),
+        mm(t.thicknessMm())
+            + " thick and "
+            + mm(t.lengthMm())
+            + " long, "
+            + up(t.tip())
+            + ". "
+            + (t.kind() == ThinPart.Kind.NECK
+                ? "Pour slowly: it fills what lies behind it; and it breaks first at demoulding."
+                : pointsDown(t)
+                    ? "In a cast it points down: brush resin in first. It breaks first at"
+                        + " demoulding."
+                    : "It may flex in the pour and break at demoulding: pull along it."),
+        t.tip(),
+        List.of());
+  }
+
+  /** The mould is turned over to be cast in: what points up now points down then. */
+  private static boolean pointsDown(ThinPart t) {
+    return t.tip().z() - t.root().z() > 0.7 * t.tip().minus(t.root()).norm();
   }
 
   private void stretch() {

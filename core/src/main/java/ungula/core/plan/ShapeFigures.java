@@ -21,13 +21,14 @@ final class ShapeFigures {
   private ShapeFigures() {}
 
   /**
-   * @param study null while it is not worked out: nothing is added
+   * @param shape null while it is not worked out: nothing is added
    * @param baseOpen whether the mould can come off in one piece
    */
-  static void add(ShapeStudy study, boolean baseOpen, FigureBook figures, Units units) {
-    if (study == null) {
+  static void add(ShapeFacts shape, boolean baseOpen, FigureBook figures, Units units) {
+    if (shape == null) {
       return;
     }
+    ShapeStudy study = shape.study();
     figures.volume(
         "air.poured",
         "air in the rubber",
@@ -38,7 +39,7 @@ final class ShapeFigures {
     figures.volume(
         "locks.volume",
         "rubber with master over it",
-        study.locks().lockedVolumeMm3(),
+        study.locks().volume().oneMm3(),
         Working.of("straight columns along the pull: rubber below master, down to the plate")
             .given(
                 "surface the mould comes off freely",
@@ -48,6 +49,22 @@ final class ShapeFigures {
                 "surface locked",
                 Numbers.fixed(study.locks().lockedMm2() / 100, 1) + " cm²",
                 COMPUTED)
+            .step(
+                "The longest way up from such rubber to the master: "
+                    + Length.format(study.locks().volume().deepestMm(), units)
+                    + ".")
+            .done());
+    figures.volume(
+        "locks.two",
+        "rubber with master over and under it",
+        study.locks().volume().twoMm3(),
+        Working.of("straight columns along the pull: rubber between master and master").done());
+    figures.length(
+        "wall.thinnest",
+        "thinnest rubber",
+        study.wall().mm(),
+        Working.of("over each facet: to the box, the pour line, or a face that looks back")
+            .given("across is", study.wall().facing() ? "the master itself" : "the box", COMPUTED)
             .done());
     if (baseOpen) {
       figures.put(

@@ -44,12 +44,19 @@ public final class Locks {
   /**
    * @param releasedMm2 surface the pieces come away from
    * @param lockedMm2 the rest
-   * @param lockedVolumeMm3 rubber with master in its way: for one piece all that has master over it
-   *     down to the level of the lowest point; for two what has master both over and under it
+   * @param volume rubber with master in its way
    * @param lockedShare by triangle, 0 to 1
    */
   public record Result(
-      double releasedMm2, double lockedMm2, double lockedVolumeMm3, float[] lockedShare) {}
+      double releasedMm2, double lockedMm2, LockedVolume volume, float[] lockedShare) {}
+
+  /**
+   * @param oneMm3 in the way of one piece: all that has master over it, down to the level of the
+   *     lowest point
+   * @param twoMm3 in the way of two: what has master both over and under it
+   * @param deepestMm the longest way up from such rubber to the master over it
+   */
+  public record LockedVolume(double oneMm3, double twoMm3, double deepestMm) {}
 
   private Locks() {}
 
@@ -80,7 +87,7 @@ public final class Locks {
       released += area[t] * (1 - share[t]);
       locked += area[t] * share[t];
     }
-    double volume = lockedVolume(mesh, d, two, parallel, progress.part(0.6, 1));
+    LockedVolume volume = lockedVolume(mesh, d, parallel, progress.part(0.6, 1));
     return new Result(released, locked, volume, share);
   }
 
@@ -125,28 +132,32 @@ public final class Locks {
     share[t] = (float) locked / rays;
   }
 
-  private static double lockedVolume(
-      TriangleMesh mesh, Vec3 d, boolean two, Parallel parallel, Progress progress) {
+  private static LockedVolume lockedVolume(
+      TriangleMesh mesh, Vec3 d, Parallel parallel, Progress progress) {
     TriangleMesh turned = mesh.moved(1, Rotation.bringing(d, Vec3.UP), Vec3.ZERO);
     Grid grid = Grid.round(turned.bounds(), 0, Grid.spacing(turned.bounds(), CELLS));
     BitSet[] inside = InsideCells.of(turned, grid, parallel, progress);
     int layer = grid.nx() * grid.ny();
-    int[] pending = new int[layer];
-    long locked = 0;
-    // upwards: open cells wait until a master cell over them locks them
-    for (int spot = 0; two && spot < layer; spot++) {
-      pending[spot] = -1;
-    }
+    // open cells since the last of the master, and whether there was any below
+    int[] open = new int[layer];
+    BitSet over = new BitSet(layer);
+    long one = 0;
+    long two = 0;
+    int deepest = 0;
     for (int k = 0; k < grid.nz(); k++) {
       for (int spot = 0; spot < layer; spot++) {
         if (inside[k].get(spot)) {
-          locked += Math.max(0, pending[spot]);
-          pending[spot] = 0;
-        } else if (pending[spot] >= 0) {
-          pending[spot]++;
+          one += open[spot];
+          two += over.get(spot) ? open[spot] : 0;
+          deepest = Math.max(deepest, open[spot]);
+          open[spot] = 0;
+          over.set(spot);
+        } else {
+          open[spot]++;
         }
       }
     }
-    return locked * grid.cellMm3();
+    double mm3 = grid.cellMm3();
+    return new LockedVolume(one * mm3, two * mm3, deepest * grid.h());
   }
 }

@@ -3,6 +3,8 @@ package ungula.core.study;
 import java.util.ArrayList;
 import java.util.List;
 import ungula.core.air.AirTraps;
+import ungula.core.air.Ceilings;
+import ungula.core.air.Ceilings.Ceiling;
 import ungula.core.air.Opening;
 import ungula.core.air.Room;
 import ungula.core.air.Tips;
@@ -14,7 +16,9 @@ import ungula.core.master.PosedMaster;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.SurfacePoint;
 import ungula.core.mesh.TriangleMesh;
+import ungula.core.mould.RubberWall;
 import ungula.core.release.Locks;
+import ungula.core.release.Locks.LockedVolume;
 import ungula.core.release.Stretch;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
@@ -31,6 +35,9 @@ import ungula.core.work.Progress;
  * @param cast air in a cast; its cells as the mould is turned over
  * @param vents proposed for the cast
  * @param vented air in a cast with them
+ * @param ceilings level ones of the master: where air creeps as rubber is poured round it
+ * @param castCeilings level ones of the mould, turned over
+ * @param wall how thick the rubber is
  * @param locks against pulling the mould up off the master
  * @param stretch a one-piece mould needs to come off
  */
@@ -42,11 +49,14 @@ public record ShapeStudy(
     AirTraps.Result cast,
     List<Vent> vents,
     AirTraps.Result vented,
+    List<Ceiling> ceilings,
+    List<Ceiling> castCeilings,
+    Thinnest wall,
     LockSums locks,
     Stretch stretch) {
 
   /** Changes when a study of the same question comes out otherwise: old ones are made again. */
-  public static final int VERSION = 2;
+  public static final int VERSION = 3;
 
   /** Cells of a room: a pocket of half a drop is found, and a study takes seconds. */
   private static final double CELLS = 6_000_000;
@@ -56,6 +66,9 @@ public record ShapeStudy(
 
   /** Half a turn about x: what was down is up. */
   private static final Rotation OVER = new Rotation(0, 1, 0, 0);
+
+  /** What is no further from the plate lies on it. */
+  private static final double ON_PLATE_MM = 0.02;
 
   private static final int MOST_VENTS = 12;
   private static final int TIPS_KEPT = 3;
@@ -69,14 +82,23 @@ public record ShapeStudy(
   /**
    * @param releasedMm2 surface the mould comes off freely
    * @param lockedMm2 the rest of the surface
-   * @param lockedVolumeMm3 rubber with master over it
+   * @param volume rubber with master in its way
    */
-  public record LockSums(double releasedMm2, double lockedMm2, double lockedVolumeMm3) {}
+  public record LockSums(double releasedMm2, double lockedMm2, LockedVolume volume) {}
+
+  /**
+   * The thinnest rubber.
+   *
+   * @param at on the master
+   * @param facing whether it is between two faces of the master; else to the box
+   */
+  public record Thinnest(double mm, Vec3 at, boolean facing) {}
 
   /**
    * @param lockedShare of each facet, 0 to 255: for the picture
+   * @param wallSteps thickness of the rubber over each facet, in {@link RubberWall#STEP_MM}
    */
-  public record Made(ShapeStudy study, byte[] lockedShare) {}
+  public record Made(ShapeStudy study, byte[] lockedShare, byte[] wallSteps) {}
 
   /**
    * What is asked of the shape, apart from the posed mesh itself.
@@ -130,7 +152,9 @@ public record ShapeStudy(
     List<Opening> openings = openings(over, q);
     progress.at("Filling the mould", 0.65);
     Vents.Proposal vents = Vents.propose(cavity, openings, Vec3.UP, MOST_VENTS);
-    Locks.Result locks = Locks.of(mesh, Vec3.UP, false, parallel, progress.part(0.75, 0.95));
+    Locks.Result locks = Locks.of(mesh, Vec3.UP, false, parallel, progress.part(0.7, 0.85));
+    RubberWall.Result wall =
+        RubberWall.of(mesh, q.inside, q.baseOpen, parallel, progress.part(0.85, 0.95));
     Stretch stretch = Stretch.pulledUp(master.slicer(Cut.TOP), mesh.bounds().size().z());
     ShapeStudy study =
         new ShapeStudy(
@@ -141,13 +165,25 @@ public record ShapeStudy(
             back(vents.before()),
             vents.at().stream().map(p -> vent(mesh, OVER.apply(p))).toList(),
             back(vents.left()),
-            new LockSums(locks.releasedMm2(), locks.lockedMm2(), locks.lockedVolumeMm3()),
+            Ceilings.round(mesh, q.baseOpen ? ON_PLATE_MM : Double.NEGATIVE_INFINITY),
+            castCeilings(over, openings, q.baseOpen),
+            new Thinnest(wall.thinnestMm(), wall.place(), wall.facing()),
+            new LockSums(locks.releasedMm2(), locks.lockedMm2(), locks.volume()),
             stretch);
     byte[] share = new byte[locks.lockedShare().length];
     for (int t = 0; t < share.length; t++) {
       share[t] = (byte) Math.round(255 * locks.lockedShare()[t]);
     }
-    return new Made(study, share);
+    return new Made(study, share, wall.steps());
+  }
+
+  private static List<Ceiling> castCeilings(
+      TriangleMesh over, List<Opening> openings, boolean baseOpen) {
+    List<Vec3> holes = openings.stream().filter(o -> o.at() != null).map(Opening::at).toList();
+    double open = baseOpen ? over.bounds().max().z() - ON_PLATE_MM : Double.POSITIVE_INFINITY;
+    return Ceilings.inside(over, holes, open).stream()
+        .map(c -> new Ceiling(OVER.apply(c.place()), c.creepMm(), c.areaMm2()))
+        .toList();
   }
 
   private static double spacing(Box3 room, double cells) {
@@ -158,7 +194,7 @@ public record ShapeStudy(
     List<Opening> all = new ArrayList<>();
     switch (q.inlet()) {
       case SPRUE -> all.add(Opening.at(q.sprue.on(over)));
-      case HIGHEST -> all.add(Opening.at(over.highest()));
+      case HIGHEST -> all.add(Opening.at(over.furthest(Vec3.UP)));
       default -> {}
     }
     if (q.baseOpen) {

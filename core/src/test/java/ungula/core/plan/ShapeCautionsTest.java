@@ -10,20 +10,30 @@ import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.Test;
 import ungula.core.Near;
+import ungula.core.Shapes;
 import ungula.core.air.AirCells;
 import ungula.core.air.AirTraps.Pocket;
 import ungula.core.air.AirTraps.Result;
+import ungula.core.air.Ceilings.Ceiling;
 import ungula.core.air.Tips.Tip;
 import ungula.core.field.Grid;
+import ungula.core.form.Hollow;
+import ungula.core.form.ThinPart;
 import ungula.core.geometry.Vec3;
+import ungula.core.mark.FacetSet;
+import ungula.core.mark.Mark;
+import ungula.core.mark.MarkedPlaces;
+import ungula.core.mark.Marks;
 import ungula.core.mesh.FillCurve;
 import ungula.core.mesh.SurfacePoint;
 import ungula.core.quantity.Units;
+import ungula.core.release.Locks;
 import ungula.core.release.Stretch;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.sentence.WordBook.Refused;
+import ungula.core.study.FormStudy;
 import ungula.core.study.ShapeStudy;
 
 /** What a plan makes of what the shape decides. */
@@ -57,11 +67,23 @@ public class ShapeCautionsTest {
         cast,
         vents,
         vented,
-        new ShapeStudy.LockSums(100, 200, 300),
+        List.of(),
+        List.of(),
+        new ShapeStudy.Thinnest(12, Vec3.ZERO, false),
+        new ShapeStudy.LockSums(100, 200, new Locks.LockedVolume(300, 30, 8)),
         new Stretch(stretch, 30, 10));
   }
 
+  private static final FormStudy PLAIN = new FormStudy(List.of(), List.of());
+  private static final MarkedPlaces UNMARKED =
+      new MarkedPlaces(Shapes.box(), Marks.NONE, Vec3.ZERO);
+
   private static Plan plan(ShapeStudy study, Product product, Edit... edits) {
+    return plan(
+        study == null ? null : new ShapeFacts(study, PLAIN, UNMARKED), product, List.of(edits));
+  }
+
+  private static Plan plan(ShapeFacts shape, Product product, List<Edit> edits) {
     MasterFacts facts =
         new MasterFacts(
                 new Vec3(80, 55, 42),
@@ -71,10 +93,10 @@ public class ShapeCautionsTest {
                 null,
                 null,
                 "made up")
-            .withStudy(study);
-    List<Edit> all = new ArrayList<>(List.of(edits));
-    all.add(Edit.of("master.source", "MEASURED"));
-    Choices c = ChoiceWords.edit(Choices.fresh(Units.METRIC), all, product);
+            .with(shape);
+    List<Edit> measured = List.of(Edit.of("master.source", "MEASURED"));
+    Choices c = ChoiceWords.edit(Choices.fresh(Units.METRIC), measured, product);
+    c = ChoiceWords.edit(c, edits, product);
     return Planner.plan(c, facts, product, Workshop.DEFAULT);
   }
 
@@ -173,5 +195,124 @@ public class ShapeCautionsTest {
         new Result(0, 5_000, List.of(), new AirCells(new Grid(Vec3.ZERO, 1, 1, 1, 1), new int[0]));
     Plan plan = plan(study(closed, List.of(), NONE, NONE, 0), MARRAM);
     assertTrue(caution(plan, "air.closed").orElseThrow().title().contains("5.0 mL"));
+  }
+
+  private static ShapeFacts form(FormStudy form, MarkedPlaces marked) {
+    return new ShapeFacts(study(NONE, List.of(), NONE, NONE, 0), form, marked);
+  }
+
+  private static Hollow hole(boolean through, double width, double depth) {
+    return new Hollow(through, Vec3.UP, new Vec3(1, 2, 12), 44, width, depth);
+  }
+
+  /** The box with a few facets round a place marked. */
+  private static MarkedPlaces marked(Mark mark, Vec3 place) {
+    Vec3 shift = place.minus(Shapes.box().middle(0));
+    return new MarkedPlaces(Shapes.box(), Marks.NONE.with(mark, new FacetSet("0+1")), shift);
+  }
+
+  @Test
+  public void aWebIsCutOrTheHolePlugged() {
+    FormStudy two = new FormStudy(List.of(hole(true, 7, 0), hole(true, 7, 0)), List.of());
+    Caution c = caution(plan(form(two, UNMARKED), MARRAM, List.of()), "locks.web").orElseThrow();
+    assertEquals(c.title(), "2 webs of rubber run through the master");
+    assertTrue(c.text().contains("smallest section is 0.4 cm², 7 mm wide, 12 mm above"), c.text());
+    assertEquals(c.place(), new Caution.Place(1, 2, 12));
+    MarkedPlaces plugged = marked(Mark.PLUG, new Vec3(1, 2, 18));
+    assertFalse(caution(plan(form(two, plugged), MARRAM, List.of()), "locks.web").isPresent());
+  }
+
+  @Test
+  public void aBlindHoleBindsWhenItIsDeep() {
+    FormStudy deep = new FormStudy(List.of(hole(false, 6, 13)), List.of());
+    FormStudy shallow = new FormStudy(List.of(hole(false, 6, 11)), List.of());
+    Caution c = caution(plan(form(deep, UNMARKED), MARRAM, List.of()), "locks.blind").orElseThrow();
+    assertTrue(c.text().startsWith("13 mm deep and 6 mm wide, 12 mm above the plate."), c.text());
+    assertEquals(c.level(), Caution.Level.CHECK);
+    assertFalse(
+        caution(plan(form(shallow, UNMARKED), MARRAM, List.of()), "locks.blind").isPresent());
+    Plan thread = plan(form(deep, marked(Mark.THREAD, new Vec3(1, 2, 12))), MARRAM, List.of());
+    assertTrue(caution(thread, "locks.blind").orElseThrow().text().contains("unscrew"));
+  }
+
+  @Test
+  public void aThinLimbIsSaidUntilItIsMarkedFragile() {
+    Vec3 tip = new Vec3(0, 0, 40);
+    ThinPart limb = new ThinPart(ThinPart.Kind.LIMB, 3, 24, tip, new Vec3(0, 0, 16));
+    FormStudy form = new FormStudy(List.of(), List.of(limb));
+    Caution c = caution(plan(form(form, UNMARKED), MARRAM, List.of()), "master.thin").orElseThrow();
+    assertEquals(c.title(), "A thin limb");
+    assertTrue(c.text().contains("In a cast it points down"), c.text());
+    Plan fragile = plan(form(form, marked(Mark.FRAGILE, tip)), MARRAM, List.of());
+    assertFalse(caution(fragile, "master.thin").isPresent());
+  }
+
+  @Test
+  public void levelCeilingsSayHowFarAirCreeps() {
+    ShapeStudy s = study(NONE, List.of(), NONE, NONE, 0);
+    ShapeStudy level =
+        new ShapeStudy(
+            s.inlet(),
+            s.cellMm(),
+            s.poured(),
+            s.tips(),
+            s.cast(),
+            s.vents(),
+            s.vented(),
+            List.of(new Ceiling(new Vec3(1, 2, 3), 22, 450)),
+            List.of(),
+            s.wall(),
+            s.locks(),
+            s.stretch());
+    Plan plan = plan(level, MARRAM);
+    Caution c = caution(plan, "air.level").orElseThrow();
+    assertTrue(c.text().contains("4.5 cm² lie within 3° of level"), c.text());
+    assertTrue(c.text().contains("air has to go 22 mm sideways"), c.text());
+    assertFalse(caution(plan, "air.castlevel").isPresent());
+  }
+
+  @Test
+  public void nothingEndsOnACleanFace() {
+    ShapeFacts shape = form(PLAIN, UNMARKED);
+    List<Edit> placed =
+        List.of(Edit.of("casting.vent", "5 0.2 0.2"), Edit.of("casting.sprue", "7 0.2 0.2"));
+    assertFalse(caution(plan(shape, MARRAM, placed), "clean.vent").isPresent());
+    List<Edit> clean = new ArrayList<>(placed);
+    clean.add(Edit.of("marks.add", "KEEP_CLEAN 5+3"));
+    Plan plan = plan(shape, MARRAM, clean);
+    assertEquals(
+        caution(plan, "clean.vent").orElseThrow().fixes().get(0).edits(),
+        List.of(Edit.of("casting.noVents", "")));
+    assertTrue(caution(plan, "clean.sprue").isPresent());
+    assertThrows(
+        Refused.class, () -> plan(shape, MARRAM, List.of(Edit.of("marks.add", "SHINY 5+3"))));
+    assertThrows(
+        Refused.class, () -> plan(shape, MARRAM, List.of(Edit.of("marks.add", "PLUG 5-3"))));
+  }
+
+  @Test
+  public void airAgainstACleanFaceIsSaid() {
+    ShapeStudy s = study(air(900), List.of(), NONE, NONE, 0);
+    MarkedPlaces clean = marked(Mark.KEEP_CLEAN, new Vec3(3, 4, 21));
+    Plan plan = plan(new ShapeFacts(s, PLAIN, clean), MARRAM, List.of());
+    assertTrue(caution(plan, "air.poured").orElseThrow().text().contains("marked keep clean"));
+    assertFalse(caution(plan(s, MARRAM), "air.poured").orElseThrow().text().contains("keep clean"));
+  }
+
+  @Test
+  public void whatStandsOnASurfaceGoesWithIt() {
+    Choices c = Choices.fresh(Units.METRIC);
+    c = ChoiceWords.edit(c, List.of(Edit.of("master.source", "SOLID")), null);
+    c =
+        ChoiceWords.edit(
+            c,
+            List.of(Edit.of("marks.add", "BASE 0+4"), Edit.of("casting.vent", "5 0.2 0.2")),
+            null);
+    assertEquals(c.marks().of(Mark.BASE).facets().cardinality(), 4);
+    Choices turned = ChoiceWords.edit(c, List.of(Edit.of("pose.turned", "x 90")), null);
+    assertEquals(turned.marks(), c.marks());
+    Choices other = ChoiceWords.edit(c, List.of(Edit.of("master.solid.kind", "SPHERE")), null);
+    assertEquals(other.marks(), Marks.NONE);
+    assertTrue(other.casting().vents().isEmpty());
   }
 }

@@ -29,10 +29,10 @@ public class LocksTest {
     Near.relative(one.releasedMm2(), 5_654.9, 0.002);
     Near.relative(one.lockedMm2(), 5_654.9, 0.002);
     // under it: a cylinder of its radius less half a sphere, πr³/3
-    Near.relative(one.lockedVolumeMm3(), Math.PI * 27_000 / 3, 0.003);
+    Near.relative(one.volume().oneMm3(), Math.PI * 27_000 / 3, 0.003);
     Locks.Result two = locks(Shapes.sphere(), new Vec3(1, -2, 0.5), true);
     assertEquals(two.lockedMm2(), 0.0);
-    assertEquals(two.lockedVolumeMm3(), 0.0);
+    assertEquals(two.volume().twoMm3(), 0.0);
   }
 
   @Test
@@ -49,7 +49,7 @@ public class LocksTest {
     Locks.Result across = locks(Shapes.torus(), ACROSS, true);
     assertTrue(across.lockedMm2() > 5_000, "locked " + across.lockedMm2());
     // what has ring on both sides of it: the hole as seen, ∫ 2(R·cos…) by fine columns
-    Near.relative(across.lockedVolumeMm3(), ringHole(), 0.01);
+    Near.relative(across.volume().twoMm3(), ringHole(), 0.01);
   }
 
   /** Room between the two limbs of the ring along x, by its own fine sum. */
@@ -73,7 +73,9 @@ public class LocksTest {
   public void aCupLocksItsCoreWhenPulledTheWrongWay() {
     // pulled up, the room under the ceiling and the ring of the rim are held
     Locks.Result up = locks(Shapes.cup(), Vec3.UP, false);
-    Near.relative(up.lockedVolumeMm3(), 97_690, 0.005);
+    Near.relative(up.volume().oneMm3(), 97_690, 0.005);
+    Near.absolute(up.volume().deepestMm(), 46, 0.4);
+    assertEquals(up.volume().twoMm3(), 0.0);
     assertEquals(locks(Shapes.cup(), Vec3.UP, true).lockedMm2(), 0.0);
   }
 
@@ -102,7 +104,7 @@ public class LocksTest {
       Locks.Result two = locks(mesh, d, true);
       Locks.Result back = locks(mesh, d.times(-3), true);
       assertTrue(two.releasedMm2() >= one.releasedMm2());
-      assertTrue(two.lockedVolumeMm3() <= one.lockedVolumeMm3());
+      assertTrue(two.volume().twoMm3() <= one.volume().oneMm3());
       Near.relative(back.lockedMm2(), two.lockedMm2(), 1e-6);
       Near.relative(two.releasedMm2() + two.lockedMm2(), mesh.measure().areaMm2(), 1e-6);
     }
@@ -114,7 +116,7 @@ public class LocksTest {
     Locks.Result one = Locks.of(mesh, ACROSS, true, new Parallel(1), Progress.NONE);
     Locks.Result two = Locks.of(mesh, ACROSS, true, new Parallel(2), Progress.NONE);
     assertEquals(two.lockedMm2(), one.lockedMm2());
-    assertEquals(two.lockedVolumeMm3(), one.lockedVolumeMm3());
+    assertEquals(two.volume(), one.volume());
     assertTrue(Arrays.equals(two.lockedShare(), one.lockedShare()));
   }
 

@@ -56,7 +56,7 @@ public class ShapeStudyTest {
     assertTrue(s.tips().isEmpty() || s.tips().get(0).airMm3() > 10_000);
     // turned over, it is filled through its rim, its highest place: level all round
     assertEquals(s.cast().totalMm3(), 0.0);
-    Near.relative(s.locks().lockedVolumeMm3(), 97_690 + 5 * Math.PI * 900, 0.15);
+    Near.relative(s.locks().volume().oneMm3(), 97_690 + 5 * Math.PI * 900, 0.15);
   }
 
   @Test
@@ -179,6 +179,7 @@ public class ShapeStudyTest {
     assertEquals(two.study().locks(), one.study().locks());
     assertTrue(Arrays.equals(two.study().cast().cells().runs(), one.study().cast().cells().runs()));
     assertTrue(Arrays.equals(two.lockedShare(), one.lockedShare()));
+    assertTrue(Arrays.equals(two.wallSteps(), one.wallSteps()));
   }
 
   @Test

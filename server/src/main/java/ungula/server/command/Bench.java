@@ -20,6 +20,7 @@ import ungula.core.field.DistanceField;
 import ungula.core.field.Grid;
 import ungula.core.field.Reach;
 import ungula.core.geometry.Box3;
+import ungula.core.geometry.Directions;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.Pose;
@@ -34,6 +35,7 @@ import ungula.core.mesh.io.Model;
 import ungula.core.mesh.io.ModelReader;
 import ungula.core.mesh.io.ModelUnreadable;
 import ungula.core.mesh.io.StlWriter;
+import ungula.core.orient.StandSearch;
 import ungula.core.plan.Choices;
 import ungula.core.plan.MasterFacts;
 import ungula.core.plan.Planner;
@@ -43,6 +45,7 @@ import ungula.core.release.HeightFields;
 import ungula.core.release.Locks;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
+import ungula.core.study.FormStudy;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
 
@@ -154,7 +157,6 @@ public final class Bench {
     return times;
   }
 
-  /** Milliseconds, the median of several after two to warm up. */
   /** What the shape decides, at the sizes the numbers in docs/methods.md are for. */
   private static void shape(TriangleMesh mesh, Map<String, Object> times) throws Exception {
     for (int cells : new int[] {128, 256}) {
@@ -193,10 +195,23 @@ public final class Bench {
                   air.length,
                   i ->
                       air[i] =
-                          AirTraps.of(coarse, List.of(Opening.WHOLE_TOP), direction(i)).totalMm3());
+                          AirTraps.of(
+                                  coarse,
+                                  List.of(Opening.WHOLE_TOP),
+                                  Directions.onHalf(i, DIRECTIONS / 5))
+                              .totalMm3());
               return air;
             }));
     times.put("locksMs", median(() -> Locks.of(mesh, Vec3.UP, true, Parallel.ALL, Progress.NONE)));
+    times.put(
+        "orientationMs",
+        median(
+            () -> {
+              StandSearch search = new StandSearch(mesh, mesh.measure().volumeMm3(), List.of());
+              search.run(Parallel.ALL, Progress.NONE);
+              return search.found();
+            }));
+    times.put("formMs", median(() -> FormStudy.of(mesh, Parallel.ALL, Progress.NONE)));
     times.put(
         "heightFields" + DIRECTIONS + "Ms",
         median(
@@ -210,21 +225,17 @@ public final class Bench {
                     HeightFields fields = new HeightFields(mesh, 256);
                     for (int i = part; i < DIRECTIONS / 2; i += portions) {
                       between[i] =
-                          fields.along(Rotation.bringing(direction(i), Vec3.UP)).betweenMm3();
+                          fields
+                              .along(
+                                  Rotation.bringing(Directions.onHalf(i, DIRECTIONS / 2), Vec3.UP))
+                              .betweenMm3();
                     }
                   });
               return between;
             }));
   }
 
-  /** Directions spread evenly over the upper half of the sphere, on a spiral. */
-  private static Vec3 direction(int i) {
-    double z = 1 - (i + 0.5) / (DIRECTIONS / 2.0) % 1;
-    double turn = 2.399963229728653 * i;
-    double r = Math.sqrt(1 - z * z);
-    return new Vec3(r * Math.cos(turn), r * Math.sin(turn), z);
-  }
-
+  /** Milliseconds, the median of several after two to warm up. */
   private static double median(Stage stage) throws Exception {
     double[] ms = new double[ROUNDS];
     for (int i = -2; i < ROUNDS; i++) {

@@ -74,7 +74,7 @@ final class ShapeQuestions {
       Map<String, Object> f = new LinkedHashMap<>();
       f.put("releasedMm2", r.releasedMm2());
       f.put("lockedMm2", r.lockedMm2());
-      f.put("lockedVolumeMm3", r.lockedVolumeMm3());
+      f.put("lockedVolumeMm3", two ? r.volume().twoMm3() : r.volume().oneMm3());
       answers.put("locks", f);
     }
     return answers;
@@ -98,7 +98,7 @@ final class ShapeQuestions {
     Opening hole =
         opening != null
             ? Opening.at(stand.apply(opening))
-            : cavity ? Opening.at(standing.highest()) : Opening.WHOLE_TOP;
+            : cavity ? Opening.at(standing.furthest(Vec3.UP)) : Opening.WHOLE_TOP;
     if (!room.opensAt(hole)) {
       throw new Unclear(
           "--opening is not at the wall of what is filled: no open cell within reach.");

@@ -5,6 +5,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import ungula.core.master.Measured;
 import ungula.core.mesh.Slicer.Cut;
+import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.MouldPicture;
 import ungula.core.mould.SectionDrawing;
@@ -48,11 +49,21 @@ public class Drawings {
         .posed(job.choices())
         .map(
             master -> {
-              int[] argb =
-                  MouldPicture.of(master.mesh(), job.plan().box().orElse(null), width, height);
-              BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
-              image.setRGB(0, 0, width, height, argb, 0, width);
-              return image;
+              BoxMould box = job.plan().box().orElse(null);
+              return image(MouldPicture.of(master.mesh(), box, width, height), width, height);
             });
+  }
+
+  /**
+   * @param master set down at z = 0
+   */
+  static BufferedImage alone(TriangleMesh master, int width, int height) {
+    return image(MouldPicture.of(master, null, width, height), width, height);
+  }
+
+  private static BufferedImage image(int[] argb, int width, int height) {
+    BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
+    image.setRGB(0, 0, width, height, argb, 0, width);
+    return image;
   }
 }

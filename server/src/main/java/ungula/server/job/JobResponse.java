@@ -2,6 +2,7 @@ package ungula.server.job;
 
 import java.util.List;
 import java.util.Map;
+import ungula.core.mark.Mark;
 import ungula.core.mould.Dipstick;
 import ungula.core.plan.Caution;
 import ungula.core.plan.Plan;
@@ -28,6 +29,8 @@ import ungula.server.product.Products;
  * @param liftMm how far the master stands clear of the plate
  * @param measures of the chosen solid, by word
  * @param ways to know the volume that are complete, most certain first
+ * @param marks that can be painted on the master
+ * @param marksKey changes when they do
  * @param dipstick null while there is no box
  * @param ratioSentence the ratio in plain words; empty while there is none
  * @param second the second part after the first was weighed; null before
@@ -53,6 +56,8 @@ public record JobResponse(
     double liftMm,
     List<String> measures,
     List<WayView> ways,
+    List<MarkView> marks,
+    String marksKey,
     DipstickView dipstick,
     String ratioSentence,
     SecondPart second,
@@ -73,6 +78,12 @@ public record JobResponse(
    * @param advice how to do better; empty when there is nothing to say
    */
   public record WayView(String way, String text, String figure, String plusMinus, String advice) {}
+
+  /**
+   * @param meaning what follows from it
+   * @param area painted so, in words; empty when none is
+   */
+  public record MarkView(Mark mark, String text, String meaning, String area) {}
 
   /**
    * @param mm above the plate

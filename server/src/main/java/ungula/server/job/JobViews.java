@@ -1,11 +1,15 @@
 package ungula.server.job;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.springframework.stereotype.Component;
 import ungula.core.geometry.Vec3;
+import ungula.core.mark.FacetSet;
+import ungula.core.mark.Mark;
 import ungula.core.master.VolumeWays;
 import ungula.core.mesh.MeshReport;
+import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.Dipstick;
 import ungula.core.plan.ChoiceWords;
@@ -19,6 +23,7 @@ import ungula.core.rubber.Mix;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.Ratio;
 import ungula.server.job.JobResponse.DipstickView;
+import ungula.server.job.JobResponse.MarkView;
 import ungula.server.job.JobResponse.ModelView;
 import ungula.server.job.JobResponse.Tick;
 import ungula.server.job.JobResponse.WayView;
@@ -63,15 +68,12 @@ class JobViews {
         job.plan().undecided(),
         model(c),
         hasShape,
-        Choices.fingerprint(
-            c.master().source(),
-            c.master().model(),
-            c.master().unitMm(),
-            c.master().solid(),
-            c.pose().turn()),
+        Choices.fingerprint(Jobs.surfaceKey(c), c.pose().turn()),
         c.pose().liftMm(),
         c.master().solid().kind().measures().stream().map(m -> "master.solid." + m).toList(),
         job.plan().ways().stream().map(w -> way(w, c.units())).toList(),
+        Arrays.stream(Mark.values()).map(m -> mark(m, c)).toList(),
+        Choices.fingerprint(c.marks()),
         job.plan().box().map(box -> dipstick(box, density(job), c.units())).orElse(null),
         ratioSentence(c, job.product()),
         job.plan().second().orElse(null),
@@ -157,6 +159,17 @@ class JobViews {
         "master.volume." + r.way().name().toLowerCase(),
         r.errorMm3() == 0 ? "exact" : "± " + Volume.format(r.errorMm3(), units),
         r.advice());
+  }
+
+  private MarkView mark(Mark mark, Choices c) {
+    FacetSet facets = c.marks().of(mark);
+    if (facets.isEmpty()) {
+      return new MarkView(mark, mark.text(), mark.meaning(), "");
+    }
+    TriangleMesh mesh = shapes.posed(c).orElseThrow().mesh();
+    double mm2 = facets.facets().stream().mapToDouble(t -> mesh.areaVector(t).norm()).sum();
+    String area = Numbers.fixed(mm2 / 100, mm2 < 1000 ? 1 : 0) + " cm²";
+    return new MarkView(mark, mark.text(), mark.meaning(), area);
   }
 
   private static DipstickView dipstick(BoxMould box, Double density, Units units) {

@@ -9,15 +9,22 @@ import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import ungula.core.geometry.Rotation;
+import ungula.core.geometry.Vec3;
+import ungula.core.mark.MarkedPlaces;
+import ungula.core.master.PosedMaster;
 import ungula.core.mould.BoxMould;
 import ungula.core.plan.ChoiceWords;
 import ungula.core.plan.Choices;
 import ungula.core.plan.MasterFacts;
 import ungula.core.plan.Plan;
 import ungula.core.plan.Planner;
+import ungula.core.plan.ShapeFacts;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
+import ungula.core.study.FormStudy;
 import ungula.core.study.ShapeStudy;
+import ungula.server.job.Studies.Question;
 import ungula.server.product.Products;
 import ungula.server.web.Json;
 import ungula.server.web.Problem;
@@ -34,6 +41,7 @@ public class Jobs {
   private final Products products;
   private final Habits workshop;
   private final Shapes shapes;
+  private final JobQuestions questions;
   private final Studies studies;
   private final Json json;
   private final Clock clock = Clock.systemUTC();
@@ -43,12 +51,14 @@ public class Jobs {
       Products products,
       Habits workshop,
       Shapes shapes,
+      JobQuestions questions,
       Studies studies,
       Json json) {
     this.mapper = mapper;
     this.products = products;
     this.workshop = workshop;
     this.shapes = shapes;
+    this.questions = questions;
     this.studies = studies;
     this.json = json;
   }
@@ -56,16 +66,15 @@ public class Jobs {
   /**
    * A job with its present choices and what follows from them.
    *
-   * @param question there is to ask of its shape; empty while it has none, or no box
-   * @param study the answer; empty while it is not worked out
+   * @param shape what there is to ask of its shape; empty while it has none, or no box
    */
   public record Job(
-      JobMapper.Row row,
-      Choices choices,
-      Plan plan,
-      Product product,
-      Optional<Studies.Question> question,
-      Optional<ShapeStudy> study) {
+      JobMapper.Row row, Choices choices, Plan plan, Product product, Optional<ShapeAsked> shape) {
+
+    /** Its study; empty while not everything about the shape is known. */
+    Optional<ShapeStudy> study() {
+      return shape.filter(ShapeAsked::answered).flatMap(ShapeAsked::study);
+    }
 
     /** The box, for what cannot be shown without one. */
     BoxMould box() {
@@ -74,6 +83,23 @@ public class Jobs {
               () ->
                   new Problem(
                       HttpStatus.CONFLICT, "No box yet", "The master's size is not known yet."));
+    }
+  }
+
+  /**
+   * What there is to ask of a shape, and the answers as far as they are known.
+   *
+   * @param ofPose how it stands in its box
+   * @param ofForm what does not depend on that
+   */
+  public record ShapeAsked(
+      Question<ShapeStudy> ofPose,
+      Optional<ShapeStudy> study,
+      Question<FormStudy> ofForm,
+      Optional<FormStudy> form) {
+
+    boolean answered() {
+      return study.isPresent() && form.isPresent();
     }
   }
 
@@ -96,25 +122,44 @@ public class Jobs {
   private Job planned(JobMapper.Row row, Choices choices) {
     Product product = products.find(choices.rubber().product()).orElse(null);
     MasterFacts facts = shapes.facts(choices);
-    Optional<Studies.Question> question = question(choices, facts);
-    Optional<ShapeStudy> study = question.flatMap(studies::known);
-    Plan plan =
-        Planner.plan(
-            choices, study.map(s -> facts.withStudy(s)).orElse(facts), product, workshop.current());
-    return new Job(row, choices, plan, product, question, study);
+    Optional<ShapeAsked> shape = asked(choices, facts);
+    MasterFacts known =
+        shape
+            .filter(ShapeAsked::answered)
+            .map(s -> facts.with(shapeFacts(choices, s)))
+            .orElse(facts);
+    Plan plan = Planner.plan(choices, known, product, workshop.current());
+    return new Job(row, choices, plan, product, shape);
   }
 
-  private Optional<Studies.Question> question(Choices choices, MasterFacts facts) {
-    return shapes.posed(choices).isEmpty()
-        ? Optional.empty()
-        : Planner.box(choices, facts)
-            .map(
-                box ->
-                    studies.question(
-                        choices,
-                        shapes.unit(choices),
-                        box,
-                        facts.baseOpen(choices.pose().liftMm())));
+  private ShapeFacts shapeFacts(Choices choices, ShapeAsked asked) {
+    PosedMaster posed = shapes.posed(choices).orElseThrow();
+    Rotation turn = choices.pose().turn();
+    Vec3 lift = new Vec3(0, 0, choices.pose().liftMm());
+    return new ShapeFacts(
+        asked.study().orElseThrow(),
+        asked.form().orElseThrow().posed(p -> posed.place(p).plus(lift), turn::apply),
+        new MarkedPlaces(posed.mesh(), choices.marks(), lift));
+  }
+
+  private Optional<ShapeAsked> asked(Choices choices, MasterFacts facts) {
+    if (shapes.posed(choices).isEmpty()) {
+      return Optional.empty();
+    }
+    boolean open = facts.baseOpen(choices.pose().liftMm());
+    return Planner.box(choices, facts)
+        .map(
+            box -> {
+              Question<ShapeStudy> ofPose = questions.study(choices, box, open);
+              Question<FormStudy> ofForm = questions.form(choices);
+              return new ShapeAsked(ofPose, studies.known(ofPose), ofForm, studies.known(ofForm));
+            });
+  }
+
+  /** Changes when the master's surface does. */
+  static String surfaceKey(Choices c) {
+    return Choices.fingerprint(
+        c.master().source(), c.master().model(), c.master().unitMm(), c.master().solid());
   }
 
   private Choices choices(JobMapper.Row row) {
@@ -193,8 +238,7 @@ public class Jobs {
         job.choices(),
         job.plan(),
         job.product(),
-        job.question(),
-        job.study());
+        job.shape());
   }
 
   /** Goes back one step (−1) or forward again (+1). */

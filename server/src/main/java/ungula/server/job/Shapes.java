@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
+import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.Measured;
 import ungula.core.master.PosedMaster;
@@ -56,6 +57,16 @@ public class Shapes {
           posed(new Key(m.solid(), 1, choices.pose().turn()), m.solid()::mesh, 1, choices));
     }
     return Optional.empty();
+  }
+
+  /** The master in the model's axes, in millimetres; empty when there is no mesh. */
+  Optional<TriangleMesh> asModelled(Choices choices) {
+    Choices.Master m = choices.master();
+    if (m.source() == Source.FILE && m.model() != null) {
+      double unit = unitMm(choices);
+      return Optional.of(models.mesh(m.model()).moved(unit, Rotation.NONE, Vec3.ZERO));
+    }
+    return m.source() == Source.SOLID ? Optional.of(m.solid().mesh()) : Optional.empty();
   }
 
   private synchronized PosedMaster posed(

@@ -11,28 +11,19 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
-import ungula.core.geometry.Box3;
-import ungula.core.geometry.Rotation;
-import ungula.core.geometry.Vec3;
-import ungula.core.master.PosedMaster;
-import ungula.core.master.Solid;
-import ungula.core.mould.BoxMould;
-import ungula.core.plan.Choices;
-import ungula.core.study.ShapeStudy;
-import ungula.core.work.Parallel;
+import ungula.core.work.Progress;
 import ungula.server.task.Tasks;
 import ungula.server.task.Tasks.TaskView;
 import ungula.server.web.Json;
 
 /**
- * What masters' shapes decide, worked out in the background once for each question and kept by it:
- * the same mesh, pose, box and openings are never studied twice, whichever job asks, before a
- * restart or after it.
+ * What is found out about shapes, worked out in the background once for each question and kept by
+ * it: the same is never worked out twice, whichever job asks, before a restart or after it.
  */
 @Component
 public class Studies {
 
-  /** Studies kept: the pictures of a large one take a megabyte. */
+  /** Answers kept: the pictures of a large one take a megabyte. */
   private static final int KEPT = 500;
 
   /** Held ready in memory, without their pictures. */
@@ -43,7 +34,7 @@ public class Studies {
   private final Json json;
 
   // by question; oldest used first
-  private final Map<String, ShapeStudy> atHand = new LinkedHashMap<>(16, 0.75f, true);
+  private final Map<String, Object> atHand = new LinkedHashMap<>(16, 0.75f, true);
 
   /** The task of each question asked since the start. */
   private final Map<String, String> running = new ConcurrentHashMap<>();
@@ -54,41 +45,40 @@ public class Studies {
     this.json = json;
   }
 
-  /** Everything a study depends on. Its JSON names it. */
-  private record Asked(
-      int version,
-      String model,
-      Solid solid,
-      double unitMm,
-      Rotation turn,
-      ShapeStudy.Question question) {}
+  /** How an answer is found. */
+  @FunctionalInterface
+  public interface Finding<A> {
 
-  /** A question ready to be asked, with its name. */
-  public record Question(String id, ShapeStudy.Question question) {}
+    /**
+     * @param known what an earlier finding came to; null without one
+     * @param keep called with the answer; with a part of it when the progress stops the work
+     */
+    void find(A known, Keep<A> keep, Progress progress) throws Exception;
+  }
 
-  /** What there is to ask of a job with a shape in a box. */
-  Question question(Choices c, double unitMm, BoxMould box, boolean baseOpen) {
-    Box3 inside =
-        new Box3(
-            new Vec3(
-                -box.masterMm().x() / 2 - box.leftMm(), -box.masterMm().y() / 2 - box.frontMm(), 0),
-            new Vec3(
-                box.masterMm().x() / 2 + box.rightMm(),
-                box.masterMm().y() / 2 + box.backMm(),
-                Math.max(box.pourLineMm(), 0.01)));
-    ShapeStudy.Question q =
-        new ShapeStudy.Question(
-            inside, box.belowMm(), baseOpen, c.casting().sprue(), c.casting().vents());
-    boolean file = c.master().source() == Choices.Source.FILE;
-    Asked asked =
-        new Asked(
-            ShapeStudy.VERSION,
-            file ? c.master().model() : null,
-            file ? null : c.master().solid(),
-            unitMm,
-            c.pose().turn(),
-            q);
-    return new Question(sha256(json.write(asked)), q);
+  /** Where an answer goes. */
+  @FunctionalInterface
+  public interface Keep<A> {
+
+    /**
+     * @param facets values by facet, a byte each, one quantity after the other; for pictures
+     */
+    void keep(A answer, byte[] facets);
+  }
+
+  /**
+   * A question ready to be asked.
+   *
+   * @param id names everything the answer depends on
+   */
+  public record Question<A>(String id, Class<A> answer, Finding<A> finding) {}
+
+  /**
+   * @param asked everything the answer depends on: its type and its JSON name the question
+   */
+  <A> Question<A> question(Record asked, Class<A> answer, Finding<A> finding) {
+    return new Question<>(
+        sha256(asked.getClass().getSimpleName() + json.write(asked)), answer, finding);
   }
 
   private static String sha256(String text) {
@@ -101,52 +91,53 @@ public class Studies {
     }
   }
 
-  /** The answer, when it is known already. */
-  synchronized Optional<ShapeStudy> known(Question q) {
-    ShapeStudy study = atHand.get(q.id);
-    if (study == null) {
+  /** The answer as far as it is known already. */
+  synchronized <A> Optional<A> known(Question<A> q) {
+    Object answer = atHand.get(q.id);
+    if (answer == null) {
       String found = mapper.found(q.id);
-      study = found == null ? null : json.read(found, ShapeStudy.class);
-      if (study != null) {
-        keepAtHand(q.id, study);
+      answer = found == null ? null : json.read(found, q.answer);
+      if (answer != null) {
+        keepAtHand(q.id, answer);
       }
     }
-    return Optional.ofNullable(study);
+    return Optional.ofNullable(q.answer.cast(answer));
   }
 
-  private void keepAtHand(String id, ShapeStudy study) {
-    atHand.put(id, study);
+  private void keepAtHand(String id, Object answer) {
+    atHand.put(id, answer);
     if (atHand.size() > AT_HAND) {
       atHand.remove(atHand.keySet().iterator().next());
     }
   }
 
-  Optional<byte[]> locked(Question q) {
-    return Optional.ofNullable(mapper.locked(q.id)).map(StudyMapper.Locked::locked);
+  /** Values by facet that go with the answer. */
+  Optional<byte[]> facets(Question<?> q) {
+    return Optional.ofNullable(mapper.facets(q.id)).map(StudyMapper.Facets::facets);
   }
 
-  /** Starts working an answer out, unless somebody has asked before and it is under way. */
-  synchronized void ask(Question q, PosedMaster master) {
+  /** Starts finding an answer, unless somebody has asked before and it is under way. */
+  synchronized <A> void ask(Question<A> q) {
     if (last(q).filter(t -> t.state() == Tasks.State.RUNNING).isPresent()) {
       return;
     }
     running.values().removeIf(id -> tasks.look(id).isEmpty());
+    A known = known(q).orElse(null);
     TaskView task =
         tasks.start(
-            progress -> {
-              ShapeStudy.Made made = ShapeStudy.of(master, q.question, Parallel.ALL, progress);
-              mapper.put(
-                  q.id,
-                  json.write(made.study()),
-                  made.lockedShare(),
-                  OffsetDateTime.now(ZoneOffset.UTC));
-              mapper.dropOld(KEPT);
-            });
+            progress ->
+                q.finding.find(known, (answer, facets) -> keep(q.id, answer, facets), progress));
     running.put(q.id, task.id());
   }
 
+  private synchronized void keep(String id, Object answer, byte[] facets) {
+    mapper.put(id, json.write(answer), facets, OffsetDateTime.now(ZoneOffset.UTC));
+    mapper.dropOld(KEPT);
+    keepAtHand(id, answer);
+  }
+
   /** How the last asking stands; empty when it was not asked since the start. */
-  Optional<TaskView> last(Question q) {
+  Optional<TaskView> last(Question<?> q) {
     return Optional.ofNullable(running.get(q.id)).flatMap(tasks::look);
   }
 }

@@ -1,12 +1,15 @@
 package ungula.server.job;
 
+import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import ungula.core.air.AirTraps;
 import ungula.core.air.PotPressure;
@@ -19,8 +22,7 @@ import ungula.core.quantity.Length;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.Volume;
 import ungula.core.study.ShapeStudy;
-import ungula.server.task.Tasks;
-import ungula.server.task.Tasks.TaskView;
+import ungula.server.job.Studies.Question;
 import ungula.server.web.Problem;
 
 /** What a job's shape decides, as far as it is worked out, and where to draw it. */
@@ -38,17 +40,6 @@ class StudyController {
     this.studies = studies;
   }
 
-  enum State {
-    /** There is no shape to study. */
-    NONE,
-    /** Nobody has asked yet. */
-    OPEN,
-    WORKING,
-    READY,
-    STOPPED,
-    FAILED
-  }
-
   /**
    * A pocket of air, in the posed frame, mm.
    *
@@ -64,27 +55,23 @@ class StudyController {
   record PlaceView(double x, double y, double z) {}
 
   /**
-   * @param task to ask about and to stop; empty when none runs
-   * @param doing what it is at
-   * @param fraction of the whole
-   * @param problem why it failed
    * @param inlet where a cast is poured in, in words
    * @param poured air in the rubber
    * @param cast air in a cast
    * @param sprue where it is placed; absent without one
    * @param vents placed
+   * @param thinnest rubber: where
+   * @param thinnestText what is across from there
    */
   record StudyResponse(
-      State state,
-      String task,
-      String doing,
-      double fraction,
-      String problem,
+      WorkView work,
       String inlet,
       List<PocketView> poured,
       List<PocketView> cast,
       PlaceView sprue,
-      List<PlaceView> vents) {}
+      List<PlaceView> vents,
+      PlaceView thinnest,
+      String thinnestText) {}
 
   @GetMapping
   StudyResponse study(@PathVariable String id) {
@@ -95,62 +82,69 @@ class StudyController {
   @PostMapping
   StudyResponse askStudy(@PathVariable String id) {
     Jobs.Job job = jobs.find(id);
-    if (job.study().isEmpty()) {
-      job.question().ifPresent(q -> studies.ask(q, shapes.posed(job.choices()).orElseThrow()));
-    }
+    job.shape()
+        .ifPresent(
+            s -> {
+              if (s.form().isEmpty()) {
+                studies.ask(s.ofForm());
+              }
+              if (s.study().isEmpty()) {
+                studies.ask(s.ofPose());
+              }
+            });
     // it may be known by now
     return view(jobs.find(id));
   }
 
-  /** How much of each facet is locked against the mould's pull: a byte each, 255 is all of it. */
-  @GetMapping(value = "/locked", produces = MediaType.APPLICATION_OCTET_STREAM_VALUE)
-  ResponseEntity<byte[]> locked(@PathVariable String id) {
-    return ResponseEntity.ok(
-        jobs.find(id)
-            .question()
-            .flatMap(studies::locked)
-            .orElseThrow(() -> Problem.gone("A study of this shape")));
+  /** What a picture shows by facet. */
+  enum Quantity {
+    /** How much of it is locked against the mould's pull: 255 is all of it. */
+    LOCKED,
+    /** How thick the rubber is over it, in tenths of a millimetre: 255 is more. */
+    WALL
   }
 
-  private static State state(Jobs.Job job, TaskView task) {
-    if (job.question().isEmpty()) {
-      return State.NONE;
-    }
-    if (job.study().isPresent()) {
-      return State.READY;
-    }
-    if (task == null) {
-      return State.OPEN;
-    }
-    return switch (task.state()) {
-      case RUNNING -> State.WORKING;
-      case CANCELLED -> State.STOPPED;
-      case FAILED -> State.FAILED;
-      case DONE -> State.OPEN;
-    };
+  /** Values by facet, a byte each. */
+  @GetMapping(value = "/facets", produces = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+  ResponseEntity<byte[]> facets(@PathVariable String id, @RequestParam Quantity quantity) {
+    byte[] all =
+        jobs.find(id)
+            .shape()
+            .flatMap(s -> studies.facets(s.ofPose()))
+            .orElseThrow(() -> Problem.gone("A study of this shape"));
+    int n = all.length / Quantity.values().length;
+    int from = quantity.ordinal() * n;
+    return ResponseEntity.ok(Arrays.copyOfRange(all, from, from + n));
+  }
+
+  /** How far the first question is that is not answered yet. */
+  private WorkView work(Jobs.Job job) {
+    Optional<Question<?>> open = job.shape().map(s -> s.form().isEmpty() ? s.ofForm() : s.ofPose());
+    return WorkView.of(open, job.study().isPresent(), studies);
   }
 
   private StudyResponse view(Jobs.Job job) {
     Choices c = job.choices();
     ShapeStudy study = job.study().orElse(null);
-    TaskView task = study == null ? job.question().flatMap(studies::last).orElse(null) : null;
-    boolean running = task != null && task.state() == Tasks.State.RUNNING;
     TriangleMesh mesh = shapes.posed(c).map(PosedMaster::mesh).orElse(null);
     Vec3 lift = new Vec3(0, 0, c.pose().liftMm());
     SurfacePoint sprue = c.casting().sprue();
     return new StudyResponse(
-        state(job, task),
-        running ? task.id() : "",
-        task == null ? "" : task.doing(),
-        task == null ? 0 : task.fraction(),
-        task == null ? "" : task.problem(),
+        work(job),
         study == null ? "" : study.inlet().text(),
         study == null ? List.of() : pockets(study.poured(), c.units()),
         study == null ? List.of() : pockets(study.cast(), c.units()),
         sprue == null || mesh == null ? null : place(sprue.on(mesh).plus(lift)),
         mesh == null
             ? List.of()
-            : c.casting().vents().stream().map(v -> place(v.on(mesh).plus(lift))).toList());
+            : c.casting().vents().stream().map(v -> place(v.on(mesh).plus(lift))).toList(),
+        study == null ? null : place(study.wall().at()),
+        study == null ? "" : thinnest(study.wall(), c.units()));
+  }
+
+  private static String thinnest(ShapeStudy.Thinnest wall, Units units) {
+    return Length.format(wall.mm(), units)
+        + (wall.facing() ? " between two faces of the master" : " to the box");
   }
 
   private static PlaceView place(Vec3 p) {

@@ -13,17 +13,17 @@ interface StudyMapper {
   String found(String id);
 
   /**
-   * @param locked share of each facet, a byte each
+   * @param facets values by facet, a byte each
    */
-  record Locked(byte[] locked) {}
+  record Facets(byte[] facets) {}
 
-  @Select("SELECT locked FROM study WHERE id = #{id}")
-  Locked locked(String id);
+  @Select("SELECT facets FROM study WHERE id = #{id}")
+  Facets facets(String id);
 
   @Insert(
-      "MERGE INTO study (id, found, locked, made) KEY (id)"
-          + " VALUES (#{id}, #{found}, #{locked}, #{made})")
-  void put(String id, String found, byte[] locked, OffsetDateTime made);
+      "MERGE INTO study (id, found, facets, made) KEY (id)"
+          + " VALUES (#{id}, #{found}, #{facets}, #{made})")
+  void put(String id, String found, byte[] facets, OffsetDateTime made);
 
   /** Drops all but the newest. */
   @Delete(

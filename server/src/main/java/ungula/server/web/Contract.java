@@ -24,6 +24,8 @@ class Contract {
           "JobResponse.dipstick",
           "JobResponse.second",
           "StudyResponse.sprue",
+          "StudyResponse.thinnest",
+          "Stroke.brushMm",
           "ShelfJob.picture",
           "Caution.place",
           "JobName.name",

@@ -1,0 +1,44 @@
+package ungula.core.orient;
+
+import ungula.core.geometry.Rotation;
+import ungula.core.geometry.Vec3;
+
+/**
+ * One way a master can stand as the rubber is poured, and what comes of it whatever the box.
+ *
+ * @param turn from the model's axes; its longer side then lies along x
+ * @param sizeMm it takes up, standing so
+ * @param restMm2 of its surface that lie on the plate; 0 when it has to be held
+ * @param lockedMm3 rubber with master over it
+ * @param lockedTwoMm3 rubber with master both over and under it: what locks two pieces pulled apart
+ * @param pouredMm3 air left against the master by the rubber
+ * @param castMm3 air left in a cast, the mould turned over
+ * @param fine whether air was looked for in fine cells; in coarse ones thin walls leak
+ */
+public record Stand(
+    Rotation turn,
+    Vec3 sizeMm,
+    double restMm2,
+    double lockedMm3,
+    double lockedTwoMm3,
+    double pouredMm3,
+    double castMm3,
+    boolean fine) {
+
+  /** Which way is up, in the model's axes. */
+  public Vec3 up() {
+    return turn.inverse().apply(Vec3.UP);
+  }
+
+  public boolean flat() {
+    return restMm2 > 0;
+  }
+
+  Stand withAir(double poured, double cast) {
+    return new Stand(turn, sizeMm, restMm2, lockedMm3, lockedTwoMm3, poured, cast, true);
+  }
+
+  public double airMm3() {
+    return pouredMm3 + castMm3;
+  }
+}

@@ -1,0 +1,216 @@
+package ungula.core.orient;
+
+import java.util.ArrayList;
+import java.util.List;
+import ungula.core.air.AirTraps;
+import ungula.core.air.Opening;
+import ungula.core.air.Room;
+import ungula.core.air.Vents;
+import ungula.core.geometry.Box3;
+import ungula.core.geometry.Directions;
+import ungula.core.geometry.Rotation;
+import ungula.core.geometry.Vec3;
+import ungula.core.master.PosedMaster;
+import ungula.core.mesh.ConvexHull;
+import ungula.core.mesh.ConvexHull.FlatFace;
+import ungula.core.mesh.TriangleMesh;
+import ungula.core.orient.Handful.Pick;
+import ungula.core.release.HeightFields;
+import ungula.core.release.HeightFields.View;
+import ungula.core.work.Parallel;
+import ungula.core.work.Progress;
+
+/**
+ * Looks at every way a master can stand: 500 ways spread evenly and the flat faces of its hull,
+ * each with its opposite. What is found is kept when the search is stopped, and a later one goes on
+ * from there.
+ */
+public final class StandSearch {
+
+  /** Changes when a search of the same body comes out otherwise: old ones are made again. */
+  public static final int VERSION = 1;
+
+  /** Ways spread evenly, in pairs of opposites. */
+  private static final int PAIRS = 250;
+
+  /** Faces of the hull smaller than this share of the largest are no way to stand. */
+  private static final double WORTH = 0.05;
+
+  private static final int MOST_FACES = 40;
+
+  /** Faces of the hull leaning less than this apart are one to rest on. */
+  private static final double FLAT_DEGREES = 1;
+
+  /** Cells of the room air is looked for in, for all ways, and for those that come out best. */
+  private static final double COARSE = 150_000;
+
+  private static final double FINE = 1_500_000;
+
+  /** Most times the best are looked at closer and compared again. */
+  private static final int REFINED = 12;
+
+  /** Walls the best are told by meanwhile. */
+  private static final double USUAL_MM = 12;
+
+  /** Raster along each side that overhangs are looked for on. */
+  private static final int RASTER = 192;
+
+  /** Pairs looked at between two looks at whether anybody still waits. */
+  private static final int ROUND = 8;
+
+  private final TriangleMesh mesh;
+  private final double volumeMm3;
+  private final List<Stand> found;
+
+  /**
+   * @param mesh in millimetres
+   * @param volumeMm3 of the body
+   * @param found before, in the order they were found; as much of it as there is
+   */
+  public StandSearch(TriangleMesh mesh, double volumeMm3, List<Stand> found) {
+    this.mesh = mesh;
+    this.volumeMm3 = volumeMm3;
+    this.found = new ArrayList<>(found);
+  }
+
+  /** What there is to know of a search. */
+  public record Found(List<Stand> stands, boolean complete) {}
+
+  /** All looked at so far. */
+  public synchronized List<Stand> found() {
+    return List.copyOf(found);
+  }
+
+  /**
+   * Looks at what is not looked at yet.
+   *
+   * @throws java.util.concurrent.CancellationException when the progress says that nobody waits;
+   *     what was found until then is kept
+   */
+  public void run(Parallel parallel, Progress progress) {
+    progress.at("Wrapping it tight", 0);
+    TriangleMesh hull = ConvexHull.of(mesh);
+    List<FlatFace> faces = ConvexHull.flatFaces(hull, FLAT_DEGREES);
+    List<Vec3> ups = ups(faces);
+    int standing = ups.size() - PAIRS;
+    Footprint footprint = Footprint.of(hull);
+    HeightFields[] fields = {new HeightFields(mesh, RASTER), new HeightFields(mesh, RASTER)};
+    Air coarse = new Air(COARSE, parallel, progress.part(0, 0.1));
+    for (int first = found.size() / 2; first < ups.size(); first += ROUND) {
+      int from = first;
+      int n = Math.min(ROUND, ups.size() - from);
+      progress.at("Looking at " + 2 * ups.size() + " ways up", 0.1 + 0.6 * from / ups.size());
+      Stand[] stands = new Stand[2 * n];
+      parallel.each(
+          2,
+          half -> {
+            for (int i = half; i < n; i += 2) {
+              Vec3 up = ups.get(from + i);
+              View view = fields[half].along(Rotation.bringing(up, Vec3.UP));
+              double between = view.betweenMm3();
+              boolean flat = from + i < standing;
+              stands[2 * i] = stand(up, flat, view.overMm3(), between, footprint, coarse);
+              stands[2 * i + 1] =
+                  stand(up.times(-1), flat, view.underMm3(), between, footprint, coarse);
+            }
+          });
+      synchronized (this) {
+        found.addAll(List.of(stands));
+      }
+    }
+    refine(parallel, progress.part(0.7, 1));
+  }
+
+  /** Ways up, each to be looked at with its opposite: first standing on faces of the hull. */
+  private static List<Vec3> ups(List<FlatFace> faces) {
+    List<Vec3> ups = new ArrayList<>();
+    for (FlatFace f : faces) {
+      if (ups.size() < MOST_FACES && f.areaMm2() >= WORTH * faces.get(0).areaMm2()) {
+        ups.add(f.normal().times(-1));
+      }
+    }
+    for (int i = 0; i < PAIRS; i++) {
+      ups.add(Directions.onHalf(i, PAIRS));
+    }
+    return ups;
+  }
+
+  /** Looks closer at the best until the best of all have been looked at closely. */
+  private void refine(Parallel parallel, Progress progress) {
+    Air fine = new Air(FINE, parallel, progress.part(0, 0.1));
+    Handful.Scores scores = new Handful.Scores(StandSearch::boxMm3, s -> 0, Vents.WORTH_MM3);
+    for (int round = 0; round < REFINED; round++) {
+      progress.at("Looking closer at the best", 0.1 + 0.9 * round / REFINED);
+      List<Stand> rough =
+          Handful.of(found, scores).stream().map(Pick::stand).filter(s -> !s.fine()).toList();
+      if (rough.isEmpty()) {
+        return;
+      }
+      Stand[] closer = new Stand[rough.size()];
+      parallel.each(closer.length, i -> closer[i] = fine.of(rough.get(i)));
+      synchronized (this) {
+        for (int i = 0; i < closer.length; i++) {
+          found.set(found.indexOf(rough.get(i)), closer[i]);
+        }
+      }
+    }
+  }
+
+  /** What a box with usual walls holds. */
+  private static double boxMm3(Stand s) {
+    Vec3 size = s.sizeMm();
+    return (size.x() + 2 * USUAL_MM) * (size.y() + 2 * USUAL_MM) * (size.z() + USUAL_MM);
+  }
+
+  private Stand stand(
+      Vec3 up, boolean flat, double shadedMm3, double betweenMm3, Footprint footprint, Air air) {
+    Footprint.Fit fit = footprint.fit(up);
+    double rest = flat ? PosedMaster.restingMm2(mesh, up) : 0;
+    return new Stand(
+        fit.turn(),
+        fit.sizeMm(),
+        rest,
+        Math.max(0, shadedMm3 - volumeMm3),
+        Math.max(0, betweenMm3 - volumeMm3),
+        air.poured(up),
+        air.cast(up, rest > 0),
+        false);
+  }
+
+  /** The rooms air is looked for in, the same for every way up. */
+  private final class Air {
+    private final Room cavity;
+    private final Room rubber;
+    private final Box3 round;
+
+    Air(double cells, Parallel parallel, Progress progress) {
+      Box3 body = mesh.bounds();
+      // a little room all round, so that whatever leaves the master can rise beside it
+      double more = 0.05 * body.longest();
+      Vec3 pad = new Vec3(more, more, more);
+      round = new Box3(body.min().minus(pad), body.max().plus(pad));
+      double h = Math.cbrt(round.volume() / cells);
+      cavity = Room.cavity(mesh, h, parallel, progress.part(0, 0.5));
+      rubber = Room.round(mesh, round, h, parallel, progress.part(0.5, 1));
+    }
+
+    Stand of(Stand s) {
+      return s.withAir(poured(s.up()), cast(s.up(), s.flat()));
+    }
+
+    double poured(Vec3 up) {
+      Vec3 highest =
+          new Vec3(
+              up.x() < 0 ? round.min().x() : round.max().x(),
+              up.y() < 0 ? round.min().y() : round.max().y(),
+              up.z() < 0 ? round.min().z() : round.max().z());
+      return AirTraps.of(rubber, List.of(Opening.at(highest)), up).totalMm3();
+    }
+
+    double cast(Vec3 up, boolean flat) {
+      Vec3 over = up.times(-1);
+      Opening inlet = flat ? Opening.TOP_LEVEL : Opening.at(mesh.furthest(over));
+      return AirTraps.of(cavity, List.of(inlet), over).totalMm3();
+    }
+  }
+}

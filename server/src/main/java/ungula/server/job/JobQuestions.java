@@ -1,0 +1,108 @@
+package ungula.server.job;
+
+import java.nio.ByteBuffer;
+import java.util.List;
+import org.springframework.stereotype.Component;
+import ungula.core.geometry.Box3;
+import ungula.core.geometry.Rotation;
+import ungula.core.geometry.Vec3;
+import ungula.core.master.Solid;
+import ungula.core.mould.BoxMould;
+import ungula.core.orient.StandSearch;
+import ungula.core.plan.Choices;
+import ungula.core.study.FormStudy;
+import ungula.core.study.ShapeStudy;
+import ungula.core.work.Parallel;
+import ungula.server.job.Studies.Question;
+
+/** What can be asked of a job's shape, and how it is found out. For jobs that have one. */
+@Component
+class JobQuestions {
+
+  private final Shapes shapes;
+  private final Studies studies;
+
+  JobQuestions(Shapes shapes, Studies studies) {
+    this.shapes = shapes;
+    this.studies = studies;
+  }
+
+  /**
+   * A body whichever way it stands.
+   *
+   * @param model file; null for a solid
+   */
+  private record Body(String model, Solid solid, double unitMm) {}
+
+  private record AskedOfPose(int version, Body body, Rotation turn, ShapeStudy.Question question) {}
+
+  private record AskedOfForm(int version, Body body) {}
+
+  private record AskedOfStands(int version, Body body, double volumeMm3) {}
+
+  private Body body(Choices c) {
+    boolean file = c.master().source() == Choices.Source.FILE;
+    return new Body(
+        file ? c.master().model() : null, file ? null : c.master().solid(), shapes.unit(c));
+  }
+
+  /** What the shape decides as it stands in a box. Its values by facet: locked, then the wall. */
+  Question<ShapeStudy> study(Choices c, BoxMould box, boolean baseOpen) {
+    Vec3 size = box.masterMm();
+    Box3 inside =
+        new Box3(
+            new Vec3(-size.x() / 2 - box.leftMm(), -size.y() / 2 - box.frontMm(), 0),
+            new Vec3(
+                size.x() / 2 + box.rightMm(),
+                size.y() / 2 + box.backMm(),
+                Math.max(box.pourLineMm(), 0.01)));
+    ShapeStudy.Question q =
+        new ShapeStudy.Question(
+            inside, box.belowMm(), baseOpen, c.casting().sprue(), c.casting().vents());
+    return studies.question(
+        new AskedOfPose(ShapeStudy.VERSION, body(c), c.pose().turn(), q),
+        ShapeStudy.class,
+        (known, keep, progress) -> {
+          ShapeStudy.Made made =
+              ShapeStudy.of(shapes.posed(c).orElseThrow(), q, Parallel.ALL, progress);
+          keep.keep(
+              made.study(),
+              ByteBuffer.allocate(made.lockedShare().length + made.wallSteps().length)
+                  .put(made.lockedShare())
+                  .put(made.wallSteps())
+                  .array());
+        });
+  }
+
+  /** What it decides however it stands. */
+  Question<FormStudy> form(Choices c) {
+    return studies.question(
+        new AskedOfForm(FormStudy.VERSION, body(c)),
+        FormStudy.class,
+        (known, keep, progress) ->
+            keep.keep(
+                FormStudy.of(shapes.asModelled(c).orElseThrow(), Parallel.ALL, progress),
+                new byte[0]));
+  }
+
+  /** Every way the master could stand. */
+  Question<StandSearch.Found> stands(Choices c, double volumeMm3) {
+    return studies.question(
+        new AskedOfStands(StandSearch.VERSION, body(c), volumeMm3),
+        StandSearch.Found.class,
+        (known, keep, progress) -> {
+          StandSearch search =
+              new StandSearch(
+                  shapes.asModelled(c).orElseThrow(),
+                  volumeMm3,
+                  known == null ? List.of() : known.stands());
+          boolean complete = false;
+          try {
+            search.run(Parallel.ALL, progress);
+            complete = true;
+          } finally {
+            keep.keep(new StandSearch.Found(search.found(), complete), new byte[0]);
+          }
+        });
+  }
+}

@@ -1,0 +1,152 @@
+package ungula.server.job;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javax.imageio.ImageIO;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import ungula.core.geometry.Rotation;
+import ungula.core.master.Pose;
+import ungula.core.mesh.TriangleMesh;
+import ungula.core.orient.StandSearch;
+import ungula.core.plan.StandOffers;
+import ungula.core.working.Figure;
+import ungula.server.job.Studies.Question;
+import ungula.server.web.Problem;
+
+/** Ways a job's master could stand: the search for them, and the few best. */
+@RestController
+@RequestMapping("/api/jobs/{id}/stands")
+class StandController {
+
+  private static final int WIDTH = 288;
+  private static final int HEIGHT = 216;
+
+  private final Jobs jobs;
+  private final Shapes shapes;
+  private final JobQuestions questions;
+  private final Studies studies;
+
+  StandController(Jobs jobs, Shapes shapes, JobQuestions questions, Studies studies) {
+    this.jobs = jobs;
+    this.shapes = shapes;
+    this.questions = questions;
+    this.studies = studies;
+  }
+
+  /**
+   * A way to stand.
+   *
+   * @param edit text that stands the master so
+   * @param picture where its picture is
+   * @param way what it is called
+   * @param why it is offered
+   * @param now whether it stands so already
+   * @param figures rubber, height, locked, poured and cast
+   */
+  record StandView(
+      String edit,
+      String picture,
+      String way,
+      String why,
+      boolean now,
+      Map<String, Figure> figures) {}
+
+  /**
+   * @param looked how many ways are looked at so far
+   * @param stands the best of them
+   */
+  record StandsResponse(WorkView work, int looked, List<StandView> stands) {}
+
+  private Optional<Question<StandSearch.Found>> question(Jobs.Job job) {
+    return shapes.posed(job.choices()).isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            questions.stands(job.choices(), shapes.facts(job.choices()).report().volumeMm3()));
+  }
+
+  @GetMapping
+  StandsResponse stands(@PathVariable String id) {
+    return view(jobs.find(id));
+  }
+
+  /** Looks for them in the background, or goes on where an earlier search was stopped. */
+  @PostMapping
+  StandsResponse searchStands(@PathVariable String id) {
+    Jobs.Job job = jobs.find(id);
+    question(job)
+        .filter(q -> studies.known(q).filter(StandSearch.Found::complete).isEmpty())
+        .ifPresent(studies::ask);
+    return view(job);
+  }
+
+  private StandsResponse view(Jobs.Job job) {
+    Optional<Question<StandSearch.Found>> question = question(job);
+    Optional<StandSearch.Found> found = question.flatMap(studies::known);
+    return new StandsResponse(
+        WorkView.of(question, found.filter(StandSearch.Found::complete).isPresent(), studies),
+        found.map(f -> f.stands().size()).orElse(0),
+        found.map(f -> offers(job, f)).orElse(List.of()));
+  }
+
+  private List<StandView> offers(Jobs.Job job, StandSearch.Found found) {
+    return StandOffers.of(
+            found.stands(),
+            shapes.posed(job.choices()).orElseThrow().mesh(),
+            job.choices(),
+            job.plan().figures().get("master.volume").value())
+        .stream()
+        .map(o -> stand(job, o))
+        .toList();
+  }
+
+  private static StandView stand(Jobs.Job job, StandOffers.Offer o) {
+    Rotation t = o.turn();
+    String edit = t.w() + " " + t.x() + " " + t.y() + " " + t.z();
+    return new StandView(
+        edit,
+        "/api/jobs/"
+            + job.row().id()
+            + "/stands/picture?turn="
+            + edit.replace(' ', '+')
+            + "&of="
+            + Jobs.surfaceKey(job.choices()),
+        o.way(),
+        o.why(),
+        o.now(),
+        o.figures());
+  }
+
+  /**
+   * The master standing so.
+   *
+   * @param turn as in the edit
+   * @param of names the surface, so that the picture can be kept
+   */
+  @GetMapping(value = "/picture", produces = MediaType.IMAGE_PNG_VALUE)
+  ResponseEntity<byte[]> standPicture(
+      @PathVariable String id, @RequestParam String turn, @RequestParam String of)
+      throws IOException {
+    TriangleMesh mesh =
+        shapes
+            .asModelled(jobs.find(id).choices())
+            .orElseThrow(() -> Problem.gone("The shape of this master"));
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    ImageIO.write(
+        Drawings.alone(Pose.AS_MODELLED.stood(turn).setDown(mesh, 1), WIDTH, HEIGHT), "png", out);
+    return ResponseEntity.ok()
+        .cacheControl(CacheControl.maxAge(Duration.ofDays(365)))
+        .body(out.toByteArray());
+  }
+}

@@ -1,0 +1,54 @@
+package ungula.server.job;
+
+import java.util.Optional;
+import ungula.server.job.Studies.Question;
+import ungula.server.task.Tasks.TaskView;
+
+/**
+ * How far the answer to a question of the shape is.
+ *
+ * @param task to ask about and to stop; empty when none runs
+ * @param doing what it is at
+ * @param fraction of the whole
+ * @param problem why it failed
+ */
+record WorkView(State state, String task, String doing, double fraction, String problem) {
+
+  enum State {
+    /** There is no shape to ask about. */
+    NONE,
+    /** Nobody has asked yet. */
+    OPEN,
+    WORKING,
+    READY,
+    STOPPED,
+    FAILED
+  }
+
+  /**
+   * @param question empty without a shape
+   * @param ready whether the whole answer is known
+   */
+  static WorkView of(Optional<? extends Question<?>> question, boolean ready, Studies studies) {
+    TaskView task = ready ? null : question.flatMap(studies::last).orElse(null);
+    State state = question.isEmpty() ? State.NONE : ready ? State.READY : state(task);
+    return new WorkView(
+        state,
+        state == State.WORKING ? task.id() : "",
+        task == null ? "" : task.doing(),
+        task == null ? 0 : task.fraction(),
+        task == null ? "" : task.problem());
+  }
+
+  private static State state(TaskView task) {
+    if (task == null) {
+      return State.OPEN;
+    }
+    return switch (task.state()) {
+      case RUNNING -> State.WORKING;
+      case CANCELLED -> State.STOPPED;
+      case FAILED -> State.FAILED;
+      case DONE -> State.OPEN;
+    };
+  }
+}

@@ -1,0 +1,2 @@
+-- more than what locks is kept by facet
+ALTER TABLE study ALTER COLUMN locked RENAME TO facets;

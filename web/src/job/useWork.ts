@@ -1,0 +1,46 @@
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
+import { client, type Work } from '../api/client';
+
+/** How long to leave between two looks while it is worked out. */
+const LOOK_MS = 250;
+
+interface Asking<T> {
+  /** Names the question; changes when the answer may be another. */
+  key: readonly unknown[];
+  enabled: boolean;
+  look: () => Promise<T>;
+  ask: () => Promise<T>;
+  /** Asked for without being told to. */
+  byItself?: boolean;
+  /** What was there stays until the new is. */
+  keep?: boolean;
+}
+
+/** An answer the server works out in the background, and how far that is. */
+export function useWork<T extends { work: Work }>(asking: Asking<T>) {
+  const queries = useQueryClient();
+  const { key, enabled, look, ask, byItself, keep } = asking;
+  const { data } = useQuery({
+    queryKey: key,
+    queryFn: async () => {
+      const known = await look();
+      return byItself && known.work.state === 'OPEN' ? ask() : known;
+    },
+    enabled,
+    ...(keep ? { placeholderData: keepPreviousData } : {}),
+    refetchInterval: (q) => (q.state.data?.work.state === 'WORKING' ? LOOK_MS : false),
+  });
+  const work = data?.work;
+  return {
+    data,
+    working: work?.state === 'WORKING' ? work : null,
+    stop: () => {
+      if (work?.task) {
+        void client.DELETE('/api/tasks/{id}', { params: { path: { id: work.task } } });
+      }
+    },
+    again: () => {
+      void ask().then((next) => queries.setQueryData(key, next));
+    },
+  };
+}
