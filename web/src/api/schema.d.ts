@@ -164,6 +164,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/jobs/{id}/mended': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['makeMended'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/jobs/{id}/mended.stl': {
     parameters: {
       query?: never;
@@ -318,7 +334,7 @@ export interface paths {
     get: operations['stands'];
     put?: never;
     post: operations['searchStands'];
-    delete?: never;
+    delete: operations['stopStands'];
     options?: never;
     head?: never;
     patch?: never;
@@ -366,7 +382,7 @@ export interface paths {
     get: operations['study'];
     put?: never;
     post: operations['askStudy'];
-    delete?: never;
+    delete: operations['stopStudy'];
     options?: never;
     head?: never;
     patch?: never;
@@ -861,7 +877,6 @@ export interface components {
       problem: string;
       /** @enum {string} */
       state: 'NONE' | 'OPEN' | 'WORKING' | 'READY' | 'STOPPED' | 'FAILED';
-      task: string;
     };
     Working: {
       formula: string;
@@ -1165,6 +1180,28 @@ export interface operations {
       };
     };
   };
+  makeMended: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['TaskView'];
+        };
+      };
+    };
+  };
   mendedStl: {
     parameters: {
       query?: never;
@@ -1182,7 +1219,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          'application/json': components['schemas']['StreamingResponseBody'];
+          'application/json': string;
         };
       };
     };
@@ -1417,6 +1454,28 @@ export interface operations {
       };
     };
   };
+  stopStands: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['StandsResponse'];
+        };
+      };
+    };
+  };
   standPicture: {
     parameters: {
       query: {
@@ -1490,6 +1549,28 @@ export interface operations {
     };
   };
   askStudy: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['StudyResponse'];
+        };
+      };
+    };
+  };
+  stopStudy: {
     parameters: {
       query?: never;
       header?: never;

@@ -13,7 +13,14 @@ const SPOKEN = {
   LOOK_AGAIN: 'look again, something before it changed',
 };
 
-export function JobHead({ job, desk }: { job: Job; desk: JobDesk }) {
+interface Props {
+  job: Job;
+  desk: JobDesk;
+  /** Has a mended copy made and saved. */
+  mend: () => void;
+}
+
+export function JobHead({ job, desk, mend }: Props) {
   const go = useNavigate();
   const copy = async () => {
     const made = await unwrap(
@@ -85,7 +92,7 @@ export function JobHead({ job, desk }: { job: Job; desk: JobDesk }) {
             <Dropdown.Item href={`/api/jobs/${job.id}/master.stl`} disabled={!job.hasShape}>
               Master as posed, STL
             </Dropdown.Item>
-            <Dropdown.Item href={`/api/jobs/${job.id}/mended.stl`} disabled={!job.hasShape}>
+            <Dropdown.Item as="button" onClick={mend} disabled={!job.hasShape}>
               Mended copy, closed, STL
             </Dropdown.Item>
             <Dropdown.Divider />

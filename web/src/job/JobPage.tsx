@@ -20,6 +20,7 @@ import { Tally } from './Tally';
 import { Thing } from './Thing';
 import { useDrop } from './useDrop';
 import { useJob } from './useJob';
+import { useMendedCopy } from './useMendedCopy';
 import { useModelUpload } from './useModelUpload';
 import { useStudy } from './useStudy';
 
@@ -34,6 +35,7 @@ export function JobPage() {
   const [tool, setTool] = useState<SolidTool>(NO_TOOL);
   const [paint, setPaint] = useState<Paint | null>(null);
   const upload = useModelUpload(id, desk.refresh);
+  const mended = useMendedCopy(id);
   const dropping = useDrop(upload.start);
   const chooser = useRef<HTMLInputElement>(null);
   const [pointed, setPointed] = useState<string | null>(null);
@@ -104,7 +106,7 @@ export function JobPage() {
   return (
     <WordContext.Provider value={wordDesk}>
       <div className="job">
-        <JobHead job={job} desk={desk} />
+        <JobHead job={job} desk={desk} mend={mended.make} />
         <div className="bench">
           <Thing
             job={job}
@@ -124,6 +126,14 @@ export function JobPage() {
                 stop={upload.upload.cancel}
               />
             )}
+            {mended.task && (
+              <Busy
+                doing={`Mended copy: ${mended.task.doing.toLowerCase()}`}
+                fraction={mended.task.fraction}
+                stop={mended.stop}
+              />
+            )}
+            {mended.problem && <Notice text={mended.problem} close={mended.dismiss} />}
             {upload.problem && <Notice text={upload.problem} close={upload.dismiss} />}
             {desk.problem && (
               <Notice title={desk.problem.title} text={desk.problem.message} close={desk.dismiss} />

@@ -14,7 +14,7 @@ let asked: string[];
 let edits: Edit[];
 
 function work(part: Partial<Work>): Work {
-  return { state: 'READY', task: '', doing: '', fraction: 0, problem: '', ...part };
+  return { state: 'READY', doing: '', fraction: 0, problem: '', ...part };
 }
 
 function study(part: Partial<Study>): Study {
@@ -97,14 +97,14 @@ const text = () => screen.getByRole('region', { name: 'Air and coming off' }).te
 test('a study nobody asked for is asked for, and shows how far it is', async () => {
   answers = [
     { work: work({ state: 'OPEN' }) },
-    { work: work({ state: 'WORKING', task: 't', doing: 'Filling', fraction: 0.4 }) },
+    { work: work({ state: 'WORKING', doing: 'Filling', fraction: 0.4 }) },
   ];
   const { user } = show(job(1));
   const bar = await screen.findByRole('progressbar', { name: 'Filling' });
   expect(bar.getAttribute('aria-valuenow')).toBe('40');
   expect(asked.slice(0, 2)).toEqual(['GET /api/jobs/j/study', 'POST /api/jobs/j/study']);
   await user.click(screen.getByRole('button', { name: 'Stop' }));
-  expect(asked).toContain('DELETE /api/tasks/t');
+  expect(asked).toContain('DELETE /api/jobs/j/study');
 });
 
 test('one that was stopped says so, and can be asked for again', async () => {
@@ -128,7 +128,7 @@ test('a mould without a way off in one piece is cut', async () => {
 });
 
 test('after a change the last pictures stay, marked, until the new ones are in', async () => {
-  answers = [{}, { work: work({ state: 'WORKING', task: 't' }) }];
+  answers = [{}, { work: work({ state: 'WORKING' }) }];
   const { next } = show(job(1, ...ALL));
   await waitFor(() => expect(screen.getByText('nothing null false')).toBeTruthy());
   await waitFor(() => expect(text()).toContain('the open base'));

@@ -13,7 +13,7 @@ let edits: Edit[];
 
 function found(state: Work['state'], looked: number, ...stands: Stand[]): Found {
   return {
-    work: { state, task: 't', doing: 'Looking', fraction: 0.5, problem: '' },
+    work: { state, doing: 'Looking', fraction: 0.5, problem: '' },
     looked,
     stands,
   };
@@ -35,8 +35,11 @@ beforeEach(() => {
   edits = [];
   vi.stubGlobal('fetch', (request: Request) => {
     asked.push(`${request.method} ${new URL(request.url).pathname}`);
+    if (request.method === 'DELETE') {
+      answers = [found('STOPPED', 12)];
+    }
     const [next] = answers.length > 1 ? answers.splice(0, 1) : answers;
-    return Promise.resolve(Response.json(request.method === 'DELETE' ? {} : next));
+    return Promise.resolve(Response.json(next));
   });
 });
 
@@ -63,7 +66,8 @@ test('nothing is searched until it is asked for', async () => {
   expect(bar.getAttribute('aria-valuenow')).toBe('50');
   expect(asked[1]).toBe('POST /api/jobs/j/stands');
   await user.click(screen.getByRole('button', { name: 'Stop' }));
-  expect(asked).toContain('DELETE /api/tasks/t');
+  expect(asked).toContain('DELETE /api/jobs/j/stands');
+  await screen.findByText('Stopped after 12 ways; the best of those:');
 });
 
 test('a stopped one shows the best so far and goes on', async () => {

@@ -13,6 +13,7 @@ export function Stands({ job, desk }: { job: Job; desk: JobDesk }) {
     enabled: true,
     look: () => unwrap(client.GET('/api/jobs/{id}/stands', path)),
     ask: () => unwrap(client.POST('/api/jobs/{id}/stands', path)),
+    stop: () => unwrap(client.DELETE('/api/jobs/{id}/stands', path)),
     keep: true,
   });
   if (!data) {

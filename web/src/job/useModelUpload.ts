@@ -1,14 +1,12 @@
 import { useRef, useState } from 'react';
-import { client, Problem, unwrap, type Task } from '../api/client';
+import { Problem, type Task } from '../api/client';
+import { cancelTask, followTask } from './followTask';
 
 export interface Upload {
   doing: string;
   fraction: number;
   cancel: () => void;
 }
-
-/** How long to leave between two looks at work in the background. */
-const LOOK_MS = 150;
 
 /** Sends a model file with progress, then waits while it is read. */
 export function useModelUpload(id: string, done: () => Promise<unknown>) {
@@ -41,20 +39,15 @@ export function useModelUpload(id: string, done: () => Promise<unknown>) {
       request.send(file);
     });
 
-  const follow = async (first: Task): Promise<Task> => {
-    let task = first;
-    stop.current = () =>
-      void client.DELETE('/api/tasks/{id}', { params: { path: { id: first.id } } });
-    while (task.state === 'RUNNING') {
+  const follow = (first: Task): Promise<Task> => {
+    stop.current = () => cancelTask(first);
+    return followTask(first, (task) =>
       setUpload({
         doing: task.doing,
         fraction: 0.5 + task.fraction / 2,
         cancel: () => stop.current(),
-      });
-      await new Promise((r) => setTimeout(r, LOOK_MS));
-      task = await unwrap(client.GET('/api/tasks/{id}', { params: { path: { id: first.id } } }));
-    }
-    return task;
+      }),
+    );
   };
 
   const start = async (file: File) => {

@@ -25,6 +25,7 @@ export function useStudy(job: Job | undefined): ShapeDesk {
     enabled: job?.hasShape === true,
     look: () => unwrap(client.GET('/api/jobs/{id}/study', path)),
     ask: () => unwrap(client.POST('/api/jobs/{id}/study', path)),
+    stop: () => unwrap(client.DELETE('/api/jobs/{id}/study', path)),
     byItself: true,
   });
 

@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
-import { client, type Work } from '../api/client';
+import { type Work } from '../api/client';
 
 /** How long to leave between two looks while it is worked out. */
 const LOOK_MS = 250;
@@ -10,6 +10,7 @@ interface Asking<T> {
   enabled: boolean;
   look: () => Promise<T>;
   ask: () => Promise<T>;
+  stop: () => Promise<T>;
   /** Asked for without being told to. */
   byItself?: boolean;
   /** What was there stays until the new is. */
@@ -19,7 +20,7 @@ interface Asking<T> {
 /** An answer the server works out in the background, and how far that is. */
 export function useWork<T extends { work: Work }>(asking: Asking<T>) {
   const queries = useQueryClient();
-  const { key, enabled, look, ask, byItself, keep } = asking;
+  const { key, enabled, look, ask, stop, byItself, keep } = asking;
   const { data } = useQuery({
     queryKey: key,
     queryFn: async () => {
@@ -35,9 +36,7 @@ export function useWork<T extends { work: Work }>(asking: Asking<T>) {
     data,
     working: work?.state === 'WORKING' ? work : null,
     stop: () => {
-      if (work?.task) {
-        void client.DELETE('/api/tasks/{id}', { params: { path: { id: work.task } } });
-      }
+      void stop().then((next) => queries.setQueryData(key, next));
     },
     again: () => {
       void ask().then((next) => queries.setQueryData(key, next));

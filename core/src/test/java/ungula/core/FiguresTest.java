@@ -9,7 +9,6 @@ import ungula.core.master.Measured;
 import ungula.core.master.Solid;
 import ungula.core.master.Solid.Shape;
 import ungula.core.master.VolumeWays;
-import ungula.core.mesh.MeshReport;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.Bowing;
 import ungula.core.mould.Lift;
@@ -23,6 +22,7 @@ import ungula.core.rubber.ProductWords;
 import ungula.core.rubber.Ratio;
 import ungula.core.rubber.RatioGuard;
 import ungula.core.rubber.SecondPart;
+import ungula.core.study.MeshReport;
 import ungula.core.work.Progress;
 
 /** The project's acceptance figures: analytic values, to the digits given. */

@@ -36,6 +36,7 @@ public final class DataFolder implements AutoCloseable {
    */
   public static DataFolder claim(Path path) throws IOException, InUse {
     Files.createDirectories(path.resolve("models"));
+    Files.createDirectories(path.resolve("made"));
     FileChannel channel =
         FileChannel.open(path.resolve("lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
     FileLock lock;
@@ -74,6 +75,11 @@ public final class DataFolder implements AutoCloseable {
 
   public Path models() {
     return path.resolve("models");
+  }
+
+  /** Files worked out for somebody to take away; nothing is lost with them. */
+  public Path made() {
+    return path.resolve("made");
   }
 
   @Override

@@ -120,7 +120,12 @@ final class Running implements AutoCloseable {
                             + URLEncoder.encode(name, StandardCharsets.UTF_8)))
                 .header("Content-Type", "application/octet-stream")
                 .POST(BodyPublishers.ofByteArray(content)));
-    JsonNode task = first.body();
+    return done(first.body());
+  }
+
+  /** Waits for work in the background. @return the finished task */
+  JsonNode done(JsonNode begun) throws Exception {
+    JsonNode task = begun;
     Instant late = Instant.now().plus(PATIENCE);
     while (task.get("state").asString().equals("RUNNING")) {
       if (Instant.now().isAfter(late)) {

@@ -110,13 +110,14 @@ public class StudyTest extends OnServer {
     String id = hatJob(5000);
     JsonNode s = server.post("/api/jobs/" + id + "/study", "").body();
     assertEquals(s.get("work").get("state").asString(), "WORKING");
-    server.delete("/api/tasks/" + s.get("work").get("task").asString());
+    s = server.delete("/api/jobs/" + id + "/study").body();
     Instant late = Instant.now().plus(Duration.ofSeconds(60));
-    while (study(id).get("work").get("state").asString().equals("WORKING")) {
+    while (s.get("work").get("state").asString().equals("WORKING")) {
       assertTrue(Instant.now().isBefore(late));
       Thread.onSpinWait();
+      s = study(id);
     }
-    assertEquals(study(id).get("work").get("state").asString(), "STOPPED");
+    assertEquals(s.get("work").get("state").asString(), "STOPPED");
     ready(id);
   }
 
@@ -126,10 +127,15 @@ public class StudyTest extends OnServer {
     int[] torn = java.util.Arrays.copyOf(whole.corners(), whole.corners().length - 6);
     String id = server.addJob();
     server.upload(id, "torn.stl", Running.stl(new TriangleMesh(whole.xyz(), torn)));
+    assertEquals(server.get("/api/jobs/" + id + "/mended.stl").status(), 404);
+    JsonNode task = server.done(server.post("/api/jobs/" + id + "/mended", "").body());
+    assertEquals(task.get("state").asString(), "DONE", task.toString());
     byte[] stl = server.get("/api/jobs/" + id + "/mended.stl").raw();
     server.upload(id, "mended.stl", stl);
     assertFalse(warns(server.job(id), "mesh.open"));
-    assertEquals(server.get("/api/jobs/" + server.addJob() + "/mended.stl").status(), 404);
+    // of what it was before
+    assertEquals(server.get("/api/jobs/" + id + "/mended.stl").status(), 404);
+    assertEquals(server.post("/api/jobs/" + server.addJob() + "/mended", "").status(), 404);
   }
 
   @Test

@@ -71,7 +71,7 @@ public final class Coats {
       DistanceField field, On on, double lowestMm, List<Double> thicknesses) {
     Coats coats = new Coats(field, on, lowestMm);
     List<Coat> out = new ArrayList<>();
-    double[] body = coats.within(0);
+    double[] body = coats.body();
     for (double t : thicknesses) {
       out.add(coats.coat(t, body));
     }
@@ -100,19 +100,32 @@ public final class Coats {
     return parts[0] + parts[1] + parts[2] + parts[3];
   }
 
-  /**
-   * Volume no further than t from the body, the body included, by the four positions of every
-   * second cell in a layer.
-   */
+  /** A share of a cell. */
+  @FunctionalInterface
+  private interface Share {
+    double of(int i, int j, int k);
+  }
+
+  /** Volume no further than t from the body, the body included. */
   private double[] within(double t) {
     double h = grid.h();
+    return positions(
+        (i, j, k) -> Math.max(0, Math.min(1, 0.5 + (t - field.at(grid.index(i, j, k))) / h)));
+  }
+
+  private double[] body() {
+    return positions(field::bodyShare);
+  }
+
+  /**
+   * Volume of the shares above the plate, by the four positions of every second cell in a layer.
+   */
+  private double[] positions(Share share) {
     double[] sums = new double[4];
-    int cell = grid.index(0, 0, firstLayer);
     for (int k = firstLayer; k < grid.nz(); k++) {
       for (int j = 0; j < grid.ny(); j++) {
         for (int i = 0; i < grid.nx(); i++) {
-          double share = 0.5 + (t - field.at(cell++)) / h;
-          sums[(j & 1) << 1 | i & 1] += share <= 0 ? 0 : Math.min(1, share);
+          sums[(j & 1) << 1 | i & 1] += share.of(i, j, k);
         }
       }
     }
@@ -120,10 +133,5 @@ public final class Coats {
       sums[c] *= grid.cellMm3();
     }
     return sums;
-  }
-
-  /** Volume of the body itself, mm³: for surfaces that have no exact one. */
-  public static double bodyMm3(DistanceField field) {
-    return sum(new Coats(field, On.FREE, 0).within(0));
   }
 }

@@ -41,6 +41,33 @@ public final class DistanceField {
     return mm[index];
   }
 
+  /**
+   * Share of a cell that lies in the body: linear in the distance at its centre where the surface
+   * parts it from a cell on the other side, all or nothing elsewhere. Surfaces with the same side
+   * before and behind them, of a sheet or of a part inside another, take nothing away.
+   */
+  double bodyShare(int i, int j, int k) {
+    int cell = grid.index(i, j, k);
+    float d = mm[cell];
+    double share = 0.5 - d / grid.h();
+    if (share <= 0 || share >= 1) {
+      return d < 0 ? 1 : 0;
+    }
+    int layer = grid.nx() * grid.ny();
+    boolean atSurface =
+        i > 0 && other(d, cell - 1)
+            || i + 1 < grid.nx() && other(d, cell + 1)
+            || j > 0 && other(d, cell - grid.nx())
+            || j + 1 < grid.ny() && other(d, cell + grid.nx())
+            || k > 0 && other(d, cell - layer)
+            || k + 1 < grid.nz() && other(d, cell + layer);
+    return atSurface ? share : d < 0 ? 1 : 0;
+  }
+
+  private boolean other(float d, int cell) {
+    return mm[cell] < 0 != d < 0;
+  }
+
   /** Signed distance between cell centres, trilinear; beyond the grid as at its rim. */
   public double at(Vec3 p) {
     double u = within((p.x() - grid.origin().x()) / grid.h(), grid.nx());

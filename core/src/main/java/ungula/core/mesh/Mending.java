@@ -10,7 +10,7 @@ import ungula.core.geometry.Vec3;
  * surface that faces inwards as a whole turned round. An inward-facing part inside another is a
  * cavity and stays.
  */
-record Mending(TriangleMesh mesh, int flipped, int closedLoops, boolean insideOut) {
+public record Mending(TriangleMesh mesh, int flipped, int closedLoops, boolean insideOut) {
 
   /** An opening is flat when no corner lies further from its plane than this share of its size. */
   private static final double FLAT = 0.01;
@@ -18,7 +18,7 @@ record Mending(TriangleMesh mesh, int flipped, int closedLoops, boolean insideOu
   /** An opening is small when its area is under this share of the surface. */
   private static final double SMALL = 0.02;
 
-  static Mending of(TriangleMesh mesh, Topology topology) {
+  public static Mending of(TriangleMesh mesh, Topology topology) {
     int flipped = 0;
     TriangleMesh current = mesh;
     if (!topology.consistentSense()) {

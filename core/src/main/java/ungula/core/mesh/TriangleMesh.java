@@ -10,7 +10,7 @@ import ungula.core.geometry.Vec3;
  *
  * <p>Guaranteed: at least one triangle, finite coordinates, corner indices in range. Not checked:
  * whether the surface is closed, consistently turned or free of self-intersection; {@link Topology}
- * and {@link MeshReport} tell.
+ * and {@link ungula.core.study.MeshReport} tell.
  */
 public final class TriangleMesh {
 

@@ -2,7 +2,7 @@ package ungula.core.plan;
 
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.FillCurve;
-import ungula.core.mesh.MeshReport;
+import ungula.core.study.MeshReport;
 
 /**
  * What is known of a master's shape as it is posed: everything the plan needs, and nothing of how

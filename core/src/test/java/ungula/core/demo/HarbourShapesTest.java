@@ -8,9 +8,9 @@ import ungula.core.Near;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.Pose;
 import ungula.core.master.PosedMaster;
-import ungula.core.mesh.MeshReport;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.TriangleMesh;
+import ungula.core.study.MeshReport;
 import ungula.core.work.Progress;
 
 /** The made-up masters are what the demo says they are. */

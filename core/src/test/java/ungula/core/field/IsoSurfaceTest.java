@@ -8,7 +8,7 @@ import org.testng.annotations.Test;
 import ungula.core.Near;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Vec3;
-import ungula.core.mesh.MeshReport;
+import ungula.core.study.MeshReport;
 import ungula.core.work.Progress;
 
 public class IsoSurfaceTest {

@@ -9,8 +9,8 @@ import ungula.core.Near;
 import ungula.core.Shapes;
 import ungula.core.demo.HarbourShapes;
 import ungula.core.geometry.Vec3;
-import ungula.core.mesh.MeshReport;
 import ungula.core.mesh.TriangleMesh;
+import ungula.core.study.MeshReport;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
 

@@ -16,6 +16,7 @@ import ungula.core.master.Solid;
 import ungula.core.master.Solid.Shape;
 import ungula.core.master.Tessellation;
 import ungula.core.mesh.Slicer.Cut;
+import ungula.core.study.MeshReport;
 import ungula.core.work.Progress;
 
 public class MeshTest {

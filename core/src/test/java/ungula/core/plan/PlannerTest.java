@@ -18,7 +18,6 @@ import ungula.core.geometry.Vec3;
 import ungula.core.master.Pose;
 import ungula.core.master.PosedMaster;
 import ungula.core.master.Tessellation;
-import ungula.core.mesh.MeshReport;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
@@ -32,6 +31,7 @@ import ungula.core.rubber.Product;
 import ungula.core.rubber.Ratio;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.sentence.WordBook.Refused;
+import ungula.core.study.MeshReport;
 import ungula.core.work.Progress;
 import ungula.core.working.Figure;
 

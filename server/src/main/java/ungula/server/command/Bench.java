@@ -27,7 +27,6 @@ import ungula.core.master.Pose;
 import ungula.core.master.PosedMaster;
 import ungula.core.master.Tessellation;
 import ungula.core.master.UnitGuess;
-import ungula.core.mesh.MeshReport;
 import ungula.core.mesh.Slicer;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.TriangleMesh;
@@ -46,6 +45,7 @@ import ungula.core.release.Locks;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
 import ungula.core.study.FormStudy;
+import ungula.core.study.MeshReport;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
 

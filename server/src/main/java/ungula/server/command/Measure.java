@@ -12,10 +12,10 @@ import tools.jackson.databind.json.JsonMapper;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.UnitGuess;
-import ungula.core.mesh.MeshReport;
 import ungula.core.mesh.io.Model;
 import ungula.core.mesh.io.ModelReader;
 import ungula.core.mesh.io.ModelUnreadable;
+import ungula.core.study.MeshReport;
 import ungula.core.work.Progress;
 
 /** {@code measure FILE …}: the report on a model file and what its shape decides, no server. */

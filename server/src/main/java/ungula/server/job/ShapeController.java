@@ -22,8 +22,6 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
-import ungula.core.field.Grid;
-import ungula.core.field.MendedCopy;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.PosedMaster;
@@ -35,10 +33,9 @@ import ungula.core.mesh.io.StlWriter;
 import ungula.core.mould.SectionDrawing;
 import ungula.core.quantity.Numbers;
 import ungula.core.sentence.WordBook.Edit;
-import ungula.core.work.Parallel;
-import ungula.core.work.Progress;
 import ungula.server.model.Models;
 import ungula.server.task.Tasks;
+import ungula.server.task.Tasks.Lane;
 import ungula.server.web.Problem;
 
 /** A job's shape: the model file in and out, its section, its mesh, the faces it can rest on. */
@@ -59,13 +56,21 @@ class ShapeController {
   private final Shapes shapes;
   private final Drawings drawings;
   private final Models models;
+  private final MendedCopies mended;
   private final Tasks tasks;
 
-  ShapeController(Jobs jobs, Shapes shapes, Drawings drawings, Models models, Tasks tasks) {
+  ShapeController(
+      Jobs jobs,
+      Shapes shapes,
+      Drawings drawings,
+      Models models,
+      MendedCopies mended,
+      Tasks tasks) {
     this.jobs = jobs;
     this.shapes = shapes;
     this.drawings = drawings;
     this.models = models;
+    this.mended = mended;
     this.tasks = tasks;
   }
 
@@ -78,6 +83,7 @@ class ShapeController {
     Path file = models.receive(request.getInputStream());
     String shortName = Path.of(name).getFileName().toString();
     return tasks.start(
+        Lane.FILES,
         progress -> {
           Models.Stored stored = models.keep(file, shortName, progress);
           jobs.edit(
@@ -135,19 +141,21 @@ class ShapeController {
         .body(out -> StlWriter.write(mesh, out));
   }
 
-  /** A closed surface rebuilt from the master as posed, in millimetres, binary STL. */
+  /** Rebuilds a closed surface from the master as posed, in the background. */
+  @PostMapping("/mended")
+  Tasks.TaskView makeMended(@PathVariable String id) {
+    return mended.make(jobs.find(id), posed(id).mesh());
+  }
+
+  /** The rebuilt surface, in millimetres, binary STL. */
   @GetMapping("/mended.stl")
-  ResponseEntity<StreamingResponseBody> mendedStl(@PathVariable String id) {
-    TriangleMesh mesh = posed(id).mesh();
+  ResponseEntity<Resource> mendedStl(@PathVariable String id) {
+    Jobs.Job job = jobs.find(id);
+    Path file = mended.file(job).orElseThrow(() -> Problem.gone("A mended copy"));
     return ResponseEntity.ok()
-        .header(
-            HttpHeaders.CONTENT_DISPOSITION,
-            attachment(jobs.find(id).row().name() + ", mended.stl"))
+        .header(HttpHeaders.CONTENT_DISPOSITION, attachment(job.row().name() + ", mended.stl"))
         .contentType(MediaType.parseMediaType("model/stl"))
-        .body(
-            out ->
-                StlWriter.write(
-                    MendedCopy.of(mesh, Grid.DEFAULT_CELLS, Parallel.ALL, Progress.NONE), out));
+        .body(new FileSystemResource(file));
   }
 
   /**

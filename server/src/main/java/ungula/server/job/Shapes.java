@@ -12,12 +12,12 @@ import ungula.core.master.PosedMaster;
 import ungula.core.master.Solid;
 import ungula.core.master.UnitGuess;
 import ungula.core.mesh.FillCurve;
-import ungula.core.mesh.MeshReport;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.plan.Choices;
 import ungula.core.plan.Choices.Source;
 import ungula.core.plan.MasterFacts;
 import ungula.core.quantity.Length;
+import ungula.core.study.MeshReport;
 import ungula.core.work.Progress;
 import ungula.server.model.Models;
 

@@ -10,6 +10,7 @@ import javax.imageio.ImageIO;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -88,6 +89,14 @@ class StandController {
     question(job)
         .filter(q -> studies.known(q).filter(StandSearch.Found::complete).isEmpty())
         .ifPresent(studies::ask);
+    return view(job);
+  }
+
+  /** Stops looking; what is found so far is kept. */
+  @DeleteMapping
+  StandsResponse stopStands(@PathVariable String id) {
+    Jobs.Job job = jobs.find(id);
+    question(job).ifPresent(studies::stop);
     return view(job);
   }
 

@@ -13,6 +13,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
 import ungula.core.work.Progress;
 import ungula.server.task.Tasks;
+import ungula.server.task.Tasks.Lane;
 import ungula.server.task.Tasks.TaskView;
 import ungula.server.web.Json;
 
@@ -125,9 +126,15 @@ public class Studies {
     A known = known(q).orElse(null);
     TaskView task =
         tasks.start(
+            Lane.STUDIES,
             progress ->
                 q.finding.find(known, (answer, facets) -> keep(q.id, answer, facets), progress));
     running.put(q.id, task.id());
+  }
+
+  /** Stops finding it, for all who asked. */
+  void stop(Question<?> q) {
+    last(q).map(TaskView::id).ifPresent(tasks::cancel);
   }
 
   private synchronized void keep(String id, Object answer, byte[] facets) {

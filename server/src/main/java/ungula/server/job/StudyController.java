@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -94,6 +95,19 @@ class StudyController {
             });
     // it may be known by now
     return view(jobs.find(id));
+  }
+
+  /** Stops finding it out. */
+  @DeleteMapping
+  StudyResponse stopStudy(@PathVariable String id) {
+    Jobs.Job job = jobs.find(id);
+    job.shape()
+        .ifPresent(
+            s -> {
+              studies.stop(s.ofForm());
+              studies.stop(s.ofPose());
+            });
+    return view(job);
   }
 
   /** What a picture shows by facet. */

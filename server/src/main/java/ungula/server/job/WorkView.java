@@ -7,12 +7,11 @@ import ungula.server.task.Tasks.TaskView;
 /**
  * How far the answer to a question of the shape is.
  *
- * @param task to ask about and to stop; empty when none runs
  * @param doing what it is at
  * @param fraction of the whole
  * @param problem why it failed
  */
-record WorkView(State state, String task, String doing, double fraction, String problem) {
+record WorkView(State state, String doing, double fraction, String problem) {
 
   enum State {
     /** There is no shape to ask about. */
@@ -34,7 +33,6 @@ record WorkView(State state, String task, String doing, double fraction, String 
     State state = question.isEmpty() ? State.NONE : ready ? State.READY : state(task);
     return new WorkView(
         state,
-        state == State.WORKING ? task.id() : "",
         task == null ? "" : task.doing(),
         task == null ? 0 : task.fraction(),
         task == null ? "" : task.problem());

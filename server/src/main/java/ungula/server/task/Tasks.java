@@ -1,6 +1,7 @@
 package ungula.server.task;
 
 import jakarta.annotation.PreDestroy;
+import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -14,7 +15,10 @@ import org.springframework.stereotype.Component;
 import ungula.core.work.Progress;
 import ungula.server.web.Problem;
 
-/** Long work in the background: at most two at a time, each with progress and a way to stop it. */
+/**
+ * Long work in the background, each with progress and a way to stop it: at most two of a lane at a
+ * time.
+ */
 @Component
 public class Tasks {
 
@@ -22,6 +26,16 @@ public class Tasks {
 
   /** How many finished tasks are remembered for whoever asks late. */
   private static final int REMEMBERED = 200;
+
+  private static final int AT_A_TIME = 2;
+
+  /** What waits for what. */
+  public enum Lane {
+    /** Somebody waits before a bar: a file is read or made. Never behind studies. */
+    FILES,
+    /** Finding out, which may take long and is kept. */
+    STUDIES
+  }
 
   public enum State {
     RUNNING,
@@ -43,12 +57,13 @@ public class Tasks {
     void run(Progress progress) throws Exception;
   }
 
-  private final ExecutorService threads = Executors.newFixedThreadPool(2);
+  private final Map<Lane, ExecutorService> lanes = new EnumMap<>(Lane.class);
   private final Map<String, Running> all = new ConcurrentHashMap<>();
 
   private static final class Running implements Progress {
     private volatile TaskView view;
     private volatile boolean cancelled;
+    private boolean begun;
 
     Running(String id) {
       view = new TaskView(id, State.RUNNING, "Waiting for its turn", 0, "");
@@ -62,20 +77,42 @@ public class Tasks {
       view = new TaskView(view.id, State.RUNNING, doing, fraction, "");
     }
 
+    /** Whether it may begin: not when it was cancelled while waiting. */
+    synchronized boolean begin() {
+      begun = true;
+      return !cancelled;
+    }
+
+    synchronized void cancel() {
+      cancelled = true;
+      if (!begun) {
+        end(State.CANCELLED, "");
+      }
+    }
+
     void end(State state, String problem) {
       view = new TaskView(view.id, state, view.doing, 1, problem);
     }
   }
 
-  public TaskView start(Work work) {
+  public Tasks() {
+    for (Lane lane : Lane.values()) {
+      lanes.put(lane, Executors.newFixedThreadPool(AT_A_TIME));
+    }
+  }
+
+  public TaskView start(Lane lane, Work work) {
     forgetOld();
     Running running = new Running(UUID.randomUUID().toString());
     all.put(running.view.id, running);
-    threads.execute(() -> run(running, work));
+    lanes.get(lane).execute(() -> run(running, work));
     return running.view;
   }
 
   private static void run(Running running, Work work) {
+    if (!running.begin()) {
+      return;
+    }
     try {
       running.at("Starting", 0);
       work.run(running);
@@ -105,8 +142,8 @@ public class Tasks {
     return running(id).view;
   }
 
-  void cancel(String id) {
-    running(id).cancelled = true;
+  public void cancel(String id) {
+    running(id).cancel();
   }
 
   private Running running(String id) {
@@ -119,7 +156,7 @@ public class Tasks {
 
   @PreDestroy
   void stop() {
-    all.values().forEach(r -> r.cancelled = true);
-    threads.shutdownNow();
+    all.values().forEach(Running::cancel);
+    lanes.values().forEach(ExecutorService::shutdownNow);
   }
 }

@@ -8,6 +8,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import org.springframework.http.HttpStatus;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.Test;
+import ungula.server.task.Tasks.Lane;
 import ungula.server.task.Tasks.State;
 import ungula.server.task.Tasks.TaskView;
 import ungula.server.web.Problem;
@@ -36,6 +37,7 @@ public class TasksTest {
     CountDownLatch going = new CountDownLatch(1);
     TaskView started =
         tasks.start(
+            Lane.STUDIES,
             progress -> {
               while (true) {
                 progress.at("Turning in circles", 0.5);
@@ -52,12 +54,14 @@ public class TasksTest {
   public void whatWentWrongIsSaid() {
     TaskView told =
         tasks.start(
+            Lane.STUDIES,
             progress -> {
               throw new Problem(HttpStatus.CONFLICT, "No", "The file is a letter.");
             });
     assertEquals(ended(told.id()).problem(), "The file is a letter.");
     TaskView untold =
         tasks.start(
+            Lane.STUDIES,
             progress -> {
               throw new IllegalStateException("secret");
             });
@@ -76,6 +80,7 @@ public class TasksTest {
       ids[i] =
           tasks
               .start(
+                  Lane.STUDIES,
                   progress -> {
                     most.accumulateAndGet(running.incrementAndGet(), Math::max);
                     two.countDown();
@@ -90,5 +95,28 @@ public class TasksTest {
       assertEquals(ended(id).state(), State.DONE);
     }
     assertEquals(most.get(), 2);
+  }
+
+  @Test
+  public void filesDoNotWaitForStudiesAndWaitingWorkStopsAtOnce() throws Exception {
+    CountDownLatch release = new CountDownLatch(1);
+    String[] busy = new String[2];
+    for (int i = 0; i < busy.length; i++) {
+      busy[i] = tasks.start(Lane.STUDIES, progress -> release.await()).id();
+    }
+    TaskView waiting =
+        tasks.start(
+            Lane.STUDIES,
+            progress -> {
+              throw new Problem(HttpStatus.CONFLICT, "No", "It ran.");
+            });
+    assertEquals(ended(tasks.start(Lane.FILES, progress -> {}).id()).state(), State.DONE);
+    tasks.cancel(waiting.id());
+    assertEquals(tasks.find(waiting.id()).state(), State.CANCELLED);
+    release.countDown();
+    for (String id : busy) {
+      assertEquals(ended(id).state(), State.DONE);
+    }
+    assertEquals(tasks.find(waiting.id()).state(), State.CANCELLED);
   }
 }

@@ -25,8 +25,8 @@ import ungula.core.Near;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.Tessellation;
-import ungula.core.mesh.MeshReport;
 import ungula.core.mesh.TriangleMesh;
+import ungula.core.study.MeshReport;
 import ungula.core.work.Progress;
 
 /** Good, odd and hostile files, all written here: a box of 40 × 60 × 80. */

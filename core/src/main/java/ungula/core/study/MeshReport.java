@@ -1,10 +1,16 @@
-package ungula.core.mesh;
+package ungula.core.study;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
+import ungula.core.field.EnclosedVolume;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Vec3;
+import ungula.core.mesh.ConvexHull;
+import ungula.core.mesh.Mending;
+import ungula.core.mesh.Topology;
+import ungula.core.mesh.TriangleMesh;
+import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
 
 /**
@@ -19,7 +25,7 @@ import ungula.core.work.Progress;
  * @param nonManifoldEdges shared by more than two triangles
  * @param flippedFacets turned against their neighbours, and turned back
  * @param insideOut whether the whole surface faced inwards, and was turned round
- * @param overlapping whether parts run into each other; the volume then counts shared room once
+ * @param overlapping whether closed parts run into each other; the volume counts shared room once
  * @param closed whether every edge has two triangles, after closing small openings
  * @param volumeMm3 enclosed volume: exact for closed meshes, an estimate otherwise
  * @param volumeErrorMm3 ± to carry, k = 2; 0 when exact
@@ -73,14 +79,13 @@ public record MeshReport(
     boolean overlapping = false;
     boolean estimate = !closed;
     if (!closed || partsMayOverlap(mesh, topology)) {
-      ColumnVolume.Estimate columns =
-          ColumnVolume.of(
-              mesh, missing(mesh, topology, measure.areaMm2()), progress.part(0.6, 0.9));
-      overlapping = columns.overlap();
+      EnclosedVolume enclosed = EnclosedVolume.of(mesh, Parallel.ALL, progress.part(0.6, 0.9));
+      // parts that share room add up to more than they enclose
+      overlapping = closed && volume - enclosed.volumeMm3() > enclosed.errorMm3();
       estimate = !closed || overlapping;
       if (estimate) {
-        volume = columns.volumeMm3();
-        error = columns.errorMm3();
+        volume = enclosed.volumeMm3();
+        error = enclosed.errorMm3();
       }
     }
     progress.at("Wrapping the hull", 0.9);
@@ -108,21 +113,6 @@ public record MeshReport(
             topology.closed() ? Math.max(0, topology.genus()) : 0,
             estimate),
         mesh);
-  }
-
-  /** Share of the whole surface that fans over its openings would take. */
-  private static double missing(TriangleMesh mesh, Topology topology, double areaMm2) {
-    double open = 0;
-    for (int[] loop : topology.boundaryLoops()) {
-      Vec3 first = mesh.vertex(loop[0]);
-      Vec3 sum = Vec3.ZERO;
-      for (int i = 1; i + 1 < loop.length; i++) {
-        Vec3 a = mesh.vertex(loop[i]).minus(first);
-        sum = sum.plus(a.cross(mesh.vertex(loop[i + 1]).minus(first)));
-      }
-      open += sum.norm() / 2;
-    }
-    return open / (areaMm2 + open);
   }
 
   private static boolean partsMayOverlap(TriangleMesh mesh, Topology topology) {

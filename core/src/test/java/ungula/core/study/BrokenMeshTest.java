@@ -1,4 +1,4 @@
-package ungula.core.mesh;
+package ungula.core.study;
 
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
@@ -14,7 +14,10 @@ import ungula.core.demo.HarbourShapes;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.Tessellation;
+import ungula.core.mesh.Outline;
+import ungula.core.mesh.Slicer;
 import ungula.core.mesh.Slicer.Cut;
+import ungula.core.mesh.TriangleMesh;
 import ungula.core.work.Progress;
 
 /** Meshes as they come from the world: torn, doubled, overlapping, turned inside out. */
