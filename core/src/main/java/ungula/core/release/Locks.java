@@ -6,7 +6,6 @@ import ungula.core.field.InsideCells;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.TriangleMesh;
-import ungula.core.mesh.TriangleTree;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
 
@@ -67,7 +66,9 @@ public final class Locks {
   public static Result of(
       TriangleMesh mesh, Vec3 pull, boolean two, Parallel parallel, Progress progress) {
     Vec3 d = pull.unit();
-    TriangleTree tree = TriangleTree.of(mesh);
+    Columns columns = new Columns(mesh, d);
+    double spacing = mesh.bounds().longest() / FINEST;
+    double start = START * mesh.bounds().diagonal();
     float[] share = new float[mesh.triangleCount()];
     double[] area = new double[mesh.triangleCount()];
     int portions = 64;
@@ -78,7 +79,16 @@ public final class Locks {
           int from = (int) ((long) share.length * part / portions);
           int to = (int) ((long) share.length * (part + 1) / portions);
           for (int t = from; t < to; t++) {
-            facet(mesh, tree, t, d, two, share, area);
+            Vec3 cross = mesh.areaVector(t);
+            area[t] = cross.norm();
+            if (area[t] > 0) {
+              Vec3 n = cross.unit();
+              double facing = n.dot(d);
+              int ways = facing >= -ALONG ? Columns.BEFORE : 0;
+              ways |= two && facing <= ALONG ? Columns.BEHIND : 0;
+              int rays = (int) Math.ceil(Math.min(MOST_RAYS, area[t] / (spacing * spacing)));
+              share[t] = ways == 0 ? 1 : locked(mesh, columns, t, n.times(start), ways, rays);
+            }
           }
         });
     double released = 0;
@@ -91,33 +101,16 @@ public final class Locks {
     return new Result(released, locked, volume, share);
   }
 
-  private static void facet(
-      TriangleMesh mesh,
-      TriangleTree tree,
-      int t,
-      Vec3 d,
-      boolean two,
-      float[] share,
-      double[] area) {
+  /**
+   * @param off the surface, where a ray starts
+   * @param ways that would do
+   */
+  private static float locked(
+      TriangleMesh mesh, Columns columns, int t, Vec3 off, int ways, int rays) {
     Vec3 a = mesh.vertex(mesh.corners()[3 * t]);
     Vec3 ab = mesh.vertex(mesh.corners()[3 * t + 1]).minus(a);
     Vec3 ac = mesh.vertex(mesh.corners()[3 * t + 2]).minus(a);
-    Vec3 cross = ab.cross(ac);
-    area[t] = cross.norm() / 2;
-    if (!(area[t] > 0)) {
-      return;
-    }
-    Vec3 n = cross.unit();
-    double facing = n.dot(d);
-    boolean up = facing >= -ALONG;
-    boolean down = two && facing <= ALONG;
-    if (!up && !down) {
-      share[t] = 1;
-      return;
-    }
-    double spacing = mesh.bounds().longest() / FINEST;
-    int rays = (int) Math.max(1, Math.min(MOST_RAYS, Math.ceil(area[t] / (spacing * spacing))));
-    Vec3 start = a.plus(n.times(START * mesh.bounds().diagonal()));
+    Vec3 start = a.plus(off);
     int locked = 0;
     for (int i = 0; i < rays; i++) {
       // evenly spread for any number of them; the first in the middle
@@ -125,11 +118,9 @@ public final class Locks {
       double v = (1 / 3.0 + i * EVEN_V) % 1;
       boolean beyond = u + v > 1;
       Vec3 p = start.plus(ab.times(beyond ? 1 - u : u)).plus(ac.times(beyond ? 1 - v : v));
-      boolean free = up && !tree.meets(p.x(), p.y(), p.z(), d.x(), d.y(), d.z(), t);
-      free |= !free && down && !tree.meets(p.x(), p.y(), p.z(), -d.x(), -d.y(), -d.z(), t);
-      locked += free ? 0 : 1;
+      locked += columns.look(p.x(), p.y(), p.z(), ways, t) == ways ? 1 : 0;
     }
-    share[t] = (float) locked / rays;
+    return (float) locked / rays;
   }
 
   private static LockedVolume lockedVolume(

@@ -1,11 +1,13 @@
 package ungula.core.release;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.locationtech.jts.algorithm.ConvexHull;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.GeometryFactory;
 import ungula.core.mesh.Slicer;
+import ungula.core.work.Parallel;
 
 /**
  * How far a one-piece mould must stretch to be pulled up off a master standing on a plate: rubber
@@ -28,13 +30,10 @@ public record Stretch(double share, double wideMm, double throatMm) {
    * @param levels sections from above of the body as it stands
    * @param heightMm of the body
    */
-  public static Stretch pulledUp(Slicer levels, double heightMm) {
+  public static Stretch pulledUp(Slicer levels, double heightMm, Parallel parallel) {
     double[] cord = new double[LEVELS];
-    double widest = 0;
-    for (int i = 0; i < LEVELS; i++) {
-      cord[i] = cord(levels, heightOf(i, heightMm));
-      widest = Math.max(widest, cord[i]);
-    }
+    parallel.each(LEVELS, i -> cord[i] = cord(levels, heightOf(i, heightMm)));
+    double widest = Arrays.stream(cord).max().orElseThrow();
     Stretch most = new Stretch(0, 0, 0);
     int wide = LEVELS - 1;
     for (int i = LEVELS - 2; i >= 0; i--) {

@@ -16,6 +16,7 @@ import ungula.core.master.PosedMaster;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.SurfacePoint;
 import ungula.core.mesh.TriangleMesh;
+import ungula.core.mould.FacingFaces;
 import ungula.core.mould.RubberWall;
 import ungula.core.release.Locks;
 import ungula.core.release.Locks.LockedVolume;
@@ -136,9 +137,11 @@ public record ShapeStudy(
   }
 
   /**
+   * @param across from face to face of the master, however it stands
    * @throws java.util.concurrent.CancellationException when the progress says that nobody waits
    */
-  public static Made of(PosedMaster master, Question q, Parallel parallel, Progress progress) {
+  public static Made of(
+      PosedMaster master, FacingFaces across, Question q, Parallel parallel, Progress progress) {
     TriangleMesh mesh = master.mesh().moved(1, Rotation.NONE, new Vec3(0, 0, q.liftMm));
     double h = spacing(q.inside, CELLS);
     Room rubber = Room.round(mesh, q.inside, h, parallel, progress.part(0, 0.15));
@@ -153,9 +156,10 @@ public record ShapeStudy(
     progress.at("Filling the mould", 0.65);
     Vents.Proposal vents = Vents.propose(cavity, openings, Vec3.UP, MOST_VENTS);
     Locks.Result locks = Locks.of(mesh, Vec3.UP, false, parallel, progress.part(0.7, 0.85));
-    RubberWall.Result wall =
-        RubberWall.of(mesh, q.inside, q.baseOpen, parallel, progress.part(0.85, 0.95));
-    Stretch stretch = Stretch.pulledUp(master.slicer(Cut.TOP), mesh.bounds().size().z());
+    progress.at("Measuring the rubber", 0.85);
+    RubberWall.Result wall = RubberWall.of(mesh, across, q.inside, q.baseOpen);
+    progress.at("Pulling the mould off", 0.9);
+    Stretch stretch = Stretch.pulledUp(master.slicer(Cut.TOP), mesh.bounds().size().z(), parallel);
     ShapeStudy study =
         new ShapeStudy(
             q.inlet(),

@@ -20,7 +20,8 @@ public class RubberWallTest {
   private static final Box3 BOX = new Box3(new Vec3(-50, -50, 0), new Vec3(50, 42, 75));
 
   private static Result of(TriangleMesh mesh, boolean standing) {
-    return RubberWall.of(mesh, BOX, standing, new Parallel(2), Progress.NONE);
+    FacingFaces across = FacingFaces.of(mesh, new Parallel(2), Progress.NONE);
+    return RubberWall.of(mesh, across, BOX, standing);
   }
 
   private static TriangleMesh sphereAt(double z) {

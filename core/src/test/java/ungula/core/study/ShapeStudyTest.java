@@ -22,6 +22,7 @@ import ungula.core.mesh.Outline;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.SurfacePoint;
 import ungula.core.mesh.TriangleMesh;
+import ungula.core.mould.FacingFaces;
 import ungula.core.study.ShapeStudy.Question;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
@@ -39,8 +40,13 @@ public class ShapeStudyTest {
         List.of(vents));
   }
 
+  private static ShapeStudy.Made made(PosedMaster master, Question q, Parallel parallel) {
+    FacingFaces across = FacingFaces.of(master.mesh(), parallel, Progress.NONE);
+    return ShapeStudy.of(master, across, q, parallel, Progress.NONE);
+  }
+
   private static ShapeStudy study(PosedMaster master, Question q) {
-    return ShapeStudy.of(master, q, Parallel.ALL, Progress.NONE).study();
+    return made(master, q, Parallel.ALL).study();
   }
 
   private static PosedMaster posed(TriangleMesh mesh) {
@@ -172,8 +178,8 @@ public class ShapeStudyTest {
   public void theNumberOfThreadsDoesNotShow() {
     PosedMaster master = posed(HarbourShapes.sealPup());
     Question q = question(master, 0);
-    ShapeStudy.Made one = ShapeStudy.of(master, q, new Parallel(1), Progress.NONE);
-    ShapeStudy.Made two = ShapeStudy.of(master, q, new Parallel(2), Progress.NONE);
+    ShapeStudy.Made one = made(master, q, new Parallel(1));
+    ShapeStudy.Made two = made(master, q, new Parallel(2));
     assertEquals(two.study().cast().totalMm3(), one.study().cast().totalMm3());
     assertEquals(two.study().vents(), one.study().vents());
     assertEquals(two.study().locks(), one.study().locks());

@@ -64,7 +64,12 @@ class JobQuestions {
         ShapeStudy.class,
         (known, keep, progress) -> {
           ShapeStudy.Made made =
-              ShapeStudy.of(shapes.posed(c).orElseThrow(), q, Parallel.ALL, progress);
+              ShapeStudy.of(
+                  shapes.posed(c).orElseThrow(),
+                  shapes.across(c, progress.part(0, 0.2)),
+                  q,
+                  Parallel.ALL,
+                  progress.part(0.2, 1));
           keep.keep(
               made.study(),
               ByteBuffer.allocate(made.lockedShare().length + made.wallSteps().length)

@@ -13,11 +13,13 @@ import ungula.core.master.Solid;
 import ungula.core.master.UnitGuess;
 import ungula.core.mesh.FillCurve;
 import ungula.core.mesh.TriangleMesh;
+import ungula.core.mould.FacingFaces;
 import ungula.core.plan.Choices;
 import ungula.core.plan.Choices.Source;
 import ungula.core.plan.MasterFacts;
 import ungula.core.quantity.Length;
 import ungula.core.study.MeshReport;
+import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
 import ungula.server.model.Models;
 
@@ -28,10 +30,14 @@ public class Shapes {
   /** Triangles held in memory over all kept masters: about 300 MB. */
   private static final long ROOM = 4_000_000;
 
+  /** Masters whose distances from face to face are kept: four bytes a facet. */
+  private static final int ACROSS_KEPT = 20;
+
   private final Models models;
 
   // by what they depend on; oldest used first
   private final Map<Object, PosedMaster> posed = new LinkedHashMap<>(16, 0.75f, true);
+  private final Map<Object, FacingFaces> across = new LinkedHashMap<>(16, 0.75f, true);
   private final Map<Solid, MeshReport> solids = new LinkedHashMap<>();
 
   Shapes(Models models) {
@@ -67,6 +73,24 @@ public class Shapes {
       return Optional.of(models.mesh(m.model()).moved(unit, Rotation.NONE, Vec3.ZERO));
     }
     return m.source() == Source.SOLID ? Optional.of(m.solid().mesh()) : Optional.empty();
+  }
+
+  /** From face to face of the master, worked out once for all its poses. */
+  FacingFaces across(Choices choices, Progress progress) {
+    Choices.Master m = choices.master();
+    Object shape =
+        m.source() == Source.FILE ? new Key(m.model(), unitMm(choices), null) : m.solid();
+    synchronized (across) {
+      FacingFaces known = across.get(shape);
+      if (known == null) {
+        known = FacingFaces.of(asModelled(choices).orElseThrow(), Parallel.ALL, progress);
+        across.put(shape, known);
+        if (across.size() > ACROSS_KEPT) {
+          across.remove(across.keySet().iterator().next());
+        }
+      }
+      return known;
+    }
   }
 
   private synchronized PosedMaster posed(
