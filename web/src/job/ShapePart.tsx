@@ -48,6 +48,13 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
             air against the master. A cast, with the mould turned over and poured {study?.inlet}
             {vents > 0 && (vents === 1 ? ', with one vent,' : `, with ${vents} vents,`)} leaves{' '}
             <FigureText figure={job.figures['air.cast']} />.
+            {job.figures['vents.rubber'] && (
+              <>
+                {' '}
+                {vents === 1 ? 'The vent goes' : 'The vents go up to'}{' '}
+                <FigureText figure={job.figures['vents.rubber']} /> through rubber.
+              </>
+            )}
           </p>
           <div className="tools">
             <Pressed on={tool.placing === 'vent'} press={() => place('vent')}>

@@ -59,6 +59,10 @@ const HALF = Math.PI / 2;
 /** A press that moved further than this many pixels turned the view and picked nothing. */
 const STILL_PX = 4;
 
+/** Places of a stroke lie this many brush radii apart at most, if no more than so many are missed. */
+const STEP = 0.7;
+const MOST_STEPS = 32;
+
 /** Everything that is drawn with WebGL. Millimetres, z up, as in the core. Draws only on change. */
 export class SolidScene {
   private readonly renderer = new WebGLRenderer({ antialias: true, alpha: true });
@@ -76,6 +80,8 @@ export class SolidScene {
   private brush: number | null = null;
   /** Places the brush went through since it touched the master; null while it does not. */
   private stroke: SurfacePoint[] | null = null;
+  /** Where the brush touched last in this stroke, and where that is on the screen. */
+  private lastTouch: { point: Vector3; at: Vector2 } | null = null;
   private readonly watcher: ResizeObserver;
   private pressed = new Vector2();
   private frame = 0;
@@ -368,6 +374,7 @@ export class SolidScene {
       this.controls.enabled = false;
       this.renderer.domElement.setPointerCapture(e.pointerId);
       this.stroke = [];
+      this.lastTouch = null;
       this.touch(e);
     }
   };
@@ -378,20 +385,37 @@ export class SolidScene {
     }
   };
 
-  /** Adds the place under the brush to the stroke. */
+  /** Adds to the stroke where the brush is, and what it passed over since the last place. */
   private touch(e: PointerEvent) {
     const hit = this.hit(e.clientX, e.clientY);
-    if (!hit || !this.stroke || !this.brush) {
+    const now = new Vector2(e.clientX, e.clientY);
+    const last = this.lastTouch;
+    this.lastTouch = hit && { point: hit.point, at: now };
+    if (!hit || !this.brush) {
       return;
     }
-    this.stroke.push(hit.place);
+    const steps = last
+      ? Math.min(MOST_STEPS, Math.ceil(hit.point.distanceTo(last.point) / (STEP * this.brush)))
+      : 1;
+    for (let i = 1; last && i < steps; i++) {
+      const between = last.at.clone().lerp(now, i / steps);
+      const passed = this.hit(between.x, between.y);
+      if (passed) {
+        this.dab(passed);
+      }
+    }
+    this.dab(hit);
+    this.draw();
+  }
+
+  private dab(hit: { place: SurfacePoint; point: Vector3 }) {
+    this.stroke?.push(hit.place);
     const spot = new Mesh(
-      new IcosahedronGeometry(this.brush, 2),
+      new IcosahedronGeometry(this.brush ?? 0, 2),
       new MeshLambertMaterial({ color: '#a3451f', transparent: true, opacity: 0.35 }),
     );
     spot.position.copy(hit.point);
     this.strokeMarks.add(spot);
-    this.draw();
   }
 
   private readonly release = (e: PointerEvent) => {

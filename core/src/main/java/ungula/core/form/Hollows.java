@@ -19,8 +19,8 @@ import ungula.core.work.Progress;
 
 /**
  * Through-holes and blind holes, found where they are surrounded by the body in sections across
- * them. Sections are looked at along 13 directions: the axes, and between them; so no hole is seen
- * more than 28° aslant, and its section is at most an eighth too large.
+ * them. Sections are looked at along the axes and 36 directions between; so no hole is seen more
+ * than 18° aslant, and its section is at most a twentieth too large.
  *
  * <p>An island is a piece of a section outside the body and all surrounded by it. Islands over one
  * another hang together in chains. A chain that opens at both ends goes through: a loop of the body

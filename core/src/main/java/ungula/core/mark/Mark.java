@@ -5,7 +5,7 @@ import ungula.core.quantity.Choosable;
 /** What a place of the master can be marked as. */
 public enum Mark implements Choosable {
   KEEP_CLEAN("keep clean", "no parting, vent, sprue or cut here; not against the plate"),
-  BASE("flat base", "what it is to stand on; shown on the master"),
+  BASE("flat base", "what it is to stand on"),
   THREAD("thread", "comes out by unscrewing, or is plugged"),
   PLUG("hole to plug", "filled before the rubber is poured"),
   FRAGILE("fragile", "pull and clamp nowhere near");

@@ -27,6 +27,7 @@ public final class Handful {
     LOCKED("has the least rubber under overhangs"),
     HEIGHT("stands lowest"),
     CLEAN("keeps what is marked clean off the plate"),
+    BASE("stands on its flat base"),
     FLAT("takes the least rubber of those that stand by themselves"),
     ALL("is good at all of it");
 
@@ -50,10 +51,14 @@ public final class Handful {
   /**
    * @param rubberMm3 in the box round it
    * @param uncleanMm2 of what is marked clean that faces the plate
+   * @param onBaseMm2 of what is marked as its base that faces the plate
    * @param worthMm3 volumes closer than this count as equal
    */
   public record Scores(
-      ToDoubleFunction<Stand> rubberMm3, ToDoubleFunction<Stand> uncleanMm2, double worthMm3) {}
+      ToDoubleFunction<Stand> rubberMm3,
+      ToDoubleFunction<Stand> uncleanMm2,
+      ToDoubleFunction<Stand> onBaseMm2,
+      double worthMm3) {}
 
   public static List<Pick> of(List<Stand> stands, Scores scores) {
     if (stands.isEmpty()) {
@@ -71,6 +76,7 @@ public final class Handful {
     by.put(Best.ALL, new Score(stands, together, 0));
     List<Stand> flat = stands.stream().filter(Stand::flat).toList();
     if (!flat.isEmpty()) {
+      by.put(Best.BASE, new Score(flat, s -> -scores.onBaseMm2.applyAsDouble(s), 1));
       by.put(Best.FLAT, new Score(flat, scores.rubberMm3, worth));
     }
     List<Pick> picks = new ArrayList<>();

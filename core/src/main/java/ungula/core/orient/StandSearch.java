@@ -138,7 +138,8 @@ public final class StandSearch {
   /** Looks closer at the best until the best of all have been looked at closely. */
   private void refine(Parallel parallel, Progress progress) {
     Air fine = new Air(FINE, parallel, progress.part(0, 0.1));
-    Handful.Scores scores = new Handful.Scores(StandSearch::boxMm3, s -> 0, Vents.WORTH_MM3);
+    Handful.Scores scores =
+        new Handful.Scores(StandSearch::boxMm3, s -> 0, s -> 0, Vents.WORTH_MM3);
     for (int round = 0; round < REFINED; round++) {
       progress.at("Looking closer at the best", 0.1 + 0.9 * round / REFINED);
       List<Stand> rough =

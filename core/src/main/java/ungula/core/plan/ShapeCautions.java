@@ -6,9 +6,11 @@ import static ungula.core.plan.Caution.Level.NOTE;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
+import java.util.stream.IntStream;
 import ungula.core.air.AirTraps;
 import ungula.core.air.Ceilings.Ceiling;
 import ungula.core.air.Tips;
+import ungula.core.air.VentWay;
 import ungula.core.air.Vents;
 import ungula.core.form.Hollow;
 import ungula.core.form.ThinPart;
@@ -42,6 +44,9 @@ final class ShapeCautions {
   /** A mark this close to a place is on it. */
   private static final double NEAR_MM = 3;
 
+  /** How far a master is held off the plate so that rubber gets under it. */
+  private static final double LIFT_MM = 10;
+
   private final Planner p;
   private final ShapeFacts shape;
   private final ShapeStudy study;
@@ -58,6 +63,7 @@ final class ShapeCautions {
     if (c.study != null) {
       c.poured();
       c.cast();
+      c.vents();
       c.ceilings();
       c.cleanFaces();
       c.webs();
@@ -109,7 +115,11 @@ final class ShapeCautions {
               "The room has no way to the pour: it is closed by the master and the plate. Fill it"
                   + " with clay if it is meant to stay empty, or lift the master.",
               null,
-              List.of()));
+              List.of(
+                  new Fix(
+                      "Hold it " + mm(LIFT_MM) + " clear of the plate",
+                      "",
+                      List.of(Edit.of("pose.liftMm", LIFT_MM + " mm"))))));
     }
     if (air.totalMm3() < Vents.WORTH_MM3) {
       return;
@@ -169,10 +179,30 @@ final class ShapeCautions {
                 + ". "
                 + pockets(air)
                 + clean(air)
-                + clean(air)
                 + " A pot under pressure makes it smaller, it does not take it away.",
             place(air.pockets().get(0).top()),
             fixes));
+  }
+
+  private void vents() {
+    List<VentWay> back = study.ways().stream().filter(w -> w.castMm() > NEAR_MM).toList();
+    if (!back.isEmpty()) {
+      VentWay first = back.get(0);
+      add(
+          "vent.back",
+          NOTE,
+          back.size() == 1
+              ? "A vent leads back into the cast"
+              : back.size() + " vents lead back into the cast",
+          "Straight out, one passes "
+              + mm(first.rubberMm())
+              + " of rubber and "
+              + mm(first.castMm())
+              + " of the cast itself: it leaves a thread between the two, to be cut and dressed."
+              + " Lead it out to a side instead where that shows.",
+          first.at(),
+          List.of());
+    }
   }
 
   /** Says so when air lies against what is to be kept clean. */
@@ -218,18 +248,21 @@ final class ShapeCautions {
   private void cleanFaces() {
     BitSet clean = p.choices.marks().of(Mark.KEEP_CLEAN).facets();
     Choices.Casting casting = p.choices.casting();
-    long vents = casting.vents().stream().filter(v -> clean.get(v.facet())).count();
-    if (vents > 0) {
-      found.add(
-          new Caution(
-              "clean.vent",
-              CHECK,
-              "mould",
-              vents == 1 ? "A vent ends on a clean face" : vents + " vents end on clean faces",
-              "The face is marked keep clean; a vent leaves a stub there to be dressed off.",
-              null,
-              List.of(
-                  new Fix("Take the vents away", "", List.of(Edit.of("casting.noVents", ""))))));
+    List<VentWay> vents =
+        IntStream.range(0, casting.vents().size())
+            .filter(v -> clean.get(casting.vents().get(v).facet()))
+            .mapToObj(study.ways()::get)
+            .toList();
+    if (!vents.isEmpty()) {
+      add(
+          "clean.vent",
+          CHECK,
+          vents.size() == 1
+              ? "A vent ends on a clean face"
+              : vents.size() + " vents end on clean faces",
+          "The face is marked keep clean; a vent leaves a stub there to be dressed off.",
+          vents.get(0).at(),
+          List.of(new Fix("Take the vents away", "", List.of(Edit.of("casting.noVents", "")))));
     }
     if (casting.sprue() != null && clean.get(casting.sprue().facet())) {
       found.add(

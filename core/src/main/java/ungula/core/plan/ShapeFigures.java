@@ -3,8 +3,10 @@ package ungula.core.plan;
 import static ungula.core.working.Given.Source.COMPUTED;
 import static ungula.core.working.Given.Source.DEFAULT;
 
+import java.util.Comparator;
 import ungula.core.air.AirTraps;
 import ungula.core.air.PotPressure;
+import ungula.core.air.VentWay;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Units;
@@ -36,6 +38,18 @@ final class ShapeFigures {
         air(study.poured(), study, units));
     figures.volume(
         "air.cast", "air in a cast", study.cast().totalMm3(), air(study.cast(), study, units));
+    study.ways().stream()
+        .max(Comparator.comparingDouble(VentWay::rubberMm))
+        .ifPresent(
+            longest ->
+                figures.length(
+                    "vents.rubber",
+                    "longest way of a vent through rubber",
+                    longest.rubberMm(),
+                    Working.of("straight from its place to where the plate was, less what is cast")
+                        .given(
+                            "of it in the cast", Length.format(longest.castMm(), units), COMPUTED)
+                        .done()));
     figures.volume(
         "locks.volume",
         "rubber with master over it",

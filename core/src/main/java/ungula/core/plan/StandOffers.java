@@ -64,15 +64,21 @@ public final class StandOffers {
             .distinct()
             .collect(Collectors.toMap(s -> s, s -> offers.box(s).rubberMm3()));
     List<Pick> picks =
-        Handful.of(stands, new Handful.Scores(rubber::get, offers.unclean(posed), Vents.WORTH_MM3));
+        Handful.of(
+            stands,
+            new Handful.Scores(
+                rubber::get,
+                offers.onPlate(Mark.KEEP_CLEAN, posed),
+                offers.onPlate(Mark.BASE, posed),
+                Vents.WORTH_MM3));
     return picks.stream().map(offers::offer).toList();
   }
 
-  /** Area of what is marked clean as seen from below. */
-  private ToDoubleFunction<Stand> unclean(TriangleMesh posed) {
+  /** Area of what is marked so as seen from below. */
+  private ToDoubleFunction<Stand> onPlate(Mark mark, TriangleMesh posed) {
     // directions alike to a hundredth count together: there are few, however many facets
     Map<List<Long>, Vec3> facing = new HashMap<>();
-    choices.marks().of(Mark.KEEP_CLEAN).facets().stream()
+    choices.marks().of(mark).facets().stream()
         .mapToObj(posed::areaVector)
         .filter(v -> v.norm() > 0)
         .forEach(

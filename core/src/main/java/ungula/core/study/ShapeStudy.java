@@ -8,6 +8,7 @@ import ungula.core.air.Ceilings.Ceiling;
 import ungula.core.air.Opening;
 import ungula.core.air.Room;
 import ungula.core.air.Tips;
+import ungula.core.air.VentWay;
 import ungula.core.air.Vents;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
@@ -36,6 +37,7 @@ import ungula.core.work.Progress;
  * @param cast air in a cast; its cells as the mould is turned over
  * @param vents proposed for the cast
  * @param vented air in a cast with them
+ * @param ways of the vents there already, in turn
  * @param ceilings level ones of the master: where air creeps as rubber is poured round it
  * @param castCeilings level ones of the mould, turned over
  * @param wall how thick the rubber is
@@ -50,6 +52,7 @@ public record ShapeStudy(
     AirTraps.Result cast,
     List<Vent> vents,
     AirTraps.Result vented,
+    List<VentWay> ways,
     List<Ceiling> ceilings,
     List<Ceiling> castCeilings,
     Thinnest wall,
@@ -57,7 +60,7 @@ public record ShapeStudy(
     Stretch stretch) {
 
   /** Changes when a study of the same question comes out otherwise: old ones are made again. */
-  public static final int VERSION = 3;
+  public static final int VERSION = 4;
 
   /** Cells of a room: a pocket of half a drop is found, and a study takes seconds. */
   private static final double CELLS = 6_000_000;
@@ -169,6 +172,7 @@ public record ShapeStudy(
             back(vents.before()),
             vents.at().stream().map(p -> vent(mesh, OVER.apply(p))).toList(),
             back(vents.left()),
+            q.vents.stream().map(v -> VentWay.to(mesh, v.on(mesh))).toList(),
             Ceilings.round(mesh, q.baseOpen ? ON_PLATE_MM : Double.NEGATIVE_INFINITY),
             castCeilings(over, openings, q.baseOpen),
             new Thinnest(wall.thinnestMm(), wall.place(), wall.facing()),

@@ -26,7 +26,10 @@ public class StandSearchTest {
 
   private static final Handful.Scores SCORES =
       new Handful.Scores(
-          s -> (s.sizeMm().x() + 24) * (s.sizeMm().y() + 24) * (s.sizeMm().z() + 10), s -> 0, 50);
+          s -> (s.sizeMm().x() + 24) * (s.sizeMm().y() + 24) * (s.sizeMm().z() + 10),
+          s -> 0,
+          s -> 0,
+          50);
 
   private static List<Stand> search(TriangleMesh mesh) {
     StandSearch search = new StandSearch(mesh, mesh.measure().volumeMm3(), List.of());

@@ -16,6 +16,7 @@ import ungula.core.air.AirTraps.Pocket;
 import ungula.core.air.AirTraps.Result;
 import ungula.core.air.Ceilings.Ceiling;
 import ungula.core.air.Tips.Tip;
+import ungula.core.air.VentWay;
 import ungula.core.field.Grid;
 import ungula.core.form.Hollow;
 import ungula.core.form.ThinPart;
@@ -67,6 +68,7 @@ public class ShapeCautionsTest {
         cast,
         vents,
         vented,
+        List.of(new VentWay(new Vec3(3, 4, 20), 5, 15)),
         List.of(),
         List.of(),
         new ShapeStudy.Thinnest(12, Vec3.ZERO, false),
@@ -190,6 +192,15 @@ public class ShapeCautionsTest {
   }
 
   @Test
+  public void aVentThatLeadsBackIntoTheCastIsSaid() {
+    Plan plan = plan(study(NONE, List.of(), NONE, NONE, 0), MARRAM);
+    Caution c = caution(plan, "vent.back").orElseThrow();
+    assertTrue(c.text().contains("passes 5 mm of rubber and 15 mm of the cast"), c.text());
+    assertEquals(c.place(), new Caution.Place(3, 4, 20));
+    assertEquals(plan.figures().get("vents.rubber").text(), "5 mm");
+  }
+
+  @Test
   public void whatIsClosedByThePlateIsSaid() {
     Result closed =
         new Result(0, 5_000, List.of(), new AirCells(new Grid(Vec3.ZERO, 1, 1, 1, 1), new int[0]));
@@ -259,6 +270,7 @@ public class ShapeCautionsTest {
             s.cast(),
             s.vents(),
             s.vented(),
+            s.ways(),
             List.of(new Ceiling(new Vec3(1, 2, 3), 22, 450)),
             List.of(),
             s.wall(),
@@ -283,6 +295,7 @@ public class ShapeCautionsTest {
     assertEquals(
         caution(plan, "clean.vent").orElseThrow().fixes().get(0).edits(),
         List.of(Edit.of("casting.noVents", "")));
+    assertEquals(caution(plan, "clean.vent").orElseThrow().place(), new Caution.Place(3, 4, 20));
     assertTrue(caution(plan, "clean.sprue").isPresent());
     assertThrows(
         Refused.class, () -> plan(shape, MARRAM, List.of(Edit.of("marks.add", "SHINY 5+3"))));

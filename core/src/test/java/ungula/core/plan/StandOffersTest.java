@@ -74,6 +74,23 @@ public class StandOffersTest {
     assertTrue(offers(c).stream().anyMatch(o -> o.why().contains("keeps what is marked clean")));
   }
 
+  @Test
+  public void aMarkedBaseIsStoodOn() {
+    Choices c = Choices.fresh(Units.METRIC);
+    c = ChoiceWords.edit(c, List.of(Edit.of("master.source", "SOLID")), null);
+    int front = facing(new Vec3(0, -1, 0));
+    c = ChoiceWords.edit(c, List.of(Edit.of("marks.add", "BASE " + front + "+1")), null);
+    Rotation onFront = Rotation.about(new Vec3(1, 0, 0), 90);
+    List<Stand> stands =
+        List.of(stand(Rotation.NONE, 150, 900, 0, 0), stand(onFront, 160, 800, 100, 900));
+    Offer offer =
+        StandOffers.of(stands, Shapes.box(), c, 100_000).stream()
+            .filter(o -> o.why().contains("stands on its flat base"))
+            .findFirst()
+            .orElseThrow();
+    assertEquals(offer.turn(), onFront);
+  }
+
   private static int facing(Vec3 up) {
     for (int t = 0; t < Shapes.box().triangleCount(); t++) {
       Vec3 v = Shapes.box().areaVector(t);
