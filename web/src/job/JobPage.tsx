@@ -148,7 +148,7 @@ export function JobPage() {
               />
             )}
             {stage === 'mould' && (
-              <MouldStage job={job}>
+              <MouldStage job={job} desk={desk}>
                 {job.hasShape && (
                   <ShapePart job={job} desk={desk} shape={shape} tool={tool} setTool={setTool} />
                 )}

@@ -2,8 +2,17 @@ import { useState, type ReactNode } from 'react';
 import type { Job } from '../api/client';
 import { FigureText } from '../ui/FigureText';
 import { Word } from '../ui/Word';
+import { BoxShapes, CutList } from './BoxParts';
+import type { JobDesk } from './useJob';
 
-export function MouldStage({ job, children }: { job: Job; children?: ReactNode }) {
+interface Props {
+  job: Job;
+  desk: JobDesk;
+  /** What the shape decides, after the box. */
+  children?: ReactNode;
+}
+
+export function MouldStage({ job, desk, children }: Props) {
   if (!job.dipstick) {
     return (
       <>
@@ -12,18 +21,26 @@ export function MouldStage({ job, children }: { job: Job; children?: ReactNode }
       </>
     );
   }
+  const shape = job.words['mould.shape']?.value ?? '';
   return (
     <>
       <h1>Box</h1>
       <p className="sentence">
-        A rectangular box of <Word k="mould.sheet" after="," /> leaving <Word k="mould.sidesMm" />{' '}
-        round the sides, <Word k="mould.overTopMm" /> over the top and <Word k="pose.liftMm" />{' '}
-        below, with <Word k="mould.freeboardMm" /> of wall above the pour line.
+        A <Word k="mould.shape" /> {shape === 'TUBE' ? 'on' : 'of'}{' '}
+        <Word k="mould.sheet" after="," /> leaving <Word k="mould.sidesMm" /> round the sides,{' '}
+        <Word k="mould.overTopMm" /> over the top and <Word k="pose.liftMm" /> below, with{' '}
+        <Word k="mould.freeboardMm" /> of wall above the pour line.
       </p>
-      <Sides job={job} />
+      {SIDED.includes(shape) && <Sides job={job} />}
       <p className="sentence">
-        The walls have <Word k="mould.ribSpacingMm" after=";" /> the master is held by{' '}
-        <Word k="mould.fixing" after="." />
+        {shape === 'TUBE' ? (
+          'The'
+        ) : (
+          <>
+            The walls have <Word k="mould.ribSpacingMm" after=";" /> the
+          </>
+        )}{' '}
+        master is held by <Word k="mould.fixing" after="." />
       </p>
       <div className="part">
         <table className="compare">
@@ -33,13 +50,19 @@ export function MouldStage({ job, children }: { job: Job; children?: ReactNode }
             <Row job={job} k="box.outside" name="Outside, to the top of the walls" />
             <Row job={job} k="box.thinnest" name={job.figures['box.thinnest']?.label ?? ''} />
             <Row job={job} k="box.cost" name="Sheet for walls and base" />
+            <Row job={job} k="box.seal" name="Joints to seal" />
           </tbody>
         </table>
       </div>
+      <BoxShapes job={job} desk={desk} />
+      <CutList job={job} />
       {children}
     </>
   );
 }
+
+/** Shapes whose sides have walls of their own. */
+const SIDED = ['RECTANGLE', 'BLOCKS'];
 
 const OWN = [
   'mould.leftMm',

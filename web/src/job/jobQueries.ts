@@ -22,6 +22,22 @@ export const sectionQuery = (id: string, version: number, cut: CutName, at: numb
     staleTime: Infinity,
   });
 
+export const boxShapesQuery = (id: string, version: number) =>
+  queryOptions({
+    queryKey: ['job', id, 'boxShapes', version],
+    queryFn: () => unwrap(client.GET('/api/jobs/{id}/box/shapes', { params: { path: { id } } })),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+  });
+
+export const cutListQuery = (id: string, version: number) =>
+  queryOptions({
+    queryKey: ['job', id, 'cutList', version],
+    queryFn: () => unwrap(client.GET('/api/jobs/{id}/box/cutlist', { params: { path: { id } } })),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+  });
+
 export const facesQuery = (id: string, shapeKey: string) =>
   queryOptions({
     queryKey: ['job', id, 'faces', shapeKey],

@@ -8,6 +8,7 @@ import ungula.core.geometry.Vec3;
 import ungula.core.mesh.ConvexHull;
 import ungula.core.mesh.ConvexHull.FlatFace;
 import ungula.core.mesh.FillCurve;
+import ungula.core.mesh.Shadow;
 import ungula.core.mesh.Slicer;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.TriangleMesh;
@@ -38,6 +39,7 @@ public final class PosedMaster {
   private final Map<Cut, Slicer> slicers = new EnumMap<>(Cut.class);
   private final Vec3 top;
   private List<FlatFace> flatFaces;
+  private List<double[]> shadow;
 
   private PosedMaster(TriangleMesh mesh, Rotation turn, Vec3 shift) {
     this.mesh = mesh;
@@ -104,6 +106,16 @@ public final class PosedMaster {
   /** A highest point. */
   public Vec3 top() {
     return top;
+  }
+
+  /** What it covers seen from above: rings from the middle, mm. */
+  public List<double[]> shadow() {
+    synchronized (slicers) {
+      if (shadow == null) {
+        shadow = Shadow.of(mesh);
+      }
+      return shadow;
+    }
   }
 
   /** How much of it lies flat on the plate, mm². */

@@ -1,18 +1,16 @@
 package ungula.core.mould;
 
+import java.util.Arrays;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.FillCurve;
 
 /**
- * A rectangular box round a posed master, poured to a line. The master's middle is over the origin,
- * the plate at z = 0.
+ * A box round a posed master, poured to a line. The master's middle is over the origin, the plate
+ * at z = 0.
  *
  * @param masterMm outer size of the master as posed
  * @param curve of the master, lifted as it stands in the box
- * @param leftMm rubber between master and wall at −x
- * @param rightMm at +x
- * @param frontMm at −y
- * @param backMm at +y
+ * @param inside of the walls, seen from above
  * @param belowMm between plate and master
  * @param overTopMm between the master's top and the pour line; negative when it stays in the air
  * @param freeboardMm wall above the pour line
@@ -21,21 +19,47 @@ import ungula.core.mesh.FillCurve;
 public record BoxMould(
     Vec3 masterMm,
     FillCurve curve,
-    double leftMm,
-    double rightMm,
-    double frontMm,
-    double backMm,
+    Inside inside,
     double belowMm,
     double overTopMm,
     double freeboardMm,
     SheetStock sheet) {
 
+  /** What the base stands out round the walls. */
+  public static final double BASE_OUT_MM = 20;
+
+  /** Strip that goes round is closed with a lap of this. */
+  public static final double LAP_MM = 20;
+
+  /** Wall of plastic pipe. */
+  private static final double PIPE_WALL_MM = 3;
+
+  /** Rubber between the master's outer size and the wall at −x. */
+  public double leftMm() {
+    return -masterMm.x() / 2 - inside.minX();
+  }
+
+  /** At +x. */
+  public double rightMm() {
+    return inside.maxX() - masterMm.x() / 2;
+  }
+
+  /** At −y. */
+  public double frontMm() {
+    return -masterMm.y() / 2 - inside.minY();
+  }
+
+  /** At +y. */
+  public double backMm() {
+    return inside.maxY() - masterMm.y() / 2;
+  }
+
   public double insideLengthMm() {
-    return leftMm + masterMm.x() + rightMm;
+    return inside.maxX() - inside.minX();
   }
 
   public double insideWidthMm() {
-    return frontMm + masterMm.y() + backMm;
+    return inside.maxY() - inside.minY();
   }
 
   public double pourLineMm() {
@@ -47,15 +71,20 @@ public record BoxMould(
   }
 
   public double outsideLengthMm() {
-    return insideLengthMm() + 2 * sheet.thicknessMm();
+    return insideLengthMm() + 2 * wallMm();
   }
 
   public double outsideWidthMm() {
-    return insideWidthMm() + 2 * sheet.thicknessMm();
+    return insideWidthMm() + 2 * wallMm();
+  }
+
+  /** Thickness of the walls. */
+  public double wallMm() {
+    return inside.shape() == BoxShape.TUBE ? PIPE_WALL_MM : sheet.thicknessMm();
   }
 
   public double insideAreaMm2() {
-    return insideLengthMm() * insideWidthMm();
+    return inside.areaMm2();
   }
 
   /** Rubber below a height, mm³. */
@@ -84,11 +113,11 @@ public record BoxMould(
   }
 
   /**
-   * The thinnest rubber anywhere: between bounds and walls, over and under. Exact for the box,
-   * since the master touches its bounds on every side.
+   * The thinnest rubber anywhere: round the sides, over and under. Walls are upright, so round the
+   * sides it is what one sees from above.
    */
   public double thinnestWallMm() {
-    double side = Math.min(Math.min(leftMm, rightMm), Math.min(frontMm, backMm));
+    double side = inside.thinnestMm();
     double top = overTopMm > 0 ? Math.min(side, overTopMm) : side;
     return belowMm > 0 ? Math.min(top, belowMm) : top;
   }
@@ -102,18 +131,43 @@ public record BoxMould(
     if (belowMm == thinnest) {
       return "below";
     }
-    if (leftMm == thinnest) {
+    double near = 1e-9;
+    if (Math.abs(leftMm() - thinnest) < near) {
       return "left";
     }
-    if (rightMm == thinnest) {
+    if (Math.abs(rightMm() - thinnest) < near) {
       return "right";
     }
-    return frontMm == thinnest ? "front" : "back";
+    if (Math.abs(frontMm() - thinnest) < near) {
+      return "front";
+    }
+    return Math.abs(backMm() - thinnest) < near ? "back" : "round the sides";
   }
 
-  /** Sheet for the four walls and the base, mm². The base stands out 20 mm all round. */
+  /** Sheet for the walls, with the laps, mm². A pipe takes none. */
+  public double wallSheetMm2() {
+    return switch (inside.shape()) {
+      case RECTANGLE, BLOCKS -> 2 * (insideLengthMm() + outsideWidthMm()) * wallHeightMm();
+      case OUTLINE, ROUND_ENDED -> (inside.perimeterMm() + LAP_MM) * wallHeightMm();
+      case TUBE -> 0;
+    };
+  }
+
+  /** Sheet for walls and base, mm². */
   public double sheetAreaMm2() {
-    double walls = 2 * (insideLengthMm() + outsideWidthMm()) * wallHeightMm();
-    return walls + (outsideLengthMm() + 40) * (outsideWidthMm() + 40);
+    return wallSheetMm2()
+        + (outsideLengthMm() + 2 * BASE_OUT_MM) * (outsideWidthMm() + 2 * BASE_OUT_MM);
+  }
+
+  /** All joints inside that could leak: round the base, and up the walls. */
+  public double sealMm() {
+    int upright =
+        switch (inside.shape()) {
+          case RECTANGLE -> 4;
+          case BLOCKS -> 4 + 2 * (int) Arrays.stream(inside.legsMm()).filter(l -> l > 0).count();
+          case OUTLINE, ROUND_ENDED -> 1;
+          case TUBE -> 0;
+        };
+    return inside.perimeterMm() + upright * wallHeightMm();
   }
 }

@@ -55,29 +55,67 @@ public final class MouldPicture {
       p.mesh(master, 0);
       return p.result();
     }
-    Vec3 m = box.masterMm();
-    double x0 = -m.x() / 2 - box.leftMm();
-    double x1 = m.x() / 2 + box.rightMm();
-    double y0 = -m.y() / 2 - box.frontMm();
-    double y1 = m.y() / 2 + box.backMm();
     double z1 = Math.max(1, box.pourLineMm());
-    double top = Math.max(z1, box.belowMm() + m.z());
-    MouldPicture p = new MouldPicture(width, height, new Vec3(x1 - x0, y1 - y0, top), top / 2);
-    p.quad(0.10f, x0, y1, 0, x1, y1, 0, x1, y1, z1, x0, y1, z1);
-    p.quad(0.10f, x1, y0, 0, x1, y1, 0, x1, y1, z1, x1, y0, z1);
+    double top = Math.max(z1, box.belowMm() + box.masterMm().z());
+    Vec3 all = new Vec3(box.insideLengthMm(), box.insideWidthMm(), top);
+    MouldPicture p = new MouldPicture(width, height, all, top / 2);
+    double[] ring = box.inside().ring();
+    p.walls(ring, z1, false);
     p.mesh(master, box.belowMm());
-    p.quad(0.30f, x0, y0, 0, x1, y0, 0, x1, y0, z1, x0, y0, z1);
-    p.quad(0.40f, x0, y0, 0, x0, y1, 0, x0, y1, z1, x0, y0, z1);
-    p.quad(0.18f, x0, y0, z1, x1, y0, z1, x1, y1, z1, x0, y1, z1);
-    double[][] edges = {
-      {x0, y0, 0, x1, y0, 0}, {x0, y0, 0, x0, y1, 0}, {x0, y0, z1, x1, y0, z1},
-      {x0, y0, z1, x0, y1, z1}, {x1, y1, z1, x1, y0, z1}, {x1, y1, z1, x0, y1, z1},
-      {x0, y0, 0, x0, y0, z1}, {x1, y0, 0, x1, y0, z1}, {x0, y1, 0, x0, y1, z1}
-    };
-    for (double[] e : edges) {
-      p.line(e);
-    }
+    p.walls(ring, z1, true);
+    p.lid(ring, z1);
     return p.result();
+  }
+
+  /** The upright faces of the rubber that look towards the eye, or away from it. */
+  private void walls(double[] ring, double z, boolean towards) {
+    for (int i = 0; i < ring.length; i += 2) {
+      int j = (i + 2) % ring.length;
+      double nx = ring[j + 1] - ring[i + 1];
+      double ny = ring[i] - ring[j];
+      double facing = (view[6] * nx + view[7] * ny) / Math.max(1e-9, Math.hypot(nx, ny));
+      if (facing > 0 == towards) {
+        float cover =
+            towards ? (float) (0.30 + 0.10 * Math.max(0, -nx / Math.hypot(nx, ny))) : 0.1f;
+        double[] a = {ring[i], ring[i + 1]};
+        double[] b = {ring[j], ring[j + 1]};
+        quad(cover, a[0], a[1], 0, b[0], b[1], 0, b[0], b[1], z, a[0], a[1], z);
+        if (towards) {
+          line(new double[] {a[0], a[1], 0, b[0], b[1], 0});
+          if (turns(ring, i)) {
+            line(new double[] {a[0], a[1], 0, a[0], a[1], z});
+          }
+          if (turns(ring, j)) {
+            line(new double[] {b[0], b[1], 0, b[0], b[1], z});
+          }
+        }
+      }
+    }
+  }
+
+  /** Whether a corner of the ring is one: a curve's chords turn less. */
+  private static boolean turns(double[] ring, int i) {
+    int n = ring.length;
+    double ax = ring[i] - ring[(i + n - 2) % n];
+    double ay = ring[i + 1] - ring[(i + n - 1) % n];
+    double bx = ring[(i + 2) % n] - ring[i];
+    double by = ring[(i + 3) % n] - ring[i + 1];
+    return Math.abs(ax * by - ay * bx) > 0.05 * Math.hypot(ax, ay) * Math.hypot(bx, by);
+  }
+
+  /** The rubber's top, from its middle. */
+  private void lid(double[] ring, double z) {
+    double x = 0;
+    double y = 0;
+    for (int i = 0; i < ring.length; i += 2) {
+      x += 2 * ring[i] / ring.length;
+      y += 2 * ring[i + 1] / ring.length;
+    }
+    for (int i = 0; i < ring.length; i += 2) {
+      int j = (i + 2) % ring.length;
+      quad(0.18f, x, y, z, ring[i], ring[i + 1], z, ring[j], ring[j + 1], z, x, y, z);
+      line(new double[] {ring[i], ring[i + 1], z, ring[j], ring[j + 1], z});
+    }
   }
 
   private double screenX(double x, double y, double z) {

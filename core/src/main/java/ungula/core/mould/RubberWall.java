@@ -1,6 +1,5 @@
 package ungula.core.mould;
 
-import ungula.core.geometry.Box3;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.TriangleMesh;
 
@@ -26,22 +25,24 @@ public final class RubberWall {
   /**
    * @param master as it stands in the box
    * @param across from face to face of it
-   * @param inside of the box up to the pour line; its floor is the plate
+   * @param ring of the walls' insides, seen from above: x and y in turn
+   * @param topMm of the rubber, above the plate
    * @param standing whether the master stands on the plate: no rubber is under it then
    */
-  public static Result of(TriangleMesh master, FacingFaces across, Box3 inside, boolean standing) {
+  public static Result of(
+      TriangleMesh master, FacingFaces across, double[] ring, double topMm, boolean standing) {
     byte[] steps = new byte[master.triangleCount()];
     double least = Double.POSITIVE_INFINITY;
     int where = 0;
     boolean facing = false;
     for (int t = 0; t < steps.length; t++) {
       Vec3 p = master.middle(t);
-      boolean floor = standing && p.z() < inside.min().z() + 1e-3;
+      boolean floor = standing && p.z() < 1e-3;
       if (floor || !(master.areaVector(t).norm() > 0)) {
         steps[t] = (byte) 255;
         continue;
       }
-      double wall = toWall(p, inside, standing);
+      double wall = Math.min(toRing(p, ring), upright(p, topMm, standing));
       double mm = Math.min(wall, across.mm()[t]);
       steps[t] = (byte) Math.max(0, Math.min(255, Math.round(mm / STEP_MM)));
       if (mm < least) {
@@ -53,11 +54,25 @@ public final class RubberWall {
     return new Result(least, master.middle(where), facing, steps);
   }
 
-  private static double toWall(Vec3 p, Box3 inside, boolean standing) {
-    double x = Math.min(p.x() - inside.min().x(), inside.max().x() - p.x());
-    double y = Math.min(p.y() - inside.min().y(), inside.max().y() - p.y());
-    double z = inside.max().z() - p.z();
-    double side = Math.min(Math.min(x, y), z);
-    return Math.max(0, standing ? side : Math.min(side, p.z() - inside.min().z()));
+  private static double upright(Vec3 p, double topMm, boolean standing) {
+    double over = topMm - p.z();
+    return Math.max(0, standing ? over : Math.min(over, p.z()));
+  }
+
+  private static double toRing(Vec3 p, double[] ring) {
+    double least = Double.POSITIVE_INFINITY;
+    for (int i = 0; i < ring.length; i += 2) {
+      int j = (i + 2) % ring.length;
+      double ux = ring[j] - ring[i];
+      double uy = ring[j + 1] - ring[i + 1];
+      double px = p.x() - ring[i];
+      double py = p.y() - ring[i + 1];
+      double length2 = ux * ux + uy * uy;
+      double along = length2 > 0 ? Math.max(0, Math.min(1, (px * ux + py * uy) / length2)) : 0;
+      double dx = px - along * ux;
+      double dy = py - along * uy;
+      least = Math.min(least, dx * dx + dy * dy);
+    }
+    return Math.sqrt(least);
   }
 }

@@ -44,6 +44,8 @@ public record SectionDrawing(
     /** Only the outer size of the master is known. */
     ENVELOPE,
     POUR_LINE,
+    /** What the master covers seen from above. */
+    SHADOW,
     GAP,
     /** Air that stays in the rubber. */
     AIR,
@@ -109,7 +111,13 @@ public record SectionDrawing(
     private final List<Shape> shapes = new ArrayList<>();
     private final List<Dimension> dimensions = new ArrayList<>();
 
-    // inside of the box across the drawing, and the master's reach in it
+    /** Outside of the walls, seen from above. */
+    private final double[] outer;
+
+    /** Where the cut runs inside: from, to, from, to … across the drawing. */
+    private final double[] within;
+
+    // its ends, and the master's reach
     private final double low;
     private final double high;
     private final double masterLow;
@@ -120,26 +128,25 @@ public record SectionDrawing(
       this.cut = cut;
       this.units = units;
       Vec3 m = box.masterMm();
+      Inside inside = box.inside();
       boolean side = cut == Cut.SIDE;
+      outer = inside.setOut(box.wallMm());
       masterHigh = (side ? m.y() : m.x()) / 2;
       masterLow = -masterHigh;
-      low = masterLow - (side ? box.frontMm() : box.leftMm());
-      high = masterHigh + (side ? box.backMm() : box.rightMm());
-      switch (cut) {
-        case FRONT -> {
-          from = -m.y() / 2 - box.frontMm();
-          to = m.y() / 2 + box.backMm();
-        }
-        case SIDE -> {
-          from = -m.x() / 2 - box.leftMm();
-          to = m.x() / 2 + box.rightMm();
-        }
-        default -> {
-          from = 0;
-          to = box.wallHeightMm();
-        }
-      }
+      from = cut == Cut.FRONT ? inside.minY() : side ? inside.minX() : 0;
+      to = cut == Cut.FRONT ? inside.maxY() : side ? inside.maxX() : box.wallHeightMm();
       this.at = Math.max(from, Math.min(to, at));
+      if (cut == Cut.TOP) {
+        within = new double[] {inside.minX(), inside.maxX()};
+        low = within[0];
+        high = within[1];
+      } else {
+        // a cut along a wall runs just inside it
+        double near = Math.max(from + 1e-6, Math.min(to - 1e-6, at));
+        within = Inside.along(inside.ring(), side ? 1 : 0, near);
+        low = within[0];
+        high = within[within.length - 1];
+      }
     }
 
     SectionDrawing draw(Slicer slicer, boolean round) {
@@ -149,29 +156,42 @@ public record SectionDrawing(
         upright();
       }
       master(slicer, round);
-      double t = box.sheet().thicknessMm();
+      double t = box.wallMm();
       boolean plan = cut == Cut.TOP;
-      double bottom = plan ? -box.masterMm().y() / 2 - box.frontMm() - t : -t;
-      double top = plan ? box.masterMm().y() / 2 + box.backMm() + t : box.wallHeightMm();
+      double bottom = plan ? box.inside().minY() - t : -box.sheet().thicknessMm();
+      double top = plan ? box.inside().maxY() + t : box.wallHeightMm();
       double over = plan ? 0 : 20;
       return new SectionDrawing(
           cut, at, from, to, low - t - over, bottom, high + t + over, top, shapes, dimensions);
     }
 
     private void upright() {
-      double t = box.sheet().thicknessMm();
       double line = box.pourLineMm();
       double wall = box.wallHeightMm();
-      if (line > 0) {
-        add(Role.RUBBER, rectangle(low, 0, high, line));
-      }
-      add(Role.PLATE, rectangle(low - t - 20, -t, high + t + 20, 0));
-      add(Role.WALL, rectangle(low - t, 0, low, wall));
-      add(Role.WALL, rectangle(high, 0, high + t, wall));
-      add(Role.POUR_LINE, new double[] {low, line, high, line});
       boolean side = cut == Cut.SIDE;
-      dimension(Side.BELOW, 1, low, masterLow, side ? "mould.frontMm" : "mould.leftMm");
-      dimension(Side.BELOW, 1, masterHigh, high, side ? "mould.backMm" : "mould.rightMm");
+      double[] walls = Inside.along(outer, side ? 1 : 0, Math.max(from, Math.min(to, at)));
+      double out = BoxMould.BASE_OUT_MM;
+      add(
+          Role.PLATE,
+          rectangle(walls[0] - out, -box.sheet().thicknessMm(), walls[walls.length - 1] + out, 0));
+      List<double[]> upright = new ArrayList<>();
+      for (int i = 0; i + 1 < walls.length; i += 2) {
+        upright.add(rectangle(walls[i], 0, walls[i + 1], wall));
+      }
+      for (int i = 0; i + 1 < within.length; i += 2) {
+        upright.add(rectangle(within[i], 0, within[i + 1], wall));
+        if (line > 0) {
+          add(Role.RUBBER, rectangle(within[i], 0, within[i + 1], line));
+        }
+      }
+      shapes.add(new Shape(Role.WALL, List.copyOf(upright)));
+      for (int i = 0; i + 1 < within.length; i += 2) {
+        add(Role.POUR_LINE, new double[] {within[i], line, within[i + 1], line});
+      }
+      if (box.inside().shape().sided()) {
+        dimension(Side.BELOW, 1, low, masterLow, side ? "mould.frontMm" : "mould.leftMm");
+        dimension(Side.BELOW, 1, masterHigh, high, side ? "mould.backMm" : "mould.rightMm");
+      }
       dimension(Side.BELOW, 2, low, high, side ? "mould.insideWidthMm" : "mould.insideLengthMm");
       double masterTop = box.belowMm() + box.masterMm().z();
       if (box.belowMm() > 0) {
@@ -182,21 +202,19 @@ public record SectionDrawing(
     }
 
     private void plan() {
-      double t = box.sheet().thicknessMm();
-      double front = -box.masterMm().y() / 2 - box.frontMm();
-      double back = box.masterMm().y() / 2 + box.backMm();
-      add(
-          Role.WALL,
-          rectangle(low - t, front - t, high + t, back + t),
-          rectangle(low, front, high, back));
+      double front = box.inside().minY();
+      double back = box.inside().maxY();
+      add(Role.WALL, outer, box.inside().ring());
       if (at <= box.pourLineMm()) {
-        add(Role.RUBBER, rectangle(low, front, high, back));
+        add(Role.RUBBER, box.inside().ring());
       }
-      dimension(Side.BELOW, 1, low, masterLow, "mould.leftMm");
-      dimension(Side.BELOW, 1, masterHigh, high, "mould.rightMm");
+      if (box.inside().shape().sided()) {
+        dimension(Side.BELOW, 1, low, masterLow, "mould.leftMm");
+        dimension(Side.BELOW, 1, masterHigh, high, "mould.rightMm");
+        dimension(Side.LEFT, 1, front, -box.masterMm().y() / 2, "mould.frontMm");
+        dimension(Side.LEFT, 1, box.masterMm().y() / 2, back, "mould.backMm");
+      }
       dimension(Side.BELOW, 2, low, high, "mould.insideLengthMm");
-      dimension(Side.LEFT, 1, front, -box.masterMm().y() / 2, "mould.frontMm");
-      dimension(Side.LEFT, 1, box.masterMm().y() / 2, back, "mould.backMm");
       dimension(Side.LEFT, 2, front, back, "mould.insideWidthMm");
     }
 

@@ -76,7 +76,7 @@ final class CautionFinder {
       return "";
     }
     Choices changed = ChoiceWords.edit(p.choices, edits, p.product);
-    Planner after = Planner.totals(changed, p.facts, p.product, p.workshop);
+    Planner after = p.totals(changed);
     double more = after.box.rubberMm3() - p.box.rubberMm3();
     double sheet = after.figures.value("box.cost") - p.figures.value("box.cost");
     List<String> parts = new ArrayList<>();
@@ -214,8 +214,7 @@ final class CautionFinder {
           case "below" -> new Place(0, 0, box.belowMm());
           default -> top();
         };
-    double side =
-        Math.min(Math.min(box.leftMm(), box.rightMm()), Math.min(box.frontMm(), box.backMm()));
+    double side = box.inside().thinnestMm();
     // a wall asked for that would tear is not worth going back to
     double leave = asked >= TEARS_MM ? asked : 10;
     Edit[] toSuit = {
@@ -292,7 +291,7 @@ final class CautionFinder {
   private void bowing() {
     BoxMould box = p.box;
     SheetStock sheet = box.sheet();
-    double longest = Math.max(box.insideLengthMm(), box.insideWidthMm());
+    double longest = box.inside().spanMm();
     Double ribs = p.choices.mould().ribSpacingMm();
     double span = ribs == null ? longest : Math.min(longest, ribs);
     double depth = box.pourLineMm();

@@ -10,6 +10,7 @@ import ungula.core.master.Pose;
 import ungula.core.master.Solid;
 import ungula.core.master.VolumeWays;
 import ungula.core.mesh.SurfacePoint;
+import ungula.core.mould.BoxShape;
 import ungula.core.mould.Fixing;
 import ungula.core.mould.SheetStock;
 import ungula.core.plan.Choices.First;
@@ -222,7 +223,8 @@ public final class ChoiceWords {
   }
 
   private static void mould(WordBook<Choices> book) {
-    book.word("mould.sidesMm", "rubber round the sides", Kind.length(0, 2000));
+    book.word("mould.shape", "shape of the box", Kind.choice(BoxShape.class))
+        .word("mould.sidesMm", "rubber round the sides", Kind.length(0, 2000));
     for (String side : new String[] {"left", "right", "front", "back"}) {
       book.open("mould." + side + "Mm", "rubber at the " + side, Kind.length(0, 2000), "the same");
     }

@@ -11,6 +11,7 @@ import ungula.core.master.Pose;
 import ungula.core.master.Solid;
 import ungula.core.master.VolumeWays;
 import ungula.core.mesh.SurfacePoint;
+import ungula.core.mould.BoxShape;
 import ungula.core.mould.Fixing;
 import ungula.core.mould.SheetStock;
 import ungula.core.quantity.Choosable;
@@ -49,6 +50,7 @@ public record Choices(
             null),
         Pose.AS_MODELLED,
         new Box(
+            BoxShape.RECTANGLE,
             12,
             null,
             null,
@@ -106,6 +108,8 @@ public record Choices(
       Double massG) {}
 
   /**
+   * @param shape how the box runs round the master; its sides have walls of their own only when it
+   *     is rectangular
    * @param sidesMm wall asked for round the sides
    * @param leftMm wall at the left; null is as the sides
    * @param rightMm wall at the right; null is as the sides
@@ -120,6 +124,7 @@ public record Choices(
    * @param fixing what holds the master down
    */
   public record Box(
+      BoxShape shape,
       double sidesMm,
       Double leftMm,
       Double rightMm,
@@ -131,7 +136,13 @@ public record Choices(
       double freeboardMm,
       SheetStock sheet,
       Double ribSpacingMm,
-      Fixing fixing) {}
+      Fixing fixing) {
+
+    /** What was kept before boxes had shapes is rectangular. */
+    public Box {
+      shape = shape == null ? BoxShape.RECTANGLE : shape;
+    }
+  }
 
   public enum First implements Choosable {
     BASE("base"),

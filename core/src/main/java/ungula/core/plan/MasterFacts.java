@@ -1,5 +1,6 @@
 package ungula.core.plan;
 
+import java.util.List;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.FillCurve;
 import ungula.core.study.MeshReport;
@@ -11,6 +12,7 @@ import ungula.core.study.MeshReport;
  * @param sizeMm outer size as posed
  * @param topMm its highest point, from the middle and above the plate it is set down on
  * @param curve volume below each height, set down at z = 0
+ * @param shadow what it covers seen from above: rings from the middle, mm
  * @param restMm2 how much of it lies on the plate
  * @param report of the mesh, in millimetres; null when there is no mesh
  * @param guessedUnitMm the unit taken for the file; null when the file or the user says
@@ -21,13 +23,14 @@ public record MasterFacts(
     Vec3 sizeMm,
     Vec3 topMm,
     FillCurve curve,
+    List<double[]> shadow,
     double restMm2,
     MeshReport report,
     Double guessedUnitMm,
     String titled,
     ShapeFacts shape) {
 
-  /** Before its shape is worked out. */
+  /** Before its shape is worked out; seen from above it fills its outer size. */
   public MasterFacts(
       Vec3 sizeMm,
       Vec3 topMm,
@@ -36,7 +39,13 @@ public record MasterFacts(
       MeshReport report,
       Double guessedUnitMm,
       String titled) {
-    this(sizeMm, topMm, curve, restMm2, report, guessedUnitMm, titled, null);
+    this(sizeMm, topMm, curve, rectangle(sizeMm), restMm2, report, guessedUnitMm, titled, null);
+  }
+
+  private static List<double[]> rectangle(Vec3 size) {
+    double x = size.x() / 2;
+    double y = size.y() / 2;
+    return List.of(new double[] {-x, -y, x, -y, x, y, -x, y});
   }
 
   /** Whether the mould is open at the plate: the master stands on it and is not lifted off. */
@@ -45,6 +54,7 @@ public record MasterFacts(
   }
 
   public MasterFacts with(ShapeFacts found) {
-    return new MasterFacts(sizeMm, topMm, curve, restMm2, report, guessedUnitMm, titled, found);
+    return new MasterFacts(
+        sizeMm, topMm, curve, shadow, restMm2, report, guessedUnitMm, titled, found);
   }
 }

@@ -14,6 +14,8 @@ import ungula.core.geometry.Vec3;
 import ungula.core.master.VolumeWays;
 import ungula.core.mesh.FillCurve;
 import ungula.core.mould.BoxMould;
+import ungula.core.mould.BoxShape;
+import ungula.core.mould.Inside;
 import ungula.core.quantity.Density;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
@@ -72,10 +74,13 @@ public final class Planner {
         p.undecided());
   }
 
-  /** The box and the mix only, without cautions: what a fix would cost. */
-  static Planner totals(Choices choices, MasterFacts facts, Product product, Workshop workshop) {
-    Planner p = new Planner(choices, facts, product, workshop);
-    p.compute();
+  /** The box and the mix only, without cautions: what other choices would cost. */
+  Planner totals(Choices other) {
+    Planner p = new Planner(other, facts, product, workshop);
+    Choices.Box before = choices.mould();
+    Choices.Box after = other.mould();
+    boolean same = before.shape() == after.shape() && before.sidesMm() == after.sidesMm();
+    p.compute(same && !after.shape().sided() ? box.inside() : inside(after, after.shape(), facts));
     return p;
   }
 
@@ -87,13 +92,16 @@ public final class Planner {
   }
 
   private void compute() {
-    if (facts == null) {
-      return;
+    if (facts != null) {
+      compute(inside(choices.mould(), choices.mould().shape(), facts));
     }
-    box = boxRound(facts.curve());
+  }
+
+  private void compute(Inside inside) {
+    box = boxRound(choices, facts.sizeMm(), facts.curve(), inside);
     masterVolume();
     if (Math.abs(facts.curve().total() - masterMm3) > 1e-9 * masterMm3) {
-      box = boxRound(facts.curve().scaledTo(masterMm3));
+      box = boxRound(choices, facts.sizeMm(), facts.curve().scaledTo(masterMm3), inside);
     }
     sizes(choices.mould());
     rubber();
@@ -203,7 +211,7 @@ public final class Planner {
     Working.Builder w =
         Working.of(
                 report.estimate()
-                    ? "volume by straight columns through the surface, shared room once"
+                    ? "volume by the distance field: cells inside the surface, shared room once"
                     : "volume enclosed by the facets: sum of a · (b × c) ÷ 6")
             .given("model", facts.titled(), MEASURED)
             .given("facets", Numbers.fixed(report.triangles(), 0), MEASURED);
@@ -226,25 +234,35 @@ public final class Planner {
     return mm == 1000 ? "metres" : mm == 1 ? "millimetres" : Numbers.trimmed(mm, 4) + " mm";
   }
 
-  private BoxMould boxRound(FillCurve master) {
-    return boxRound(choices, facts.sizeMm(), master);
-  }
-
-  /** The box the choices make round any master. */
-  static BoxMould boxRound(Choices choices, Vec3 s, FillCurve master) {
-    Choices.Box c = choices.mould();
+  /** The box the choices make round any master with so much inside. */
+  static BoxMould boxRound(Choices choices, Vec3 masterMm, FillCurve master, Inside inside) {
     double below = choices.pose().liftMm();
     return new BoxMould(
-        s,
+        masterMm,
         master.raised(below),
+        inside,
+        below,
+        choices.mould().overTopMm(),
+        choices.mould().freeboardMm(),
+        choices.mould().sheet());
+  }
+
+  /** The inside of a box of a shape with the walls chosen. */
+  static Inside inside(Choices.Box c, BoxShape shape, MasterFacts facts) {
+    return shape == BoxShape.RECTANGLE
+        ? rectangle(c, facts.sizeMm())
+        : Inside.of(shape, rectangle(c, facts.sizeMm()), facts.shadow(), c.sidesMm());
+  }
+
+  /** Of a rectangular one, where each side may have its own wall. */
+  static Inside rectangle(Choices.Box c, Vec3 s) {
+    return Inside.rectangle(
+        s.x(),
+        s.y(),
         side(c.leftMm(), c.sidesMm(), c.insideLengthMm(), s.x()),
         side(c.rightMm(), c.sidesMm(), c.insideLengthMm(), s.x()),
         side(c.frontMm(), c.sidesMm(), c.insideWidthMm(), s.y()),
-        side(c.backMm(), c.sidesMm(), c.insideWidthMm(), s.y()),
-        below,
-        c.overTopMm(),
-        c.freeboardMm(),
-        c.sheet());
+        side(c.backMm(), c.sidesMm(), c.insideWidthMm(), s.y()));
   }
 
   private static double side(Double own, double sides, Double inside, double master) {
@@ -259,7 +277,8 @@ public final class Planner {
     double l = box.insideLengthMm();
     double w = box.insideWidthMm();
     double h = box.pourLineMm();
-    String inside = Length.format3(l, w, h, units);
+    boolean round = box.inside().shape() == BoxShape.TUBE;
+    String inside = round ? "Ø " + mm(l) + ", " + mm(h) + " high" : Length.format3(l, w, h, units);
     figures.put(
         "box.inside",
         "inside, to the pour line",
@@ -278,27 +297,19 @@ public final class Planner {
         "outside, walls up to",
         box.outsideLengthMm(),
         outside,
-        Working.of("outside = inside + 2 × sheet; height = pour line + wall above it")
-            .given("inside", Length.format3(l, w, h, units), COMPUTED)
-            .given("sheet", c.sheet().text(), CHOSEN)
+        Working.of("outside = inside + 2 × wall; height = pour line + wall above it")
+            .given("inside", inside, COMPUTED)
+            .given("wall", round ? "pipe, " + mm(box.wallMm()) : c.sheet().text(), CHOSEN)
             .given("above the pour line", mm(c.freeboardMm()), CHOSEN)
             .done());
     figures.length(
         "box.thinnest",
         "thinnest wall, " + box.thinnestPlace(),
         box.thinnestWallMm(),
-        Working.of("least of the rubber left, right, front, back, over and below")
-            .step(
-                mm(box.leftMm())
-                    + ", "
-                    + mm(box.rightMm())
-                    + ", "
-                    + mm(box.frontMm())
-                    + ", "
-                    + mm(box.backMm())
-                    + ", "
-                    + mm(box.overTopMm())
-                    + (box.belowMm() > 0 ? ", " + mm(box.belowMm()) : ""))
+        Working.of("least of the rubber round the sides, over and below")
+            .given("round the sides, seen from above", mm(box.inside().thinnestMm()), COMPUTED)
+            .given("over the top", mm(box.overTopMm()), CHOSEN)
+            .given("below", box.belowMm() > 0 ? mm(box.belowMm()) : "on the plate", CHOSEN)
             .done());
     double area = box.sheetAreaMm2();
     double cost = area / 1e6 * c.sheet().pricePerM2();
@@ -306,9 +317,18 @@ public final class Planner {
         "box.cost",
         "sheet for the box",
         cost,
-        Working.of("area of four walls and a base that stands out 20 mm × price")
+        Working.of("area of walls with their laps, and a base that stands out 20 mm, × price")
             .given("area", Numbers.fixed(area / 1e6, 3) + " m²", COMPUTED)
             .given(c.sheet().text(), figures.money(c.sheet().pricePerM2()) + " per m²", DEFAULT)
+            .step(round ? "The pipe itself is not in it." : "")
+            .done());
+    figures.length(
+        "box.seal",
+        "joints to seal",
+        box.sealMm(),
+        Working.of("joints = round the base + upright ones × wall height")
+            .given("round the base", mm(box.inside().perimeterMm()), COMPUTED)
+            .given("wall height", mm(box.wallHeightMm()), COMPUTED)
             .done());
   }
 
@@ -320,9 +340,7 @@ public final class Planner {
         "rubber.box",
         "rubber in the box",
         v,
-        Working.of("rubber = inside length × inside width × pour line − master below the line")
-            .given("inside length", mm(box.insideLengthMm()), COMPUTED)
-            .given("inside width", mm(box.insideWidthMm()), COMPUTED)
+        insideArea()
             .given("pour line", mm(line), COMPUTED)
             .given("master below the line", ml(below), COMPUTED)
             .step(
@@ -370,6 +388,16 @@ public final class Planner {
             .given("in the box", ml(v), COMPUTED)
             .given("allowance", ml(allowance), COMPUTED)
             .done());
+  }
+
+  /** The rubber's formula, as far as the inside of the box. */
+  private Working.Builder insideArea() {
+    return box.inside().shape() == BoxShape.RECTANGLE
+        ? Working.of("rubber = inside length × inside width × pour line − master below the line")
+            .given("inside length", mm(box.insideLengthMm()), COMPUTED)
+            .given("inside width", mm(box.insideWidthMm()), COMPUTED)
+        : Working.of("rubber = inside area × pour line − master below the line")
+            .given("inside area", Numbers.fixed(box.insideAreaMm2() / 100, 1) + " cm²", COMPUTED);
   }
 
   private Map<String, Plan.Stage> stages() {

@@ -100,7 +100,10 @@ public final class StandOffers {
 
   private BoxMould box(Stand s) {
     return Planner.boxRound(
-        choices, s.sizeMm(), FillCurve.even(masterMm3, 0, Math.max(s.sizeMm().z(), 1e-3)));
+        choices,
+        s.sizeMm(),
+        FillCurve.even(masterMm3, 0, Math.max(s.sizeMm().z(), 1e-3)),
+        Planner.rectangle(choices.mould(), s.sizeMm()));
   }
 
   private Offer offer(Pick pick) {
@@ -159,7 +162,7 @@ public final class StandOffers {
     BoxMould box = box(s);
     book.volume(
         "rubber",
-        "rubber in the box",
+        "rubber in a rectangular box",
         box.rubberMm3(),
         Working.of("inside of the box to the pour line − master")
             .given(

@@ -61,6 +61,13 @@ public final class Length {
         + " mm";
   }
 
+  /** Length × width, with the unit once. */
+  public static String format2(double aMm, double bMm, Units units) {
+    return units.display() == Display.INCH
+        ? format(aMm, units) + " × " + format(bMm, units)
+        : Numbers.trimmed(aMm, 1) + " × " + Numbers.trimmed(bMm, 1) + " mm";
+  }
+
   private static String sixteenths(double inches) {
     long n = Math.round(Math.abs(inches) * 16);
     String sign = inches < 0 && n > 0 ? "-" : "";

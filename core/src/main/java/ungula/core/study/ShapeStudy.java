@@ -107,14 +107,20 @@ public record ShapeStudy(
   /**
    * What is asked of the shape, apart from the posed mesh itself.
    *
-   * @param inside of the box up to the pour line, in the posed frame
+   * @param inside what the box fits in, up to the pour line, in the posed frame
+   * @param ring of the walls' insides, seen from above: x and y in turn
    * @param liftMm master clear of the plate by this
    * @param baseOpen whether the master stands on the plate, so that the mould is open there
    * @param sprue poured in through; null pours through the base, or where the cast is highest
    * @param vents there already
    */
   public record Question(
-      Box3 inside, double liftMm, boolean baseOpen, SurfacePoint sprue, List<SurfacePoint> vents) {
+      Box3 inside,
+      double[] ring,
+      double liftMm,
+      boolean baseOpen,
+      SurfacePoint sprue,
+      List<SurfacePoint> vents) {
 
     Inlet inlet() {
       return sprue != null ? Inlet.SPRUE : baseOpen ? Inlet.BASE : Inlet.HIGHEST;
@@ -160,7 +166,7 @@ public record ShapeStudy(
     Vents.Proposal vents = Vents.propose(cavity, openings, Vec3.UP, MOST_VENTS);
     Locks.Result locks = Locks.of(mesh, Vec3.UP, false, parallel, progress.part(0.7, 0.85));
     progress.at("Measuring the rubber", 0.85);
-    RubberWall.Result wall = RubberWall.of(mesh, across, q.inside, q.baseOpen);
+    RubberWall.Result wall = RubberWall.of(mesh, across, q.ring, q.inside.max().z(), q.baseOpen);
     progress.at("Pulling the mould off", 0.9);
     Stretch stretch = Stretch.pulledUp(master.slicer(Cut.TOP), mesh.bounds().size().z(), parallel);
     ShapeStudy study =

@@ -27,8 +27,8 @@ public class BoxMouldTest {
   private static BoxMould box(
       double left, double right, double front, double back, double below, double over) {
     FillCurve curve = FillCurve.even(80 * 55 * 42, 0, 42).raised(below);
-    return new BoxMould(
-        MASTER, curve, left, right, front, back, below, over, 15, SheetStock.ACRYLIC_3);
+    Inside inside = Inside.rectangle(MASTER.x(), MASTER.y(), left, right, front, back);
+    return new BoxMould(MASTER, curve, inside, below, over, 15, SheetStock.ACRYLIC_3);
   }
 
   @Test

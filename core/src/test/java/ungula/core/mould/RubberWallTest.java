@@ -7,7 +7,6 @@ import static org.testng.Assert.assertTrue;
 import org.testng.annotations.Test;
 import ungula.core.Near;
 import ungula.core.Shapes;
-import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.TriangleMesh;
@@ -17,11 +16,12 @@ import ungula.core.work.Progress;
 
 public class RubberWallTest {
 
-  private static final Box3 BOX = new Box3(new Vec3(-50, -50, 0), new Vec3(50, 42, 75));
+  /** Walls at 50, at the back at 42. */
+  private static final double[] RING = {-50, -50, 50, -50, 50, 42, -50, 42};
 
   private static Result of(TriangleMesh mesh, boolean standing) {
     FacingFaces across = FacingFaces.of(mesh, new Parallel(2), Progress.NONE);
-    return RubberWall.of(mesh, across, BOX, standing);
+    return RubberWall.of(mesh, across, RING, 75, standing);
   }
 
   private static TriangleMesh sphereAt(double z) {

@@ -23,6 +23,7 @@ import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.SurfacePoint;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.FacingFaces;
+import ungula.core.mould.Inside;
 import ungula.core.study.ShapeStudy.Question;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
@@ -32,8 +33,11 @@ public class ShapeStudyTest {
   private static Question question(PosedMaster master, double lift, SurfacePoint... vents) {
     Box3 b = master.mesh().bounds();
     Vec3 wall = new Vec3(12, 12, 0);
+    double x = b.size().x();
+    double y = b.size().y();
     return new Question(
         new Box3(b.min().minus(wall), b.max().plus(wall).plus(new Vec3(0, 0, lift + 10))),
+        Inside.rectangle(x, y, 12, 12, 12, 12).ring(),
         lift,
         master.restMm2() > 0 && lift == 0,
         null,

@@ -143,10 +143,12 @@ public final class Bench {
             size,
             posed[0].top(),
             posed[0].curve(),
+            posed[0].shadow(),
             posed[0].restMm2(),
             result[0].report().scaled(unit),
             null,
-            "");
+            "",
+            null);
     Product product = ExampleProducts.all().get("marram-20");
     Choices choices = Choices.fresh(Units.METRIC);
     times.put("planMs", median(() -> Planner.plan(choices, facts, product, Workshop.DEFAULT)));

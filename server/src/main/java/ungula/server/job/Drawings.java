@@ -1,9 +1,11 @@
 package ungula.server.job;
 
 import java.awt.image.BufferedImage;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import ungula.core.master.Measured;
+import ungula.core.master.PosedMaster;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
@@ -26,7 +28,7 @@ public class Drawings {
    */
   public SectionDrawing section(Jobs.Job job, BoxMould box, Cut cut, Double at) {
     double middle = cut == Cut.TOP ? box.belowMm() + box.masterMm().z() / 2 : 0;
-    SectionDrawing drawing =
+    SectionDrawing drawn =
         SectionDrawing.of(
             box,
             shapes.posed(job.choices()).map(p -> p.slicer(cut)).orElse(null),
@@ -34,6 +36,11 @@ public class Drawings {
             job.choices().master().measured().outline() == Measured.Outline.ROUND,
             at == null ? middle : at,
             job.choices().units());
+    SectionDrawing drawing =
+        cut == Cut.TOP
+            ? drawn.with(
+                Role.SHADOW, shapes.posed(job.choices()).map(PosedMaster::shadow).orElse(List.of()))
+            : drawn;
     return job.study()
         .map(
             s ->

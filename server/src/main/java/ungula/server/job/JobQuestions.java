@@ -48,17 +48,18 @@ class JobQuestions {
 
   /** What the shape decides as it stands in a box. Its values by facet: locked, then the wall. */
   Question<ShapeStudy> study(Choices c, BoxMould box, boolean baseOpen) {
-    Vec3 size = box.masterMm();
     Box3 inside =
         new Box3(
-            new Vec3(-size.x() / 2 - box.leftMm(), -size.y() / 2 - box.frontMm(), 0),
-            new Vec3(
-                size.x() / 2 + box.rightMm(),
-                size.y() / 2 + box.backMm(),
-                Math.max(box.pourLineMm(), 0.01)));
+            new Vec3(box.inside().minX(), box.inside().minY(), 0),
+            new Vec3(box.inside().maxX(), box.inside().maxY(), Math.max(box.pourLineMm(), 0.01)));
     ShapeStudy.Question q =
         new ShapeStudy.Question(
-            inside, box.belowMm(), baseOpen, c.casting().sprue(), c.casting().vents());
+            inside,
+            box.inside().ring(),
+            box.belowMm(),
+            baseOpen,
+            c.casting().sprue(),
+            c.casting().vents());
     return studies.question(
         new AskedOfPose(ShapeStudy.VERSION, body(c), c.pose().turn(), q),
         ShapeStudy.class,

@@ -77,7 +77,7 @@ public class Jobs {
     }
 
     /** The box, for what cannot be shown without one. */
-    BoxMould box() {
+    public BoxMould box() {
       return plan.box()
           .orElseThrow(
               () ->

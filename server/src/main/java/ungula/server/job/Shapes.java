@@ -184,7 +184,15 @@ public class Shapes {
   private MasterFacts shaped(Choices choices, MeshReport report, Double guessedUnit, String title) {
     PosedMaster p = posed(choices).orElseThrow();
     return new MasterFacts(
-        p.mesh().bounds().size(), p.top(), p.curve(), p.restMm2(), report, guessedUnit, title);
+        p.mesh().bounds().size(),
+        p.top(),
+        p.curve(),
+        p.shadow(),
+        p.restMm2(),
+        report,
+        guessedUnit,
+        title,
+        null);
   }
 
   private static MasterFacts measured(Measured m) {

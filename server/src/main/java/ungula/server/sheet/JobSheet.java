@@ -12,6 +12,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import ungula.core.cutlist.CutList;
+import ungula.core.cutlist.CutPart;
 import ungula.core.mould.SectionDrawing;
 import ungula.core.mould.SectionDrawing.Dimension;
 import ungula.core.mould.SectionDrawing.Side;
@@ -31,7 +33,8 @@ final class JobSheet {
   private static final float SECTION_HEIGHT = 250;
 
   /**
-   * @param drawing null while there is no box
+   * @param views of the box, the most telling first; empty while there is none
+   * @param cuts what to cut for it; null while there is none
    * @param picture null without a model
    * @param product name of the rubber; empty while none is picked
    * @param ratio in plain words; empty while there is none
@@ -42,11 +45,17 @@ final class JobSheet {
       Choices choices,
       Map<String, Figure> figures,
       List<Caution> cautions,
-      SectionDrawing drawing,
+      List<View> views,
+      CutList cuts,
       BufferedImage picture,
       String product,
       String ratio,
       LocalDate day) {}
+
+  /**
+   * @param seen from where, in words
+   */
+  record View(SectionDrawing drawing, String seen) {}
 
   private final Content c;
   private final SheetPen pen;
@@ -71,11 +80,14 @@ final class JobSheet {
   private void all() throws IOException {
     head();
     amounts();
-    if (c.drawing != null) {
-      section();
+    if (!c.views.isEmpty()) {
+      section(c.views.get(0));
     }
     blanks();
     cautions();
+    if (c.cuts != null) {
+      box(c.cuts);
+    }
     working();
   }
 
@@ -125,9 +137,30 @@ final class JobSheet {
     pen.down(Math.max(c.picture == null ? 0 : 140, top - y) + 6);
   }
 
-  private void section() throws IOException {
+  /** The other views, and what to cut. */
+  private void box(CutList cuts) throws IOException {
+    pen.newPage();
+    pen.line("The box", 14, true, SheetPen.INK);
+    pen.down(4);
+    for (View view : c.views.subList(1, c.views.size())) {
+      section(view);
+    }
+    for (CutPart part : cuts.parts()) {
+      pen.room(30);
+      String count = part.count() == 1 ? "" : part.count() + " × ";
+      pen.line(count + part.name() + ", " + part.size(), 9.5f, true, SheetPen.INK);
+      if (!part.note().isEmpty()) {
+        pen.line(part.note(), 8.5f, false, SheetPen.QUIET);
+      }
+    }
+    for (String also : cuts.besides()) {
+      pen.line(also, 9, false, SheetPen.INK);
+    }
+  }
+
+  private void section(View view) throws IOException {
     pen.room(SECTION_HEIGHT + 60);
-    SectionDrawing d = c.drawing;
+    SectionDrawing d = view.drawing;
     float wide = (float) (d.right() - d.left());
     float high = (float) (d.top() - d.bottom());
     float gutter = 70;
@@ -156,13 +189,7 @@ final class JobSheet {
       dimension(dim, x0, y0, scale, base, side);
     }
     pen.down(6 + high * scale + 52);
-    pen.text(
-        "seen from the front, cut through the middle",
-        pen.left(),
-        pen.y() + 8,
-        8,
-        false,
-        SheetPen.QUIET);
+    pen.text(view.seen, pen.left(), pen.y() + 8, 8, false, SheetPen.QUIET);
   }
 
   private void draw(SectionDrawing.Role role, List<float[]> rings) throws IOException {
@@ -175,10 +202,12 @@ final class JobSheet {
         pen.polygon(rings, null, SheetPen.INK);
       }
       case ENVELOPE -> pen.polygon(rings, MASTER, SheetPen.QUIET);
-      default -> {
-        float[] line = rings.get(0);
-        for (int i = 2; i < line.length; i += 2) {
-          pen.rule(line[i - 2], line[i - 1], line[i], line[i + 1], 1, SheetPen.CLAY);
+      case SHADOW, AIR, CAST_AIR -> pen.polygon(rings, null, SheetPen.QUIET);
+      case POUR_LINE, GAP -> {
+        for (float[] line : rings) {
+          for (int i = 2; i < line.length; i += 2) {
+            pen.rule(line[i - 2], line[i - 1], line[i], line[i + 1], 1, SheetPen.CLAY);
+          }
         }
       }
     }

@@ -4,6 +4,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.util.List;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -13,7 +14,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import ungula.core.cutlist.CutList;
 import ungula.core.mesh.Slicer.Cut;
+import ungula.core.mould.BoxMould;
 import ungula.core.plan.Choices;
 import ungula.core.plan.Workshop;
 import ungula.core.rubber.Ratio;
@@ -56,7 +59,8 @@ class SheetController {
             c,
             job.plan().figures(),
             job.plan().cautions(),
-            job.plan().box().map(box -> drawings.section(job, box, Cut.FRONT, null)).orElse(null),
+            job.plan().box().map(box -> views(job, box)).orElse(List.of()),
+            job.plan().box().map(box -> CutList.of(box, c.units())).orElse(null),
             drawings.picture(job, 528, 396).orElse(null),
             job.product() == null ? "" : job.product().name(),
             ratio == null ? "" : Ratio.sentence(job.product().hardenerPerBase(ratio)),
@@ -66,6 +70,18 @@ class SheetController {
     return ResponseEntity.ok()
         .header(HttpHeaders.CONTENT_DISPOSITION, named("inline", job.row().name() + ".pdf"))
         .body(out.toByteArray());
+  }
+
+  private List<JobSheet.View> views(Jobs.Job job, BoxMould box) {
+    return List.of(
+        new JobSheet.View(
+            drawings.section(job, box, Cut.FRONT, null),
+            "seen from the front, cut through the middle"),
+        new JobSheet.View(
+            drawings.section(job, box, Cut.TOP, null), "seen from above, cut half way up"),
+        new JobSheet.View(
+            drawings.section(job, box, Cut.SIDE, null),
+            "seen from the right, cut through the middle"));
   }
 
   private static String named(String disposition, String name) {

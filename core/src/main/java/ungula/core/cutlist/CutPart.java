@@ -1,0 +1,21 @@
+package ungula.core.cutlist;
+
+import java.util.List;
+
+/**
+ * A piece to cut out of flat stock.
+ *
+ * @param name what it is
+ * @param count how many alike
+ * @param size in words
+ * @param outline to cut along: x and y in turn, mm, closed
+ * @param scores lines to score or to mark, not to cut through
+ * @param note what to do with it; empty when nothing
+ */
+public record CutPart(
+    String name, int count, String size, double[] outline, List<double[]> scores, String note) {
+
+  static double[] rectangle(double length, double width) {
+    return new double[] {0, 0, length, 0, length, width, 0, width};
+  }
+}

@@ -1,0 +1,158 @@
+package ungula.core.mesh;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * The outline of a body seen from above: what it covers of the plate.
+ *
+ * <p>Traced round the pixels of a raster that the body touches, so never too small, and too large
+ * by less than two of them: {@link #PIXELS} to the longest side. Holes one could look through are
+ * taken as covered.
+ */
+public final class Shadow {
+
+  /** Along the longest side: a tenth of a millimetre of a hand's length. */
+  private static final int PIXELS = 1600;
+
+  private final int nx;
+  private final int ny;
+  private final double x0;
+  private final double y0;
+  private final double pixel;
+  private final boolean[] covered;
+
+  private Shadow(TriangleMesh mesh) {
+    var b = mesh.bounds();
+    pixel = Math.max(1e-9, Math.max(b.size().x(), b.size().y()) / PIXELS);
+    // a rim of one pixel is never covered, however this is rounded
+    x0 = b.min().x() - 1.5 * pixel;
+    y0 = b.min().y() - 1.5 * pixel;
+    nx = (int) Math.ceil(b.size().x() / pixel) + 4;
+    ny = (int) Math.ceil(b.size().y() / pixel) + 4;
+    covered = new boolean[nx * ny];
+  }
+
+  /**
+   * @return rings of right, up pairs in mm, counter-clockwise, the largest first
+   */
+  public static List<double[]> of(TriangleMesh mesh) {
+    Shadow s = new Shadow(mesh);
+    double[] p = mesh.xyz();
+    int[] c = mesh.corners();
+    for (int t = 0; t < c.length; t += 3) {
+      s.cover(p, 3 * c[t], 3 * c[t + 1], 3 * c[t + 2]);
+    }
+    return s.rings();
+  }
+
+  /** Covers the pixels a triangle touches: in each row of them from its leftmost to its right. */
+  private void cover(double[] p, int a, int b, int c) {
+    double ya = (p[a + 1] - y0) / pixel;
+    double yb = (p[b + 1] - y0) / pixel;
+    double yc = (p[c + 1] - y0) / pixel;
+    double xa = (p[a] - x0) / pixel;
+    double xb = (p[b] - x0) / pixel;
+    double xc = (p[c] - x0) / pixel;
+    int first = (int) Math.min(ya, Math.min(yb, yc));
+    int last = (int) Math.max(ya, Math.max(yb, yc));
+    for (int j = first; j <= last; j++) {
+      double[] reach = {Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY};
+      edge(xa, ya, xb, yb, j, reach);
+      edge(xb, yb, xc, yc, j, reach);
+      edge(xc, yc, xa, ya, j, reach);
+      if (reach[0] <= reach[1]) {
+        Arrays.fill(covered, j * nx + (int) reach[0], j * nx + (int) reach[1] + 1, true);
+      }
+    }
+  }
+
+  /** Widens a row's reach to the part of an edge that lies in it. */
+  private static void edge(double xa, double ya, double xb, double yb, int row, double[] reach) {
+    double low = Math.max(row, Math.min(ya, yb));
+    double high = Math.min(row + 1.0, Math.max(ya, yb));
+    if (low > high) {
+      return;
+    }
+    double at = ya == yb ? xa : xa + (xb - xa) * (low - ya) / (yb - ya);
+    double to = ya == yb ? xb : xa + (xb - xa) * (high - ya) / (yb - ya);
+    reach[0] = Math.min(reach[0], Math.min(at, to));
+    reach[1] = Math.max(reach[1], Math.max(at, to));
+  }
+
+  private boolean at(int i, int j) {
+    return covered[j * nx + i];
+  }
+
+  private List<double[]> rings() {
+    // directed sides of covered pixels that face bare ones, by where they begin
+    Map<Integer, List<Integer>> next = new HashMap<>();
+    int across = nx + 1;
+    for (int j = 1; j + 1 < ny; j++) {
+      for (int i = 1; i + 1 < nx; i++) {
+        if (!at(i, j)) {
+          continue;
+        }
+        int corner = j * across + i;
+        side(!at(i, j - 1), corner, corner + 1, next);
+        side(!at(i + 1, j), corner + 1, corner + 1 + across, next);
+        side(!at(i, j + 1), corner + 1 + across, corner + across, next);
+        side(!at(i - 1, j), corner + across, corner, next);
+      }
+    }
+    List<double[]> rings = new ArrayList<>();
+    while (!next.isEmpty()) {
+      double[] ring = ring(next, across);
+      if (Outline.area(ring) > 0) {
+        rings.add(Outline.thinned(ring, 0.75 * pixel));
+      }
+    }
+    rings.sort((r, q) -> Double.compare(Outline.area(q), Outline.area(r)));
+    return List.copyOf(rings);
+  }
+
+  private static void side(boolean bare, int from, int to, Map<Integer, List<Integer>> next) {
+    if (bare) {
+      next.computeIfAbsent(from, n -> new ArrayList<>(1)).add(to);
+    }
+  }
+
+  /** Follows sides from any of them back to where it began; each is used once. */
+  private double[] ring(Map<Integer, List<Integer>> next, int across) {
+    int begin = next.keySet().iterator().next();
+    double[] ring = new double[64];
+    int n = 0;
+    int at = begin;
+    int before = -1;
+    do {
+      List<Integer> ways = next.get(at);
+      int to = ways.size() == 1 ? ways.get(0) : turn(ways, before, at, across);
+      ways.remove((Integer) to);
+      if (ways.isEmpty()) {
+        next.remove(at);
+      }
+      if (n == ring.length) {
+        ring = Arrays.copyOf(ring, 2 * n);
+      }
+      ring[n++] = x0 + at % across * pixel;
+      ring[n++] = y0 + at / across * pixel;
+      before = at;
+      at = to;
+    } while (at != begin);
+    return Arrays.copyOf(ring, n);
+  }
+
+  /** Where two pixels touch at a corner only, they stay apart: the way turns left. */
+  private static int turn(List<Integer> ways, int before, int at, int across) {
+    if (before < 0) {
+      return ways.get(0);
+    }
+    int dx = at % across - before % across;
+    int dy = at / across - before / across;
+    int left = at - dy + dx * across;
+    return ways.contains(left) ? left : ways.get(0);
+  }
+}

@@ -1,0 +1,28 @@
+package ungula.core.mould;
+
+import ungula.core.quantity.Choosable;
+
+/** How a box runs round its master, seen from above. */
+public enum BoxShape implements Choosable {
+  RECTANGLE("rectangular box"),
+  BLOCKS("rectangular box with corner blocks"),
+  OUTLINE("box that follows the outline"),
+  ROUND_ENDED("round-ended box"),
+  TUBE("round tube");
+
+  private final String text;
+
+  BoxShape(String text) {
+    this.text = text;
+  }
+
+  @Override
+  public String text() {
+    return text;
+  }
+
+  /** Whether each side has a wall of its own. */
+  public boolean sided() {
+    return this == RECTANGLE || this == BLOCKS;
+  }
+}

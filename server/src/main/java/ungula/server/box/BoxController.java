@@ -1,0 +1,113 @@
+package ungula.server.box;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import ungula.core.cutlist.CutList;
+import ungula.core.cutlist.CutPart;
+import ungula.core.cutlist.CutSheet;
+import ungula.core.cutlist.Dxf;
+import ungula.core.cutlist.Svg;
+import ungula.core.plan.BoxOffers;
+import ungula.core.working.Figure;
+import ungula.server.job.Jobs;
+import ungula.server.job.Shapes;
+
+/** The box of a job: shapes it could have, and what to cut for the one chosen. */
+@RestController
+@RequestMapping("/api/jobs/{id}/box")
+class BoxController {
+
+  private final Jobs jobs;
+  private final Shapes shapes;
+
+  BoxController(Jobs jobs, Shapes shapes) {
+    this.jobs = jobs;
+    this.shapes = shapes;
+  }
+
+  /**
+   * @param shape its name among the choices
+   * @param figures rubber, saved, thinnest, sheet
+   */
+  record BoxView(String shape, String text, Map<String, Figure> figures, boolean now) {}
+
+  /** Boxes of every shape with the walls chosen. */
+  @GetMapping("/shapes")
+  List<BoxView> boxShapes(@PathVariable String id) {
+    Jobs.Job job = jobs.find(id);
+    return BoxOffers.of(job.box(), job.choices(), shapes.facts(job.choices())).stream()
+        .map(o -> new BoxView(o.shape().name(), o.name(), o.figures(), o.now()))
+        .toList();
+  }
+
+  /**
+   * @param size in words
+   * @param note what to do with it
+   */
+  record PartView(String name, int count, String size, String note) {}
+
+  /**
+   * @param besides what else is needed, in words
+   */
+  record CutListResponse(List<PartView> parts, List<String> besides) {}
+
+  private static CutList list(Jobs.Job job) {
+    return CutList.of(job.box(), job.choices().units());
+  }
+
+  @GetMapping("/cutlist")
+  CutListResponse cutList(@PathVariable String id) {
+    CutList list = list(jobs.find(id));
+    return new CutListResponse(
+        list.parts().stream().map(BoxController::view).toList(), list.besides());
+  }
+
+  private static PartView view(CutPart p) {
+    return new PartView(p.name(), p.count(), p.size(), p.note());
+  }
+
+  @GetMapping("/cutlist.dxf")
+  ResponseEntity<byte[]> dxf(@PathVariable String id) {
+    Jobs.Job job = jobs.find(id);
+    byte[] dxf = Dxf.of(CutSheet.of(list(job))).getBytes(StandardCharsets.US_ASCII);
+    return file(job, "dxf", MediaType.parseMediaType("image/vnd.dxf"), dxf);
+  }
+
+  @GetMapping("/cutlist.svg")
+  ResponseEntity<byte[]> svg(@PathVariable String id) {
+    Jobs.Job job = jobs.find(id);
+    byte[] svg = Svg.of(CutSheet.of(list(job))).getBytes(StandardCharsets.UTF_8);
+    return file(job, "svg", MediaType.parseMediaType("image/svg+xml"), svg);
+  }
+
+  /** One page as large as the sheet: to be printed at full size. */
+  @GetMapping("/cutlist.pdf")
+  ResponseEntity<byte[]> pdf(@PathVariable String id) throws IOException {
+    Jobs.Job job = jobs.find(id);
+    return file(job, "pdf", MediaType.APPLICATION_PDF, CutSheetPdf.of(CutSheet.of(list(job))));
+  }
+
+  private static ResponseEntity<byte[]> file(
+      Jobs.Job job, String ending, MediaType type, byte[] content) {
+    String name = job.row().name() + ", cut list." + ending;
+    return ResponseEntity.ok()
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.attachment()
+                .filename(name, StandardCharsets.UTF_8)
+                .build()
+                .toString())
+        .contentType(type)
+        .body(content);
+  }
+}
