@@ -76,6 +76,13 @@ public class Screenshots extends Browsing {
     assertThat(page.locator(".marks li").first()).containsText("cm²");
     page.locator(".marks li").last().scrollIntoViewIfNeeded();
     take("marks");
+    page.locator("[data-caution]").first().waitFor(new Locator.WaitForOptions().setTimeout(60_000));
+    stage("Mould");
+    button("Take the box that follows the outline").click();
+    button("Top").click();
+    page.locator(".drawing[data-stale='false'] path.SHADOW").waitFor();
+    page.locator("[aria-label='Cut list'] tr").last().scrollIntoViewIfNeeded();
+    take("boxes");
     visit("rubber/samphire-15");
     assertThat(page.locator("article")).isVisible();
     take("rubber-sheet");
