@@ -44,7 +44,10 @@ public record CutList(List<CutPart> parts, List<String> besides) {
           walls();
           blocks();
         }
-        case OUTLINE -> strip(bends(), "score on the outside and bend away from the score");
+        case OUTLINE ->
+            strip(
+                bends(),
+                "score on the outside, where it turns in on the inside, and bend away from the score");
         case ROUND_ENDED -> strip(List.of(), "bend it round, or cut close scores at the ends");
         case TUBE ->
             besides.add(

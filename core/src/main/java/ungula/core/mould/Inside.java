@@ -163,7 +163,7 @@ public record Inside(
     MinimumBoundingCircle least = new MinimumBoundingCircle(body(shadow));
     double needed = 2 * (least.getRadius() + wall);
     double diameter =
-        Arrays.stream(PIPES_MM).filter(d -> d >= needed - 0.5).findFirst().orElse(needed);
+        Arrays.stream(PIPES_MM).filter(d -> d >= needed - 0.1).findFirst().orElse(needed);
     Coordinate c = least.getCentre();
     double r = diameter / 2;
     return new Inside(
@@ -238,7 +238,7 @@ public record Inside(
    * little more than the wall as makes them long enough.
    */
   private static Inside outline(List<double[]> shadow, double wall) {
-    Geometry body = body(shadow.stream().map(r -> bent(closed(r), ROUGH_MM)).toList());
+    Geometry body = body(shadow.stream().map(r -> bent(r, ROUGH_MM)).toList());
     boolean one = body instanceof Polygon;
     Geometry whole = one ? body : joined(body, wall);
     double[] ring = null;
@@ -246,6 +246,10 @@ public record Inside(
     for (double more = 2 * ROUGH_MM; more < Math.max(wall, 8); more *= 1.4) {
       for (boolean sharp : new boolean[] {true, false}) {
         double[] tried = sharp ? mitred(whole, wall, more) : rounded(whole, wall, more);
+        if (tried.length < 6) {
+          // straightened out of existence
+          continue;
+        }
         double penalty = Math.max(0, LEAST_STRETCH_MM - shortest(tried));
         double area = Outline.area(tried) * (1 + 100 * penalty);
         if (area < least) {
@@ -285,32 +289,58 @@ public record Inside(
   /** The body straightened, then set out to sharp corners: for square ones. */
   private static double[] mitred(Geometry body, double wall, double more) {
     Polygon near = (Polygon) body.buffer(more / 4, 4);
-    Polygon straight = polygon(bent(coordinates(near.getExteriorRing()), more));
-    Geometry out = BufferOp.bufferOp(straight.buffer(0), wall + more, SHARP);
+    double[] straight = bent(coordinates(near.getExteriorRing()), more);
+    if (straight.length < 6) {
+      return straight;
+    }
+    Geometry out = BufferOp.bufferOp(polygon(straight).buffer(0), wall + more, SHARP);
     Geometry one = out instanceof Polygon ? out : out.convexHull();
     return bent(coordinates(((Polygon) one).getExteriorRing()), 0.01);
   }
 
-  /** An outline in fewer, straight stretches, nowhere further from it than so much. */
-  private static double[] bent(double[] closed, double within) {
-    double[] thin = Outline.thinned(closed, within);
+  /**
+   * An outline in fewer, straight stretches, nowhere further from it than so much. It keeps the
+   * point furthest from the middle, which is a corner if there are any.
+   */
+  private static double[] bent(double[] ring, double within) {
+    if (ring.length < 6) {
+      return ring;
+    }
+    double[] thin = Outline.thinned(closedAtFurthest(ring), within);
     // the last point is the first again
-    double[] ring = Arrays.copyOf(thin, thin.length - 2);
-    if (Outline.area(ring) < 0) {
-      double[] turned = new double[ring.length];
-      for (int i = 0; i < ring.length; i += 2) {
-        turned[i] = ring[ring.length - 2 - i];
-        turned[i + 1] = ring[ring.length - 1 - i];
+    double[] out = Arrays.copyOf(thin, thin.length - 2);
+    if (Outline.area(out) < 0) {
+      double[] turned = new double[out.length];
+      for (int i = 0; i < out.length; i += 2) {
+        turned[i] = out[out.length - 2 - i];
+        turned[i + 1] = out[out.length - 1 - i];
       }
       return turned;
     }
-    return ring;
+    return out;
   }
 
-  private static double[] closed(double[] ring) {
-    double[] all = Arrays.copyOf(ring, ring.length + 2);
-    all[ring.length] = ring[0];
-    all[ring.length + 1] = ring[1];
+  private static double[] closedAtFurthest(double[] ring) {
+    int n = ring.length;
+    double x = 0;
+    double y = 0;
+    for (int i = 0; i < n; i += 2) {
+      x += 2 * ring[i] / n;
+      y += 2 * ring[i + 1] / n;
+    }
+    int furthest = 0;
+    double most = -1;
+    for (int i = 0; i < n; i += 2) {
+      double d = Math.hypot(ring[i] - x, ring[i + 1] - y);
+      if (d > most) {
+        most = d;
+        furthest = i;
+      }
+    }
+    double[] all = new double[n + 2];
+    for (int i = 0; i < n + 2; i++) {
+      all[i] = ring[(furthest + i) % n];
+    }
     return all;
   }
 
@@ -346,8 +376,10 @@ public record Inside(
     return JTS.createPolygon(c);
   }
 
+  /** Without the last point, which is the first again. */
   private static double[] coordinates(LinearRing ring) {
     return Arrays.stream(ring.getCoordinates())
+        .limit(Math.max(0, ring.getNumPoints() - 1))
         .flatMapToDouble(c -> Arrays.stream(new double[] {c.x, c.y}))
         .toArray();
   }
@@ -370,8 +402,7 @@ public record Inside(
     }
     BufferParameters corners = shape == BoxShape.OUTLINE ? SHARP : new BufferParameters(ARC / 4);
     Polygon out = (Polygon) BufferOp.bufferOp(polygon(ring), mm, corners);
-    double[] closed = coordinates(out.getExteriorRing());
-    return Arrays.copyOf(closed, closed.length - 2);
+    return coordinates(out.getExteriorRing());
   }
 
   public double minX() {

@@ -174,17 +174,14 @@ public record SectionDrawing(
       add(
           Role.PLATE,
           rectangle(walls[0] - out, -box.sheet().thicknessMm(), walls[walls.length - 1] + out, 0));
-      List<double[]> upright = new ArrayList<>();
-      for (int i = 0; i + 1 < walls.length; i += 2) {
-        upright.add(rectangle(walls[i], 0, walls[i + 1], wall));
-      }
       for (int i = 0; i + 1 < within.length; i += 2) {
-        upright.add(rectangle(within[i], 0, within[i + 1], wall));
         if (line > 0) {
           add(Role.RUBBER, rectangle(within[i], 0, within[i + 1], line));
         }
       }
-      shapes.add(new Shape(Role.WALL, List.copyOf(upright)));
+      for (int i = 0; i + 1 < walls.length; i += 2) {
+        walls(walls[i], walls[i + 1], wall);
+      }
       for (int i = 0; i + 1 < within.length; i += 2) {
         add(Role.POUR_LINE, new double[] {within[i], line, within[i + 1], line});
       }
@@ -199,6 +196,18 @@ public record SectionDrawing(
       }
       dimension(Side.LEFT, 1, masterTop, line, "mould.overTopMm");
       dimension(Side.LEFT, 2, 0, line, "");
+    }
+
+    /** Walls where a stretch of the cut is not inside the box. */
+    private void walls(double begin, double end, double high) {
+      double begun = begin;
+      for (int i = 0; i + 1 < within.length; i += 2) {
+        if (within[i] >= begin && within[i + 1] <= end) {
+          add(Role.WALL, rectangle(begun, 0, within[i], high));
+          begun = within[i + 1];
+        }
+      }
+      add(Role.WALL, rectangle(begun, 0, end, high));
     }
 
     private void plan() {

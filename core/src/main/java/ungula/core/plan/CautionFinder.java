@@ -212,6 +212,7 @@ final class CautionFinder {
           case "front" -> new Place(0, -p.facts.sizeMm().y() / 2, middle());
           case "back" -> new Place(0, p.facts.sizeMm().y() / 2, middle());
           case "below" -> new Place(0, 0, box.belowMm());
+          case "round the sides" -> null;
           default -> top();
         };
     double side = box.inside().thinnestMm();

@@ -1,6 +1,7 @@
 package ungula.core.plan;
 
 import java.util.List;
+import java.util.function.Supplier;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.FillCurve;
 import ungula.core.study.MeshReport;
@@ -12,7 +13,7 @@ import ungula.core.study.MeshReport;
  * @param sizeMm outer size as posed
  * @param topMm its highest point, from the middle and above the plate it is set down on
  * @param curve volume below each height, set down at z = 0
- * @param shadow what it covers seen from above: rings from the middle, mm
+ * @param shadow what it covers seen from above: rings from the middle, mm; told when asked for
  * @param restMm2 how much of it lies on the plate
  * @param report of the mesh, in millimetres; null when there is no mesh
  * @param guessedUnitMm the unit taken for the file; null when the file or the user says
@@ -23,7 +24,7 @@ public record MasterFacts(
     Vec3 sizeMm,
     Vec3 topMm,
     FillCurve curve,
-    List<double[]> shadow,
+    Supplier<List<double[]>> shadow,
     double restMm2,
     MeshReport report,
     Double guessedUnitMm,
@@ -39,7 +40,16 @@ public record MasterFacts(
       MeshReport report,
       Double guessedUnitMm,
       String titled) {
-    this(sizeMm, topMm, curve, rectangle(sizeMm), restMm2, report, guessedUnitMm, titled, null);
+    this(
+        sizeMm,
+        topMm,
+        curve,
+        () -> rectangle(sizeMm),
+        restMm2,
+        report,
+        guessedUnitMm,
+        titled,
+        null);
   }
 
   private static List<double[]> rectangle(Vec3 size) {

@@ -251,7 +251,7 @@ public final class Planner {
   static Inside inside(Choices.Box c, BoxShape shape, MasterFacts facts) {
     return shape == BoxShape.RECTANGLE
         ? rectangle(c, facts.sizeMm())
-        : Inside.of(shape, rectangle(c, facts.sizeMm()), facts.shadow(), c.sidesMm());
+        : Inside.of(shape, rectangle(c, facts.sizeMm()), facts.shadow().get(), c.sidesMm());
   }
 
   /** Of a rectangular one, where each side may have its own wall. */

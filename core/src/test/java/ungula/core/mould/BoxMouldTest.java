@@ -8,12 +8,14 @@ import java.util.List;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import ungula.core.Near;
+import ungula.core.Shapes;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.Pose;
 import ungula.core.master.PosedMaster;
 import ungula.core.master.Tessellation;
 import ungula.core.mesh.FillCurve;
 import ungula.core.mesh.Slicer.Cut;
+import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.SectionDrawing.Dimension;
 import ungula.core.mould.SectionDrawing.Role;
 import ungula.core.mould.SectionDrawing.Shape;
@@ -132,6 +134,36 @@ public class BoxMouldTest {
 
   private static List<String> texts(SectionDrawing d) {
     return d.dimensions().stream().map(Dimension::text).sorted().toList();
+  }
+
+  @Test
+  public void wallsStandWhereNoRubberIsHoweverTheBoxRuns() {
+    // an L: its outline turns in, so that a cut meets walls in between
+    TriangleMesh l =
+        Shapes.both(
+            Tessellation.box(120, 30, 40), Tessellation.box(30, 120, 40), new Vec3(-45, 75, 0));
+    PosedMaster p = PosedMaster.of(l, 1, Pose.AS_MODELLED);
+    Vec3 s = p.mesh().bounds().size();
+    Inside rectangle = Inside.rectangle(s.x(), s.y(), 12, 12, 12, 12);
+    Inside inside = Inside.of(BoxShape.OUTLINE, rectangle, p.shadow(), 12);
+    BoxMould b = new BoxMould(s, p.curve(), inside, 0, 10, 15, SheetStock.ACRYLIC_3);
+    assertTrue(inside.areaMm2() < 0.75 * rectangle.areaMm2());
+    for (double at = inside.minY(); at < inside.maxY(); at += 7) {
+      SectionDrawing d =
+          SectionDrawing.of(b, p.slicer(Cut.FRONT), Cut.FRONT, false, at, Units.METRIC);
+      List<double[]> rubber = rings(d, Role.RUBBER);
+      for (double[] wall : rings(d, Role.WALL)) {
+        assertTrue(wall[2] > wall[0], "a wall of no thickness at " + at);
+        assertTrue(rubber.stream().allMatch(r -> wall[2] <= r[0] || wall[0] >= r[2]));
+      }
+    }
+  }
+
+  private static List<double[]> rings(SectionDrawing d, Role role) {
+    return d.shapes().stream()
+        .filter(shape -> shape.role() == role)
+        .flatMap(shape -> shape.rings().stream())
+        .toList();
   }
 
   @Test

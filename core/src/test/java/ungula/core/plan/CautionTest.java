@@ -12,6 +12,7 @@ import ungula.core.Near;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.FillCurve;
 import ungula.core.mould.Bowing;
+import ungula.core.mould.BoxShape;
 import ungula.core.mould.Fixing;
 import ungula.core.mould.SheetStock;
 import ungula.core.plan.Caution.Level;
@@ -50,6 +51,8 @@ public class CautionTest {
     List<Edit> edits = new ArrayList<>();
     edits.add(Edit.of("master.source", "MEASURED"));
     edits.add(Edit.of("mould.sidesMm", r.nextInt(40) + " mm"));
+    BoxShape[] shapes = BoxShape.values();
+    edits.add(Edit.of("mould.shape", shapes[r.nextInt(shapes.length)].name()));
     edits.add(Edit.of("mould.overTopMm", r.nextInt(60) - 15 + " mm"));
     edits.add(Edit.of("pose.liftMm", (r.nextBoolean() ? 0 : r.nextInt(30)) + " mm"));
     edits.add(

@@ -143,7 +143,7 @@ public final class Bench {
             size,
             posed[0].top(),
             posed[0].curve(),
-            posed[0].shadow(),
+            posed[0]::shadow,
             posed[0].restMm2(),
             result[0].report().scaled(unit),
             null,

@@ -187,7 +187,7 @@ public class Shapes {
         p.mesh().bounds().size(),
         p.top(),
         p.curve(),
-        p.shadow(),
+        p::shadow,
         p.restMm2(),
         report,
         guessedUnit,

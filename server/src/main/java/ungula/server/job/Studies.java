@@ -119,7 +119,11 @@ public class Studies {
 
   /** Starts finding an answer, unless somebody has asked before and it is under way. */
   synchronized <A> void ask(Question<A> q) {
-    if (last(q).filter(t -> t.state() == Tasks.State.RUNNING).isPresent()) {
+    boolean underWay =
+        last(q)
+            .filter(t -> t.state() == Tasks.State.RUNNING && !tasks.cancelled(t.id()))
+            .isPresent();
+    if (underWay) {
       return;
     }
     running.values().removeIf(id -> tasks.look(id).isEmpty());

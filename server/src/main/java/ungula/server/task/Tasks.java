@@ -138,6 +138,12 @@ public class Tasks {
     return Optional.ofNullable(all.get(id)).map(r -> r.view);
   }
 
+  /** Whether it was cancelled, also while it has not noticed yet. */
+  public boolean cancelled(String id) {
+    Running running = all.get(id);
+    return running != null && running.cancelled;
+  }
+
   TaskView find(String id) {
     return running(id).view;
   }

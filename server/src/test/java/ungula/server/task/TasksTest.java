@@ -1,6 +1,7 @@
 package ungula.server.task;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.util.concurrent.CountDownLatch;
@@ -46,7 +47,9 @@ public class TasksTest {
             });
     going.await();
     assertEquals(tasks.find(started.id()).doing(), "Turning in circles");
+    assertFalse(tasks.cancelled(started.id()));
     tasks.cancel(started.id());
+    assertTrue(tasks.cancelled(started.id()));
     assertEquals(ended(started.id()).state(), State.CANCELLED);
   }
 
