@@ -616,6 +616,10 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
   schemas: {
+    BoxKind: {
+      ofPipe: boolean;
+      sided: boolean;
+    };
     BoxView: {
       figures: {
         [key: string]: components['schemas']['Figure'];
@@ -699,6 +703,7 @@ export interface components {
     };
     JobResponse: {
       archived: boolean;
+      box: components['schemas']['BoxKind'];
       cautions: components['schemas']['Caution'][];
       demo: boolean;
       dipstick?: components['schemas']['DipstickView'];

@@ -21,19 +21,19 @@ export function MouldStage({ job, desk, children }: Props) {
       </>
     );
   }
-  const shape = job.words['mould.shape']?.value ?? '';
+  const { sided, ofPipe } = job.box;
   return (
     <>
       <h1>Box</h1>
       <p className="sentence">
-        A <Word k="mould.shape" /> {shape === 'TUBE' ? 'on' : 'of'}{' '}
-        <Word k="mould.sheet" after="," /> leaving <Word k="mould.sidesMm" /> round the sides,{' '}
-        <Word k="mould.overTopMm" /> over the top and <Word k="pose.liftMm" /> below, with{' '}
-        <Word k="mould.freeboardMm" /> of wall above the pour line.
+        A <Word k="mould.shape" /> {ofPipe ? 'on' : 'of'} <Word k="mould.sheet" after="," /> leaving{' '}
+        <Word k="mould.sidesMm" /> round the sides, <Word k="mould.overTopMm" /> over the top and{' '}
+        <Word k="pose.liftMm" /> below, with <Word k="mould.freeboardMm" /> of wall above the pour
+        line.
       </p>
-      {SIDED.includes(shape) && <Sides job={job} />}
+      {sided && <Sides job={job} />}
       <p className="sentence">
-        {shape === 'TUBE' ? (
+        {ofPipe ? (
           'The'
         ) : (
           <>
@@ -60,9 +60,6 @@ export function MouldStage({ job, desk, children }: Props) {
     </>
   );
 }
-
-/** Shapes whose sides have walls of their own. */
-const SIDED = ['RECTANGLE', 'BLOCKS'];
 
 const OWN = [
   'mould.leftMm',

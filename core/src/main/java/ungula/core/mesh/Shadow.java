@@ -25,6 +25,10 @@ public final class Shadow {
   private final double pixel;
   private final boolean[] covered;
 
+  // how far the triangle being covered reaches in a row
+  private double leftmost;
+  private double rightmost;
+
   private Shadow(TriangleMesh mesh) {
     var b = mesh.bounds();
     pixel = Math.max(1e-9, Math.max(b.size().x(), b.size().y()) / PIXELS);
@@ -60,18 +64,19 @@ public final class Shadow {
     int first = (int) Math.min(ya, Math.min(yb, yc));
     int last = (int) Math.max(ya, Math.max(yb, yc));
     for (int j = first; j <= last; j++) {
-      double[] reach = {Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY};
-      edge(xa, ya, xb, yb, j, reach);
-      edge(xb, yb, xc, yc, j, reach);
-      edge(xc, yc, xa, ya, j, reach);
-      if (reach[0] <= reach[1]) {
-        Arrays.fill(covered, j * nx + (int) reach[0], j * nx + (int) reach[1] + 1, true);
+      leftmost = Double.POSITIVE_INFINITY;
+      rightmost = Double.NEGATIVE_INFINITY;
+      edge(xa, ya, xb, yb, j);
+      edge(xb, yb, xc, yc, j);
+      edge(xc, yc, xa, ya, j);
+      if (leftmost <= rightmost) {
+        Arrays.fill(covered, j * nx + (int) leftmost, j * nx + (int) rightmost + 1, true);
       }
     }
   }
 
   /** Widens a row's reach to the part of an edge that lies in it. */
-  private static void edge(double xa, double ya, double xb, double yb, int row, double[] reach) {
+  private void edge(double xa, double ya, double xb, double yb, int row) {
     double low = Math.max(row, Math.min(ya, yb));
     double high = Math.min(row + 1.0, Math.max(ya, yb));
     if (low > high) {
@@ -79,8 +84,8 @@ public final class Shadow {
     }
     double at = ya == yb ? xa : xa + (xb - xa) * (low - ya) / (yb - ya);
     double to = ya == yb ? xb : xa + (xb - xa) * (high - ya) / (yb - ya);
-    reach[0] = Math.min(reach[0], Math.min(at, to));
-    reach[1] = Math.max(reach[1], Math.max(at, to));
+    leftmost = Math.min(leftmost, Math.min(at, to));
+    rightmost = Math.max(rightmost, Math.max(at, to));
   }
 
   private boolean at(int i, int j) {

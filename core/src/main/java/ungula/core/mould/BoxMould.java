@@ -80,7 +80,7 @@ public record BoxMould(
 
   /** Thickness of the walls. */
   public double wallMm() {
-    return inside.shape() == BoxShape.TUBE ? PIPE_WALL_MM : sheet.thicknessMm();
+    return inside.shape().ofPipe() ? PIPE_WALL_MM : sheet.thicknessMm();
   }
 
   public double insideAreaMm2() {

@@ -25,4 +25,9 @@ public enum BoxShape implements Choosable {
   public boolean sided() {
     return this == RECTANGLE || this == BLOCKS;
   }
+
+  /** Whether its wall is bought as pipe; else walls are cut from sheet. */
+  public boolean ofPipe() {
+    return this == TUBE;
+  }
 }

@@ -95,7 +95,7 @@ public final class BoxOffers {
         Working.of("walls with their laps, and the base").done());
     BoxShape shape = box.inside().shape();
     String bought =
-        shape == BoxShape.TUBE
+        shape.ofPipe()
             ? " Ø\u00a0" + Length.format(box.insideLengthMm(), units).replace(' ', '\u00a0')
             : "";
     return new Offer(shape, shape.text() + bought, figures.all(), shape == choices.mould().shape());

@@ -60,8 +60,20 @@ public final class Planner {
    * @param product null while no rubber is picked
    */
   public static Plan plan(Choices choices, MasterFacts facts, Product product, Workshop workshop) {
+    return plan(choices, facts, product, workshop, box(choices, facts));
+  }
+
+  /**
+   * @param known what {@link #box} says of the same choices and facts
+   */
+  public static Plan plan(
+      Choices choices,
+      MasterFacts facts,
+      Product product,
+      Workshop workshop,
+      Optional<BoxMould> known) {
     Planner p = new Planner(choices, facts, product, workshop);
-    p.compute();
+    known.ifPresent(box -> p.compute(box.inside()));
     List<Caution> cautions = new CautionFinder(p).find();
     return new Plan(
         p.figures.all(),
@@ -86,15 +98,12 @@ public final class Planner {
 
   /** The box alone: what a study of the shape is asked about. Empty while no size is known. */
   public static Optional<BoxMould> box(Choices choices, MasterFacts facts) {
-    Planner p = new Planner(choices, facts, null, Workshop.DEFAULT);
-    p.compute();
-    return Optional.ofNullable(p.box);
-  }
-
-  private void compute() {
-    if (facts != null) {
-      compute(inside(choices.mould(), choices.mould().shape(), facts));
+    if (facts == null) {
+      return Optional.empty();
     }
+    Planner p = new Planner(choices, facts, null, Workshop.DEFAULT);
+    p.compute(inside(choices.mould(), choices.mould().shape(), facts));
+    return Optional.of(p.box);
   }
 
   private void compute(Inside inside) {
@@ -277,7 +286,7 @@ public final class Planner {
     double l = box.insideLengthMm();
     double w = box.insideWidthMm();
     double h = box.pourLineMm();
-    boolean round = box.inside().shape() == BoxShape.TUBE;
+    boolean round = box.inside().shape().ofPipe();
     String inside = round ? "Ø " + mm(l) + ", " + mm(h) + " high" : Length.format3(l, w, h, units);
     figures.put(
         "box.inside",

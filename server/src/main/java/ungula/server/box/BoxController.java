@@ -4,8 +4,6 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -21,6 +19,7 @@ import ungula.core.plan.BoxOffers;
 import ungula.core.working.Figure;
 import ungula.server.job.Jobs;
 import ungula.server.job.Shapes;
+import ungula.server.web.Named;
 
 /** The box of a job: shapes it could have, and what to cut for the one chosen. */
 @RestController
@@ -99,14 +98,7 @@ class BoxController {
 
   private static ResponseEntity<byte[]> file(
       Jobs.Job job, String ending, MediaType type, byte[] content) {
-    String name = job.row().name() + ", cut list." + ending;
-    return ResponseEntity.ok()
-        .header(
-            HttpHeaders.CONTENT_DISPOSITION,
-            ContentDisposition.attachment()
-                .filename(name, StandardCharsets.UTF_8)
-                .build()
-                .toString())
+    return Named.attachment(job.row().name() + ", cut list." + ending)
         .contentType(type)
         .body(content);
   }

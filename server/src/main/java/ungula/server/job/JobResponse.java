@@ -28,6 +28,7 @@ import ungula.server.product.Products;
  * @param shapeKey changes when the drawn shape does
  * @param liftMm how far the master stands clear of the plate
  * @param measures of the chosen solid, by word
+ * @param box what its shape allows
  * @param ways to know the volume that are complete, most certain first
  * @param marks that can be painted on the master
  * @param marksKey changes when they do
@@ -55,6 +56,7 @@ public record JobResponse(
     String shapeKey,
     double liftMm,
     List<String> measures,
+    BoxKind box,
     List<WayView> ways,
     List<MarkView> marks,
     String marksKey,
@@ -63,6 +65,14 @@ public record JobResponse(
     SecondPart second,
     List<Products.Offer> rubbers,
     List<String> packs) {
+
+  /**
+   * What can be said of the box chosen.
+   *
+   * @param sided each side may have a wall of its own
+   * @param ofPipe its wall is not cut from sheet
+   */
+  public record BoxKind(boolean sided, boolean ofPipe) {}
 
   /**
    * @param lines the report in words

@@ -71,6 +71,7 @@ class JobViews {
         Choices.fingerprint(Jobs.surfaceKey(c), c.pose().turn()),
         c.pose().liftMm(),
         c.master().solid().kind().measures().stream().map(m -> "master.solid." + m).toList(),
+        new JobResponse.BoxKind(c.mould().shape().sided(), c.mould().shape().ofPipe()),
         job.plan().ways().stream().map(w -> way(w, c.units())).toList(),
         Arrays.stream(Mark.values()).map(m -> mark(m, c)).toList(),
         Choices.fingerprint(c.marks()),

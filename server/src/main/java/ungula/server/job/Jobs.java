@@ -122,13 +122,14 @@ public class Jobs {
   private Job planned(JobMapper.Row row, Choices choices) {
     Product product = products.find(choices.rubber().product()).orElse(null);
     MasterFacts facts = shapes.facts(choices);
-    Optional<ShapeAsked> shape = asked(choices, facts);
+    Optional<BoxMould> box = Planner.box(choices, facts);
+    Optional<ShapeAsked> shape = asked(choices, facts, box);
     MasterFacts known =
         shape
             .filter(ShapeAsked::answered)
             .map(s -> facts.with(shapeFacts(choices, s)))
             .orElse(facts);
-    Plan plan = Planner.plan(choices, known, product, workshop.current());
+    Plan plan = Planner.plan(choices, known, product, workshop.current(), box);
     return new Job(row, choices, plan, product, shape);
   }
 
@@ -142,18 +143,17 @@ public class Jobs {
         new MarkedPlaces(posed.mesh(), choices.marks(), lift));
   }
 
-  private Optional<ShapeAsked> asked(Choices choices, MasterFacts facts) {
+  private Optional<ShapeAsked> asked(Choices choices, MasterFacts facts, Optional<BoxMould> round) {
     if (shapes.posed(choices).isEmpty()) {
       return Optional.empty();
     }
     boolean open = facts.baseOpen(choices.pose().liftMm());
-    return Planner.box(choices, facts)
-        .map(
-            box -> {
-              Question<ShapeStudy> ofPose = questions.study(choices, box, open);
-              Question<FormStudy> ofForm = questions.form(choices);
-              return new ShapeAsked(ofPose, studies.known(ofPose), ofForm, studies.known(ofForm));
-            });
+    return round.map(
+        box -> {
+          Question<ShapeStudy> ofPose = questions.study(choices, box, open);
+          Question<FormStudy> ofForm = questions.form(choices);
+          return new ShapeAsked(ofPose, studies.known(ofPose), ofForm, studies.known(ofForm));
+        });
   }
 
   /** Changes when the master's surface does. */

@@ -7,6 +7,7 @@ import java.io.OutputStream;
 import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
@@ -67,10 +68,12 @@ class MendedCopies {
           TriangleMesh copy =
               MendedCopy.of(mesh, Grid.DEFAULT_CELLS, Parallel.ALL, progress.part(0, 0.9));
           progress.at("Writing it", 0.9);
-          made.remove(job.row().id());
-          try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(path(job)))) {
+          // two may be made side by side: each is put in place whole
+          Path part = Files.createTempFile(folder.made(), job.row().id(), ".part");
+          try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(part))) {
             StlWriter.write(copy, out);
           }
+          Files.move(part, path(job), StandardCopyOption.REPLACE_EXISTING);
           made.put(job.row().id(), key(job));
         });
   }

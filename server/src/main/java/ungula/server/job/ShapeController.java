@@ -4,14 +4,11 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -36,6 +33,7 @@ import ungula.core.sentence.WordBook.Edit;
 import ungula.server.model.Models;
 import ungula.server.task.Tasks;
 import ungula.server.task.Tasks.Lane;
+import ungula.server.web.Named;
 import ungula.server.web.Problem;
 
 /** A job's shape: the model file in and out, its section, its mesh, the faces it can rest on. */
@@ -104,17 +102,9 @@ class ShapeController {
         models
             .find(jobs.find(id).choices().master().model())
             .orElseThrow(() -> Problem.gone("A model file"));
-    return ResponseEntity.ok()
-        .header(HttpHeaders.CONTENT_DISPOSITION, attachment(model.name()))
+    return Named.attachment(model.name())
         .contentType(MediaType.APPLICATION_OCTET_STREAM)
         .body(new FileSystemResource(models.original(model.id())));
-  }
-
-  private static String attachment(String name) {
-    return ContentDisposition.attachment()
-        .filename(name, StandardCharsets.UTF_8)
-        .build()
-        .toString();
   }
 
   private PosedMaster posed(String id) {
@@ -135,8 +125,7 @@ class ShapeController {
     Jobs.Job job = jobs.find(id);
     TriangleMesh mesh =
         posed(id).mesh().moved(1, Rotation.NONE, new Vec3(0, 0, job.choices().pose().liftMm()));
-    return ResponseEntity.ok()
-        .header(HttpHeaders.CONTENT_DISPOSITION, attachment(job.row().name() + ".stl"))
+    return Named.attachment(job.row().name() + ".stl")
         .contentType(MediaType.parseMediaType("model/stl"))
         .body(out -> StlWriter.write(mesh, out));
   }
@@ -152,8 +141,7 @@ class ShapeController {
   ResponseEntity<Resource> mendedStl(@PathVariable String id) {
     Jobs.Job job = jobs.find(id);
     Path file = mended.file(job).orElseThrow(() -> Problem.gone("A mended copy"));
-    return ResponseEntity.ok()
-        .header(HttpHeaders.CONTENT_DISPOSITION, attachment(job.row().name() + ", mended.stl"))
+    return Named.attachment(job.row().name() + ", mended.stl")
         .contentType(MediaType.parseMediaType("model/stl"))
         .body(new FileSystemResource(file));
   }

@@ -2,11 +2,8 @@ package ungula.server.sheet;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.List;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -23,6 +20,7 @@ import ungula.core.rubber.Ratio;
 import ungula.core.working.Figure;
 import ungula.server.job.Drawings;
 import ungula.server.job.Jobs;
+import ungula.server.web.Named;
 import ungula.server.workshop.Habits;
 
 /** What leaves on paper or into a spreadsheet. */
@@ -67,9 +65,7 @@ class SheetController {
             LocalDate.now());
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     JobSheet.write(content, paper == null ? shop.paper() : paper, out);
-    return ResponseEntity.ok()
-        .header(HttpHeaders.CONTENT_DISPOSITION, named("inline", job.row().name() + ".pdf"))
-        .body(out.toByteArray());
+    return Named.inline(job.row().name() + ".pdf").body(out.toByteArray());
   }
 
   private List<JobSheet.View> views(Jobs.Job job, BoxMould box) {
@@ -82,13 +78,6 @@ class SheetController {
         new JobSheet.View(
             drawings.section(job, box, Cut.SIDE, null),
             "seen from the right, cut through the middle"));
-  }
-
-  private static String named(String disposition, String name) {
-    return ContentDisposition.builder(disposition)
-        .filename(name, StandardCharsets.UTF_8)
-        .build()
-        .toString();
   }
 
   /** Every figure: name, value in the core's unit, and as shown. RFC 4180, UTF-8. */
@@ -106,9 +95,7 @@ class SheetController {
           .append(quoted(f.text()))
           .append("\r\n");
     }
-    return ResponseEntity.ok()
-        .header(HttpHeaders.CONTENT_DISPOSITION, named("attachment", job.row().name() + ".csv"))
-        .body(csv.toString());
+    return Named.attachment(job.row().name() + ".csv").body(csv.toString());
   }
 
   private static String quoted(String text) {
