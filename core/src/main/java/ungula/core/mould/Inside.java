@@ -5,13 +5,12 @@ import java.util.List;
 import org.locationtech.jts.algorithm.MinimumBoundingCircle;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
-import org.locationtech.jts.geom.GeometryFactory;
-import org.locationtech.jts.geom.LinearRing;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.operation.buffer.BufferOp;
 import org.locationtech.jts.operation.buffer.BufferParameters;
 import org.locationtech.jts.operation.union.UnaryUnionOp;
 import ungula.core.mesh.Outline;
+import ungula.core.mesh.Rings;
 
 /**
  * The inside of a box seen from above: how far rubber reaches round a master, the same at every
@@ -54,8 +53,6 @@ public record Inside(
   /** Setting out to corners, cut off where they would reach further than three times that. */
   private static final BufferParameters SHARP =
       new BufferParameters(8, BufferParameters.CAP_FLAT, BufferParameters.JOIN_MITRE, 3);
-
-  private static final GeometryFactory JTS = new GeometryFactory();
 
   /** A rectangle by its sides; {@code thinnest} is the narrowest of them. */
   public static Inside rectangle(
@@ -283,19 +280,19 @@ public record Inside(
   /** Round the corners of the body, then straightened: for round ones. */
   private static double[] rounded(Geometry body, double wall, double more) {
     Polygon out = (Polygon) body.buffer(wall + more, 8);
-    return bent(coordinates(out.getExteriorRing()), more);
+    return bent(Rings.of(out.getExteriorRing()), more);
   }
 
   /** The body straightened, then set out to sharp corners: for square ones. */
   private static double[] mitred(Geometry body, double wall, double more) {
     Polygon near = (Polygon) body.buffer(more / 4, 4);
-    double[] straight = bent(coordinates(near.getExteriorRing()), more);
+    double[] straight = bent(Rings.of(near.getExteriorRing()), more);
     if (straight.length < 6) {
       return straight;
     }
-    Geometry out = BufferOp.bufferOp(polygon(straight).buffer(0), wall + more, SHARP);
+    Geometry out = BufferOp.bufferOp(Rings.polygon(straight).buffer(0), wall + more, SHARP);
     Geometry one = out instanceof Polygon ? out : out.convexHull();
-    return bent(coordinates(((Polygon) one).getExteriorRing()), 0.01);
+    return bent(Rings.of(((Polygon) one).getExteriorRing()), 0.01);
   }
 
   /**
@@ -364,28 +361,11 @@ public record Inside(
   }
 
   private static Geometry body(List<double[]> shadow) {
-    return UnaryUnionOp.union(shadow.stream().map(Inside::polygon).toList());
-  }
-
-  private static Polygon polygon(double[] ring) {
-    Coordinate[] c = new Coordinate[ring.length / 2 + 1];
-    for (int i = 0; i < ring.length; i += 2) {
-      c[i / 2] = new Coordinate(ring[i], ring[i + 1]);
-    }
-    c[c.length - 1] = c[0];
-    return JTS.createPolygon(c);
-  }
-
-  /** Without the last point, which is the first again. */
-  private static double[] coordinates(LinearRing ring) {
-    return Arrays.stream(ring.getCoordinates())
-        .limit(Math.max(0, ring.getNumPoints() - 1))
-        .flatMapToDouble(c -> Arrays.stream(new double[] {c.x, c.y}))
-        .toArray();
+    return UnaryUnionOp.union(shadow.stream().map(Rings::polygon).toList());
   }
 
   private static double clearance(double[] ring, List<double[]> shadow) {
-    Polygon within = polygon(ring);
+    Polygon within = Rings.polygon(ring);
     Geometry body = body(shadow);
     double apart = within.getExteriorRing().distance(body);
     return within.contains(body) ? apart : -apart;
@@ -401,8 +381,8 @@ public record Inside(
       return new double[] {x0, y0, x1, y0, x1, y1, x0, y1};
     }
     BufferParameters corners = shape == BoxShape.OUTLINE ? SHARP : new BufferParameters(ARC / 4);
-    Polygon out = (Polygon) BufferOp.bufferOp(polygon(ring), mm, corners);
-    return coordinates(out.getExteriorRing());
+    Polygon out = (Polygon) BufferOp.bufferOp(Rings.polygon(ring), mm, corners);
+    return Rings.of(out.getExteriorRing());
   }
 
   public double minX() {
@@ -435,7 +415,7 @@ public record Inside(
    * @param axis the cut runs along: 0 for x, 1 for y
    * @param at where it lies on the other
    */
-  static double[] along(double[] ring, int axis, double at) {
+  public static double[] along(double[] ring, int axis, double at) {
     int other = 1 - axis;
     double[] met = new double[ring.length / 2];
     int n = 0;

@@ -1,0 +1,41 @@
+package ungula.core.parting;
+
+/**
+ * One key of a parting, seen from above.
+ *
+ * @param x of its middle
+ * @param y of its middle
+ * @param diameterMm across
+ * @param heightMm it stands out
+ * @param domed a cap of a ball; else an upright pin
+ * @param up it stands on the lower half; else it hangs from the upper
+ */
+public record Key(
+    double x, double y, double diameterMm, double heightMm, boolean domed, boolean up) {
+
+  /** How far it lifts the parting at a place, mm; negative where it hangs. */
+  double at(double px, double py) {
+    double r2 = (px - x) * (px - x) + (py - y) * (py - y);
+    double rim = diameterMm / 2;
+    if (r2 >= rim * rim) {
+      return 0;
+    }
+    double ball = ballMm();
+    double high = domed ? Math.sqrt(ball * ball - r2) - (ball - heightMm) : heightMm;
+    return up ? high : -high;
+  }
+
+  /** Radius of the ball it is a cap of. */
+  private double ballMm() {
+    double rim = diameterMm / 2;
+    return (rim * rim + heightMm * heightMm) / (2 * heightMm);
+  }
+
+  /** Spherical cap πk(3r² + k²)/6, or cylinder πr²k. */
+  public double volumeMm3() {
+    double rim = diameterMm / 2;
+    return domed
+        ? Math.PI * heightMm * (3 * rim * rim + heightMm * heightMm) / 6
+        : Math.PI * rim * rim * heightMm;
+  }
+}
