@@ -662,6 +662,7 @@ export interface components {
       lineMm: number;
       /** Format: double */
       masterTopMm: number;
+      parting?: components['schemas']['Reading'];
       ticks: components['schemas']['Tick'][];
     };
     Edit: {
@@ -719,6 +720,7 @@ export interface components {
       measures: string[];
       model?: components['schemas']['ModelView'];
       name: string;
+      order: string[];
       packs: string[];
       ratioSentence: string;
       redo?: string;
@@ -825,6 +827,8 @@ export interface components {
       mass: string;
       /** Format: double */
       overTopMm: number;
+      /** Format: double */
+      upMm: number;
       volume: string;
     };
     RestFace: {
@@ -873,6 +877,8 @@ export interface components {
         | 'POUR_LINE'
         | 'SHADOW'
         | 'GAP'
+        | 'PARTING'
+        | 'KEY'
         | 'AIR'
         | 'CAST_AIR';
     };
@@ -1256,6 +1262,7 @@ export interface operations {
   dipstick: {
     parameters: {
       query: {
+        mark: 'LINE' | 'PARTING';
         at: number;
       };
       header?: never;

@@ -16,7 +16,7 @@ export function MouldStage({ job, desk, children }: Props) {
   if (!job.dipstick) {
     return (
       <>
-        <h1>Box</h1>
+        <h1>Mould</h1>
         <p>The box follows the master. Say on the Master stage what its shape is known from.</p>
       </>
     );
@@ -24,12 +24,15 @@ export function MouldStage({ job, desk, children }: Props) {
   const { sided, ofPipe } = job.box;
   return (
     <>
-      <h1>Box</h1>
+      <h1>Mould</h1>
       <p className="sentence">
-        A <Word k="mould.shape" /> {ofPipe ? 'on' : 'of'} <Word k="mould.sheet" after="," /> leaving{' '}
-        <Word k="mould.sidesMm" /> round the sides, <Word k="mould.overTopMm" /> over the top and{' '}
-        <Word k="pose.liftMm" /> below, with <Word k="mould.freeboardMm" /> of wall above the pour
-        line.
+        <span className="capital">
+          <Word k="mould.kind" after="," />
+        </span>{' '}
+        poured in a <Word k="mould.shape" /> {ofPipe ? 'on' : 'of'}{' '}
+        <Word k="mould.sheet" after="," /> leaving <Word k="mould.sidesMm" /> round the sides,{' '}
+        <Word k="mould.overTopMm" /> over the top and <Word k="pose.liftMm" /> below, with{' '}
+        <Word k="mould.freeboardMm" /> of wall above the pour line.
       </p>
       {sided && <Sides job={job} />}
       <p className="sentence">
@@ -42,6 +45,7 @@ export function MouldStage({ job, desk, children }: Props) {
         )}{' '}
         master is held by <Word k="mould.fixing" after="." />
       </p>
+      {job.dipstick.parting && <Halves job={job} />}
       <div className="part">
         <table className="compare">
           <tbody>
@@ -54,6 +58,7 @@ export function MouldStage({ job, desk, children }: Props) {
           </tbody>
         </table>
       </div>
+      <Order job={job} />
       <BoxShapes job={job} desk={desk} />
       <CutList job={job} />
       {children}
@@ -89,6 +94,61 @@ function Sides({ job }: { job: Job }) {
       there already: inside <Word k="mould.insideLengthMm" /> long, <Word k="mould.insideWidthMm" />{' '}
       wide.
     </p>
+  );
+}
+
+/** How a two-part mould comes apart. */
+function Halves({ job }: { job: Job }) {
+  const f = job.figures;
+  return (
+    <>
+      <p className="sentence">
+        Its halves meet <Word k="parting.line" after="," /> <Word k="parting.upMm" /> up the master,
+        and register by <Word k="parting.keying" after=";" /> for the first pour it is bedded in{' '}
+        <Word k="parting.bedding" after="." />
+      </p>
+      <p className="sentence">
+        The upper half takes <FigureText figure={f['parting.upper']} />, the lower{' '}
+        <FigureText figure={f['parting.lower']} />, and <FigureText figure={f['parting.locked']} />{' '}
+        lock. The seam is <FigureText figure={f['parting.seam']} /> long
+        {f['parting.clean'] && (
+          <>
+            , <FigureText figure={f['parting.clean']} /> of it on what is to stay clean
+          </>
+        )}
+        {f['parting.keys'] && (
+          <>
+            ; <FigureText figure={f['parting.keys']} /> fit beside it
+          </>
+        )}
+        {f['parting.ring'] && (
+          <>
+            ; the seal ring is <FigureText figure={f['parting.ring']} /> round
+          </>
+        )}
+        .
+        {f['parting.riserLeft'] && (
+          <>
+            {' '}
+            Risers: <FigureText figure={f['parting.riserLeft']} /> at the left,{' '}
+            <FigureText figure={f['parting.riserRight']} /> at the right.
+          </>
+        )}
+      </p>
+    </>
+  );
+}
+
+function Order({ job }: { job: Job }) {
+  return (
+    <section className="part" aria-label="Order of work">
+      <h2>In this order</h2>
+      <ol className="order">
+        {job.order.map((step) => (
+          <li key={step}>{step}</li>
+        ))}
+      </ol>
+    </section>
   );
 }
 

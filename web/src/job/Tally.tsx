@@ -19,7 +19,10 @@ export function Tally({ job, showCautions, showWorking }: Props) {
       <dl>
         <Entry name="Rubber in the box" figure={f['rubber.box']} />
         <div>
-          <dt>Weigh out{batches && batches !== '1 batch' ? `, each of ${batches}` : ''}</dt>
+          <dt>
+            Weigh out{f['later.base'] && ', first pour'}
+            {batches && batches !== '1 batch' ? `, each of ${batches}` : ''}
+          </dt>
           <dd data-tally="weigh">
             {f['mix.base'] ? (
               <>

@@ -126,8 +126,14 @@ export function Thing({ job, desk, stage, pointed, choose, shape, tool, paint }:
           at={at}
           pointed={pointed}
           shape={shape}
-          drop={(mm) => desk.apply([{ word: 'mould.overTopMm', text: `${mm} mm` }])}
-          nudge={(steps) => void desk.nudge('mould.overTopMm', steps)}
+          line={{
+            drop: (at) => desk.apply([{ word: 'mould.overTopMm', text: `${at.overTopMm} mm` }]),
+            nudge: (steps) => void desk.nudge('mould.overTopMm', steps),
+          }}
+          parting={{
+            drop: (at) => desk.apply([{ word: 'parting.upMm', text: `${at.upMm} mm` }]),
+            nudge: (steps) => void desk.nudge('parting.upMm', steps),
+          }}
         />
       )}
     </section>

@@ -1,5 +1,6 @@
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import type { Reading } from '../api/client';
 import { Dipstick } from './Dipstick';
 
 const stick = {
@@ -11,7 +12,14 @@ const stick = {
     { mm: 50, text: '50' },
     { mm: 100, text: '100' },
   ],
-  line: { heightMm: 52, overTopMm: 10, height: '52 mm', volume: '242.4 mL', mass: '261.8 g' },
+  line: {
+    heightMm: 52,
+    overTopMm: 10,
+    upMm: 52,
+    height: '52 mm',
+    volume: '242.4 mL',
+    mass: '261.8 g',
+  },
 };
 
 let heights: number[];
@@ -26,6 +34,7 @@ beforeEach(() => {
         JSON.stringify({
           heightMm: at,
           overTopMm: at - 42,
+          upMm: at - 5,
           height: `${at} mm`,
           volume: `${at} mL`,
           mass: '',
@@ -42,8 +51,9 @@ afterEach(() => {
 });
 
 /** Drawn so that a millimetre is two pixels, the plate at y = 300. */
-function drawn() {
+function drawn(parting?: Reading) {
   const dropped: number[] = [];
+  const parted: number[] = [];
   const nudged: number[] = [];
   // jsdom captures no pointers
   let held = false;
@@ -56,16 +66,22 @@ function drawn() {
     <svg>
       <Dipstick
         jobId="j"
-        stick={stick}
+        stick={parting ? { ...stick, parting } : stick}
         x={500}
         scale={{ x: (mm) => mm, y: (mm) => 300 - 2 * mm }}
         cut="FRONT"
-        drop={(mm) => dropped.push(mm)}
-        nudge={(steps) => nudged.push(steps)}
+        line={{
+          drop: (at) => dropped.push(at.overTopMm),
+          nudge: (steps) => nudged.push(steps),
+        }}
+        parting={{
+          drop: (at) => parted.push(at.upMm),
+          nudge: (steps) => nudged.push(100 * steps),
+        }}
       />
     </svg>,
   );
-  return { dropped, nudged, handle: screen.getByRole('slider', { name: 'Pour line' }) };
+  return { dropped, parted, nudged, handle: screen.getByRole('slider', { name: 'Pour line' }) };
 }
 
 test('says height, volume and mass', () => {
@@ -116,4 +132,16 @@ test('arrows nudge, with Shift ten times as far', () => {
   fireEvent.keyDown(handle, { key: 'ArrowDown', shiftKey: true });
   fireEvent.keyDown(handle, { key: 'Enter' });
   expect(nudged).toEqual([1, -10]);
+});
+
+test('a mould in parts has a second mark, which drags by itself', async () => {
+  const { dropped, parted, nudged } = drawn({ ...stick.line, heightMm: 30, height: '30 mm' });
+  const mark = screen.getByRole('slider', { name: 'Parting' });
+  expect(mark.getAttribute('aria-valuenow')).toBe('30');
+  fireEvent.pointerDown(mark, { pointerId: 1, clientY: 240 });
+  fireEvent.pointerUp(mark, { pointerId: 1, clientY: 250 });
+  await waitFor(() => expect(parted).toEqual([20]));
+  expect(dropped).toEqual([]);
+  fireEvent.keyDown(mark, { key: 'ArrowUp' });
+  expect(nudged).toEqual([100]);
 });

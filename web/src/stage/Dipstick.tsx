@@ -3,95 +3,32 @@ import { client, unwrap, type Job, type Reading } from '../api/client';
 import type { CutName } from '../job/jobQueries';
 import type { Scale } from './scale';
 
+/** What can be done with a mark of the dipstick. */
+export interface Dragging {
+  /** Called with what the dipstick reads where a drag ended. */
+  drop: (at: Reading) => void;
+  nudge: (steps: number) => void;
+}
+
 interface Props {
   jobId: string;
   stick: NonNullable<Job['dipstick']>;
   x: number;
   scale: Scale;
   cut: CutName;
-  drop: (overTopMm: number) => void;
-  nudge: (steps: number) => void;
+  line: Dragging;
+  parting: Dragging;
 }
 
 const WIDTH = 40;
 
-/** Height against volume and mass; its pour line can be dragged. */
-export function Dipstick({ jobId, stick, x, scale, cut, drop, nudge }: Props) {
-  const [dragged, setDragged] = useState<Reading | null>(null);
-  const asking = useRef(false);
-  const wanted = useRef<number | null>(null);
-  const line = dragged ?? stick.line;
+/** Height against volume and mass; its pour line and its parting can be dragged. */
+export function Dipstick({ jobId, stick, x, scale, cut, line, parting }: Props) {
+  const [filled, setFilled] = useState<number | null>(null);
   const top = scale.y(stick.heightMm);
   const bottom = scale.y(0);
-  const y = scale.y(line.heightMm);
-
-  // one question at a time; the newest height is asked next
-  const ask = async (): Promise<void> => {
-    if (asking.current) {
-      return;
-    }
-    asking.current = true;
-    try {
-      while (wanted.current !== null) {
-        const at = wanted.current;
-        wanted.current = null;
-        setDragged(
-          await unwrap(
-            client.GET('/api/jobs/{id}/dipstick', {
-              params: { path: { id: jobId }, query: { at } },
-            }),
-          ),
-        );
-      }
-    } catch {
-      // no answer: the line goes back to where it is kept
-      setDragged(null);
-    } finally {
-      asking.current = false;
-    }
-  };
-
-  const heightAt = (e: PointerEvent<SVGGElement>) => {
-    const svg = e.currentTarget.ownerSVGElement;
-    const box = svg?.getBoundingClientRect();
-    const py = e.clientY - (box?.top ?? 0);
-    return ((bottom - py) / Math.max(1, bottom - top)) * stick.heightMm;
-  };
-  const onMove = (e: PointerEvent<SVGGElement>) => {
-    if (e.currentTarget.hasPointerCapture(e.pointerId)) {
-      wanted.current = Math.min(stick.heightMm, Math.max(1, heightAt(e)));
-      void ask();
-    }
-  };
-  const onUp = async (e: PointerEvent<SVGGElement>) => {
-    if (!e.currentTarget.hasPointerCapture(e.pointerId)) {
-      return;
-    }
-    e.currentTarget.releasePointerCapture(e.pointerId);
-    wanted.current = null;
-    try {
-      const reading = await unwrap(
-        client.GET('/api/jobs/{id}/dipstick', {
-          params: {
-            path: { id: jobId },
-            query: { at: Math.min(stick.heightMm, Math.max(1, heightAt(e))) },
-          },
-        }),
-      );
-      setDragged(reading);
-      drop(reading.overTopMm);
-    } catch {
-      setDragged(null);
-    }
-  };
-  const onKey = (e: KeyboardEvent) => {
-    const steps = { ArrowUp: 1, ArrowDown: -1 }[e.key];
-    if (steps) {
-      e.preventDefault();
-      nudge(steps * (e.shiftKey ? 10 : 1));
-    }
-  };
-
+  const y = scale.y(filled ?? stick.line.heightMm);
+  const shared = { jobId, stick, x, scale, cut };
   return (
     <g aria-label="Dipstick" role="group">
       <text x={x + WIDTH / 2} y={top - 8} textAnchor="middle" className="strong">
@@ -123,39 +60,144 @@ export function Dipstick({ jobId, stick, x, scale, cut, drop, nudge }: Props) {
       >
         <title>top of the master</title>
       </line>
+      {stick.parting && (
+        <Mark {...shared} mark="PARTING" kept={stick.parting} dragging={parting} moved={noMove} />
+      )}
+      <Mark {...shared} mark="LINE" kept={stick.line} dragging={line} moved={setFilled} />
+    </g>
+  );
+}
+
+const noMove = () => undefined;
+
+const NAMES = { LINE: 'Pour line', PARTING: 'Parting' } as const;
+const CLASSES = { LINE: 'POUR_LINE', PARTING: 'PARTING' } as const;
+
+interface MarkProps extends Omit<Props, 'line' | 'parting'> {
+  mark: 'LINE' | 'PARTING';
+  kept: Reading;
+  dragging: Dragging;
+  /** Called with the height it is dragged to, and null when it is back where it is kept. */
+  moved: (heightMm: number | null) => void;
+}
+
+/** One height that can be dragged. */
+function Mark({ jobId, stick, x, scale, cut, mark, kept, dragging, moved }: MarkProps) {
+  const [dragged, setDragged] = useState<Reading | null>(null);
+  const asking = useRef(false);
+  const wanted = useRef<number | null>(null);
+  const reading = dragged ?? kept;
+  const top = scale.y(stick.heightMm);
+  const bottom = scale.y(0);
+  const y = scale.y(reading.heightMm);
+
+  const show = (next: Reading | null) => {
+    setDragged(next);
+    moved(next === null ? null : next.heightMm);
+  };
+  const read = (at: number) =>
+    unwrap(
+      client.GET('/api/jobs/{id}/dipstick', {
+        params: { path: { id: jobId }, query: { mark, at } },
+      }),
+    );
+
+  // one question at a time; the newest height is asked next
+  const ask = async (): Promise<void> => {
+    if (asking.current) {
+      return;
+    }
+    asking.current = true;
+    try {
+      while (wanted.current !== null) {
+        const at = wanted.current;
+        wanted.current = null;
+        show(await read(at));
+      }
+    } catch {
+      // no answer: the mark goes back to where it is kept
+      show(null);
+    } finally {
+      asking.current = false;
+    }
+  };
+
+  const heightAt = (e: PointerEvent<SVGGElement>) => {
+    const svg = e.currentTarget.ownerSVGElement;
+    const box = svg?.getBoundingClientRect();
+    const py = e.clientY - (box?.top ?? 0);
+    const mm = ((bottom - py) / Math.max(1, bottom - top)) * stick.heightMm;
+    return Math.min(stick.heightMm, Math.max(1, mm));
+  };
+  const onMove = (e: PointerEvent<SVGGElement>) => {
+    if (e.currentTarget.hasPointerCapture(e.pointerId)) {
+      wanted.current = heightAt(e);
+      void ask();
+    }
+  };
+  const onUp = async (e: PointerEvent<SVGGElement>) => {
+    if (!e.currentTarget.hasPointerCapture(e.pointerId)) {
+      return;
+    }
+    e.currentTarget.releasePointerCapture(e.pointerId);
+    wanted.current = null;
+    try {
+      const at = await read(heightAt(e));
+      show(at);
+      dragging.drop(at);
+    } catch {
+      show(null);
+    }
+  };
+  const onKey = (e: KeyboardEvent) => {
+    const steps = { ArrowUp: 1, ArrowDown: -1 }[e.key];
+    if (steps) {
+      e.preventDefault();
+      dragging.nudge(steps * (e.shiftKey ? 10 : 1));
+    }
+  };
+
+  return (
+    <>
       {dragged && cut !== 'TOP' && (
-        <line x1={60} x2={x} y1={y} y2={y} className="POUR_LINE" strokeDasharray="6 4" />
+        <line x1={60} x2={x} y1={y} y2={y} className={CLASSES[mark]} strokeDasharray="6 4" />
       )}
       <g
         className="handle"
         role="slider"
         tabIndex={0}
-        aria-label="Pour line"
+        aria-label={NAMES[mark]}
         aria-orientation="vertical"
         aria-valuemin={0}
         aria-valuemax={stick.heightMm}
-        aria-valuenow={line.heightMm}
-        aria-valuetext={`${line.height}, ${line.volume} ${line.mass}`}
+        aria-valuenow={reading.heightMm}
+        aria-valuetext={`${reading.height}, ${reading.volume} ${reading.mass}`}
         onPointerDown={(e) => e.currentTarget.setPointerCapture(e.pointerId)}
         onPointerMove={onMove}
         onPointerUp={(e) => void onUp(e)}
         onKeyDown={onKey}
       >
-        <rect x={x - 4} y={y - 14} width={WIDTH + 92} height={40} fill="transparent" />
-        <line x1={x - 6} x2={x + WIDTH} y1={y} y2={y} className="POUR_LINE" />
+        <rect
+          x={x - 4}
+          y={y - 14}
+          width={WIDTH + 92}
+          height={mark === 'LINE' ? 40 : 28}
+          fill="transparent"
+        />
+        <line x1={x - 6} x2={x + WIDTH} y1={y} y2={y} className={CLASSES[mark]} />
         <path className="grip" d={`M${x + WIDTH + 1} ${y}l11 -8v16z`} />
         <text x={x + WIDTH + 16} y={y + 4} className="strong">
-          {line.height}
+          {reading.height}
         </text>
         <text x={x + WIDTH + 16} y={y + 20}>
-          {line.volume}
+          {mark === 'LINE' ? reading.volume : 'parting'}
         </text>
-        {line.mass && (
+        {mark === 'LINE' && reading.mass && (
           <text x={x + WIDTH + 16} y={y + 36} className="soft">
-            {line.mass}
+            {reading.mass}
           </text>
         )}
       </g>
-    </g>
+    </>
   );
 }

@@ -3,7 +3,7 @@ import { useId } from 'react';
 import type { Caution, Drawing, Job } from '../api/client';
 import { sectionQuery, type CutName } from '../job/jobQueries';
 import { useSize } from '../ui/useSize';
-import { Dipstick } from './Dipstick';
+import { Dipstick, type Dragging } from './Dipstick';
 import type { ShapeDesk } from '../job/useStudy';
 import { AirMarks } from './AirMarks';
 import { scaleOf, type Scale } from './scale';
@@ -14,13 +14,12 @@ interface Props {
   at: number | null;
   pointed: string | null;
   shape: ShapeDesk;
-  /** Called with the height over the master's top a drag ended at, mm. */
-  drop: (overTopMm: number) => void;
-  nudge: (steps: number) => void;
+  line: Dragging;
+  parting: Dragging;
 }
 
 /** The cut through box, rubber and master, to scale, with dimensions and dipstick. */
-export function Section({ job, cut, at, pointed, shape, drop, nudge }: Props) {
+export function Section({ job, cut, at, pointed, shape, line, parting }: Props) {
   const { ref, width, height } = useSize<HTMLDivElement>();
   const { data, isPlaceholderData } = useQuery({
     ...sectionQuery(job.id, job.version, cut, at),
@@ -68,8 +67,8 @@ export function Section({ job, cut, at, pointed, shape, drop, nudge }: Props) {
                   : scaleOf(drawing, width, height)
               }
               cut={cut}
-              drop={drop}
-              nudge={nudge}
+              line={line}
+              parting={parting}
             />
           )}
         </svg>
@@ -128,7 +127,9 @@ function Plan({
                 ? `url(#${dots})`
                 : undefined
           }
-          d={s.rings.map((r) => ring(r, r.length > 4 && s.role !== 'GAP')).join('')}
+          d={s.rings
+            .map((r) => ring(r, r.length > 4 && s.role !== 'GAP' && s.role !== 'PARTING'))
+            .join('')}
         />
       ))}
       {drawing.dimensions.map((d) => (

@@ -197,7 +197,7 @@ public class ServerTest extends OnServer {
     JsonNode section = server.get("/api/jobs/" + id + "/section?cut=FRONT&at=3").body();
     assertEquals(section.get("at").asDouble(), 3.0);
     assertTrue(section.get("shapes").toString().contains("MASTER"));
-    JsonNode reading = server.get("/api/jobs/" + id + "/dipstick?at=47.4").body();
+    JsonNode reading = server.get("/api/jobs/" + id + "/dipstick?mark=LINE&at=47.4").body();
     assertEquals(reading.get("heightMm").asDouble(), 47.0, 1e-9);
     // 104 × 79 × 47 − 80 × 55 × 42
     assertEquals(reading.get("volume").asString(), "201.4 mL");

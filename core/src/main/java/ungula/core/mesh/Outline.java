@@ -1,6 +1,7 @@
 package ungula.core.mesh;
 
 import java.util.Arrays;
+import java.util.List;
 
 /** Plane rings as right, up pairs: their area, and fewer points for drawing. */
 public final class Outline {
@@ -73,5 +74,20 @@ public final class Outline {
     double py = line[2 * i + 1] - line[2 * a + 1];
     double length = Math.hypot(dx, dy);
     return length < 1e-12 ? Math.hypot(px, py) : Math.abs(dx * py - dy * px) / length;
+  }
+
+  /** Whether a point lies within rings together, where they overlap an even number not. */
+  public static boolean inside(List<double[]> rings, double x, double y) {
+    boolean in = false;
+    for (double[] r : rings) {
+      for (int i = 0; i < r.length; i += 2) {
+        int j = (i + 2) % r.length;
+        if (r[i + 1] <= y != r[j + 1] <= y
+            && x < r[i] + (y - r[i + 1]) / (r[j + 1] - r[i + 1]) * (r[j] - r[i])) {
+          in = !in;
+        }
+      }
+    }
+    return in;
   }
 }

@@ -17,12 +17,13 @@ public final class Dipstick {
   /**
    * @param heightMm above the plate
    * @param overTopMm above the master's top
+   * @param upMm above the master's lowest point
    * @param height as shown
    * @param volume as shown
    * @param mass as shown; empty while the density is not known
    */
   public record Reading(
-      double heightMm, double overTopMm, String height, String volume, String mass) {}
+      double heightMm, double overTopMm, double upMm, String height, String volume, String mass) {}
 
   /**
    * @param density g/cm³ of the mix; null while it is not known
@@ -32,6 +33,7 @@ public final class Dipstick {
     return new Reading(
         heightMm,
         heightMm - box.belowMm() - box.masterMm().z(),
+        heightMm - box.belowMm(),
         Length.format(heightMm, units),
         Volume.format(volume, units),
         density == null ? "" : Mass.format(volume / 1000 * density, units));
@@ -51,6 +53,13 @@ public final class Dipstick {
     }
     double step = units.display() == Units.Display.INCH ? Length.INCH_MM / 16 : 1;
     return Math.max(lowest, top + Math.round((heightMm - top) / step) * step);
+  }
+
+  /** The height a drag of the parting means: a whole millimetre up the master, within it. */
+  public static double snappedParting(BoxMould box, double heightMm, Units units) {
+    double step = units.display() == Units.Display.INCH ? Length.INCH_MM / 16 : 1;
+    double up = Math.round((heightMm - box.belowMm()) / step) * step;
+    return box.belowMm() + Math.max(0, Math.min(box.masterMm().z(), up));
   }
 
   /** The scale's distance between numbered ticks, so that 4 to 9 of them fit. */

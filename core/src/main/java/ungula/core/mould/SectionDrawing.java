@@ -47,6 +47,10 @@ public record SectionDrawing(
     /** What the master covers seen from above. */
     SHADOW,
     GAP,
+    /** Where two halves meet. */
+    PARTING,
+    /** Keys and seal ring, seen from above. */
+    KEY,
     /** Air that stays in the rubber. */
     AIR,
     /** Air that stays in a cast. */

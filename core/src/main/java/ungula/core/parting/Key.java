@@ -25,6 +25,19 @@ public record Key(
     return up ? high : -high;
   }
 
+  /** Its outline: x and y in turn; a square where it hangs from the upper half. */
+  double[] fromAbove() {
+    int corners = up ? 32 : 4;
+    double r = diameterMm / 2;
+    double[] ring = new double[2 * corners];
+    for (int i = 0; i < corners; i++) {
+      double angle = 2 * Math.PI * (i + 0.5) / corners;
+      ring[2 * i] = x + r * Math.cos(angle);
+      ring[2 * i + 1] = y + r * Math.sin(angle);
+    }
+    return ring;
+  }
+
   /** Radius of the ball it is a cap of. */
   private double ballMm() {
     double rim = diameterMm / 2;

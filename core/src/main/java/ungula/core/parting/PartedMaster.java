@@ -26,6 +26,10 @@ public final class PartedMaster {
     this.posed = posed;
   }
 
+  public PosedMaster posed() {
+    return posed;
+  }
+
   synchronized UprightLines lines() {
     if (lines == null) {
       lines = UprightLines.of(posed.mesh());
@@ -40,14 +44,14 @@ public final class PartedMaster {
     return scan;
   }
 
-  /** Outlines of the master at a level: what a board round it is cut out to. */
-  public List<double[]> outlineAt(double h) {
-    return posed.slicer(Cut.TOP).at(h).loops();
+  /** Outlines of the master in a cut, set down. */
+  List<double[]> outlines(Cut cut, double at) {
+    return posed.slicer(cut).at(at).loops();
   }
 
   /** How high a riser is that carries the master at a place along its length, if it lies free. */
   public double undersideMm(double x) {
-    return posed.slicer(Cut.SIDE).at(x).loops().stream()
+    return outlines(Cut.SIDE, x).stream()
         .flatMapToDouble(r -> IntStream.range(0, r.length / 2).mapToDouble(i -> r[2 * i + 1]))
         .min()
         .orElse(0);

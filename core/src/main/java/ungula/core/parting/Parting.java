@@ -30,6 +30,7 @@ public final class Parting {
   private final BoxMould box;
   private final PartingLine line;
   private final double levelMm;
+  private final PartedMaster master;
   private final UprightLines lines;
   private final List<Key> keys;
   private final SealRing ring;
@@ -57,12 +58,13 @@ public final class Parting {
 
   private Parting(BoxMould box, PartedMaster master, List<double[]> shadow, Wanted wanted) {
     this.box = box;
+    this.master = master;
     line = master == null ? PartingLine.LEVEL : wanted.line;
     double up =
         wanted.upMm != null
             ? Math.min(wanted.upMm, box.masterMm().z())
             : master == null ? box.masterMm().z() / 2 : master.best(box, wanted.keepClean);
-    levelMm = box.belowMm() + up;
+    levelMm = Math.max(0, Math.min(box.belowMm() + up, box.pourLineMm()));
     lines = master == null ? null : master.lines();
     Geometry cavity = Rings.filled(shadow);
     if (line == PartingLine.SILHOUETTE) {
@@ -79,7 +81,7 @@ public final class Parting {
       heights = new double[0];
     }
     keys = KeyLayout.of(wanted.keying, Rings.polygon(box.inside().ring()), cavity);
-    Geometry section = master == null ? cavity : Rings.filled(master.outlineAt(up));
+    Geometry section = master == null ? cavity : Rings.filled(master.outlines(Cut.TOP, up));
     ring =
         wanted.keying == Keying.RING
             ? SealRing.round(level() && !section.isEmpty() ? section : cavity)
@@ -95,7 +97,8 @@ public final class Parting {
       seamOnCleanMm = seam[1];
       lockedMm3 = master.scan().betweenMm3();
     }
-    lowerMm3 = box.rubberBelow(levelMm) + moved() + keysMm3();
+    double lower = box.rubberBelow(levelMm) + moved() + keysMm3();
+    lowerMm3 = Math.max(0, Math.min(box.rubberMm3(), lower));
   }
 
   /**
@@ -220,6 +223,7 @@ public final class Parting {
    */
   public List<double[]> cut(Cut cut, double at) {
     boolean side = cut == Cut.SIDE;
+    List<double[]> solid = master == null ? List.of() : master.outlines(cut, at);
     double[] within = Inside.along(box.inside().ring(), side ? 1 : 0, at);
     List<double[]> out = new ArrayList<>();
     for (int s = 0; s + 1 < within.length; s += 2) {
@@ -231,11 +235,12 @@ public final class Parting {
         double x = side ? at : along;
         double y = side ? along : at;
         double z = at(x, y);
-        if (!inMaster(x, y, z)) {
+        boolean rubber = !Outline.inside(solid, along, z - box.belowMm());
+        if (rubber) {
           run[n++] = along;
           run[n++] = z;
         }
-        if (n > 0 && (i == steps || inMaster(x, y, z))) {
+        if (n > 0 && (i == steps || !rubber)) {
           if (n > 2) {
             out.add(Arrays.copyOf(run, n));
           }
@@ -246,15 +251,16 @@ public final class Parting {
     return out;
   }
 
-  private boolean inMaster(double x, double y, double z) {
-    if (lines == null) {
-      return false;
+  /** Keys and seal ring seen from above: rings of right, up pairs. */
+  public List<double[]> keysFromAbove() {
+    List<double[]> rings = new ArrayList<>();
+    for (Key k : keys) {
+      rings.add(k.fromAbove());
     }
-    int column = lines.column(x);
-    int row = lines.row(y);
-    return lines.covered(column, row)
-        && z >= box.belowMm() + lines.low(column, row)
-        && z <= box.belowMm() + lines.high(column, row);
+    if (ring != null) {
+      rings.addAll(ring.band());
+    }
+    return rings;
   }
 
   public BoxMould box() {

@@ -32,6 +32,7 @@ final class Amounts {
   private final FigureBook figures;
   private final Units units;
   private Mix mix;
+  private double heaviestG;
   private RatioGuard.Verdict verdict;
 
   Amounts(Choices choices, Product product, Workshop workshop, FigureBook figures) {
@@ -47,6 +48,11 @@ final class Amounts {
     return mix;
   }
 
+  /** The heaviest batch of any pour; 0 while nothing can be weighed. */
+  double heaviestG() {
+    return heaviestG;
+  }
+
   /** The job's own ratio held against the sheet's; null while it is the sheet's. */
   RatioGuard.Verdict verdict() {
     return verdict;
@@ -59,10 +65,11 @@ final class Amounts {
 
   /**
    * @param boxMm3 rubber in the box
-   * @param mixMm3 rubber to mix, over all batches
+   * @param pours rubber to mix for each of them, over all batches
    */
-  void workOut(double boxMm3, double mixMm3) {
+  void workOut(double boxMm3, double[] pours) {
     Ratio ratio = ratio();
+    double mixMm3 = pours[0];
     if (ratio == null || mixMm3 <= 0) {
       return;
     }
@@ -88,7 +95,9 @@ final class Amounts {
             .done());
     int batches = choices.rubber().batches();
     mix = Mix.ofVolume(mixMm3 / batches, product, ratio, choices.rubber().additive());
-    String each = batches == 1 ? "" : ", each of " + batches + " batches";
+    heaviestG = mix.totalG();
+    String pour = pours.length == 1 ? "" : ", first pour";
+    String each = pour + (batches == 1 ? "" : ", each of " + batches + " batches");
     figures.mass(
         "mix.total",
         "to mix" + each,
@@ -140,7 +149,36 @@ final class Amounts {
             .done());
     inTheRoom("rubber.potLife", "pot life in your room", "pot life", product.potLifeMin());
     inTheRoom("rubber.demould", "mould opens after", "demould time", product.demouldMin());
-    cost(batches);
+    double g = (mix.baseG() + mix.hardenerG()) * batches;
+    for (int i = 1; i < pours.length; i++) {
+      g += later(pours[i], ratio);
+    }
+    cost(g);
+  }
+
+  /**
+   * What to weigh for a pour after the first.
+   *
+   * @return base and hardener over all its batches
+   */
+  private double later(double mm3, Ratio ratio) {
+    int batches = choices.rubber().batches();
+    Mix next =
+        Mix.ofVolume(Math.max(1, mm3) / batches, product, ratio, choices.rubber().additive());
+    Working working =
+        Working.of("the volume to mix for this pour, split as for the first")
+            .given("volume to mix", Volume.format(mm3, units), COMPUTED)
+            .given("batches", String.valueOf(batches), CHOSEN)
+            .rounded("rounded as shown; right within 2 %")
+            .done();
+    String of = ", second pour" + (batches == 1 ? "" : ", each of " + batches + " batches");
+    heaviestG = Math.max(heaviestG, next.totalG());
+    figures.mass("later.base", "base" + of, next.baseG(), working);
+    figures.mass("later.hardener", "hardener" + of, next.hardenerG(), working);
+    if (next.additiveG() > 0) {
+      figures.mass("later.additive", additiveName() + of, next.additiveG(), working);
+    }
+    return (next.baseG() + next.hardenerG()) * batches;
   }
 
   private Given.Source density() {
@@ -195,7 +233,10 @@ final class Amounts {
     return Timespan.format(Duration.ofSeconds(Math.round(minutes * 60)));
   }
 
-  private void cost(int batches) {
+  /**
+   * @param need base and hardener mixed
+   */
+  private void cost(double need) {
     Pack best =
         product.packs().stream()
             .min((a, b) -> Double.compare(a.price() / a.massG(), b.price() / b.massG()))
@@ -204,7 +245,6 @@ final class Amounts {
       return;
     }
     Pack smallest = product.packs().get(0);
-    double need = (mix.baseG() + mix.hardenerG()) * batches;
     // what is used is paid for at the price of the pack one would open for it
     Pack opened = product.packs().stream().filter(p -> p.massG() >= need).findFirst().orElse(best);
     double cost = need * opened.price() / opened.massG();

@@ -34,10 +34,12 @@ final class CautionFinder {
   private static final double TEARS_MM = 5;
 
   private final Planner p;
+  private final Prices prices;
   private final List<Caution> found = new ArrayList<>();
 
   CautionFinder(Planner plan) {
     this.p = plan;
+    this.prices = new Prices(plan);
   }
 
   List<Caution> find() {
@@ -51,6 +53,7 @@ final class CautionFinder {
       lift();
       sealing();
       found.addAll(ShapeCautions.of(p));
+      found.addAll(PartingCautions.of(p, prices));
     }
     if (p.product != null) {
       ratio();
@@ -67,26 +70,7 @@ final class CautionFinder {
   }
 
   private Fix fix(String label, Edit... edits) {
-    return new Fix(label, price(List.of(edits)), List.of(edits));
-  }
-
-  /** What a fix changes in rubber, in words: the plan is made again with it. */
-  private String price(List<Edit> edits) {
-    if (p.box == null) {
-      return "";
-    }
-    Choices changed = ChoiceWords.edit(p.choices, edits, p.product);
-    Planner after = p.totals(changed);
-    double more = after.box.rubberMm3() - p.box.rubberMm3();
-    double sheet = after.figures.value("box.cost") - p.figures.value("box.cost");
-    List<String> parts = new ArrayList<>();
-    if (Math.abs(more) > 50) {
-      parts.add((more > 0 ? "+" : "−") + Volume.format(Math.abs(more), p.units) + " rubber");
-    }
-    if (Math.abs(sheet) >= 0.01) {
-      parts.add((sheet > 0 ? "+" : "−") + p.figures.money(Math.abs(sheet)) + " sheet");
-    }
-    return String.join(", ", parts);
+    return prices.fix(label, edits);
   }
 
   /** Text that a length word reads back as exactly this many millimetres. */
@@ -473,24 +457,29 @@ final class CautionFinder {
   }
 
   private void batch() {
-    if (p.mix() == null || p.mix().totalG() <= p.workshop.handMixG()) {
+    double heaviest = p.amounts == null ? 0 : p.amounts.heaviestG();
+    if (heaviest <= p.workshop.handMixG()) {
       return;
     }
     int batches =
-        (int)
-            Math.ceil(
-                p.mix().totalG() * p.choices.rubber().batches() / p.workshop.handMixG() - 1e-9);
+        (int) Math.ceil(heaviest * p.choices.rubber().batches() / p.workshop.handMixG() - 1e-9);
+    Fix[] fixes =
+        batches > ChoiceWords.MOST_BATCHES
+            ? new Fix[0]
+            : new Fix[] {
+              fix(
+                  "Mix " + batches + " equal batches",
+                  Edit.of("rubber.batches", String.valueOf(batches)))
+            };
     add(
         "batch.heavy",
         CHECK,
         "rubber",
-        "A batch of " + Mass.format(p.mix().totalG(), p.units) + " is more than a person mixes",
+        "A batch of " + Mass.format(heaviest, p.units) + " is more than a person mixes",
         "By hand, up to "
             + Mass.format(p.workshop.handMixG(), p.units)
             + " gets evenly mixed in time; more leaves streaks that never cure.",
         null,
-        fix(
-            "Mix " + batches + " equal batches",
-            Edit.of("rubber.batches", String.valueOf(batches))));
+        fixes);
   }
 }

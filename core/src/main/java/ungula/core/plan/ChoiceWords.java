@@ -12,7 +12,11 @@ import ungula.core.master.VolumeWays;
 import ungula.core.mesh.SurfacePoint;
 import ungula.core.mould.BoxShape;
 import ungula.core.mould.Fixing;
+import ungula.core.mould.MouldKind;
 import ungula.core.mould.SheetStock;
+import ungula.core.parting.Bedding;
+import ungula.core.parting.Keying;
+import ungula.core.parting.PartingLine;
 import ungula.core.plan.Choices.First;
 import ungula.core.plan.Choices.RatioMeant;
 import ungula.core.plan.Choices.Source;
@@ -33,6 +37,8 @@ public final class ChoiceWords {
   private static final double LARGEST_MM = 20_000;
   private static final double LARGEST_MM3 = 1e13;
   private static final double LARGEST_G = 1e8;
+
+  static final int MOST_BATCHES = 99;
 
   private static final WordBook<Choices> BOOK = book();
 
@@ -57,7 +63,7 @@ public final class ChoiceWords {
    */
   public static Choices edit(Choices choices, List<Edit> edits, Product product) {
     try {
-      return BOOK.edit(choices, edits, choices.units()).onSameSurface(choices);
+      return BOOK.edit(choices, edits, choices.units()).agreeing(choices);
     } catch (Refused refused) {
       boolean ratio = refused.word().equals("rubber.ratio");
       if (!ratio || product == null || product.ratio() == null) {
@@ -223,7 +229,8 @@ public final class ChoiceWords {
   }
 
   private static void mould(WordBook<Choices> book) {
-    book.word("mould.shape", "shape of the box", Kind.choice(BoxShape.class))
+    book.word("mould.kind", "kind of mould", Kind.choice(MouldKind.class))
+        .word("mould.shape", "shape of the box", Kind.choice(BoxShape.class))
         .word("mould.sidesMm", "rubber round the sides", Kind.length(0, 2000));
     for (String side : new String[] {"left", "right", "front", "back"}) {
       book.open("mould." + side + "Mm", "rubber at the " + side, Kind.length(0, 2000), "the same");
@@ -239,7 +246,15 @@ public final class ChoiceWords {
         .word("mould.freeboardMm", "wall above the pour line", Kind.length(0, 2000))
         .word("mould.sheet", "sheet for the walls", Kind.choice(SheetStock.class))
         .open("mould.ribSpacingMm", "distance between ribs", Kind.length(20, 5000), "no ribs")
-        .word("mould.fixing", "what holds the master down", Kind.choice(Fixing.class));
+        .word("mould.fixing", "what holds the master down", Kind.choice(Fixing.class))
+        .word("parting.line", "how the halves meet", Kind.choice(PartingLine.class))
+        .open(
+            "parting.upMm",
+            "parting above the master's lowest point",
+            Kind.length(0, LARGEST_MM),
+            "at the best height")
+        .word("parting.keying", "what registers the halves", Kind.choice(Keying.class))
+        .word("parting.bedding", "what the master is bedded in", Kind.choice(Bedding.class));
   }
 
   private static void rubber(WordBook<Choices> book) {
@@ -257,7 +272,8 @@ public final class ChoiceWords {
         .open("rubber.firstG", "really poured of the first part", Kind.mass(LARGEST_G), "not yet")
         .open("rubber.secondG", "really poured of the second part", Kind.mass(LARGEST_G), "not yet")
         .open("rubber.allowancePct", "allowance", Kind.percent(0, 100), "by rule")
-        .word("rubber.batches", "number of batches", Kind.count("batch", "batches", 1, 99))
+        .word(
+            "rubber.batches", "number of batches", Kind.count("batch", "batches", 1, MOST_BATCHES))
         .open("rubber.additive.name", "additive", Kind.text(60), "an additive")
         .open("rubber.additive.dosePct", "dose of the additive", Kind.percent(0, 60), "nothing")
         .word("rubber.additive.of", "what the dose is a share of", Kind.choice(Additive.Of.class))

@@ -13,7 +13,11 @@ import ungula.core.master.VolumeWays;
 import ungula.core.mesh.SurfacePoint;
 import ungula.core.mould.BoxShape;
 import ungula.core.mould.Fixing;
+import ungula.core.mould.MouldKind;
 import ungula.core.mould.SheetStock;
+import ungula.core.parting.Bedding;
+import ungula.core.parting.Keying;
+import ungula.core.parting.PartingLine;
 import ungula.core.quantity.Choosable;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.Additive;
@@ -25,13 +29,18 @@ public record Choices(
     Master master,
     Pose pose,
     Box mould,
+    Parting parting,
     Rubber rubber,
     Casting casting,
     Marks marks,
     Looked looked) {
 
-  /** What was kept before casting and marks were asked about has none. */
+  /** What was kept before something was asked about has none of it. */
   public Choices {
+    parting = parting == null ? Parting.USUAL : parting;
+    if (mould.kind == null) {
+      mould = mould.of(pose.liftMm() > 0 ? MouldKind.CUT : MouldKind.OPEN);
+    }
     casting = casting == null ? Casting.NOTHING : casting;
     marks = marks == null ? Marks.NONE : marks;
   }
@@ -50,6 +59,7 @@ public record Choices(
             null),
         Pose.AS_MODELLED,
         new Box(
+            MouldKind.OPEN,
             BoxShape.RECTANGLE,
             12,
             null,
@@ -63,6 +73,7 @@ public record Choices(
             SheetStock.FOAM_BOARD_6,
             null,
             Fixing.HOT_GLUE),
+        Parting.USUAL,
         new Rubber(null, null, RatioMeant.NO, First.BASE, null, null, null, 1, Additive.NONE),
         Casting.NOTHING,
         Marks.NONE,
@@ -108,6 +119,7 @@ public record Choices(
       Double massG) {}
 
   /**
+   * @param kind of mould; an open one stands on the plate, any other clear of it
    * @param shape how the box runs round the master; its sides have walls of their own only when it
    *     is rectangular
    * @param sidesMm wall asked for round the sides
@@ -124,6 +136,7 @@ public record Choices(
    * @param fixing what holds the master down
    */
   public record Box(
+      MouldKind kind,
       BoxShape shape,
       double sidesMm,
       Double leftMm,
@@ -142,6 +155,37 @@ public record Choices(
     public Box {
       shape = shape == null ? BoxShape.RECTANGLE : shape;
     }
+
+    Box of(MouldKind other) {
+      return new Box(
+          other,
+          shape,
+          sidesMm,
+          leftMm,
+          rightMm,
+          frontMm,
+          backMm,
+          insideLengthMm,
+          insideWidthMm,
+          overTopMm,
+          freeboardMm,
+          sheet,
+          ribSpacingMm,
+          fixing);
+    }
+  }
+
+  /**
+   * How a two-part mould comes apart.
+   *
+   * @param line how the halves meet
+   * @param upMm level above the master's lowest point; null is where it is best
+   * @param keying what registers the halves
+   * @param bedding of the master while the upper half is poured
+   */
+  public record Parting(PartingLine line, Double upMm, Keying keying, Bedding bedding) {
+    static final Parting USUAL =
+        new Parting(PartingLine.LEVEL, null, Keying.DOMES_BOTH, Bedding.CLAY);
   }
 
   public enum First implements Choosable {
@@ -216,20 +260,42 @@ public record Choices(
   }
 
   Choices withCasting(Casting changed) {
-    return new Choices(units, master, pose, mould, rubber, changed, marks, looked);
+    return new Choices(units, master, pose, mould, parting, rubber, changed, marks, looked);
   }
 
   Choices withMarks(Marks changed) {
-    return new Choices(units, master, pose, mould, rubber, casting, changed, looked);
+    return new Choices(units, master, pose, mould, parting, rubber, casting, changed, looked);
   }
 
-  /** These, or without what stands on the master's surface if that is another one than before. */
-  Choices onSameSurface(Choices before) {
-    boolean same =
+  /**
+   * These, made to agree with each other after a change: nothing of another surface or another way
+   * to stand is kept, and only an open mould stands on the plate.
+   */
+  Choices agreeing(Choices before) {
+    boolean sameSurface =
         master.source == before.master.source
             && Objects.equals(master.model, before.master.model)
             && (master.source != Source.SOLID || master.solid.equals(before.master.solid));
-    return same ? this : withCasting(Casting.NOTHING).withMarks(Marks.NONE);
+    Choices now = sameSurface ? this : withCasting(Casting.NOTHING).withMarks(Marks.NONE);
+    if (!sameSurface || !pose.turn().equals(before.pose.turn())) {
+      now = now.parted(new Parting(parting.line, null, parting.keying, parting.bedding));
+    }
+    boolean lifted = pose.liftMm() > 0;
+    if (lifted != mould.kind.onPlate()) {
+      return now;
+    }
+    if (mould.kind != before.mould.kind) {
+      return now.withPose(new Pose(pose.turn(), lifted ? 0 : Math.max(10, mould.sidesMm)));
+    }
+    return now.moulded(mould.of(lifted ? MouldKind.CUT : MouldKind.OPEN));
+  }
+
+  private Choices parted(Parting changed) {
+    return new Choices(units, master, pose, mould, changed, rubber, casting, marks, looked);
+  }
+
+  private Choices moulded(Box changed) {
+    return new Choices(units, master, pose, changed, parting, rubber, casting, marks, looked);
   }
 
   /**
@@ -241,12 +307,12 @@ public record Choices(
   }
 
   Choices withPose(Pose changed) {
-    return new Choices(units, master, changed, mould, rubber, casting, marks, looked);
+    return new Choices(units, master, changed, mould, parting, rubber, casting, marks, looked);
   }
 
   Choices withLooked(String atMould, String atRubber) {
     return new Choices(
-        units, master, pose, mould, rubber, casting, marks, new Looked(atMould, atRubber));
+        units, master, pose, mould, parting, rubber, casting, marks, new Looked(atMould, atRubber));
   }
 
   /** The same for equal parts, in this run of the program and in any other. */
@@ -261,6 +327,6 @@ public record Choices(
 
   /** Fingerprint of what the rubber stage builds on. */
   String beforeRubber() {
-    return fingerprint(master, pose, mould);
+    return fingerprint(master, pose, mould, parting);
   }
 }

@@ -27,6 +27,10 @@ final class FigureBook {
     return Collections.unmodifiableMap(figures);
   }
 
+  Figure get(String key) {
+    return figures.get(key);
+  }
+
   double value(String key) {
     return figures.get(key).value();
   }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.function.Supplier;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.FillCurve;
+import ungula.core.parting.PartedMaster;
 import ungula.core.study.MeshReport;
 
 /**
@@ -18,6 +19,7 @@ import ungula.core.study.MeshReport;
  * @param report of the mesh, in millimetres; null when there is no mesh
  * @param guessedUnitMm the unit taken for the file; null when the file or the user says
  * @param titled what the shape is known from, in a few words
+ * @param parted what partings ask of it; null when there is no mesh
  * @param shape what is found out about it; null while it is not worked out
  */
 public record MasterFacts(
@@ -29,6 +31,7 @@ public record MasterFacts(
     MeshReport report,
     Double guessedUnitMm,
     String titled,
+    PartedMaster parted,
     ShapeFacts shape) {
 
   /** Before its shape is worked out; seen from above it fills its outer size. */
@@ -49,6 +52,7 @@ public record MasterFacts(
         report,
         guessedUnitMm,
         titled,
+        null,
         null);
   }
 
@@ -65,6 +69,6 @@ public record MasterFacts(
 
   public MasterFacts with(ShapeFacts found) {
     return new MasterFacts(
-        sizeMm, topMm, curve, shadow, restMm2, report, guessedUnitMm, titled, found);
+        sizeMm, topMm, curve, shadow, restMm2, report, guessedUnitMm, titled, parted, found);
   }
 }

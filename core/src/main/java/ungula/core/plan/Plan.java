@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import ungula.core.master.VolumeWays;
 import ungula.core.mould.BoxMould;
+import ungula.core.parting.Parting;
 import ungula.core.rubber.Mix;
 import ungula.core.rubber.SecondPart;
 import ungula.core.working.Figure;
@@ -16,7 +17,10 @@ import ungula.core.working.Figure;
  * @param ways the master's volume is known by
  * @param cautions worst first
  * @param box the mould; empty while the master's size is not known
- * @param mix one batch; empty while no rubber is picked or its sheet does not allow weighing
+ * @param parting of a two-part mould; empty for any other
+ * @param order of work, a sentence a step
+ * @param mix one batch of the first pour; empty while no rubber is picked or its sheet does not
+ *     allow weighing
  * @param second what to pour after the first part was really weighed
  * @param stages how far each stage is
  * @param undecided what is still open, in words
@@ -26,6 +30,8 @@ public record Plan(
     List<VolumeWays.Result> ways,
     List<Caution> cautions,
     Optional<BoxMould> box,
+    Optional<Parting> parting,
+    List<String> order,
     Optional<Mix> mix,
     Optional<SecondPart> second,
     Map<String, Stage> stages,

@@ -16,6 +16,8 @@ import ungula.core.mesh.FillCurve;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.BoxShape;
 import ungula.core.mould.Inside;
+import ungula.core.mould.MouldKind;
+import ungula.core.parting.Parting;
 import ungula.core.quantity.Density;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
@@ -41,6 +43,10 @@ public final class Planner {
   final List<VolumeWays.Result> ways = new ArrayList<>();
 
   BoxMould box;
+
+  /** Of a two-part mould; null for any other. */
+  Parting parting;
+
   Amounts amounts;
   double masterMm3;
   double masterErrorMm3;
@@ -73,13 +79,19 @@ public final class Planner {
       Workshop workshop,
       Optional<BoxMould> known) {
     Planner p = new Planner(choices, facts, product, workshop);
-    known.ifPresent(box -> p.compute(box.inside()));
+    known.ifPresent(
+        box -> {
+          p.compute(box.inside());
+          p.pours();
+        });
     List<Caution> cautions = new CautionFinder(p).find();
     return new Plan(
         p.figures.all(),
         List.copyOf(p.ways),
         cautions,
         Optional.ofNullable(p.box),
+        Optional.ofNullable(p.parting),
+        WorkOrder.of(p),
         Optional.ofNullable(p.mix()),
         p.amounts == null ? Optional.empty() : p.amounts.second(),
         p.stages(),
@@ -115,9 +127,20 @@ public final class Planner {
     sizes(choices.mould());
     rubber();
     ShapeFigures.add(facts.shape(), facts.baseOpen(choices.pose().liftMm()), figures, units);
+  }
+
+  /** How the rubber is split into pours, and what to weigh for each. */
+  private void pours() {
+    double[] pours = {mixMm3};
+    if (choices.mould().kind() == MouldKind.TWO_PART) {
+      parting = PartingFigures.add(this);
+      double rubber = box.rubberMm3();
+      double first = rubber > 0 ? parting.upperMm3() / rubber : 0.5;
+      pours = new double[] {first * mixMm3, (1 - first) * mixMm3};
+    }
     if (product != null) {
       amounts = new Amounts(choices, product, workshop, figures);
-      amounts.workOut(box.rubberMm3(), mixMm3);
+      amounts.workOut(box.rubberMm3(), pours);
     }
   }
 

@@ -35,6 +35,7 @@ import ungula.core.mesh.io.ModelReader;
 import ungula.core.mesh.io.ModelUnreadable;
 import ungula.core.mesh.io.StlWriter;
 import ungula.core.orient.StandSearch;
+import ungula.core.parting.PartedMaster;
 import ungula.core.plan.Choices;
 import ungula.core.plan.MasterFacts;
 import ungula.core.plan.Planner;
@@ -148,6 +149,7 @@ public final class Bench {
             result[0].report().scaled(unit),
             null,
             "",
+            new PartedMaster(posed[0]),
             null);
     Product product = ExampleProducts.all().get("marram-20");
     Choices choices = Choices.fresh(Units.METRIC);

@@ -12,6 +12,7 @@ import ungula.core.mould.BoxMould;
 import ungula.core.mould.MouldPicture;
 import ungula.core.mould.SectionDrawing;
 import ungula.core.mould.SectionDrawing.Role;
+import ungula.core.parting.Parting;
 
 /** Drawings of a job as it stands, for the page and for paper. */
 @Component
@@ -41,6 +42,17 @@ public class Drawings {
             ? drawn.with(
                 Role.SHADOW, shapes.posed(job.choices()).map(PosedMaster::shadow).orElse(List.of()))
             : drawn;
+    Optional<Parting> parting = job.plan().parting();
+    if (parting.isPresent()) {
+      drawing =
+          cut == Cut.TOP
+              ? drawing.with(Role.KEY, parting.get().keysFromAbove())
+              : drawing.with(Role.PARTING, parting.get().cut(cut, drawing.at()));
+    }
+    return withAir(job, drawing, cut);
+  }
+
+  private static SectionDrawing withAir(Jobs.Job job, SectionDrawing drawing, Cut cut) {
     return job.study()
         .map(
             s ->

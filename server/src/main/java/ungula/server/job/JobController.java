@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.Dipstick;
+import ungula.core.quantity.Units;
 import ungula.core.sentence.WordBook.Edit;
 
 /** Jobs: the shelf's entries and what is decided about each. */
@@ -98,12 +99,23 @@ class JobController {
     jobs.delete(id, false);
   }
 
-  /** What the dipstick would read with the pour line dragged to a height: nothing is saved. */
+  /** What can be dragged along the dipstick. */
+  enum DipstickMark {
+    LINE,
+    PARTING
+  }
+
+  /** What the dipstick would read with a mark dragged to a height: nothing is saved. */
   @GetMapping("/{id}/dipstick")
-  Dipstick.Reading dipstick(@PathVariable String id, @RequestParam double at) {
+  Dipstick.Reading dipstick(
+      @PathVariable String id, @RequestParam DipstickMark mark, @RequestParam double at) {
     Jobs.Job job = jobs.find(id);
     BoxMould box = job.box();
-    double height = Dipstick.snapped(box, at, job.choices().units());
-    return Dipstick.at(box, height, JobViews.density(job), job.choices().units());
+    Units units = job.choices().units();
+    double height =
+        mark == DipstickMark.LINE
+            ? Dipstick.snapped(box, at, units)
+            : Dipstick.snappedParting(box, at, units);
+    return Dipstick.at(box, height, JobViews.density(job), units);
   }
 }

@@ -33,6 +33,7 @@ import ungula.server.product.Products;
  * @param marks that can be painted on the master
  * @param marksKey changes when they do
  * @param dipstick null while there is no box
+ * @param order of work, a sentence a step
  * @param ratioSentence the ratio in plain words; empty while there is none
  * @param second the second part after the first was weighed; null before
  * @param rubbers to choose from
@@ -61,6 +62,7 @@ public record JobResponse(
     List<MarkView> marks,
     String marksKey,
     DipstickView dipstick,
+    List<String> order,
     String ratioSentence,
     SecondPart second,
     List<Products.Offer> rubbers,
@@ -105,11 +107,13 @@ public record JobResponse(
    * @param lineMm the pour line
    * @param masterTopMm the master's highest point
    * @param line what the dipstick reads at the pour line
+   * @param parting what it reads where a mould parts; null where it does not
    */
   public record DipstickView(
       double heightMm,
       double lineMm,
       double masterTopMm,
       List<Tick> ticks,
-      Dipstick.Reading line) {}
+      Dipstick.Reading line,
+      Dipstick.Reading parting) {}
 }

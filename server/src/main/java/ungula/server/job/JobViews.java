@@ -75,7 +75,8 @@ class JobViews {
         job.plan().ways().stream().map(w -> way(w, c.units())).toList(),
         Arrays.stream(Mark.values()).map(m -> mark(m, c)).toList(),
         Choices.fingerprint(c.marks()),
-        job.plan().box().map(box -> dipstick(box, density(job), c.units())).orElse(null),
+        job.plan().box().map(box -> dipstick(job, box)).orElse(null),
+        job.plan().order(),
         ratioSentence(c, job.product()),
         job.plan().second().orElse(null),
         products.offers(),
@@ -173,7 +174,9 @@ class JobViews {
     return new MarkView(mark, mark.text(), mark.meaning(), area);
   }
 
-  private static DipstickView dipstick(BoxMould box, Double density, Units units) {
+  private static DipstickView dipstick(Jobs.Job job, BoxMould box) {
+    Units units = job.choices().units();
+    Double density = density(job);
     double tick = Dipstick.tickMm(box, units);
     List<Tick> ticks = new ArrayList<>();
     for (int i = 0; i * tick <= box.wallHeightMm() + 1e-9; i++) {
@@ -184,6 +187,7 @@ class JobViews {
         box.pourLineMm(),
         box.belowMm() + box.masterMm().z(),
         ticks,
-        Dipstick.at(box, box.pourLineMm(), density, units));
+        Dipstick.at(box, box.pourLineMm(), density, units),
+        job.plan().parting().map(p -> Dipstick.at(box, p.levelMm(), density, units)).orElse(null));
   }
 }

@@ -14,6 +14,7 @@ import ungula.core.master.UnitGuess;
 import ungula.core.mesh.FillCurve;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.FacingFaces;
+import ungula.core.parting.PartedMaster;
 import ungula.core.plan.Choices;
 import ungula.core.plan.Choices.Source;
 import ungula.core.plan.MasterFacts;
@@ -36,7 +37,7 @@ public class Shapes {
   private final Models models;
 
   // by what they depend on; oldest used first
-  private final Map<Object, PosedMaster> posed = new LinkedHashMap<>(16, 0.75f, true);
+  private final Map<Object, PartedMaster> posed = new LinkedHashMap<>(16, 0.75f, true);
   private final Map<Object, FacingFaces> across = new LinkedHashMap<>(16, 0.75f, true);
   private final Map<Solid, MeshReport> solids = new LinkedHashMap<>();
 
@@ -48,6 +49,11 @@ public class Shapes {
 
   /** The master as it stands; empty when only its measures are known, or nothing. */
   public Optional<PosedMaster> posed(Choices choices) {
+    return parted(choices).map(PartedMaster::posed);
+  }
+
+  /** The same, with what partings ask of it. */
+  public Optional<PartedMaster> parted(Choices choices) {
     Choices.Master m = choices.master();
     if (m.source() == Source.FILE && m.model() != null) {
       double unit = unitMm(choices);
@@ -93,18 +99,18 @@ public class Shapes {
     }
   }
 
-  private synchronized PosedMaster posed(
+  private synchronized PartedMaster posed(
       Key key, Supplier<TriangleMesh> source, double unitMm, Choices choices) {
-    PosedMaster known = posed.get(key);
+    PartedMaster known = posed.get(key);
     if (known != null) {
       return known;
     }
-    PosedMaster made = PosedMaster.of(source.get(), unitMm, choices.pose());
+    PartedMaster made = new PartedMaster(PosedMaster.of(source.get(), unitMm, choices.pose()));
     posed.put(key, made);
-    long held = posed.values().stream().mapToLong(p -> p.mesh().triangleCount()).sum();
+    long held = posed.values().stream().mapToLong(p -> p.posed().mesh().triangleCount()).sum();
     var oldest = posed.entrySet().iterator();
     while (held > ROOM && posed.size() > 1) {
-      held -= oldest.next().getValue().mesh().triangleCount();
+      held -= oldest.next().getValue().posed().mesh().triangleCount();
       oldest.remove();
     }
     return made;
@@ -182,7 +188,8 @@ public class Shapes {
   }
 
   private MasterFacts shaped(Choices choices, MeshReport report, Double guessedUnit, String title) {
-    PosedMaster p = posed(choices).orElseThrow();
+    PartedMaster parted = parted(choices).orElseThrow();
+    PosedMaster p = parted.posed();
     return new MasterFacts(
         p.mesh().bounds().size(),
         p.top(),
@@ -192,6 +199,7 @@ public class Shapes {
         report,
         guessedUnit,
         title,
+        parted,
         null);
   }
 

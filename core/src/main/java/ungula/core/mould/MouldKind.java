@@ -1,0 +1,26 @@
+package ungula.core.mould;
+
+import ungula.core.quantity.Choosable;
+
+/** How a mould comes off its master. */
+public enum MouldKind implements Choosable {
+  OPEN("open mould"),
+  CUT("cut mould"),
+  TWO_PART("two-part mould");
+
+  private final String text;
+
+  MouldKind(String text) {
+    this.text = text;
+  }
+
+  @Override
+  public String text() {
+    return text;
+  }
+
+  /** Whether the master stands on the plate; in any other mould rubber goes all round it. */
+  public boolean onPlate() {
+    return this == OPEN;
+  }
+}

@@ -1,0 +1,20 @@
+package ungula.core.parting;
+
+import ungula.core.quantity.Choosable;
+
+/** What keeps the lower half free while the upper one is poured. */
+public enum Bedding implements Choosable {
+  CLAY("clay"),
+  BOARD("a board cut to its outline, on risers");
+
+  private final String text;
+
+  Bedding(String text) {
+    this.text = text;
+  }
+
+  @Override
+  public String text() {
+    return text;
+  }
+}

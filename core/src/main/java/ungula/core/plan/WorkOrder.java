@@ -1,0 +1,108 @@
+package ungula.core.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import ungula.core.mould.MouldKind;
+import ungula.core.parting.Bedding;
+import ungula.core.quantity.Length;
+import ungula.core.quantity.Volume;
+
+/** What is done for a mould, one step after the other, with its numbers. */
+final class WorkOrder {
+
+  private final Planner p;
+  private final List<String> steps = new ArrayList<>();
+
+  private WorkOrder(Planner p) {
+    this.p = p;
+  }
+
+  /** Empty while there is no mould. */
+  static List<String> of(Planner p) {
+    WorkOrder order = new WorkOrder(p);
+    if (p.parting != null) {
+      order.twoParts();
+    } else if (p.box != null) {
+      order.onePart();
+    }
+    return List.copyOf(order.steps);
+  }
+
+  private String mm(double mm) {
+    return Length.format(mm, p.units);
+  }
+
+  private String ml(double mm3) {
+    return Volume.format(mm3, p.units);
+  }
+
+  private void onePart() {
+    boolean open = p.choices.mould().kind() == MouldKind.OPEN;
+    steps.add(
+        open
+            ? "Fix the master to the base with " + p.choices.mould().fixing().text() + "."
+            : "Hang or stand the master on its sprue, "
+                + mm(p.box.belowMm())
+                + " clear of the base.");
+    steps.add(box() + " Level it both ways.");
+    steps.add("Release the master, and let it dry.");
+    steps.add(
+        "Pour to the line, "
+            + mm(p.box.pourLineMm())
+            + " above the base: "
+            + ml(p.box.rubberMm3())
+            + ".");
+    steps.add(
+        open
+            ? "When it has cured, take the walls off, pull the mould off, trim its lip."
+            : "When it has cured, take the walls off and cut it open along the line, jagged, fine"
+                + " near the cavity.");
+  }
+
+  private String box() {
+    return "Set the walls up round it and seal all " + mm(p.box.sealMm()) + " of joints.";
+  }
+
+  private void twoParts() {
+    String level = mm(p.parting.levelMm());
+    boolean clay = p.choices.parting().bedding() == Bedding.CLAY;
+    steps.add(
+        clay
+            ? "Bed the master in clay up to the parting, "
+                + level
+                + " above the base: "
+                + ml(p.parting.lowerMm3())
+                + "."
+            : "Stand the master on its risers, and a board cut to its outline round it, its top "
+                + level
+                + " above the base. Close the gap round the master with clay.");
+    if (!p.parting.keys().isEmpty()) {
+      steps.add(
+          "Set the "
+              + p.figures.get("parting.keys").text()
+              + " as drawn: balls on the bedding where the lower half gets one, hollows pressed in"
+              + " where the upper does.");
+    }
+    if (p.parting.ring() != null) {
+      steps.add("Lay the seal ring on the bedding, as drawn.");
+    }
+    steps.add(box() + " Release master and bedding.");
+    steps.add(
+        "First pour, the upper half: "
+            + ml(p.parting.upperMm3())
+            + ", to "
+            + mm(p.box.pourLineMm())
+            + " above the base.");
+    steps.add(
+        "When it has cured, turn everything over in its box, the first half down, and let the walls"
+            + " down onto the base. Take the bedding out; leave the master where it is.");
+    steps.add("Clean the seam. Brush release on all bare rubber, twice: rubber bonds to rubber.");
+    steps.add(
+        "Second pour, the lower half: "
+            + ml(p.parting.lowerMm3())
+            + ", to "
+            + mm(p.box.pourLineMm())
+            + " above the base again.");
+    steps.add("When it has cured, open the halves and take the master out.");
+  }
+}
