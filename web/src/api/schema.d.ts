@@ -706,6 +706,8 @@ export interface components {
       archived: boolean;
       box: components['schemas']['BoxKind'];
       cautions: components['schemas']['Caution'][];
+      /** Format: double */
+      cutDegrees?: number;
       demo: boolean;
       dipstick?: components['schemas']['DipstickView'];
       figures: {
@@ -878,6 +880,7 @@ export interface components {
         | 'SHADOW'
         | 'GAP'
         | 'PARTING'
+        | 'CUT_LINE'
         | 'KEY'
         | 'AIR'
         | 'CAST_AIR';

@@ -46,6 +46,7 @@ export function MouldStage({ job, desk, children }: Props) {
         master is held by <Word k="mould.fixing" after="." />
       </p>
       {job.dipstick.parting && <Halves job={job} />}
+      {job.cutDegrees !== undefined && <Knife job={job} />}
       <div className="part">
         <table className="compare">
           <tbody>
@@ -119,6 +120,8 @@ function Halves({ job }: { job: Job }) {
         {f['parting.keys'] && (
           <>
             ; <FigureText figure={f['parting.keys']} /> fit beside it
+            {job.words['parting.keying']?.value === 'DOMES_BOTH' &&
+              ', round ones on the lower half, square ones on the upper'}
           </>
         )}
         {f['parting.ring'] && (
@@ -136,6 +139,26 @@ function Halves({ job }: { job: Job }) {
         )}
       </p>
     </>
+  );
+}
+
+/** How a block is cut open. */
+function Knife({ job }: { job: Job }) {
+  const f = job.figures;
+  return (
+    <p className="sentence">
+      It is cut open on <Word k="cut.towardsDegrees" /> (
+      <FigureText figure={f['cut.towards']} />
+      ), and the other side stays whole as a hinge: <FigureText figure={f['cut.area']} /> to cut,{' '}
+      <FigureText figure={f['cut.shallowest']} /> to the master at the least, a seam of{' '}
+      <FigureText figure={f['cut.seam']} />
+      {f['cut.clean'] && (
+        <>
+          , <FigureText figure={f['cut.clean']} /> of it on what is to stay clean
+        </>
+      )}
+      . <FigureText figure={f['cut.locked']} /> still lock as it opens.
+    </p>
   );
 }
 

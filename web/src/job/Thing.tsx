@@ -130,6 +130,9 @@ export function Thing({ job, desk, stage, pointed, choose, shape, tool, paint }:
             drop: (at) => desk.apply([{ word: 'mould.overTopMm', text: `${at.overTopMm} mm` }]),
             nudge: (steps) => void desk.nudge('mould.overTopMm', steps),
           }}
+          cutting={{
+            drop: (degrees) => desk.apply([{ word: 'cut.towardsDegrees', text: String(degrees) }]),
+          }}
           parting={{
             drop: (at) => desk.apply([{ word: 'parting.upMm', text: `${at.upMm} mm` }]),
             nudge: (steps) => void desk.nudge('parting.upMm', steps),

@@ -184,7 +184,7 @@ function Mark({ jobId, stick, x, scale, cut, mark, kept, dragging, moved }: Mark
           height={mark === 'LINE' ? 40 : 28}
           fill="transparent"
         />
-        <line x1={x - 6} x2={x + WIDTH} y1={y} y2={y} className={CLASSES[mark]} />
+        <line x1={x} x2={x + WIDTH} y1={y} y2={y} className={CLASSES[mark]} />
         <path className="grip" d={`M${x + WIDTH + 1} ${y}l11 -8v16z`} />
         <text x={x + WIDTH + 16} y={y + 4} className="strong">
           {reading.height}

@@ -6,6 +6,7 @@ import { useSize } from '../ui/useSize';
 import { Dipstick, type Dragging } from './Dipstick';
 import type { ShapeDesk } from '../job/useStudy';
 import { AirMarks } from './AirMarks';
+import { Knife, type Cutting } from './Knife';
 import { scaleOf, type Scale } from './scale';
 
 interface Props {
@@ -16,10 +17,11 @@ interface Props {
   shape: ShapeDesk;
   line: Dragging;
   parting: Dragging;
+  cutting: Cutting;
 }
 
 /** The cut through box, rubber and master, to scale, with dimensions and dipstick. */
-export function Section({ job, cut, at, pointed, shape, line, parting }: Props) {
+export function Section({ job, cut, at, pointed, shape, line, parting, cutting }: Props) {
   const { ref, width, height } = useSize<HTMLDivElement>();
   const { data, isPlaceholderData } = useQuery({
     ...sectionQuery(job.id, job.version, cut, at),
@@ -51,6 +53,15 @@ export function Section({ job, cut, at, pointed, shape, line, parting }: Props) 
               scale={scaleOf(drawing, width, height)}
             />
           )}
+          {drawing.cut === 'TOP' && job.cutDegrees !== undefined && (
+            <Knife
+              key={`knife ${job.version}`}
+              degrees={job.cutDegrees}
+              drawing={drawing}
+              scale={scaleOf(drawing, width, height)}
+              cutting={cutting}
+            />
+          )}
           {job.dipstick && (
             <Dipstick
               key={job.version}
@@ -76,6 +87,9 @@ export function Section({ job, cut, at, pointed, shape, line, parting }: Props) 
     </div>
   );
 }
+
+/** Drawn as lines, however many points they have. */
+const LINES = new Set(['GAP', 'PARTING', 'CUT_LINE']);
 
 function Plan({
   drawing,
@@ -127,9 +141,7 @@ function Plan({
                 ? `url(#${dots})`
                 : undefined
           }
-          d={s.rings
-            .map((r) => ring(r, r.length > 4 && s.role !== 'GAP' && s.role !== 'PARTING'))
-            .join('')}
+          d={s.rings.map((r) => ring(r, r.length > 4 && !LINES.has(s.role))).join('')}
         />
       ))}
       {drawing.dimensions.map((d) => (

@@ -49,6 +49,8 @@ public record SectionDrawing(
     GAP,
     /** Where two halves meet. */
     PARTING,
+    /** Where a knife opens the block. */
+    CUT_LINE,
     /** Keys and seal ring, seen from above. */
     KEY,
     /** Air that stays in the rubber. */

@@ -26,10 +26,6 @@ public final class PartedMaster {
     this.posed = posed;
   }
 
-  public PosedMaster posed() {
-    return posed;
-  }
-
   synchronized UprightLines lines() {
     if (lines == null) {
       lines = UprightLines.of(posed.mesh());

@@ -54,6 +54,7 @@ final class CautionFinder {
       sealing();
       found.addAll(ShapeCautions.of(p));
       found.addAll(PartingCautions.of(p, prices));
+      found.addAll(CutCautions.of(p, prices));
     }
     if (p.product != null) {
       ratio();

@@ -254,6 +254,7 @@ public final class ChoiceWords {
             Kind.length(0, LARGEST_MM),
             "at the best height")
         .word("parting.keying", "what registers the halves", Kind.choice(Keying.class))
+        .open("cut.towardsDegrees", "way of the cut", Kind.plain("°", 0, 360, 15), "the best side")
         .word("parting.bedding", "what the master is bedded in", Kind.choice(Bedding.class));
   }
 

@@ -30,6 +30,7 @@ public record Choices(
     Pose pose,
     Box mould,
     Parting parting,
+    Cut cut,
     Rubber rubber,
     Casting casting,
     Marks marks,
@@ -38,6 +39,7 @@ public record Choices(
   /** What was kept before something was asked about has none of it. */
   public Choices {
     parting = parting == null ? Parting.USUAL : parting;
+    cut = cut == null ? Cut.BEST : cut;
     if (mould.kind == null) {
       mould = mould.of(pose.liftMm() > 0 ? MouldKind.CUT : MouldKind.OPEN);
     }
@@ -74,6 +76,7 @@ public record Choices(
             null,
             Fixing.HOT_GLUE),
         Parting.USUAL,
+        Cut.BEST,
         new Rubber(null, null, RatioMeant.NO, First.BASE, null, null, null, 1, Additive.NONE),
         Casting.NOTHING,
         Marks.NONE,
@@ -188,6 +191,16 @@ public record Choices(
         new Parting(PartingLine.LEVEL, null, Keying.DOMES_BOTH, Bedding.CLAY);
   }
 
+  /**
+   * How a cut mould is opened.
+   *
+   * @param towardsDegrees the cut runs this way from the middle, seen from above: 0 to the right,
+   *     90 to the back; null is where it is best
+   */
+  public record Cut(Double towardsDegrees) {
+    static final Cut BEST = new Cut(null);
+  }
+
   public enum First implements Choosable {
     BASE("base"),
     HARDENER("hardener");
@@ -260,11 +273,11 @@ public record Choices(
   }
 
   Choices withCasting(Casting changed) {
-    return new Choices(units, master, pose, mould, parting, rubber, changed, marks, looked);
+    return new Choices(units, master, pose, mould, parting, cut, rubber, changed, marks, looked);
   }
 
   Choices withMarks(Marks changed) {
-    return new Choices(units, master, pose, mould, parting, rubber, casting, changed, looked);
+    return new Choices(units, master, pose, mould, parting, cut, rubber, casting, changed, looked);
   }
 
   /**
@@ -278,7 +291,7 @@ public record Choices(
             && (master.source != Source.SOLID || master.solid.equals(before.master.solid));
     Choices now = sameSurface ? this : withCasting(Casting.NOTHING).withMarks(Marks.NONE);
     if (!sameSurface || !pose.turn().equals(before.pose.turn())) {
-      now = now.parted(new Parting(parting.line, null, parting.keying, parting.bedding));
+      now = now.parted(new Parting(parting.line, null, parting.keying, parting.bedding), Cut.BEST);
     }
     boolean lifted = pose.liftMm() > 0;
     if (lifted != mould.kind.onPlate()) {
@@ -290,12 +303,12 @@ public record Choices(
     return now.moulded(mould.of(lifted ? MouldKind.CUT : MouldKind.OPEN));
   }
 
-  private Choices parted(Parting changed) {
-    return new Choices(units, master, pose, mould, changed, rubber, casting, marks, looked);
+  private Choices parted(Parting halves, Cut knife) {
+    return new Choices(units, master, pose, mould, halves, knife, rubber, casting, marks, looked);
   }
 
   private Choices moulded(Box changed) {
-    return new Choices(units, master, pose, changed, parting, rubber, casting, marks, looked);
+    return new Choices(units, master, pose, changed, parting, cut, rubber, casting, marks, looked);
   }
 
   /**
@@ -307,12 +320,21 @@ public record Choices(
   }
 
   Choices withPose(Pose changed) {
-    return new Choices(units, master, changed, mould, parting, rubber, casting, marks, looked);
+    return new Choices(units, master, changed, mould, parting, cut, rubber, casting, marks, looked);
   }
 
   Choices withLooked(String atMould, String atRubber) {
     return new Choices(
-        units, master, pose, mould, parting, rubber, casting, marks, new Looked(atMould, atRubber));
+        units,
+        master,
+        pose,
+        mould,
+        parting,
+        cut,
+        rubber,
+        casting,
+        marks,
+        new Looked(atMould, atRubber));
   }
 
   /** The same for equal parts, in this run of the program and in any other. */
@@ -327,6 +349,6 @@ public record Choices(
 
   /** Fingerprint of what the rubber stage builds on. */
   String beforeRubber() {
-    return fingerprint(master, pose, mould, parting);
+    return fingerprint(master, pose, mould, parting, cut);
   }
 }

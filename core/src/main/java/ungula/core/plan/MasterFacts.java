@@ -2,6 +2,7 @@ package ungula.core.plan;
 
 import java.util.List;
 import java.util.function.Supplier;
+import ungula.core.cutline.CutPlanes;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.FillCurve;
 import ungula.core.parting.PartedMaster;
@@ -20,6 +21,7 @@ import ungula.core.study.MeshReport;
  * @param guessedUnitMm the unit taken for the file; null when the file or the user says
  * @param titled what the shape is known from, in a few words
  * @param parted what partings ask of it; null when there is no mesh
+ * @param cuts a knife could make; null when there is no mesh
  * @param shape what is found out about it; null while it is not worked out
  */
 public record MasterFacts(
@@ -32,6 +34,7 @@ public record MasterFacts(
     Double guessedUnitMm,
     String titled,
     PartedMaster parted,
+    CutPlanes cuts,
     ShapeFacts shape) {
 
   /** Before its shape is worked out; seen from above it fills its outer size. */
@@ -53,6 +56,7 @@ public record MasterFacts(
         guessedUnitMm,
         titled,
         null,
+        null,
         null);
   }
 
@@ -69,6 +73,6 @@ public record MasterFacts(
 
   public MasterFacts with(ShapeFacts found) {
     return new MasterFacts(
-        sizeMm, topMm, curve, shadow, restMm2, report, guessedUnitMm, titled, parted, found);
+        sizeMm, topMm, curve, shadow, restMm2, report, guessedUnitMm, titled, parted, cuts, found);
   }
 }

@@ -3,6 +3,7 @@ package ungula.core.plan;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import ungula.core.cutline.CutLine;
 import ungula.core.master.VolumeWays;
 import ungula.core.mould.BoxMould;
 import ungula.core.parting.Parting;
@@ -18,6 +19,7 @@ import ungula.core.working.Figure;
  * @param cautions worst first
  * @param box the mould; empty while the master's size is not known
  * @param parting of a two-part mould; empty for any other
+ * @param cut of a cut mould whose master has a mesh; empty for any other
  * @param order of work, a sentence a step
  * @param mix one batch of the first pour; empty while no rubber is picked or its sheet does not
  *     allow weighing
@@ -31,6 +33,7 @@ public record Plan(
     List<Caution> cautions,
     Optional<BoxMould> box,
     Optional<Parting> parting,
+    Optional<CutLine> cut,
     List<String> order,
     Optional<Mix> mix,
     Optional<SecondPart> second,

@@ -10,6 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import ungula.core.cutline.CutLine;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.VolumeWays;
 import ungula.core.mesh.FillCurve;
@@ -46,6 +47,9 @@ public final class Planner {
 
   /** Of a two-part mould; null for any other. */
   Parting parting;
+
+  /** Of a cut mould; null for any other, and while the master's shape is not known. */
+  CutLine cut;
 
   Amounts amounts;
   double masterMm3;
@@ -91,6 +95,7 @@ public final class Planner {
         cautions,
         Optional.ofNullable(p.box),
         Optional.ofNullable(p.parting),
+        Optional.ofNullable(p.cut),
         WorkOrder.of(p),
         Optional.ofNullable(p.mix()),
         p.amounts == null ? Optional.empty() : p.amounts.second(),
@@ -137,6 +142,9 @@ public final class Planner {
       double rubber = box.rubberMm3();
       double first = rubber > 0 ? parting.upperMm3() / rubber : 0.5;
       pours = new double[] {first * mixMm3, (1 - first) * mixMm3};
+    }
+    if (choices.mould().kind() == MouldKind.CUT && facts.cuts() != null) {
+      cut = CutFigures.add(this);
     }
     if (product != null) {
       amounts = new Amounts(choices, product, workshop, figures);

@@ -55,8 +55,10 @@ final class WorkOrder {
     steps.add(
         open
             ? "When it has cured, take the walls off, pull the mould off, trim its lip."
-            : "When it has cured, take the walls off and cut it open along the line, jagged, fine"
-                + " near the cavity.");
+            : "When it has cured, take the walls off and cut it open"
+                + (p.cut == null ? "" : " at " + p.cut.side())
+                + ", jagged, in big steps outside and fine ones near the cavity; leave the other"
+                + " side whole as a hinge.");
   }
 
   private String box() {

@@ -14,6 +14,7 @@ import tools.jackson.databind.json.JsonMapper;
 import ungula.core.air.AirTraps;
 import ungula.core.air.Opening;
 import ungula.core.air.Room;
+import ungula.core.cutline.CutPlanes;
 import ungula.core.demo.HarbourShapes;
 import ungula.core.field.Coats;
 import ungula.core.field.DistanceField;
@@ -150,6 +151,7 @@ public final class Bench {
             null,
             "",
             new PartedMaster(posed[0]),
+            new CutPlanes(posed[0].mesh()),
             null);
     Product product = ExampleProducts.all().get("marram-20");
     Choices choices = Choices.fresh(Units.METRIC);

@@ -49,6 +49,10 @@ public class Drawings {
               ? drawing.with(Role.KEY, parting.get().keysFromAbove())
               : drawing.with(Role.PARTING, parting.get().cut(cut, drawing.at()));
     }
+    if (job.plan().cut().isPresent()) {
+      List<double[]> shadow = shapes.posed(job.choices()).map(PosedMaster::shadow).orElseThrow();
+      drawing = drawing.with(Role.CUT_LINE, List.of(job.plan().cut().get().seen(cut, box, shadow)));
+    }
     return withAir(job, drawing, cut);
   }
 

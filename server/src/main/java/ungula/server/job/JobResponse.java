@@ -33,6 +33,7 @@ import ungula.server.product.Products;
  * @param marks that can be painted on the master
  * @param marksKey changes when they do
  * @param dipstick null while there is no box
+ * @param cutDegrees which way a cut mould is opened; null for any other
  * @param order of work, a sentence a step
  * @param ratioSentence the ratio in plain words; empty while there is none
  * @param second the second part after the first was weighed; null before
@@ -62,6 +63,7 @@ public record JobResponse(
     List<MarkView> marks,
     String marksKey,
     DipstickView dipstick,
+    Double cutDegrees,
     List<String> order,
     String ratioSentence,
     SecondPart second,

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
+import ungula.core.cutline.CutPlanes;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.Measured;
@@ -37,7 +38,7 @@ public class Shapes {
   private final Models models;
 
   // by what they depend on; oldest used first
-  private final Map<Object, PartedMaster> posed = new LinkedHashMap<>(16, 0.75f, true);
+  private final Map<Object, Held> posed = new LinkedHashMap<>(16, 0.75f, true);
   private final Map<Object, FacingFaces> across = new LinkedHashMap<>(16, 0.75f, true);
   private final Map<Solid, MeshReport> solids = new LinkedHashMap<>();
 
@@ -45,20 +46,27 @@ public class Shapes {
     this.models = models;
   }
 
+  /** A master as it stands, and how moulds of it come apart. */
+  private record Held(PosedMaster posed, PartedMaster parted, CutPlanes cuts) {
+
+    static Held of(PosedMaster posed) {
+      return new Held(posed, new PartedMaster(posed), new CutPlanes(posed.mesh()));
+    }
+  }
+
   private record Key(Object shape, double unitMm, Object turn) {}
 
   /** The master as it stands; empty when only its measures are known, or nothing. */
   public Optional<PosedMaster> posed(Choices choices) {
-    return parted(choices).map(PartedMaster::posed);
+    return held(choices).map(Held::posed);
   }
 
-  /** The same, with what partings ask of it. */
-  public Optional<PartedMaster> parted(Choices choices) {
+  private Optional<Held> held(Choices choices) {
     Choices.Master m = choices.master();
     if (m.source() == Source.FILE && m.model() != null) {
       double unit = unitMm(choices);
       return Optional.of(
-          posed(
+          held(
               new Key(m.model(), unit, choices.pose().turn()),
               () -> models.mesh(m.model()),
               unit,
@@ -66,7 +74,7 @@ public class Shapes {
     }
     if (m.source() == Source.SOLID) {
       return Optional.of(
-          posed(new Key(m.solid(), 1, choices.pose().turn()), m.solid()::mesh, 1, choices));
+          held(new Key(m.solid(), 1, choices.pose().turn()), m.solid()::mesh, 1, choices));
     }
     return Optional.empty();
   }
@@ -99,13 +107,13 @@ public class Shapes {
     }
   }
 
-  private synchronized PartedMaster posed(
+  private synchronized Held held(
       Key key, Supplier<TriangleMesh> source, double unitMm, Choices choices) {
-    PartedMaster known = posed.get(key);
+    Held known = posed.get(key);
     if (known != null) {
       return known;
     }
-    PartedMaster made = new PartedMaster(PosedMaster.of(source.get(), unitMm, choices.pose()));
+    Held made = Held.of(PosedMaster.of(source.get(), unitMm, choices.pose()));
     posed.put(key, made);
     long held = posed.values().stream().mapToLong(p -> p.posed().mesh().triangleCount()).sum();
     var oldest = posed.entrySet().iterator();
@@ -188,8 +196,8 @@ public class Shapes {
   }
 
   private MasterFacts shaped(Choices choices, MeshReport report, Double guessedUnit, String title) {
-    PartedMaster parted = parted(choices).orElseThrow();
-    PosedMaster p = parted.posed();
+    Held held = held(choices).orElseThrow();
+    PosedMaster p = held.posed();
     return new MasterFacts(
         p.mesh().bounds().size(),
         p.top(),
@@ -199,7 +207,8 @@ public class Shapes {
         report,
         guessedUnit,
         title,
-        parted,
+        held.parted(),
+        held.cuts(),
         null);
   }
 

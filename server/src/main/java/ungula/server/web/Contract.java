@@ -23,6 +23,7 @@ class Contract {
           "JobResponse.model",
           "JobResponse.dipstick",
           "JobResponse.second",
+          "JobResponse.cutDegrees",
           "DipstickView.parting",
           "StudyResponse.sprue",
           "StudyResponse.thinnest",
