@@ -18,6 +18,9 @@ export type Study = components['schemas']['StudyResponse'];
 export type Work = components['schemas']['WorkView'];
 export type Stand = components['schemas']['StandView'];
 export type Stands = components['schemas']['StandsResponse'];
+export type Approach = components['schemas']['ApproachView'];
+export type Approaches = components['schemas']['ApproachesResponse'];
+export type Variant = components['schemas']['VariantView'];
 export type SurfacePoint = components['schemas']['SurfacePoint'];
 export type MarkName = components['schemas']['Stroke']['mark'];
 

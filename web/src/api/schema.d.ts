@@ -52,6 +52,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/jobs/{id}/approaches': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['approaches'];
+    put?: never;
+    post: operations['searchApproaches'];
+    delete: operations['stopApproaches'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/jobs/{id}/archived': {
     parameters: {
       query?: never;
@@ -484,6 +500,54 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/jobs/{id}/variants': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['variants'];
+    put?: never;
+    post: operations['keepVariant'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/jobs/{id}/variants/{variant}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete: operations['forgetVariant'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/jobs/{id}/variants/{variant}/taken': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['takeVariant'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/products': {
     parameters: {
       query?: never;
@@ -616,6 +680,22 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
   schemas: {
+    ApproachView: {
+      edits: components['schemas']['Edit'][];
+      figures: {
+        [key: string]: components['schemas']['Figure'];
+      };
+      kind: string;
+      now: boolean;
+      picture: string;
+      reason: string;
+      title: string;
+    };
+    ApproachesResponse: {
+      approaches: components['schemas']['ApproachView'][];
+      says: string;
+      work: components['schemas']['WorkView'];
+    };
     BoxKind: {
       ofPipe: boolean;
       sided: boolean;
@@ -977,6 +1057,16 @@ export interface components {
       mm: number;
       text: string;
     };
+    VariantView: {
+      /** Format: int32 */
+      cautions: number;
+      figures: {
+        [key: string]: components['schemas']['Figure'];
+      };
+      id: string;
+      name: string;
+      now: boolean;
+    };
     WayView: {
       advice: string;
       figure: string;
@@ -1104,6 +1194,72 @@ export interface operations {
         };
         content: {
           'text/csv;charset=UTF-8': string;
+        };
+      };
+    };
+  };
+  approaches: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ApproachesResponse'];
+        };
+      };
+    };
+  };
+  searchApproaches: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ApproachesResponse'];
+        };
+      };
+    };
+  };
+  stopApproaches: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ApproachesResponse'];
         };
       };
     };
@@ -1838,6 +1994,92 @@ export interface operations {
         content: {
           'application/octet-stream': string;
         };
+      };
+    };
+  };
+  variants: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['VariantView'][];
+        };
+      };
+    };
+  };
+  keepVariant: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  forgetVariant: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+        variant: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  takeVariant: {
+    parameters: {
+      query: {
+        version: number;
+      };
+      header?: never;
+      path: {
+        id: string;
+        variant: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
       };
     };
   };

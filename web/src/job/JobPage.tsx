@@ -10,6 +10,8 @@ import { WorkingText } from '../ui/FigureText';
 import { Notice } from '../ui/Notice';
 import { WordContext } from '../ui/words';
 import type { Paint } from '../viewer/marks';
+import { ApproachStage } from './ApproachStage';
+import { ApproachTable } from './ApproachTable';
 import { JobHead } from './JobHead';
 import { MasterStage } from './MasterStage';
 import { MouldStage } from './MouldStage';
@@ -18,6 +20,7 @@ import { ShapePart, type SolidTool } from './ShapePart';
 import { STAGES } from './stages';
 import { Tally } from './Tally';
 import { Thing } from './Thing';
+import { useApproaches } from './useApproaches';
 import { useDrop } from './useDrop';
 import { useJob } from './useJob';
 import { useMendedCopy } from './useMendedCopy';
@@ -32,6 +35,7 @@ export function JobPage() {
   const desk = useJob(id);
   const { job } = desk;
   const shape = useStudy(job);
+  const approaches = useApproaches(job, stage === 'approach');
   const [tool, setTool] = useState<SolidTool>(NO_TOOL);
   const [paint, setPaint] = useState<Paint | null>(null);
   const upload = useModelUpload(id, desk.refresh);
@@ -108,16 +112,20 @@ export function JobPage() {
       <div className="job">
         <JobHead job={job} desk={desk} mend={mended.make} />
         <div className="bench">
-          <Thing
-            job={job}
-            desk={desk}
-            stage={stage}
-            pointed={pointed}
-            choose={choose}
-            shape={shape}
-            tool={stage === 'mould' ? tool : NO_TOOL}
-            paint={stage === 'master' ? paint : null}
-          />
+          {stage === 'approach' && job.hasShape ? (
+            <ApproachTable approaches={approaches} desk={desk} />
+          ) : (
+            <Thing
+              job={job}
+              desk={desk}
+              stage={stage}
+              pointed={pointed}
+              choose={choose}
+              shape={shape}
+              tool={stage === 'mould' ? tool : NO_TOOL}
+              paint={stage === 'master' ? paint : null}
+            />
+          )}
           <main className="words">
             {upload.upload && (
               <Busy
@@ -146,6 +154,9 @@ export function JobPage() {
                 paint={paint}
                 setPaint={setPaint}
               />
+            )}
+            {stage === 'approach' && (
+              <ApproachStage job={job} desk={desk} approaches={approaches} />
             )}
             {stage === 'mould' && (
               <MouldStage job={job} desk={desk}>

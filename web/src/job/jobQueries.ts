@@ -30,6 +30,14 @@ export const boxShapesQuery = (id: string, version: number) =>
     staleTime: Infinity,
   });
 
+export const variantsQuery = (id: string, version: number) =>
+  queryOptions({
+    queryKey: ['job', id, 'variants', version],
+    queryFn: () => unwrap(client.GET('/api/jobs/{id}/variants', { params: { path: { id } } })),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+  });
+
 export const cutListQuery = (id: string, version: number) =>
   queryOptions({
     queryKey: ['job', id, 'cutList', version],

@@ -1,6 +1,7 @@
 /** The stages there are, in the order of work; keys 1, 2, 3 … go to them. */
 export const STAGES = [
   { id: 'master', text: 'Master' },
+  { id: 'approach', text: 'Approach' },
   { id: 'mould', text: 'Mould' },
   { id: 'rubber', text: 'Rubber' },
 ] as const;

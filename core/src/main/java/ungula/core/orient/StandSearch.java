@@ -33,6 +33,10 @@ public final class StandSearch {
   /** Ways spread evenly, in pairs of opposites. */
   private static final int PAIRS = 250;
 
+  private static final int FEW_FACES = 6;
+
+  private static final int FEW_PAIRS = 12;
+
   /** Faces of the hull smaller than this share of the largest are no way to stand. */
   private static final double WORTH = 0.05;
 
@@ -71,6 +75,39 @@ public final class StandSearch {
     this.mesh = mesh;
     this.volumeMm3 = volumeMm3;
     this.found = new ArrayList<>(found);
+  }
+
+  /**
+   * A few ways to stand, at once: on the largest faces of the hull, along the axes, and some
+   * between, each with its opposite. Air is not looked for.
+   */
+  public static List<Stand> few(TriangleMesh mesh, double volumeMm3) {
+    TriangleMesh hull = ConvexHull.of(mesh);
+    List<FlatFace> faces = ConvexHull.flatFaces(hull, FLAT_DEGREES);
+    List<Vec3> ups = new ArrayList<>();
+    faces.stream().limit(FEW_FACES).forEach(f -> ups.add(f.normal().times(-1)));
+    int standing = ups.size();
+    ups.addAll(List.of(new Vec3(1, 0, 0), new Vec3(0, 1, 0), Vec3.UP));
+    for (int i = 0; i < FEW_PAIRS; i++) {
+      ups.add(Directions.onHalf(i, FEW_PAIRS));
+    }
+    Footprint footprint = Footprint.of(hull);
+    HeightFields fields = new HeightFields(mesh, RASTER);
+    List<Stand> stands = new ArrayList<>();
+    for (int i = 0; i < ups.size(); i++) {
+      Vec3 up = ups.get(i);
+      View view = fields.along(Rotation.bringing(up, Vec3.UP));
+      double between = Math.max(0, view.betweenMm3() - volumeMm3);
+      for (int way = 0; way < 2; way++) {
+        Vec3 to = way == 0 ? up : up.times(-1);
+        Footprint.Fit fit = footprint.fit(to);
+        double rest = i < standing || way == 0 ? PosedMaster.restingMm2(mesh, to) : 0;
+        double over = (way == 0 ? view.overMm3() : view.underMm3()) - volumeMm3;
+        stands.add(
+            new Stand(fit.turn(), fit.sizeMm(), rest, Math.max(0, over), between, 0, 0, false));
+      }
+    }
+    return stands;
   }
 
   /** What there is to know of a search. */

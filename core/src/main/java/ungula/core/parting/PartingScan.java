@@ -139,6 +139,11 @@ public final class PartingScan {
     return betweenMm3 + between(belowMm3, h) + between(aboveMm3, h);
   }
 
+  /** At the level that locks least. */
+  public double leastLockedMm3() {
+    return lockedMm3(best(this::lockedMm3));
+  }
+
   public double seamMm(double h) {
     return between(seamMm, h);
   }

@@ -18,6 +18,7 @@ import ungula.core.parting.Bedding;
 import ungula.core.parting.Keying;
 import ungula.core.parting.PartingLine;
 import ungula.core.plan.Choices.First;
+import ungula.core.plan.Choices.Looked;
 import ungula.core.plan.Choices.RatioMeant;
 import ungula.core.plan.Choices.Source;
 import ungula.core.quantity.Units;
@@ -163,11 +164,21 @@ public final class ChoiceWords {
         .deed(
             "looked.mould",
             "looked at",
-            (c, text) -> c.withLooked(c.beforeMould(), c.looked().rubber()))
+            (c, text) ->
+                c.withLooked(
+                    new Looked(c.looked().approach(), c.beforeMould(), c.looked().rubber())))
+        .deed(
+            "looked.approach",
+            "looked at",
+            (c, text) ->
+                c.withLooked(
+                    new Looked(c.beforeApproach(), c.looked().mould(), c.looked().rubber())))
         .deed(
             "looked.rubber",
             "looked at",
-            (c, text) -> c.withLooked(c.looked().mould(), c.beforeRubber()));
+            (c, text) ->
+                c.withLooked(
+                    new Looked(c.looked().approach(), c.looked().mould(), c.beforeRubber())));
   }
 
   /** Reads the first word of "KEEP_CLEAN 12+4 80+1". */
@@ -247,6 +258,10 @@ public final class ChoiceWords {
         .word("mould.sheet", "sheet for the walls", Kind.choice(SheetStock.class))
         .open("mould.ribSpacingMm", "distance between ribs", Kind.length(20, 5000), "no ribs")
         .word("mould.fixing", "what holds the master down", Kind.choice(Fixing.class))
+        .word("weights.money", "weight of money", weight())
+        .word("weights.time", "weight of time", weight())
+        .word("weights.ease", "weight of ease", weight())
+        .word("weights.finish", "weight of finish", weight())
         .word("parting.line", "how the halves meet", Kind.choice(PartingLine.class))
         .open(
             "parting.upMm",
@@ -256,6 +271,10 @@ public final class ChoiceWords {
         .word("parting.keying", "what registers the halves", Kind.choice(Keying.class))
         .open("cut.towardsDegrees", "way of the cut", Kind.plain("°", 0, 360, 15), "the best side")
         .word("parting.bedding", "what the master is bedded in", Kind.choice(Bedding.class));
+  }
+
+  private static Kind<Integer> weight() {
+    return Kind.count("", "", 0, Choices.Weights.MOST);
   }
 
   private static void rubber(WordBook<Choices> book) {

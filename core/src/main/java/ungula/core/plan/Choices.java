@@ -31,6 +31,7 @@ public record Choices(
     Box mould,
     Parting parting,
     Cut cut,
+    Weights weights,
     Rubber rubber,
     Casting casting,
     Marks marks,
@@ -40,6 +41,7 @@ public record Choices(
   public Choices {
     parting = parting == null ? Parting.USUAL : parting;
     cut = cut == null ? Cut.BEST : cut;
+    weights = weights == null ? Weights.EQUAL : weights;
     if (mould.kind == null) {
       mould = mould.of(pose.liftMm() > 0 ? MouldKind.CUT : MouldKind.OPEN);
     }
@@ -77,6 +79,7 @@ public record Choices(
             Fixing.HOT_GLUE),
         Parting.USUAL,
         Cut.BEST,
+        Weights.EQUAL,
         new Rubber(null, null, RatioMeant.NO, First.BASE, null, null, null, 1, Additive.NONE),
         Casting.NOTHING,
         Marks.NONE,
@@ -201,6 +204,21 @@ public record Choices(
     static final Cut BEST = new Cut(null);
   }
 
+  /**
+   * What counts when kinds of mould are compared, each from 0 to {@link #MOST}.
+   *
+   * @param money for rubber and box
+   * @param time until it is open
+   * @param ease of the work
+   * @param finish of the casts
+   */
+  public record Weights(int money, int time, int ease, int finish) {
+
+    public static final int MOST = 10;
+
+    static final Weights EQUAL = new Weights(5, 5, 5, 5);
+  }
+
   public enum First implements Choosable {
     BASE("base"),
     HARDENER("hardener");
@@ -273,11 +291,13 @@ public record Choices(
   }
 
   Choices withCasting(Casting changed) {
-    return new Choices(units, master, pose, mould, parting, cut, rubber, changed, marks, looked);
+    return new Choices(
+        units, master, pose, mould, parting, cut, weights, rubber, changed, marks, looked);
   }
 
   Choices withMarks(Marks changed) {
-    return new Choices(units, master, pose, mould, parting, cut, rubber, casting, changed, looked);
+    return new Choices(
+        units, master, pose, mould, parting, cut, weights, rubber, casting, changed, looked);
   }
 
   /**
@@ -303,43 +323,64 @@ public record Choices(
     return now.moulded(mould.of(lifted ? MouldKind.CUT : MouldKind.OPEN));
   }
 
+  /** The mould and rubber of these round the master of others. */
+  public Choices mouldOf(Choices others) {
+    return new Choices(
+            others.units,
+            others.master,
+            pose,
+            mould,
+            parting,
+            cut,
+            others.weights,
+            rubber,
+            casting,
+            others.marks,
+            others.looked)
+        .agreeing(this)
+        .withMarks(others.marks);
+  }
+
   private Choices parted(Parting halves, Cut knife) {
-    return new Choices(units, master, pose, mould, halves, knife, rubber, casting, marks, looked);
+    return new Choices(
+        units, master, pose, mould, halves, knife, weights, rubber, casting, marks, looked);
   }
 
   private Choices moulded(Box changed) {
-    return new Choices(units, master, pose, changed, parting, cut, rubber, casting, marks, looked);
+    return new Choices(
+        units, master, pose, changed, parting, cut, weights, rubber, casting, marks, looked);
   }
 
   /**
    * What each stage was last looked at against: a fingerprint of everything before it. Empty when
    * never.
    */
-  public record Looked(String mould, String rubber) {
-    static final Looked NOTHING = new Looked("", "");
+  public record Looked(String approach, String mould, String rubber) {
+    static final Looked NOTHING = new Looked("", "", "");
+
+    public Looked {
+      approach = approach == null ? "" : approach;
+    }
   }
 
   Choices withPose(Pose changed) {
-    return new Choices(units, master, changed, mould, parting, cut, rubber, casting, marks, looked);
+    return new Choices(
+        units, master, changed, mould, parting, cut, weights, rubber, casting, marks, looked);
   }
 
-  Choices withLooked(String atMould, String atRubber) {
+  Choices withLooked(Looked changed) {
     return new Choices(
-        units,
-        master,
-        pose,
-        mould,
-        parting,
-        cut,
-        rubber,
-        casting,
-        marks,
-        new Looked(atMould, atRubber));
+        units, master, pose, mould, parting, cut, weights, rubber, casting, marks, changed);
   }
 
   /** The same for equal parts, in this run of the program and in any other. */
   public static String fingerprint(Object... parts) {
     return Integer.toHexString(Arrays.toString(parts).hashCode());
+  }
+
+  /** Fingerprint of what the choice of a kind of mould builds on. */
+  String beforeApproach() {
+    return fingerprint(master, marks);
   }
 
   /** Fingerprint of what the mould stage builds on. */

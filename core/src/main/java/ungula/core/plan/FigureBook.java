@@ -12,18 +12,18 @@ import ungula.core.working.Figure;
 import ungula.core.working.Working;
 
 /** The figures of one plan in the order they are worked out, shown in the job's units. */
-final class FigureBook {
+public final class FigureBook {
 
   private final Units units;
   private final String currency;
   private final Map<String, Figure> figures = new LinkedHashMap<>();
 
-  FigureBook(Units units, String currency) {
+  public FigureBook(Units units, String currency) {
     this.units = units;
     this.currency = currency;
   }
 
-  Map<String, Figure> all() {
+  public Map<String, Figure> all() {
     return Collections.unmodifiableMap(figures);
   }
 
@@ -35,29 +35,29 @@ final class FigureBook {
     return figures.get(key).value();
   }
 
-  void put(String key, String label, double value, String text, Working w) {
+  public void put(String key, String label, double value, String text, Working w) {
     figures.put(key, new Figure(key, label, value, text, text, w));
   }
 
-  void length(String key, String label, double mm, Working w) {
+  public void length(String key, String label, double mm, Working w) {
     figures.put(
         key, new Figure(key, label, mm, Length.format(mm, units), Length.exact(mm, units), w));
   }
 
-  void volume(String key, String label, double mm3, Working w) {
+  public void volume(String key, String label, double mm3, Working w) {
     figures.put(
         key, new Figure(key, label, mm3, Volume.format(mm3, units), Volume.exact(mm3, units), w));
   }
 
-  void mass(String key, String label, double g, Working w) {
+  public void mass(String key, String label, double g, Working w) {
     figures.put(key, new Figure(key, label, g, Mass.format(g, units), Mass.exact(g, units), w));
   }
 
-  void cost(String key, String label, double amount, Working w) {
+  public void cost(String key, String label, double amount, Working w) {
     put(key, label, amount, money(amount), w);
   }
 
-  String money(double amount) {
+  public String money(double amount) {
     return currency + "\u202f" + Numbers.fixed(amount, 2);
   }
 }

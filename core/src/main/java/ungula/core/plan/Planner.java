@@ -443,6 +443,8 @@ public final class Planner {
   private Map<String, Plan.Stage> stages() {
     Map<String, Plan.Stage> stages = new LinkedHashMap<>();
     stages.put("master", facts == null ? Plan.Stage.OPEN : Plan.Stage.DONE);
+    stages.put(
+        "approach", stage(facts != null, choices.looked().approach(), choices.beforeApproach()));
     stages.put("mould", stage(box != null, choices.looked().mould(), choices.beforeMould()));
     stages.put("rubber", stage(mix() != null, choices.looked().rubber(), choices.beforeRubber()));
     return stages;

@@ -136,7 +136,7 @@ public final class StandOffers {
   }
 
   /** What a way up is called, given in the axes of how the master stands now. */
-  static String way(Vec3 up) {
+  public static String way(Vec3 up) {
     double lean = Math.toDegrees(Math.acos(Math.max(-1, Math.min(1, up.z()))));
     boolean sideways = Math.abs(up.x()) > Math.abs(up.y());
     if (lean < NEARLY / 2) {

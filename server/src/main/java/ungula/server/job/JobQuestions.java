@@ -3,13 +3,19 @@ package ungula.server.job;
 import java.nio.ByteBuffer;
 import java.util.List;
 import org.springframework.stereotype.Component;
+import ungula.core.approach.Approach;
+import ungula.core.approach.ApproachSearch;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
+import ungula.core.mark.Marks;
 import ungula.core.master.Solid;
 import ungula.core.mould.BoxMould;
 import ungula.core.orient.StandSearch;
 import ungula.core.plan.Choices;
+import ungula.core.plan.Workshop;
+import ungula.core.quantity.Units;
+import ungula.core.rubber.Product;
 import ungula.core.study.FormStudy;
 import ungula.core.study.ShapeStudy;
 import ungula.core.work.Parallel;
@@ -17,7 +23,7 @@ import ungula.server.job.Studies.Question;
 
 /** What can be asked of a job's shape, and how it is found out. For jobs that have one. */
 @Component
-class JobQuestions {
+public class JobQuestions {
 
   private final Shapes shapes;
   private final Studies studies;
@@ -39,6 +45,20 @@ class JobQuestions {
   private record AskedOfForm(int version, Body body) {}
 
   private record AskedOfStands(int version, Body body, double volumeMm3) {}
+
+  private record AskedOfApproaches(
+      int version,
+      Body body,
+      Rotation turn,
+      double liftMm,
+      Choices.Box mould,
+      Choices.Parting parting,
+      Choices.Cut cut,
+      Choices.Rubber rubber,
+      Marks marks,
+      Units units,
+      Product product,
+      Workshop workshop) {}
 
   private Body body(Choices c) {
     boolean file = c.master().source() == Choices.Source.FILE;
@@ -110,5 +130,39 @@ class JobQuestions {
             keep.keep(new StandSearch.Found(search.found(), complete), new byte[0]);
           }
         });
+  }
+
+  /** All moulds that could be made of a master. */
+  public record Approaches(List<Approach> all) {}
+
+  /** Every kind of mould that could be made, as far as the choices leave it open. */
+  public Question<Approaches> approaches(Choices c, Product product, Workshop workshop) {
+    return studies.question(
+        new AskedOfApproaches(
+            ApproachSearch.VERSION,
+            body(c),
+            c.pose().turn(),
+            c.pose().liftMm(),
+            c.mould(),
+            c.parting(),
+            c.cut(),
+            c.rubber(),
+            c.marks(),
+            c.units(),
+            product,
+            workshop),
+        Approaches.class,
+        (known, keep, progress) ->
+            keep.keep(
+                new Approaches(
+                    new ApproachSearch(
+                            shapes.asModelled(c).orElseThrow(),
+                            shapes.facts(c).report(),
+                            c,
+                            product,
+                            workshop,
+                            Parallel.ALL)
+                        .run(progress)),
+                new byte[0]));
   }
 }

@@ -209,6 +209,21 @@ public class Jobs {
     return advanced(job, step);
   }
 
+  /** Puts other choices in the place of a job's own, as one step that can be undone. */
+  @Transactional
+  public Job replace(String id, int version, Choices choices, String label) {
+    JobMapper.Row row = live(id, version);
+    int step = row.stepNow() + 1;
+    mapper.dropStepsAfter(id, row.stepNow());
+    mapper.putStep(new JobMapper.Step(id, step, label, null, json.write(choices)));
+    return advanced(planned(row, choices), step);
+  }
+
+  /** What would follow from other choices for a job. */
+  public Plan planOf(Job job, Choices choices) {
+    return planned(job.row(), choices).plan();
+  }
+
   private static String label(List<Edit> edits) {
     String words =
         String.join(", ", edits.stream().map(e -> ChoiceWords.label(e.word())).distinct().toList());

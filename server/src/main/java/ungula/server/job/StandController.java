@@ -29,7 +29,7 @@ import ungula.server.web.Problem;
 /** Ways a job's master could stand: the search for them, and the few best. */
 @RestController
 @RequestMapping("/api/jobs/{id}/stands")
-class StandController {
+public class StandController {
 
   private static final int WIDTH = 288;
   private static final int HEIGHT = 216;
@@ -121,20 +121,22 @@ class StandController {
   }
 
   private static StandView stand(Jobs.Job job, StandOffers.Offer o) {
-    Rotation t = o.turn();
-    String edit = t.w() + " " + t.x() + " " + t.y() + " " + t.z();
     return new StandView(
-        edit,
-        "/api/jobs/"
-            + job.row().id()
-            + "/stands/picture?turn="
-            + edit.replace(' ', '+')
-            + "&of="
-            + Jobs.surfaceKey(job.choices()),
-        o.way(),
-        o.why(),
-        o.now(),
-        o.figures());
+        edit(o.turn()), picture(job, o.turn()), o.way(), o.why(), o.now(), o.figures());
+  }
+
+  private static String edit(Rotation t) {
+    return t.w() + " " + t.x() + " " + t.y() + " " + t.z();
+  }
+
+  /** Where a picture of a job's master is, standing so. */
+  public static String picture(Jobs.Job job, Rotation turn) {
+    return "/api/jobs/"
+        + job.row().id()
+        + "/stands/picture?turn="
+        + edit(turn).replace(' ', '+')
+        + "&of="
+        + Jobs.surfaceKey(job.choices());
   }
 
   /**

@@ -77,7 +77,7 @@ public class Studies {
   /**
    * @param asked everything the answer depends on: its type and its JSON name the question
    */
-  <A> Question<A> question(Record asked, Class<A> answer, Finding<A> finding) {
+  public <A> Question<A> question(Record asked, Class<A> answer, Finding<A> finding) {
     return new Question<>(
         sha256(asked.getClass().getSimpleName() + json.write(asked)), answer, finding);
   }
@@ -93,7 +93,7 @@ public class Studies {
   }
 
   /** The answer as far as it is known already. */
-  synchronized <A> Optional<A> known(Question<A> q) {
+  public synchronized <A> Optional<A> known(Question<A> q) {
     Object answer = atHand.get(q.id);
     if (answer == null) {
       String found = mapper.found(q.id);
@@ -118,7 +118,7 @@ public class Studies {
   }
 
   /** Starts finding an answer, unless somebody has asked before and it is under way. */
-  synchronized <A> void ask(Question<A> q) {
+  public synchronized <A> void ask(Question<A> q) {
     boolean underWay =
         last(q)
             .filter(t -> t.state() == Tasks.State.RUNNING && !tasks.cancelled(t.id()))
@@ -137,7 +137,7 @@ public class Studies {
   }
 
   /** Stops finding it, for all who asked. */
-  void stop(Question<?> q) {
+  public void stop(Question<?> q) {
     last(q).map(TaskView::id).ifPresent(tasks::cancel);
   }
 

@@ -11,9 +11,9 @@ import ungula.server.task.Tasks.TaskView;
  * @param fraction of the whole
  * @param problem why it failed
  */
-record WorkView(State state, String doing, double fraction, String problem) {
+public record WorkView(State state, String doing, double fraction, String problem) {
 
-  enum State {
+  public enum State {
     /** There is no shape to ask about. */
     NONE,
     /** Nobody has asked yet. */
@@ -28,7 +28,8 @@ record WorkView(State state, String doing, double fraction, String problem) {
    * @param question empty without a shape
    * @param ready whether the whole answer is known
    */
-  static WorkView of(Optional<? extends Question<?>> question, boolean ready, Studies studies) {
+  public static WorkView of(
+      Optional<? extends Question<?>> question, boolean ready, Studies studies) {
     TaskView task = ready ? null : question.flatMap(studies::last).orElse(null);
     State state = question.isEmpty() ? State.NONE : ready ? State.READY : state(task);
     return new WorkView(

@@ -1,0 +1,45 @@
+package ungula.core.approach;
+
+import java.util.List;
+import java.util.Map;
+import ungula.core.geometry.Rotation;
+import ungula.core.mould.MouldKind;
+import ungula.core.sentence.WordBook.Edit;
+import ungula.core.working.Figure;
+
+/**
+ * One mould that could be made of a master: of what kind, how the master stands in it, and what
+ * comes of it.
+ *
+ * @param title what it is called
+ * @param turn of the master from the model's axes
+ * @param now whether it is what is chosen already
+ * @param reason why it cannot work; empty when it can
+ * @param edits that choose it
+ * @param figures to compare, by key
+ * @param worth what it is ranked by
+ */
+public record Approach(
+    MouldKind kind,
+    String title,
+    Rotation turn,
+    boolean now,
+    String reason,
+    List<Edit> edits,
+    Map<String, Figure> figures,
+    Worth worth) {
+
+  /**
+   * The less the better.
+   *
+   * @param money for rubber and box; cm³ of rubber while no price is known
+   * @param hours until it is open
+   * @param work hours of it by hand
+   * @param flaws millimetres of seam and what air leaves, on every cast
+   */
+  public record Worth(double money, double hours, double work, double flaws) {}
+
+  public boolean works() {
+    return reason.isEmpty();
+  }
+}

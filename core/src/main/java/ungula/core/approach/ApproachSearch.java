@@ -1,0 +1,489 @@
+package ungula.core.approach;
+
+import static ungula.core.working.Given.Source.COMPUTED;
+import static ungula.core.working.Given.Source.DEFAULT;
+import static ungula.core.working.Given.Source.SHEET;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.ToDoubleFunction;
+import ungula.core.air.AirTraps;
+import ungula.core.air.Opening;
+import ungula.core.air.Room;
+import ungula.core.air.Vents;
+import ungula.core.approach.Approach.Worth;
+import ungula.core.cutline.CutPlanes;
+import ungula.core.geometry.Box3;
+import ungula.core.geometry.Rotation;
+import ungula.core.geometry.Vec3;
+import ungula.core.master.PosedMaster;
+import ungula.core.mesh.Slicer.Cut;
+import ungula.core.mesh.TriangleMesh;
+import ungula.core.mould.BoxMould;
+import ungula.core.mould.BoxShape;
+import ungula.core.mould.MouldKind;
+import ungula.core.orient.Stand;
+import ungula.core.orient.StandSearch;
+import ungula.core.parting.PartedMaster;
+import ungula.core.parting.PartingLine;
+import ungula.core.plan.ChoiceWords;
+import ungula.core.plan.Choices;
+import ungula.core.plan.FigureBook;
+import ungula.core.plan.MasterFacts;
+import ungula.core.plan.Plan;
+import ungula.core.plan.Planner;
+import ungula.core.plan.StandOffers;
+import ungula.core.plan.Workshop;
+import ungula.core.quantity.Length;
+import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Volume;
+import ungula.core.release.Stretch;
+import ungula.core.rubber.Product;
+import ungula.core.sentence.WordBook.Edit;
+import ungula.core.study.MeshReport;
+import ungula.core.work.Parallel;
+import ungula.core.work.Progress;
+import ungula.core.working.Figure;
+import ungula.core.working.Working;
+
+/**
+ * Every kind of mould that could be made of a master, each with the master standing as suits it
+ * best, and as it stands now.
+ */
+public final class ApproachSearch {
+
+  /** Changes when the same question comes out otherwise: old answers are made again. */
+  public static final int VERSION = 1;
+
+  /** Cells of the rooms air is looked for in: enough to compare by. */
+  private static final double CELLS = 400_000;
+
+  private static final int MOST_VENTS = 12;
+
+  /** New rubber may be stretched to this share of its elongation at break. */
+  private static final double FRESH = 1 / 4.0;
+
+  /** Taken while no sheet says, as a share of the length. */
+  private static final double USUAL_ELONGATION = 3;
+
+  /** Rubber locked in two halves, as a share of the master: more will not come apart. */
+  private static final double LOCKED = 0.05;
+
+  /** Walls that leave room for keys. */
+  private static final double KEYED_MM = 16;
+
+  private static final double CLEAR_MM = 12;
+
+  /** Rubber under an overhang counts for so much rubber where a way to stand is chosen. */
+  private static final double OVERHANG = 3;
+
+  private static final double BETWEEN = 10;
+
+  /** Until a sheet says. */
+  private static final double USUAL_DEMOULD_MIN = 16 * 60;
+
+  /** Casts a mould gives that is not stretched. */
+  private static final double CASTS = 40;
+
+  /** An edge cut with a knife wears sooner. */
+  private static final double CUT_WEAR = 0.8;
+
+  /** What a millilitre of air in a cast counts for, in millimetres of seam to dress. */
+  private static final double SEAM_MM_PER_ML = 50;
+
+  private final TriangleMesh mesh;
+  private final MeshReport report;
+  private final Choices choices;
+  private final Product product;
+  private final Workshop workshop;
+  private final Parallel parallel;
+
+  /**
+   * @param mesh in the model's axes, mm
+   * @param report of it
+   * @param product null while none is picked
+   */
+  public ApproachSearch(
+      TriangleMesh mesh,
+      MeshReport report,
+      Choices choices,
+      Product product,
+      Workshop workshop,
+      Parallel parallel) {
+    this.mesh = mesh;
+    this.report = report;
+    this.choices = choices;
+    this.product = product;
+    this.workshop = workshop;
+    this.parallel = parallel;
+  }
+
+  /**
+   * All there are: what works, then what cannot.
+   *
+   * @throws java.util.concurrent.CancellationException when the progress says that nobody waits
+   */
+  public List<Approach> run(Progress progress) {
+    progress.at("Ways to stand", 0);
+    List<Stand> stands = StandSearch.few(mesh, report.volumeMm3());
+    List<Try> tries = new ArrayList<>();
+    for (MouldKind kind : MouldKind.values()) {
+      Optional<Rotation> best = best(kind, stands).map(Stand::turn);
+      boolean chosen = kind == choices.mould().kind();
+      if (chosen) {
+        tries.add(new Try(kind, choices.pose().turn(), true));
+      }
+      best.filter(t -> !chosen || !sameUp(t)).ifPresent(t -> tries.add(new Try(kind, t, false)));
+      if (best.isEmpty() && !chosen) {
+        tries.add(new Try(kind, null, false));
+      }
+    }
+    Approach[] found = new Approach[tries.size()];
+    for (int i = 0; i < found.length; i++) {
+      Try t = tries.get(i);
+      progress.at("Making " + t.kind.text() + "s", 0.1 + 0.9 * i / found.length);
+      found[i] = t.turn == null ? nowhereToStand(t.kind) : made(t);
+    }
+    List<Approach> all = new ArrayList<>(List.of(found));
+    all.sort(Comparator.comparing(Approach::works).reversed());
+    return List.copyOf(all);
+  }
+
+  private record Try(MouldKind kind, Rotation turn, boolean now) {}
+
+  private boolean sameUp(Rotation turn) {
+    Vec3 up = turn.inverse().apply(Vec3.UP);
+    return choices.pose().turn().apply(up).z() > Math.cos(Math.toRadians(2));
+  }
+
+  /** The way to stand that suits a kind best, by rubber and by what overhangs. */
+  private Optional<Stand> best(MouldKind kind, List<Stand> stands) {
+    ToDoubleFunction<Stand> score =
+        switch (kind) {
+          case OPEN -> s -> rubberMm3(s) + OVERHANG * s.lockedMm3();
+          case CUT -> this::rubberMm3;
+          case TWO_PART -> s -> rubberMm3(s) + BETWEEN * s.lockedTwoMm3();
+        };
+    return stands.stream()
+        .filter(s -> !kind.onPlate() || s.flat())
+        .min(Comparator.comparingDouble(score));
+  }
+
+  private double rubberMm3(Stand s) {
+    double wall = choices.mould().sidesMm();
+    Vec3 size = s.sizeMm();
+    return (size.x() + 2 * wall) * (size.y() + 2 * wall) * (size.z() + 2 * wall);
+  }
+
+  private Approach nowhereToStand(MouldKind kind) {
+    return new Approach(
+        kind,
+        kind.text(),
+        choices.pose().turn(),
+        false,
+        "The master has no flat face to stand on.",
+        List.of(),
+        new FigureBook(choices.units(), workshop.currency()).all(),
+        new Worth(0, 0, 0, 0));
+  }
+
+  private Approach made(Try t) {
+    List<Edit> edits = t.now ? List.of() : edits(t);
+    Choices chosen = ChoiceWords.edit(choices, edits, product);
+    PosedMaster posed = PosedMaster.of(mesh, 1, chosen.pose());
+    PartedMaster parted = new PartedMaster(posed);
+    if (t.kind == MouldKind.TWO_PART && !t.now && levelLocks(parted)) {
+      edits = new ArrayList<>(edits);
+      edits.add(Edit.of("parting.line", PartingLine.SILHOUETTE.name()));
+      chosen = ChoiceWords.edit(choices, edits, product);
+    }
+    Plan plan = Planner.plan(chosen, facts(posed, parted), product, workshop);
+    return compared(t, edits, chosen, posed, plan);
+  }
+
+  private List<Edit> edits(Try t) {
+    Rotation r = t.turn;
+    List<Edit> edits = new ArrayList<>();
+    edits.add(Edit.of("pose.stand", r.w() + " " + r.x() + " " + r.y() + " " + r.z()));
+    edits.add(Edit.of("mould.kind", t.kind.name()));
+    double clear = choices.pose().liftMm() > 0 ? choices.pose().liftMm() : CLEAR_MM;
+    edits.add(Edit.of("pose.liftMm", (t.kind.onPlate() ? 0 : clear) + " mm"));
+    if (choices.mould().shape() == BoxShape.TUBE && !sameUp(t.turn)) {
+      // a tube suits what stands upright in it
+      edits.add(Edit.of("mould.shape", BoxShape.RECTANGLE.name()));
+    }
+    if (t.kind == MouldKind.TWO_PART) {
+      double wall = Math.max(KEYED_MM, choices.mould().sidesMm());
+      edits.add(Edit.of("mould.sidesMm", wall + " mm"));
+      edits.add(Edit.of("parting.line", PartingLine.LEVEL.name()));
+    }
+    return edits;
+  }
+
+  private boolean levelLocks(PartedMaster parted) {
+    double best = parted.scan().leastLockedMm3();
+    double curved = parted.scan().betweenMm3();
+    return best > 0.005 * report.volumeMm3() && curved < best / 2;
+  }
+
+  private MasterFacts facts(PosedMaster posed, PartedMaster parted) {
+    return new MasterFacts(
+        posed.mesh().bounds().size(),
+        posed.top(),
+        posed.curve(),
+        posed::shadow,
+        posed.restMm2(),
+        report,
+        null,
+        "",
+        parted,
+        new CutPlanes(posed.mesh()),
+        null);
+  }
+
+  private Approach compared(Try t, List<Edit> edits, Choices chosen, PosedMaster posed, Plan plan) {
+    BoxMould box = plan.box().orElseThrow();
+    FigureBook book = new FigureBook(choices.units(), workshop.currency());
+    Figure rubber = plan.figures().get("rubber.box");
+    book.put("rubber", "rubber", rubber.value(), rubber.text(), rubber.working());
+    Figure mass = plan.figures().get("rubber.boxMass");
+    if (mass != null) {
+      book.put("mass", "its mass", mass.value(), mass.text(), mass.working());
+    }
+    double money = money(plan, book);
+    Labour labour = Labour.of(plan, choices.units());
+    book.put(
+        "work",
+        "work by hand",
+        labour.hours(),
+        Numbers.fixed(labour.hours(), 1) + " h",
+        labour.working());
+    double hours = open(plan, labour, book);
+    int pieces = plan.parting().isPresent() ? 2 : 1;
+    book.put(
+        "pieces",
+        "pieces",
+        pieces,
+        plan.cut().isPresent() ? "1, cut" : String.valueOf(pieces),
+        Working.of("pieces the rubber comes off in").done());
+    double seam = seam(plan, book);
+    double locked = locked(plan, posed, book);
+    double stretch = stretch(t.kind, posed, book);
+    double air = air(t.kind, chosen, posed, box, book);
+    double casts = CASTS * (t.kind == MouldKind.CUT ? CUT_WEAR : 1) / (1 + stretch / allowed());
+    book.put(
+        "casts",
+        "casts to expect",
+        casts,
+        "about " + Numbers.fixed(5 * Math.round(casts / 5), 0),
+        Working.of("usual casts × wear of a cut edge ÷ (1 + stretch ÷ what the rubber allows)")
+            .given("usual", Numbers.fixed(CASTS, 0), DEFAULT)
+            .given("stretch", percent(stretch), COMPUTED)
+            .given("allowed", percent(allowed()), product == null ? DEFAULT : SHEET)
+            .step("Depends on what is cast far more than on this; the log will know better.")
+            .done());
+    return new Approach(
+        t.kind,
+        t.kind.text() + ", " + way(chosen),
+        chosen.pose().turn(),
+        t.now,
+        reason(t.kind, posed, locked, stretch),
+        edits,
+        book.all(),
+        new Worth(money, hours, labour.hours(), seam + SEAM_MM_PER_ML * air / 1000));
+  }
+
+  private String way(Choices chosen) {
+    Vec3 up = chosen.pose().turn().inverse().apply(Vec3.UP);
+    Vec3 now = choices.pose().turn().apply(up);
+    return now.z() > Math.cos(Math.toRadians(2)) ? "as it stands now" : StandOffers.way(now);
+  }
+
+  private static String percent(double share) {
+    return Numbers.fixed(100 * share, 0) + " %";
+  }
+
+  /** For rubber and sheet; cm³ of rubber while it has no price. */
+  private double money(Plan plan, FigureBook book) {
+    Figure rubber = plan.figures().get("rubber.cost");
+    double sheet = plan.figures().get("box.cost").value();
+    if (rubber == null) {
+      return plan.figures().get("rubber.box").value() / 1000;
+    }
+    book.cost(
+        "money",
+        "rubber and sheet",
+        rubber.value() + sheet,
+        Working.of("rubber used + sheet for the box")
+            .given("rubber", rubber.text(), COMPUTED)
+            .given("sheet", book.money(sheet), COMPUTED)
+            .done());
+    return rubber.value() + sheet;
+  }
+
+  private double open(Plan plan, Labour labour, FigureBook book) {
+    Figure sheet = plan.figures().get("rubber.demould");
+    double demould = sheet == null ? USUAL_DEMOULD_MIN : sheet.value();
+    int pours = Labour.pours(plan);
+    double hours = labour.hours() + pours * demould / 60;
+    book.put(
+        "open",
+        "until it is open",
+        hours,
+        Numbers.fixed(hours, 0) + " h",
+        Working.of("work by hand + pours × time until the mould opens")
+            .given("work", Numbers.fixed(labour.hours(), 1) + " h", COMPUTED)
+            .given("pours", String.valueOf(pours), COMPUTED)
+            .given(
+                "opens after",
+                sheet == null ? Numbers.fixed(demould / 60, 0) + " h" : sheet.text(),
+                sheet == null ? DEFAULT : COMPUTED)
+            .step("Nights and days off come on top.")
+            .done());
+    return hours;
+  }
+
+  /** Seam on every cast, what is to stay clean counted ten times. */
+  private double seam(Plan plan, FigureBook book) {
+    double mm =
+        plan.parting().map(p -> p.seamMm()).orElse(plan.cut().map(c -> c.seamMm()).orElse(0.0));
+    double clean =
+        plan.parting()
+            .map(p -> p.seamOnCleanMm())
+            .orElse(plan.cut().map(c -> c.seamOnCleanMm()).orElse(0.0));
+    book.length(
+        "seam", "seam", mm, Working.of("length of the seam that shows on every cast").done());
+    if (!choices.marks().on().isEmpty()) {
+      book.length(
+          "clean",
+          "of it on what is to stay clean",
+          clean,
+          Working.of("how much of the seam runs over facets marked so").done());
+    }
+    return mm + 9 * clean;
+  }
+
+  /** Rubber in the master's way as the mould is opened. */
+  private double locked(Plan plan, PosedMaster posed, FigureBook book) {
+    double mm3 =
+        plan.parting()
+            .map(p -> p.lockedMm3())
+            .orElse(plan.cut().map(c -> c.lockedMm3()).orElse(0.0));
+    if (plan.parting().isPresent() || plan.cut().isPresent()) {
+      book.volume(
+          "locked",
+          "locked as it opens",
+          mm3,
+          Working.of("rubber with master in its way, pulled straight off")
+              .given("of the master", percent(mm3 / posed.curve().total()), COMPUTED)
+              .done());
+    }
+    return mm3;
+  }
+
+  private double stretch(MouldKind kind, PosedMaster posed, FigureBook book) {
+    if (!kind.onPlate()) {
+      return 0;
+    }
+    Stretch s = Stretch.pulledUp(posed.slicer(Cut.TOP), posed.mesh().bounds().size().z(), parallel);
+    book.put(
+        "stretch",
+        "stretch to come off",
+        s.share(),
+        percent(s.share()),
+        Working.of("cord round the widest part ÷ cord round the throat below it − 1")
+            .given("widest at", Length.format(s.wideMm(), choices.units()), COMPUTED)
+            .given("throat at", Length.format(s.throatMm(), choices.units()), COMPUTED)
+            .done());
+    return s.share();
+  }
+
+  /** What the rubber may be stretched by. */
+  private double allowed() {
+    Double elongation = product == null ? null : product.elongationPct();
+    return FRESH * (elongation == null ? USUAL_ELONGATION : elongation / 100);
+  }
+
+  /** Air in a cast, and the vents it takes to let it out. */
+  private double air(
+      MouldKind kind, Choices chosen, PosedMaster posed, BoxMould box, FigureBook book) {
+    if (kind != MouldKind.TWO_PART) {
+      double poured = poured(chosen, posed, box);
+      book.volume(
+          "poured",
+          "air in the rubber",
+          poured,
+          Working.of("air stays where every way to an opening first goes down below it").done());
+    }
+    TriangleMesh over = posed.mesh().moved(1, new Rotation(0, 1, 0, 0), Vec3.ZERO);
+    double h = Math.cbrt(over.bounds().volume() / CELLS);
+    Room cavity = Room.cavity(over, h, parallel, Progress.NONE);
+    Opening inlet =
+        kind.onPlate() && posed.restMm2() > 0
+            ? Opening.WHOLE_TOP
+            : Opening.at(over.furthest(Vec3.UP));
+    Vents.Proposal vents = Vents.propose(cavity, List.of(inlet), Vec3.UP, MOST_VENTS);
+    double before = vents.before().totalMm3();
+    book.volume(
+        "air",
+        "air in a cast",
+        before,
+        Working.of("air stays where every way to an opening first goes down below it")
+            .given("cells", Length.format(h, choices.units()), DEFAULT)
+            .done());
+    int count = vents.at().size();
+    book.put(
+        "vents",
+        "vents that let it out",
+        count,
+        count == 0 ? "none" : String.valueOf(count),
+        Working.of("one at the top of the largest pocket, and again until none is worth one")
+            .given(
+                "left with them", Volume.format(vents.left().totalMm3(), choices.units()), COMPUTED)
+            .done());
+    // what vents let out leaves a stub each; what they do not, a hole
+    return vents.left().totalMm3() + 0.1 * (before - vents.left().totalMm3());
+  }
+
+  private double poured(Choices chosen, PosedMaster posed, BoxMould box) {
+    TriangleMesh standing =
+        posed.mesh().moved(1, Rotation.NONE, new Vec3(0, 0, chosen.pose().liftMm()));
+    Box3 inside =
+        new Box3(
+            new Vec3(box.inside().minX(), box.inside().minY(), 0),
+            new Vec3(box.inside().maxX(), box.inside().maxY(), Math.max(box.pourLineMm(), 0.01)));
+    double h = Math.cbrt(inside.volume() / CELLS);
+    Room rubber = Room.round(standing, inside, h, parallel, Progress.NONE);
+    return AirTraps.of(rubber, List.of(Opening.WHOLE_TOP), Vec3.UP).totalMm3();
+  }
+
+  /** Why a kind cannot work; empty when it can. */
+  private String reason(MouldKind kind, PosedMaster posed, double locked, double stretch) {
+    if (kind.onPlate() && posed.restMm2() == 0) {
+      return "Standing so the master has no flat face on the plate.";
+    }
+    if (kind.onPlate() && report.genus() > 0) {
+      int holes = report.genus();
+      return (holes == 1 ? "A web" : holes + " webs")
+          + " of rubber would run through the master: it cannot be pulled out uncut.";
+    }
+    if (kind.onPlate() && stretch > allowed()) {
+      return "To come off it would stretch by "
+          + percent(stretch)
+          + "; "
+          + (product == null ? "a usual rubber" : product.name())
+          + " allows "
+          + percent(allowed())
+          + ".";
+    }
+    if (kind == MouldKind.TWO_PART && locked > LOCKED * posed.curve().total()) {
+      return Volume.format(locked, choices.units())
+          + " of rubber, "
+          + percent(locked / posed.curve().total())
+          + " of the master, locks in two halves however they part.";
+    }
+    return "";
+  }
+}

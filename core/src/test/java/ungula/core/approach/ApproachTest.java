@@ -1,0 +1,185 @@
+package ungula.core.approach;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+import static ungula.core.Near.absolute;
+import static ungula.core.Near.relative;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import ungula.core.Shapes;
+import ungula.core.approach.Approach.Worth;
+import ungula.core.approach.Ranking.Ranked;
+import ungula.core.demo.HarbourShapes;
+import ungula.core.geometry.Rotation;
+import ungula.core.mesh.TriangleMesh;
+import ungula.core.mould.MouldKind;
+import ungula.core.plan.ChoiceWords;
+import ungula.core.plan.Choices;
+import ungula.core.plan.Choices.Weights;
+import ungula.core.plan.FigureBook;
+import ungula.core.plan.Workshop;
+import ungula.core.quantity.Units;
+import ungula.core.rubber.ExampleProducts;
+import ungula.core.rubber.Product;
+import ungula.core.sentence.WordBook.Edit;
+import ungula.core.study.MeshReport;
+import ungula.core.work.Parallel;
+import ungula.core.work.Progress;
+import ungula.core.working.Working;
+
+public class ApproachTest {
+
+  private static final Product MARRAM = ExampleProducts.all().get("marram-20");
+
+  private static List<Approach> of(TriangleMesh mesh, Edit... edits) {
+    MeshReport report = MeshReport.of(mesh, Progress.NONE).report();
+    Choices c = ChoiceWords.edit(Choices.fresh(Units.METRIC), List.of(edits), MARRAM);
+    return new ApproachSearch(mesh, report, c, MARRAM, Workshop.DEFAULT, Parallel.ALL)
+        .run(Progress.NONE);
+  }
+
+  private static Approach one(List<Approach> all, MouldKind kind) {
+    return all.stream().filter(a -> a.kind() == kind).findFirst().orElseThrow();
+  }
+
+  private static double value(Approach a, String key) {
+    return a.figures().get(key).value();
+  }
+
+  /** 40 × 60 × 80 in 12 mm of rubber, 10 over the top: least lying on its largest face. */
+  @Test
+  public void aBoxIsCastOpen() {
+    List<Approach> all = of(Shapes.box());
+    Ranked ranked = Ranking.of(all, new Weights(5, 5, 5, 5));
+    Approach first = ranked.approaches().get(0);
+    assertEquals(first.kind(), MouldKind.OPEN);
+    relative(value(first, "rubber"), 84.0 * 104 * 50 - 192_000, 0.001);
+    assertEquals(value(first, "seam"), 0.0);
+    absolute(value(first, "stretch"), 0, 1e-9);
+    assertTrue(ranked.says().startsWith("Take the open mould, laid on its "), ranked.says());
+    Approach halves = one(all, MouldKind.TWO_PART);
+    assertTrue(halves.works(), halves.reason());
+    assertEquals(value(halves, "pieces"), 2.0);
+    assertTrue(value(halves, "rubber") > value(first, "rubber"));
+    assertTrue(value(halves, "open") > 1.8 * value(first, "open"));
+  }
+
+  @Test
+  public void aBallHasNothingToStandOn() {
+    List<Approach> all = of(Shapes.sphere());
+    assertFalse(one(all, MouldKind.OPEN).works());
+    Approach halves = one(all, MouldKind.TWO_PART);
+    relative(value(halves, "seam"), 2 * Math.PI * 30, 0.01);
+    assertTrue(value(halves, "locked") < 200);
+    Approach cut = one(all, MouldKind.CUT);
+    relative(value(cut, "seam"), Math.PI * 30, 0.01);
+    // all it takes to choose it is in its edits
+    Choices chosen = ChoiceWords.edit(Choices.fresh(Units.METRIC), halves.edits(), MARRAM);
+    assertEquals(chosen.mould().kind(), MouldKind.TWO_PART);
+    assertTrue(chosen.pose().liftMm() > 0 && chosen.mould().sidesMm() >= 16);
+  }
+
+  @Test
+  public void aRingCannotBePulledOutOfOnePiece() {
+    List<Approach> all = of(Shapes.torus());
+    Approach open = one(all, MouldKind.OPEN);
+    assertFalse(open.works());
+    assertTrue(one(all, MouldKind.TWO_PART).works());
+  }
+
+  @DataProvider
+  Object[][] masters() {
+    return new Object[][] {
+      {"bell", HarbourShapes.bell(), Set.of(MouldKind.OPEN, MouldKind.CUT, MouldKind.TWO_PART)},
+      {"finial", HarbourShapes.finial(), Set.of(MouldKind.CUT, MouldKind.TWO_PART)},
+      {"tile", HarbourShapes.waveTile(), Set.of(MouldKind.OPEN, MouldKind.CUT, MouldKind.TWO_PART)},
+      {"knot", HarbourShapes.ropeKnot(), Set.of(MouldKind.CUT, MouldKind.TWO_PART)},
+      {"octopus", HarbourShapes.octopus(), Set.of(MouldKind.CUT)},
+    };
+  }
+
+  @Test(dataProvider = "masters")
+  public void whatWorksForTheDemoMasters(String name, TriangleMesh mesh, Set<MouldKind> works) {
+    List<Approach> all = of(mesh);
+    Set<MouldKind> found =
+        all.stream().filter(Approach::works).map(Approach::kind).collect(Collectors.toSet());
+    assertEquals(found, works, name);
+    for (Approach a : all) {
+      a.figures().values().forEach(f -> assertTrue(Double.isFinite(f.value()), f.key()));
+      assertTrue(a.works() || a.reason().endsWith("."), a.reason());
+    }
+    // what works comes first
+    assertEquals(all.get(0).works(), true);
+  }
+
+  @Test
+  public void everyDemoMasterIsComparedInTime() {
+    TriangleMesh mesh = HarbourShapes.nautilus();
+    MeshReport report = MeshReport.of(mesh, Progress.NONE).report();
+    Choices c = Choices.fresh(Units.METRIC);
+    long start = System.nanoTime();
+    List<Approach> all =
+        new ApproachSearch(mesh, report, c, MARRAM, Workshop.DEFAULT, Parallel.ALL)
+            .run(Progress.NONE);
+    double seconds = (System.nanoTime() - start) / 1e9;
+    assertTrue(all.size() >= 3);
+    assertTrue(seconds < 8, seconds + " s");
+  }
+
+  private static Approach made(String title, String reason, double... w) {
+    FigureBook book = new FigureBook(Units.METRIC, "€");
+    book.cost("money", "", w[0], Working.of("").done());
+    book.put("open", "", w[1], w[1] + " h", Working.of("").done());
+    book.put("work", "", w[2], w[2] + " h", Working.of("").done());
+    book.length("seam", "", w[3], Working.of("").done());
+    return new Approach(
+        MouldKind.CUT,
+        title,
+        Rotation.NONE,
+        false,
+        reason,
+        List.of(),
+        book.all(),
+        new Worth(w[0], w[1], w[2], w[3]));
+  }
+
+  @Test
+  public void whatCountsDecides() {
+    Approach cheap = made("cheap", "", 10, 30, 4, 200);
+    Approach quick = made("quick", "", 30, 10, 2, 300);
+    Approach clean = made("clean", "", 40, 40, 5, 0);
+    Approach none = made("none", "It cannot.", 1, 1, 1, 1);
+    List<Approach> all = List.of(none, clean, quick, cheap);
+    Map<String, Weights> by =
+        Map.of(
+            "cheap", new Weights(10, 1, 0, 0),
+            "quick", new Weights(0, 10, 5, 0),
+            "clean", new Weights(1, 0, 0, 10));
+    by.forEach(
+        (title, weights) -> {
+          Ranked r = Ranking.of(all, weights);
+          assertEquals(r.approaches().get(0).title(), title);
+          assertEquals(r.approaches().get(3), none);
+          assertTrue(r.says().startsWith("Take the " + title + ": "), r.says());
+        });
+    Ranked quickest = Ranking.of(all, new Weights(0, 10, 5, 0));
+    assertTrue(quickest.says().contains("10.0 h until it is open against 30.0 h"), quickest.says());
+    assertTrue(quickest.says().endsWith(", next to the cheap."), quickest.says());
+    assertTrue(Ranking.of(List.of(none, cheap), by.get("clean")).says().endsWith("else works."));
+    assertEquals(Ranking.of(List.of(none), by.get("clean")).says(), "");
+  }
+
+  /** Casts to expect go down as the rubber is stretched: 40 ÷ (1 + stretch ÷ allowed). */
+  @Test
+  public void stretchWearsAMould() {
+    Approach bell = one(of(HarbourShapes.bell()), MouldKind.OPEN);
+    double allowed = MARRAM.elongationPct() / 400;
+    absolute(value(bell, "casts"), 40 / (1 + value(bell, "stretch") / allowed), 1e-9);
+  }
+}

@@ -1,0 +1,99 @@
+package ungula.server;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+import ungula.core.demo.HarbourShapes;
+
+/** Moulds compared, one of them taken, and variants kept beside it. */
+public class ApproachTest extends OnServer {
+
+  private String id;
+
+  @BeforeClass(dependsOnMethods = "start")
+  public void finial() throws Exception {
+    id = server.addJob();
+    server.upload(id, "finial.stl", Running.stl(HarbourShapes.finial()));
+  }
+
+  private JsonNode approaches() throws Exception {
+    JsonNode s = server.post("/api/jobs/" + id + "/approaches", "").body();
+    while (s.get("work").get("state").asString().equals("WORKING")) {
+      Thread.onSpinWait();
+      s = server.get("/api/jobs/" + id + "/approaches").body();
+    }
+    return s;
+  }
+
+  private static JsonNode kind(JsonNode all, String kind) {
+    for (JsonNode a : all.get("approaches")) {
+      if (a.get("kind").asString().equals(kind)) {
+        return a;
+      }
+    }
+    throw new AssertionError("no " + kind);
+  }
+
+  @Test
+  public void theOneTakenHasTheRubberItWasOfferedWith() throws Exception {
+    JsonNode all = approaches();
+    assertEquals(all.get("work").get("state").asString(), "READY");
+    assertTrue(all.get("says").asString().startsWith("Take the "), all.toString());
+    JsonNode offered = kind(all, "TWO_PART");
+    assertEquals(offered.get("reason").asString(), "");
+    for (JsonNode e : offered.get("edits")) {
+      server.write(id, e.get("word").asString(), e.get("text").asString());
+    }
+    JsonNode figures = server.job(id).get("figures");
+    double rubber = offered.get("figures").get("rubber").get("value").asDouble();
+    assertEquals(figures.get("rubber.box").get("value").asDouble(), rubber, 1e-6 * rubber);
+    double halves =
+        figures.get("parting.upper").get("value").asDouble()
+            + figures.get("parting.lower").get("value").asDouble();
+    assertEquals(halves, rubber, 1e-6 * rubber);
+    String front = server.get("/api/jobs/" + id + "/section?cut=FRONT").body().toString();
+    assertTrue(front.contains("PARTING"), front);
+    String above = server.get("/api/jobs/" + id + "/section?cut=TOP").body().toString();
+    assertTrue(above.contains("KEY"), above);
+    JsonNode at = server.get("/api/jobs/" + id + "/dipstick?mark=PARTING&at=30.3").body();
+    assertEquals(at.get("upMm").asDouble() % 1, 0.0);
+    assertTrue(server.job(id).get("order").size() >= 6);
+  }
+
+  @Test
+  public void weightsChangeTheRankingAndNothingElse() throws Exception {
+    approaches();
+    double before = server.job(id).get("figures").get("rubber.box").get("value").asDouble();
+    server.write(id, "weights.finish", "0");
+    server.write(id, "weights.money", "10");
+    // known already: no work is asked for
+    JsonNode now = server.get("/api/jobs/" + id + "/approaches").body();
+    assertEquals(now.get("work").get("state").asString(), "READY");
+    double after = server.job(id).get("figures").get("rubber.box").get("value").asDouble();
+    assertEquals(after, before);
+  }
+
+  @Test
+  public void variantsAreKeptTakenAndForgotten() throws Exception {
+    String variants = "/api/jobs/" + id + "/variants";
+    server.post(variants, "");
+    JsonNode kept = server.get(variants).body().get(0);
+    assertTrue(kept.get("now").asBoolean());
+    server.write(id, "mould.sidesMm", "33 mm");
+    kept = server.get(variants).body().get(0);
+    assertFalse(kept.get("now").asBoolean());
+    double rubber = kept.get("figures").get("rubber.box").get("value").asDouble();
+    int version = server.job(id).get("version").asInt();
+    server.post(variants + "/" + kept.get("id").asString() + "/taken?version=" + version, "");
+    JsonNode job = server.job(id);
+    assertEquals(job.get("figures").get("rubber.box").get("value").asDouble(), rubber, 1e-6);
+    assertTrue(
+        job.get("undo").asString().startsWith("take variant 1. "), job.get("undo").asString());
+    server.delete(variants + "/" + kept.get("id").asString());
+    assertEquals(server.get(variants).body().size(), 0);
+  }
+}

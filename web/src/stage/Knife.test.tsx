@@ -1,0 +1,44 @@
+import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { afterEach, expect, test } from 'vitest';
+import type { Drawing } from '../api/client';
+import { Knife } from './Knife';
+
+afterEach(cleanup);
+
+/** Drawn so that a millimetre is a pixel, the middle at (100, 100). */
+function drawn(degrees: number) {
+  const dropped: number[] = [];
+  let held = false;
+  Object.assign(Element.prototype, {
+    setPointerCapture: () => (held = true),
+    releasePointerCapture: () => (held = false),
+    hasPointerCapture: () => held,
+  });
+  render(
+    <svg>
+      <Knife
+        degrees={degrees}
+        drawing={{ left: -50, right: 50, bottom: -40, top: 40 } as Drawing}
+        scale={{ x: (mm) => 100 + mm, y: (mm) => 100 - mm }}
+        cutting={{ drop: (at) => dropped.push(at) }}
+      />
+    </svg>,
+  );
+  return { dropped, knife: screen.getByRole('slider', { name: 'Way of the cut' }) };
+}
+
+test('it is dragged round the block in steps', () => {
+  const { dropped, knife } = drawn(0);
+  fireEvent.pointerDown(knife, { pointerId: 1, clientX: 150, clientY: 100 });
+  fireEvent.pointerMove(knife, { pointerId: 1, clientX: 105, clientY: 20 });
+  expect(knife.getAttribute('aria-valuenow')).toBe('90');
+  fireEvent.pointerUp(knife, { pointerId: 1, clientX: 60, clientY: 141 });
+  expect(dropped).toEqual([225]);
+});
+
+test('arrows turn it a step', () => {
+  const { dropped, knife } = drawn(0);
+  fireEvent.keyDown(knife, { key: 'ArrowRight' });
+  fireEvent.keyDown(knife, { key: 'ArrowUp' });
+  expect(dropped).toEqual([345, 15]);
+});
