@@ -4,6 +4,7 @@ import Dropdown from 'react-bootstrap/Dropdown';
 import { Link, NavLink, useNavigate } from 'react-router-dom';
 import { client, unwrap, type Job } from '../api/client';
 import type { JobDesk } from './useJob';
+import type { MadeName } from './useMade';
 import { STAGES } from './stages';
 
 const MARKS = { OPEN: '', DONE: '✓', LOOK_AGAIN: '↻' } as const;
@@ -16,11 +17,11 @@ const SPOKEN = {
 interface Props {
   job: Job;
   desk: JobDesk;
-  /** Has a mended copy made and saved. */
-  mend: () => void;
+  /** Has a file made and saved. */
+  make: (name: MadeName) => void;
 }
 
-export function JobHead({ job, desk, mend }: Props) {
+export function JobHead({ job, desk, make }: Props) {
   const go = useNavigate();
   const copy = async () => {
     const made = await unwrap(
@@ -92,8 +93,14 @@ export function JobHead({ job, desk, mend }: Props) {
             <Dropdown.Item href={`/api/jobs/${job.id}/master.stl`} disabled={!job.hasShape}>
               Master as posed, STL
             </Dropdown.Item>
-            <Dropdown.Item as="button" onClick={mend} disabled={!job.hasShape}>
+            <Dropdown.Item as="button" onClick={() => make('mended')} disabled={!job.hasShape}>
               Mended copy, closed, STL
+            </Dropdown.Item>
+            <Dropdown.Item as="button" onClick={() => make('stl')} disabled={!job.hasShape}>
+              Pieces of the mould, STL
+            </Dropdown.Item>
+            <Dropdown.Item as="button" onClick={() => make('threeMf')} disabled={!job.hasShape}>
+              Pieces of the mould, 3MF
             </Dropdown.Item>
             <Dropdown.Divider />
             <Dropdown.Item

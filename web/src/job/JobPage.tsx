@@ -23,7 +23,7 @@ import { Thing } from './Thing';
 import { useApproaches } from './useApproaches';
 import { useDrop } from './useDrop';
 import { useJob } from './useJob';
-import { useMendedCopy } from './useMendedCopy';
+import { useMade } from './useMade';
 import { useModelUpload } from './useModelUpload';
 import { useStudy } from './useStudy';
 
@@ -39,7 +39,7 @@ export function JobPage() {
   const [tool, setTool] = useState<SolidTool>(NO_TOOL);
   const [paint, setPaint] = useState<Paint | null>(null);
   const upload = useModelUpload(id, desk.refresh);
-  const mended = useMendedCopy(id);
+  const made = useMade(id);
   const dropping = useDrop(upload.start);
   const chooser = useRef<HTMLInputElement>(null);
   const [pointed, setPointed] = useState<string | null>(null);
@@ -110,7 +110,7 @@ export function JobPage() {
   return (
     <WordContext.Provider value={wordDesk}>
       <div className="job">
-        <JobHead job={job} desk={desk} mend={mended.make} />
+        <JobHead job={job} desk={desk} make={made.make} />
         <div className="bench">
           {stage === 'approach' && job.hasShape ? (
             <ApproachTable approaches={approaches} desk={desk} />
@@ -134,14 +134,14 @@ export function JobPage() {
                 stop={upload.upload.cancel}
               />
             )}
-            {mended.task && (
+            {made.task && (
               <Busy
-                doing={`Mended copy: ${mended.task.doing.toLowerCase()}`}
-                fraction={mended.task.fraction}
-                stop={mended.stop}
+                doing={`${made.text}: ${made.task.doing.toLowerCase()}`}
+                fraction={made.task.fraction}
+                stop={made.stop}
               />
             )}
-            {mended.problem && <Notice text={mended.problem} close={mended.dismiss} />}
+            {made.problem && <Notice text={made.problem} close={made.dismiss} />}
             {upload.problem && <Notice text={upload.problem} close={upload.dismiss} />}
             {desk.problem && (
               <Notice title={desk.problem.title} text={desk.problem.message} close={desk.dismiss} />

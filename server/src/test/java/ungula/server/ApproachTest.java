@@ -96,4 +96,21 @@ public class ApproachTest extends OnServer {
     server.delete(variants + "/" + kept.get("id").asString());
     assertEquals(server.get(variants).body().size(), 0);
   }
+
+  @Test
+  public void thePiecesOfTheMouldLeaveAsModels() throws Exception {
+    String job = server.addJob();
+    server.write(job, "master.source", "SOLID");
+    server.write(job, "mould.kind", "TWO_PART");
+    assertEquals(server.get("/api/jobs/" + job + "/pieces.3mf").status(), 404);
+    server.done(server.post("/api/jobs/" + job + "/pieces", "").body());
+    assertEquals(new String(server.get("/api/jobs/" + job + "/pieces.zip").raw(), 0, 2), "PK");
+    byte[] pieces = server.get("/api/jobs/" + job + "/pieces.3mf").raw();
+    double rubber = server.job(job).get("figures").get("rubber.box").get("value").asDouble();
+    // read back as a master, both halves together are the rubber of the plan
+    String back = server.addJob();
+    server.upload(back, "pieces.3mf", pieces);
+    double volume = server.job(back).get("figures").get("master.volume").get("value").asDouble();
+    assertEquals(volume, rubber, 0.01 * rubber);
+  }
 }

@@ -90,4 +90,22 @@ public final class Outline {
     }
     return in;
   }
+
+  /** From a point to the nearest of a ring's sides. */
+  public static double distance(double[] ring, double x, double y) {
+    double least = Double.POSITIVE_INFINITY;
+    for (int i = 0; i < ring.length; i += 2) {
+      int j = (i + 2) % ring.length;
+      double ux = ring[j] - ring[i];
+      double uy = ring[j + 1] - ring[i + 1];
+      double px = x - ring[i];
+      double py = y - ring[i + 1];
+      double length2 = ux * ux + uy * uy;
+      double along = length2 > 0 ? Math.max(0, Math.min(1, (px * ux + py * uy) / length2)) : 0;
+      double dx = px - along * ux;
+      double dy = py - along * uy;
+      least = Math.min(least, dx * dx + dy * dy);
+    }
+    return Math.sqrt(least);
+  }
 }

@@ -1,6 +1,7 @@
 package ungula.core.mould;
 
 import ungula.core.geometry.Vec3;
+import ungula.core.mesh.Outline;
 import ungula.core.mesh.TriangleMesh;
 
 /**
@@ -42,7 +43,7 @@ public final class RubberWall {
         steps[t] = (byte) 255;
         continue;
       }
-      double wall = Math.min(toRing(p, ring), upright(p, topMm, standing));
+      double wall = Math.min(Outline.distance(ring, p.x(), p.y()), upright(p, topMm, standing));
       double mm = Math.min(wall, across.mm()[t]);
       steps[t] = (byte) Math.max(0, Math.min(255, Math.round(mm / STEP_MM)));
       if (mm < least) {
@@ -57,22 +58,5 @@ public final class RubberWall {
   private static double upright(Vec3 p, double topMm, boolean standing) {
     double over = topMm - p.z();
     return Math.max(0, standing ? over : Math.min(over, p.z()));
-  }
-
-  private static double toRing(Vec3 p, double[] ring) {
-    double least = Double.POSITIVE_INFINITY;
-    for (int i = 0; i < ring.length; i += 2) {
-      int j = (i + 2) % ring.length;
-      double ux = ring[j] - ring[i];
-      double uy = ring[j + 1] - ring[i + 1];
-      double px = p.x() - ring[i];
-      double py = p.y() - ring[i + 1];
-      double length2 = ux * ux + uy * uy;
-      double along = length2 > 0 ? Math.max(0, Math.min(1, (px * ux + py * uy) / length2)) : 0;
-      double dx = px - along * ux;
-      double dy = py - along * uy;
-      least = Math.min(least, dx * dx + dy * dy);
-    }
-    return Math.sqrt(least);
   }
 }

@@ -30,6 +30,7 @@ import ungula.core.mesh.io.StlWriter;
 import ungula.core.mould.SectionDrawing;
 import ungula.core.quantity.Numbers;
 import ungula.core.sentence.WordBook.Edit;
+import ungula.server.job.MadeFiles.Made;
 import ungula.server.model.Models;
 import ungula.server.task.Tasks;
 import ungula.server.task.Tasks.Lane;
@@ -54,21 +55,16 @@ class ShapeController {
   private final Shapes shapes;
   private final Drawings drawings;
   private final Models models;
-  private final MendedCopies mended;
+  private final MadeFiles made;
   private final Tasks tasks;
 
   ShapeController(
-      Jobs jobs,
-      Shapes shapes,
-      Drawings drawings,
-      Models models,
-      MendedCopies mended,
-      Tasks tasks) {
+      Jobs jobs, Shapes shapes, Drawings drawings, Models models, MadeFiles made, Tasks tasks) {
     this.jobs = jobs;
     this.shapes = shapes;
     this.drawings = drawings;
     this.models = models;
-    this.mended = mended;
+    this.made = made;
     this.tasks = tasks;
   }
 
@@ -133,17 +129,41 @@ class ShapeController {
   /** Rebuilds a closed surface from the master as posed, in the background. */
   @PostMapping("/mended")
   Tasks.TaskView makeMended(@PathVariable String id) {
-    return mended.make(jobs.find(id), posed(id).mesh());
+    return made.mend(jobs.find(id), posed(id).mesh());
   }
 
   /** The rebuilt surface, in millimetres, binary STL. */
   @GetMapping("/mended.stl")
   ResponseEntity<Resource> mendedStl(@PathVariable String id) {
     Jobs.Job job = jobs.find(id);
-    Path file = mended.file(job).orElseThrow(() -> Problem.gone("A mended copy"));
-    return Named.attachment(job.row().name() + ", mended.stl")
-        .contentType(MediaType.parseMediaType("model/stl"))
+    return made(job, Made.MENDED, ", mended.stl", "model/stl");
+  }
+
+  private ResponseEntity<Resource> made(Jobs.Job job, Made what, String name, String type) {
+    Path file = made.file(job, what).orElseThrow(() -> Problem.gone("This file"));
+    return Named.attachment(job.row().name() + name)
+        .contentType(MediaType.parseMediaType(type))
         .body(new FileSystemResource(file));
+  }
+
+  /** Lays out the pieces of the mould as closed bodies, in the background. */
+  @PostMapping("/pieces")
+  Tasks.TaskView makePieces(@PathVariable String id) {
+    Jobs.Job job = jobs.find(id);
+    job.box();
+    return made.cast(job, posed(id).mesh());
+  }
+
+  /** The pieces of the mould, in millimetres, each a binary STL file. */
+  @GetMapping("/pieces.zip")
+  ResponseEntity<Resource> piecesStl(@PathVariable String id) {
+    return made(jobs.find(id), Made.PIECES_STL, ", mould.zip", "application/zip");
+  }
+
+  /** The same as one 3MF file. */
+  @GetMapping("/pieces.3mf")
+  ResponseEntity<Resource> pieces3mf(@PathVariable String id) {
+    return made(jobs.find(id), Made.PIECES_3MF, ", mould.3mf", "model/3mf");
   }
 
   /**

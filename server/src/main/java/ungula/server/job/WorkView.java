@@ -31,7 +31,10 @@ public record WorkView(State state, String doing, double fraction, String proble
   public static WorkView of(
       Optional<? extends Question<?>> question, boolean ready, Studies studies) {
     TaskView task = ready ? null : question.flatMap(studies::last).orElse(null);
-    State state = question.isEmpty() ? State.NONE : ready ? State.READY : state(task);
+    State state =
+        question
+            .map(q -> ready ? State.READY : state(task, studies.known(q).isPresent()))
+            .orElse(State.NONE);
     return new WorkView(
         state,
         task == null ? "" : task.doing(),
@@ -39,7 +42,11 @@ public record WorkView(State state, String doing, double fraction, String proble
         task == null ? "" : task.problem());
   }
 
-  private static State state(TaskView task) {
+  /**
+   * @param now the answer is known by now, though it was not when its content was looked for: the
+   *     next look has it
+   */
+  private static State state(TaskView task, boolean now) {
     if (task == null) {
       return State.OPEN;
     }
@@ -47,7 +54,7 @@ public record WorkView(State state, String doing, double fraction, String proble
       case RUNNING -> State.WORKING;
       case CANCELLED -> State.STOPPED;
       case FAILED -> State.FAILED;
-      case DONE -> State.OPEN;
+      case DONE -> now ? State.WORKING : State.OPEN;
     };
   }
 }

@@ -1,0 +1,121 @@
+package ungula.core.parting;
+
+import java.util.ArrayList;
+import java.util.List;
+import ungula.core.field.DistanceField;
+import ungula.core.field.Grid;
+import ungula.core.field.IsoSurface;
+import ungula.core.field.Reach;
+import ungula.core.geometry.Box3;
+import ungula.core.geometry.Vec3;
+import ungula.core.mesh.Outline;
+import ungula.core.mesh.TriangleMesh;
+import ungula.core.mould.BoxMould;
+import ungula.core.work.Parallel;
+import ungula.core.work.Progress;
+
+/**
+ * The rubber of a mould as closed meshes, piece by piece: the inside of the box up to the pour
+ * line, less the master, divided at the parting with its keys. Laid through the distance field of
+ * the master, so that a torn model does no harm; edges are rounded by less than a cell.
+ */
+public final class MouldPieces {
+
+  private final BoxMould box;
+  private final Parting parting;
+  private final Grid grid;
+  private final DistanceField field;
+
+  /** By column of the grid: how far outside the ring of the walls, and how high the parting. */
+  private final double[] outsideMm;
+
+  private final double[] partingMm;
+
+  private MouldPieces(BoxMould box, Parting parting, Grid grid, DistanceField field) {
+    this.box = box;
+    this.parting = parting;
+    this.grid = grid;
+    this.field = field;
+    outsideMm = new double[grid.nx() * grid.ny()];
+    partingMm = new double[outsideMm.length];
+  }
+
+  /**
+   * @param name of the piece
+   */
+  public record Piece(String name, TriangleMesh mesh) {}
+
+  /**
+   * @param master as it stands in the box
+   * @param parting null for a mould in one piece
+   * @param cells along the longest side
+   * @throws java.util.concurrent.CancellationException when the progress says that nobody waits
+   */
+  public static List<Piece> of(
+      BoxMould box,
+      TriangleMesh master,
+      Parting parting,
+      int cells,
+      Parallel parallel,
+      Progress progress) {
+    Box3 block =
+        new Box3(
+            new Vec3(box.inside().minX(), box.inside().minY(), 0),
+            new Vec3(box.inside().maxX(), box.inside().maxY(), box.pourLineMm()));
+    double h = Grid.spacing(block, cells);
+    Grid grid = Grid.round(block, 2 * h, h);
+    DistanceField field =
+        DistanceField.of(master, grid, Reach.band(2 * h), parallel, progress.part(0, 0.5));
+    MouldPieces pieces = new MouldPieces(box, parting, grid, field);
+    progress.at("Laying out the parting", 0.5);
+    pieces.columns(parallel);
+    List<Piece> all = new ArrayList<>();
+    if (parting == null) {
+      progress.at("Laying a surface", 0.6);
+      all.add(new Piece("mould", pieces.surface(0)));
+      return all;
+    }
+    progress.at("Laying the lower half", 0.6);
+    all.add(new Piece("lower half", pieces.surface(1)));
+    progress.at("Laying the upper half", 0.8);
+    all.add(new Piece("upper half", pieces.surface(-1)));
+    return all;
+  }
+
+  private void columns(Parallel parallel) {
+    double[] ring = box.inside().ring();
+    parallel.each(
+        grid.ny(),
+        j -> {
+          double y = grid.y(j);
+          for (int i = 0; i < grid.nx(); i++) {
+            double x = grid.x(i);
+            double off = Outline.distance(ring, x, y);
+            int at = j * grid.nx() + i;
+            outsideMm[at] = Outline.inside(List.of(ring), x, y) ? -off : off;
+            partingMm[at] = parting == null ? 0 : parting.at(x, y);
+          }
+        });
+  }
+
+  /**
+   * @param half 1 for what is under the parting, −1 for what is over it, 0 for all
+   */
+  private TriangleMesh surface(int half) {
+    double top = box.pourLineMm();
+    // a corner exactly on a surface would collapse triangles
+    double least = 1e-4 * grid.h();
+    IsoSurface.Shape shape =
+        (x, y, z) -> {
+          int cell = grid.at(new Vec3(x, y, z));
+          int column = cell % (grid.nx() * grid.ny());
+          double d = Math.max(outsideMm[column], Math.max(-z, z - top));
+          d = Math.max(d, -field.at(cell));
+          d = half == 0 ? d : Math.max(d, half * (z - partingMm[column]));
+          return Math.abs(d) < least ? Math.copySign(least, d) : d;
+        };
+    Vec3 last = new Vec3(grid.x(grid.nx() - 1), grid.y(grid.ny() - 1), grid.z(grid.nz() - 1));
+    int longest = Math.max(grid.nx(), Math.max(grid.ny(), grid.nz())) - 1;
+    return IsoSurface.of(shape, new Box3(grid.origin(), last), longest);
+  }
+}

@@ -1,0 +1,163 @@
+package ungula.server.job;
+
+import jakarta.annotation.PostConstruct;
+import java.io.BufferedOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.DirectoryStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import org.springframework.stereotype.Component;
+import ungula.core.field.Grid;
+import ungula.core.field.MendedCopy;
+import ungula.core.geometry.Rotation;
+import ungula.core.geometry.Vec3;
+import ungula.core.mesh.TriangleMesh;
+import ungula.core.mesh.io.StlWriter;
+import ungula.core.mesh.io.ThreeMfWriter;
+import ungula.core.parting.MouldPieces;
+import ungula.core.parting.MouldPieces.Piece;
+import ungula.core.plan.Choices;
+import ungula.core.work.Parallel;
+import ungula.server.DataFolder;
+import ungula.server.task.Tasks;
+import ungula.server.task.Tasks.Lane;
+import ungula.server.task.Tasks.TaskView;
+
+/** Files that take a while to make, of each job those made last. */
+@Component
+class MadeFiles {
+
+  /** What can be made. */
+  enum Made {
+    /** A closed surface rebuilt from the master as posed, binary STL. */
+    MENDED("stl"),
+    /** The mould's pieces, each as binary STL. */
+    PIECES_STL("zip"),
+    /** The same in one file. */
+    PIECES_3MF("3mf");
+
+    private final String ending;
+
+    Made(String ending) {
+      this.ending = ending;
+    }
+  }
+
+  private final DataFolder folder;
+  private final Shapes shapes;
+  private final Tasks tasks;
+
+  /** By file: what it was made of. */
+  private final Map<Path, String> made = new ConcurrentHashMap<>();
+
+  MadeFiles(DataFolder folder, Shapes shapes, Tasks tasks) {
+    this.folder = folder;
+    this.shapes = shapes;
+    this.tasks = tasks;
+  }
+
+  /** They are made again when asked for. */
+  @PostConstruct
+  void clear() throws IOException {
+    try (DirectoryStream<Path> left = Files.newDirectoryStream(folder.made())) {
+      for (Path file : left) {
+        Files.delete(file);
+      }
+    }
+  }
+
+  /** Everything a file of a job depends on. */
+  private static String key(Jobs.Job job, Made what) {
+    Choices c = job.choices();
+    String master = Jobs.surfaceKey(c) + " " + c.pose();
+    return what == Made.MENDED ? master : master + c.mould() + c.parting() + c.marks().hashCode();
+  }
+
+  private Path path(Jobs.Job job, Made what) {
+    return folder.made().resolve(job.row().id() + "-" + what.name() + "." + what.ending);
+  }
+
+  /** The file of the job as it stands; empty until it is made. */
+  Optional<Path> file(Jobs.Job job, Made what) {
+    Path path = path(job, what);
+    return key(job, what).equals(made.get(path)) ? Optional.of(path) : Optional.empty();
+  }
+
+  @FunctionalInterface
+  private interface Content {
+    void write(OutputStream to) throws IOException;
+  }
+
+  /** Two may be made side by side: each is put in place whole. */
+  private void put(Jobs.Job job, Made what, Content content) throws IOException {
+    Path part = Files.createTempFile(folder.made(), job.row().id(), ".part");
+    try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(part))) {
+      content.write(out);
+    }
+    Files.move(part, path(job, what), StandardCopyOption.REPLACE_EXISTING);
+    made.put(path(job, what), key(job, what));
+  }
+
+  /** Makes the mended copy in the background, unless it is there. */
+  TaskView mend(Jobs.Job job, TriangleMesh mesh) {
+    return tasks.start(
+        Lane.FILES,
+        progress -> {
+          if (file(job, Made.MENDED).isPresent()) {
+            return;
+          }
+          TriangleMesh copy =
+              MendedCopy.of(mesh, Grid.DEFAULT_CELLS, Parallel.ALL, progress.part(0, 0.9));
+          progress.at("Writing it", 0.9);
+          put(job, Made.MENDED, out -> StlWriter.write(copy, out));
+        });
+  }
+
+  /** Makes the mould's pieces in the background, unless they are there. */
+  TaskView cast(Jobs.Job job, TriangleMesh mesh) {
+    return tasks.start(
+        Lane.FILES,
+        progress -> {
+          if (file(job, Made.PIECES_STL).isPresent()) {
+            return;
+          }
+          Vec3 lift = new Vec3(0, 0, job.choices().pose().liftMm());
+          List<Piece> pieces =
+              MouldPieces.of(
+                  job.box(),
+                  mesh.moved(1, Rotation.NONE, lift),
+                  job.plan().parting().orElse(null),
+                  Grid.DEFAULT_CELLS,
+                  Parallel.ALL,
+                  progress.part(0, 0.9));
+          progress.at("Writing them", 0.9);
+          put(job, Made.PIECES_3MF, out -> ThreeMfWriter.write(byName(pieces), out));
+          put(job, Made.PIECES_STL, out -> zip(pieces, out));
+        });
+  }
+
+  private static Map<String, TriangleMesh> byName(List<Piece> pieces) {
+    Map<String, TriangleMesh> all = new LinkedHashMap<>();
+    pieces.forEach(p -> all.put(p.name(), p.mesh()));
+    return all;
+  }
+
+  private static void zip(List<Piece> pieces, OutputStream to) throws IOException {
+    ZipOutputStream zip = new ZipOutputStream(to);
+    for (Piece p : pieces) {
+      zip.putNextEntry(new ZipEntry(p.name() + ".stl"));
+      StlWriter.write(p.mesh(), zip);
+      zip.closeEntry();
+    }
+    zip.finish();
+  }
+}
