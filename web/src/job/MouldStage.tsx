@@ -59,6 +59,7 @@ export function MouldStage({ job, desk, children }: Props) {
           </tbody>
         </table>
       </div>
+      <Casts job={job} />
       <Order job={job} />
       <BoxShapes job={job} desk={desk} />
       <CutList job={job} />
@@ -159,6 +160,40 @@ function Knife({ job }: { job: Job }) {
       )}
       . <FigureText figure={f['cut.locked']} /> still lock as it opens.
     </p>
+  );
+}
+
+/** What a cast takes, and what it is poured in through. */
+function Casts({ job }: { job: Job }) {
+  const f = job.figures;
+  return (
+    <section className="part" aria-label="Casting">
+      <h2>A cast</h2>
+      <p className="sentence">
+        A cast takes <FigureText figure={f['cast.volume']} />,{' '}
+        <FigureText figure={f['cast.mass']} />, of something with a viscosity of{' '}
+        <Word k="channels.resin.viscosityPas" after="," /> a pot life of{' '}
+        <Word k="channels.resin.potLifeMin" /> and a density of{' '}
+        <Word k="channels.resin.density" after="." />
+        {f['sprue.diameter'] ? (
+          <>
+            {' '}
+            It runs in through a sprue <Word k="channels.sprueMm" /> (
+            <FigureText figure={f['sprue.diameter']} />
+            ), <Word k="channels.spout" after="," /> and fills in{' '}
+            <FigureText figure={f['sprue.fill']} />; vents are <Word k="channels.ventMm" /> across.
+          </>
+        ) : (
+          ' It is poured in through the open base.'
+        )}
+        {f['fits.pot'] && (
+          <>
+            {' '}
+            In the pressure pot the mould: <FigureText figure={f['fits.pot']} />.
+          </>
+        )}
+      </p>
+    </section>
   );
 }
 

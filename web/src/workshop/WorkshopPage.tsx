@@ -64,6 +64,18 @@ export function WorkshopPage() {
               One person stirs at most <Word k="handMixG" /> by hand: more cannot be mixed evenly
               within the pot life.
             </p>
+            <h2 className="part">Equipment</h2>
+            <p className="sentence">
+              Inside, the pressure pot is <Word k="equipment.potDiameterMm" /> across and{' '}
+              <Word k="equipment.potHeightMm" /> high, the vacuum chamber{' '}
+              <Word k="equipment.chamberDiameterMm" /> across and{' '}
+              <Word k="equipment.chamberHeightMm" /> high. The cutter’s bed takes{' '}
+              <Word k="equipment.bedLengthMm" /> by <Word k="equipment.bedWidthMm" after="." />
+            </p>
+            <p className="sentence">
+              One person lifts <Word k="equipment.liftG" after="," /> and pours from a bucket with
+              up to <Word k="equipment.bucketG" /> of rubber.
+            </p>
           </WordContext.Provider>
         )}
       </main>

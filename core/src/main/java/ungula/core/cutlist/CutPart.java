@@ -15,6 +15,23 @@ import java.util.List;
 public record CutPart(
     String name, int count, String size, double[] outline, List<double[]> scores, String note) {
 
+  public double lengthMm() {
+    return reach(0);
+  }
+
+  public double widthMm() {
+    return reach(1);
+  }
+
+  /** Outlines begin at 0 both ways. */
+  private double reach(int axis) {
+    double most = 0;
+    for (int i = axis; i < outline.length; i += 2) {
+      most = Math.max(most, outline[i]);
+    }
+    return most;
+  }
+
   static double[] rectangle(double length, double width) {
     return new double[] {0, 0, length, 0, length, width, 0, width};
   }

@@ -52,10 +52,10 @@ public record CutSheet(double widthMm, double heightMm, List<Line> lines, List<T
     double high = 0;
     double wide = GAP_MM + CHECK_MM;
     List<CutPart> parts = new ArrayList<>(list.parts());
-    parts.sort(Comparator.comparingDouble((CutPart p) -> -reach(p.outline(), 1)));
+    parts.sort(Comparator.comparingDouble((CutPart p) -> -p.widthMm()));
     for (CutPart part : parts) {
       for (int n = 1; n <= part.count(); n++) {
-        double length = reach(part.outline(), 0);
+        double length = part.lengthMm();
         if (x > GAP_MM && x + length > ROW_MM) {
           row += high + GAP_MM;
           x = GAP_MM;
@@ -74,18 +74,10 @@ public record CutSheet(double widthMm, double heightMm, List<Line> lines, List<T
                 part.name() + which + ", " + part.size()));
         x += length + GAP_MM;
         wide = Math.max(wide, x - GAP_MM);
-        high = Math.max(high, reach(part.outline(), 1));
+        high = Math.max(high, part.widthMm());
       }
     }
     return new CutSheet(wide + GAP_MM, row + high + GAP_MM, List.copyOf(lines), List.copyOf(texts));
-  }
-
-  private static double reach(double[] outline, int axis) {
-    double most = 0;
-    for (int i = axis; i < outline.length; i += 2) {
-      most = Math.max(most, outline[i]);
-    }
-    return most;
   }
 
   private static double[] moved(double[] points, double x, double y) {

@@ -49,6 +49,8 @@ public record SectionDrawing(
     GAP,
     /** Where two halves meet. */
     PARTING,
+    /** What a cast is poured in through. */
+    SPRUE,
     /** Where a knife opens the block. */
     CUT_LINE,
     /** Keys and seal ring, seen from above. */

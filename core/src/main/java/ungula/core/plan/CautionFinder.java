@@ -55,6 +55,8 @@ final class CautionFinder {
       found.addAll(ShapeCautions.of(p));
       found.addAll(PartingCautions.of(p, prices));
       found.addAll(CutCautions.of(p, prices));
+      found.addAll(SprueCautions.of(p));
+      found.addAll(p.unfit);
     }
     if (p.product != null) {
       ratio();

@@ -31,6 +31,7 @@ import ungula.core.sentence.Word;
 import ungula.core.sentence.WordBook;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.sentence.WordBook.Refused;
+import ungula.core.sprue.Spout;
 
 /** The changeable words of a job's sentences. */
 public final class ChoiceWords {
@@ -258,6 +259,16 @@ public final class ChoiceWords {
         .word("mould.sheet", "sheet for the walls", Kind.choice(SheetStock.class))
         .open("mould.ribSpacingMm", "distance between ribs", Kind.length(20, 5000), "no ribs")
         .word("mould.fixing", "what holds the master down", Kind.choice(Fixing.class))
+        .open(
+            "channels.sprueMm", "diameter of the sprue", Kind.length(1, 200), "as wide as it needs")
+        .word("channels.ventMm", "diameter of a vent", Kind.length(0.5, 20))
+        .word("channels.spout", "how the sprue opens", Kind.choice(Spout.class))
+        .word(
+            "channels.resin.viscosityPas",
+            "viscosity of what is cast",
+            Kind.plain("Pa·s", 0.001, 1000, 0.05))
+        .word("channels.resin.potLifeMin", "pot life of what is cast", Kind.minutes(10_000))
+        .word("channels.resin.density", "density of what is cast", Kind.density())
         .word("weights.money", "weight of money", weight())
         .word("weights.time", "weight of time", weight())
         .word("weights.ease", "weight of ease", weight())

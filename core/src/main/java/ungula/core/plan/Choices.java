@@ -22,6 +22,8 @@ import ungula.core.quantity.Choosable;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.Additive;
 import ungula.core.rubber.Ratio;
+import ungula.core.sprue.Spout;
+import ungula.core.sprue.Sprue.Resin;
 
 /** Everything the user has decided about one job. The plan follows from this and the master. */
 public record Choices(
@@ -32,6 +34,7 @@ public record Choices(
     Parting parting,
     Cut cut,
     Weights weights,
+    Channels channels,
     Rubber rubber,
     Casting casting,
     Marks marks,
@@ -42,6 +45,7 @@ public record Choices(
     parting = parting == null ? Parting.USUAL : parting;
     cut = cut == null ? Cut.BEST : cut;
     weights = weights == null ? Weights.EQUAL : weights;
+    channels = channels == null ? Channels.USUAL : channels;
     if (mould.kind == null) {
       mould = mould.of(pose.liftMm() > 0 ? MouldKind.CUT : MouldKind.OPEN);
     }
@@ -80,6 +84,7 @@ public record Choices(
         Parting.USUAL,
         Cut.BEST,
         Weights.EQUAL,
+        Channels.USUAL,
         new Rubber(null, null, RatioMeant.NO, First.BASE, null, null, null, 1, Additive.NONE),
         Casting.NOTHING,
         Marks.NONE,
@@ -219,6 +224,18 @@ public record Choices(
     static final Weights EQUAL = new Weights(5, 5, 5, 5);
   }
 
+  /**
+   * What a cast runs in through and air goes out by.
+   *
+   * @param sprueMm across the sprue; null is as narrow as fills it in time
+   * @param ventMm across each vent
+   * @param spout how the sprue opens to the outside
+   * @param resin that is cast
+   */
+  public record Channels(Double sprueMm, double ventMm, Spout spout, Resin resin) {
+    static final Channels USUAL = new Channels(null, 2, Spout.STRAIGHT, Resin.USUAL);
+  }
+
   public enum First implements Choosable {
     BASE("base"),
     HARDENER("hardener");
@@ -292,12 +309,14 @@ public record Choices(
 
   Choices withCasting(Casting changed) {
     return new Choices(
-        units, master, pose, mould, parting, cut, weights, rubber, changed, marks, looked);
+        units, master, pose, mould, parting, cut, weights, channels, rubber, changed, marks,
+        looked);
   }
 
   Choices withMarks(Marks changed) {
     return new Choices(
-        units, master, pose, mould, parting, cut, weights, rubber, casting, changed, looked);
+        units, master, pose, mould, parting, cut, weights, channels, rubber, casting, changed,
+        looked);
   }
 
   /**
@@ -333,6 +352,7 @@ public record Choices(
             parting,
             cut,
             others.weights,
+            channels,
             rubber,
             casting,
             others.marks,
@@ -343,12 +363,14 @@ public record Choices(
 
   private Choices parted(Parting halves, Cut knife) {
     return new Choices(
-        units, master, pose, mould, halves, knife, weights, rubber, casting, marks, looked);
+        units, master, pose, mould, halves, knife, weights, channels, rubber, casting, marks,
+        looked);
   }
 
   private Choices moulded(Box changed) {
     return new Choices(
-        units, master, pose, changed, parting, cut, weights, rubber, casting, marks, looked);
+        units, master, pose, changed, parting, cut, weights, channels, rubber, casting, marks,
+        looked);
   }
 
   /**
@@ -365,12 +387,14 @@ public record Choices(
 
   Choices withPose(Pose changed) {
     return new Choices(
-        units, master, changed, mould, parting, cut, weights, rubber, casting, marks, looked);
+        units, master, changed, mould, parting, cut, weights, channels, rubber, casting, marks,
+        looked);
   }
 
   Choices withLooked(Looked changed) {
     return new Choices(
-        units, master, pose, mould, parting, cut, weights, rubber, casting, marks, changed);
+        units, master, pose, mould, parting, cut, weights, channels, rubber, casting, marks,
+        changed);
   }
 
   /** The same for equal parts, in this run of the program and in any other. */

@@ -9,6 +9,7 @@ import ungula.core.mould.BoxMould;
 import ungula.core.parting.Parting;
 import ungula.core.rubber.Mix;
 import ungula.core.rubber.SecondPart;
+import ungula.core.sprue.Sprue;
 import ungula.core.working.Figure;
 
 /**
@@ -20,6 +21,7 @@ import ungula.core.working.Figure;
  * @param box the mould; empty while the master's size is not known
  * @param parting of a two-part mould; empty for any other
  * @param cut of a cut mould whose master has a mesh; empty for any other
+ * @param sprue a cast is poured in through; empty where that is the open base
  * @param order of work, a sentence a step
  * @param mix one batch of the first pour; empty while no rubber is picked or its sheet does not
  *     allow weighing
@@ -34,6 +36,7 @@ public record Plan(
     Optional<BoxMould> box,
     Optional<Parting> parting,
     Optional<CutLine> cut,
+    Optional<Sprue> sprue,
     List<String> order,
     Optional<Mix> mix,
     Optional<SecondPart> second,

@@ -27,6 +27,7 @@ import ungula.core.quantity.Units;
 import ungula.core.quantity.Volume;
 import ungula.core.rubber.Mix;
 import ungula.core.rubber.Product;
+import ungula.core.sprue.Sprue;
 import ungula.core.working.Working;
 
 /**
@@ -50,6 +51,12 @@ public final class Planner {
 
   /** Of a cut mould; null for any other, and while the master's shape is not known. */
   CutLine cut;
+
+  /** A cast is poured in through; null where that is the open base. */
+  Sprue sprue;
+
+  /** What does not fit the workshop's equipment. */
+  List<Caution> unfit = List.of();
 
   Amounts amounts;
   double masterMm3;
@@ -87,6 +94,8 @@ public final class Planner {
         box -> {
           p.compute(box.inside());
           p.pours();
+          p.sprue = SprueFigures.add(p);
+          p.unfit = Fits.of(p);
         });
     List<Caution> cautions = new CautionFinder(p).find();
     return new Plan(
@@ -96,6 +105,7 @@ public final class Planner {
         Optional.ofNullable(p.box),
         Optional.ofNullable(p.parting),
         Optional.ofNullable(p.cut),
+        Optional.ofNullable(p.sprue),
         WorkOrder.of(p),
         Optional.ofNullable(p.mix()),
         p.amounts == null ? Optional.empty() : p.amounts.second(),

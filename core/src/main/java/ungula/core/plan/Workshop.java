@@ -1,5 +1,6 @@
 package ungula.core.plan;
 
+import ungula.core.fit.Pot;
 import ungula.core.quantity.Choosable;
 import ungula.core.quantity.Units;
 import ungula.core.sentence.Kind;
@@ -17,6 +18,7 @@ import ungula.core.sentence.WordBook;
  * @param cupLossMm3 lost on cup and stick in every batch, besides
  * @param roomC temperature of the room
  * @param paper for printed sheets
+ * @param equipment there is
  */
 public record Workshop(
     String name,
@@ -27,7 +29,50 @@ public record Workshop(
     double cupLossPct,
     double cupLossMm3,
     double roomC,
-    Paper paper) {
+    Paper paper,
+    Equipment equipment) {
+
+  /** What was kept before equipment was asked about has none. */
+  public Workshop {
+    equipment = equipment == null ? Equipment.NONE : equipment;
+  }
+
+  /**
+   * What a workshop has; null where it has none, or does not say.
+   *
+   * @param potDiameterMm inside of the pressure pot
+   * @param potHeightMm inside of it
+   * @param chamberDiameterMm inside of the vacuum chamber
+   * @param chamberHeightMm inside of it
+   * @param bedLengthMm of the cutter
+   * @param bedWidthMm of it
+   * @param liftG what one person lifts
+   * @param bucketG rubber in one bucket
+   */
+  public record Equipment(
+      Double potDiameterMm,
+      Double potHeightMm,
+      Double chamberDiameterMm,
+      Double chamberHeightMm,
+      Double bedLengthMm,
+      Double bedWidthMm,
+      double liftG,
+      double bucketG) {
+    static final Equipment NONE = new Equipment(null, null, null, null, null, null, 20_000, 10_000);
+
+    /** Null while its size is not said. */
+    Pot pot() {
+      return potDiameterMm == null || potHeightMm == null
+          ? null
+          : new Pot(potDiameterMm, potHeightMm);
+    }
+
+    Pot chamber() {
+      return chamberDiameterMm == null || chamberHeightMm == null
+          ? null
+          : new Pot(chamberDiameterMm, chamberHeightMm);
+    }
+  }
 
   public enum Paper implements Choosable {
     A4,
@@ -40,7 +85,8 @@ public record Workshop(
   }
 
   public static final Workshop DEFAULT =
-      new Workshop("My workshop", "€", Units.METRIC, 2500, 5, 2, 10_000, 21, Paper.A4);
+      new Workshop(
+          "My workshop", "€", Units.METRIC, 2500, 5, 2, 10_000, 21, Paper.A4, Equipment.NONE);
 
   public static WordBook<Workshop> words() {
     return new WordBook<Workshop>()
@@ -53,6 +99,18 @@ public record Workshop(
         .word("cupLossPct", "lost on cup and stick, as a share", Kind.percent(0, 30))
         .word("cupLossMm3", "lost on cup and stick in every batch", Kind.volume(1e6))
         .word("roomC", "room temperature", Kind.temperature(-10, 50))
-        .word("paper", "paper", Kind.choice(Paper.class));
+        .word("paper", "paper", Kind.choice(Paper.class))
+        .open("equipment.potDiameterMm", "inside of the pressure pot, across", inside(), "?")
+        .open("equipment.potHeightMm", "inside of the pressure pot, high", inside(), "?")
+        .open("equipment.chamberDiameterMm", "inside of the vacuum chamber, across", inside(), "?")
+        .open("equipment.chamberHeightMm", "inside of the vacuum chamber, high", inside(), "?")
+        .open("equipment.bedLengthMm", "length of the cutter's bed", inside(), "?")
+        .open("equipment.bedWidthMm", "width of the cutter's bed", inside(), "?")
+        .word("equipment.liftG", "what one person lifts", Kind.mass(200_000))
+        .word("equipment.bucketG", "rubber in one bucket", Kind.mass(200_000));
+  }
+
+  private static Kind<Double> inside() {
+    return Kind.length(10, 20_000);
   }
 }

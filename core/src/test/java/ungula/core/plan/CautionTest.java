@@ -23,6 +23,7 @@ import ungula.core.quantity.Units;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
+import ungula.core.sprue.Spout;
 
 /** What holds for the cautions of any plan, tried on many. */
 public class CautionTest {
@@ -67,6 +68,9 @@ public class CautionTest {
     edits.add(Edit.of("parting.keying", any(Keying.values(), r)));
     edits.add(Edit.of("parting.line", any(PartingLine.values(), r)));
     edits.add(Edit.of("parting.upMm", r.nextBoolean() ? "" : r.nextInt(300) + " mm"));
+    edits.add(Edit.of("channels.spout", any(Spout.values(), r)));
+    edits.add(Edit.of("channels.sprueMm", r.nextBoolean() ? "" : 1 + r.nextInt(20) + " mm"));
+    edits.add(Edit.of("channels.resin.viscosityPas", String.valueOf(0.1 + r.nextInt(5))));
     edits.add(Edit.of("rubber.product", "any"));
     if (r.nextInt(3) == 0) {
       edits.add(Edit.of("mould.insideLengthMm", Math.max(1, l + r.nextInt(80) - 30) + " mm"));

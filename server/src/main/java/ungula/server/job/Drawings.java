@@ -4,9 +4,11 @@ import java.awt.image.BufferedImage;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import ungula.core.geometry.Vec3;
 import ungula.core.master.Measured;
 import ungula.core.master.PosedMaster;
 import ungula.core.mesh.Slicer.Cut;
+import ungula.core.mesh.SurfacePoint;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.MouldPicture;
@@ -53,7 +55,21 @@ public class Drawings {
       List<double[]> shadow = shapes.posed(job.choices()).map(PosedMaster::shadow).orElseThrow();
       drawing = drawing.with(Role.CUT_LINE, List.of(job.plan().cut().get().seen(cut, box, shadow)));
     }
-    return withAir(job, drawing, cut);
+    return withAir(job, withSprue(job, drawing, cut), cut);
+  }
+
+  /** From the lowest point of the master, or where it was placed, straight down to the base. */
+  private SectionDrawing withSprue(Jobs.Job job, SectionDrawing drawing, Cut cut) {
+    Optional<PosedMaster> master = shapes.posed(job.choices());
+    if (master.isEmpty() || job.plan().sprue().isEmpty()) {
+      return drawing;
+    }
+    TriangleMesh mesh = master.get().mesh();
+    SurfacePoint placed = job.choices().casting().sprue();
+    Vec3 at = placed == null ? mesh.furthest(Vec3.UP.times(-1)) : placed.on(mesh);
+    double[] outline =
+        job.plan().sprue().get().seen(cut, at, at.z() + job.choices().pose().liftMm());
+    return drawing.with(Role.SPRUE, List.of(outline));
   }
 
   private static SectionDrawing withAir(Jobs.Job job, SectionDrawing drawing, Cut cut) {

@@ -1,0 +1,70 @@
+package ungula.core.fit;
+
+import java.util.List;
+import org.locationtech.jts.algorithm.MinimumBoundingCircle;
+import ungula.core.mesh.Rings;
+import ungula.core.mould.BoxMould;
+
+/**
+ * A round vessel a mould is stood in: a pressure pot, a vacuum chamber.
+ *
+ * @param diameterMm inside
+ * @param heightMm inside
+ */
+public record Pot(double diameterMm, double heightMm) {
+
+  /** Left free all round. */
+  public static final double CLEAR_MM = 10;
+
+  /** A board on either face of a mould that is strapped together. */
+  public static final double BOARD_MM = 12;
+
+  /** Bands round it. */
+  public static final double BAND_MM = 3;
+
+  /**
+   * A way to stand a mould in a pot.
+   *
+   * @param text what stands up, to follow "stood"
+   * @param circleMm smallest circle round its foot, bands included
+   * @param highMm how high it is
+   * @param overMm how much too large it is; negative where there is room
+   */
+  public record Stood(String text, double circleMm, double highMm, double overMm) {
+
+    public boolean fits() {
+      return overMm <= 0;
+    }
+  }
+
+  public double volumeMm3() {
+    return Math.PI / 4 * diameterMm * diameterMm * heightMm;
+  }
+
+  /**
+   * The way a mould fits best.
+   *
+   * @param box the mould was poured in; walls are off
+   * @param strapped between boards
+   */
+  public Stood best(BoxMould box, boolean strapped) {
+    double boards = strapped ? 2 * BOARD_MM : 0;
+    double l = box.insideLengthMm();
+    double w = box.insideWidthMm();
+    double h = Math.max(0, box.pourLineMm()) + boards;
+    double round = new MinimumBoundingCircle(Rings.polygon(box.inside().ring())).getRadius();
+    return List.of(
+            stood("upright", 2 * round, h, strapped),
+            stood("on its side", Math.hypot(l, h), w, strapped),
+            stood("on end", Math.hypot(w, h), l, strapped))
+        .stream()
+        .min((a, b) -> Double.compare(a.overMm, b.overMm))
+        .orElseThrow();
+  }
+
+  private Stood stood(String text, double circle, double high, boolean strapped) {
+    double across = circle + (strapped ? 2 * BAND_MM : 0);
+    double over = Math.max(across - (diameterMm - 2 * CLEAR_MM), high - (heightMm - 2 * CLEAR_MM));
+    return new Stood(text, across, high, over);
+  }
+}

@@ -1,0 +1,72 @@
+package ungula.core.fit;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+import static ungula.core.Near.absolute;
+
+import java.util.List;
+import org.testng.annotations.Test;
+import ungula.core.geometry.Vec3;
+import ungula.core.mesh.FillCurve;
+import ungula.core.mould.BoxMould;
+import ungula.core.mould.BoxShape;
+import ungula.core.mould.Inside;
+import ungula.core.mould.SheetStock;
+
+public class PotTest {
+
+  /** A block of 120 × 90 × 60. */
+  private static BoxMould block(BoxShape shape) {
+    Inside rectangle = Inside.rectangle(96, 66, 12, 12, 12, 12);
+    double[] outline = {-48, -33, 48, -33, 48, 33, -48, 33};
+    return new BoxMould(
+        new Vec3(96, 66, 40),
+        FillCurve.even(1000, 10, 50),
+        Inside.of(shape, rectangle, List.of(outline), 12),
+        10,
+        10,
+        15,
+        SheetStock.FOAM_BOARD_6);
+  }
+
+  /**
+   * Upright it needs a circle of 150, on its side one of √(120² + 60²) = 134.2 and 90 of height.
+   */
+  @Test
+  public void aBlockIsStoodAnyWay() {
+    Pot.Stood upright = new Pot(200, 100).best(block(BoxShape.RECTANGLE), false);
+    assertEquals(upright.text(), "upright");
+    absolute(upright.circleMm(), 150, 0.01);
+    absolute(upright.overMm(), -20, 0.01);
+    Pot.Stood side = new Pot(155, 200).best(block(BoxShape.RECTANGLE), false);
+    assertTrue(side.fits());
+    // on end: √(90² + 60²) = 108.2 across and 120 high
+    assertEquals(side.text(), "on end");
+    absolute(side.circleMm(), 108.17, 0.01);
+  }
+
+  @Test
+  public void boardsAndBandsTakeRoom() {
+    Pot pot = new Pot(172, 82);
+    assertTrue(pot.best(block(BoxShape.RECTANGLE), false).fits());
+    Pot.Stood strapped = pot.best(block(BoxShape.RECTANGLE), true);
+    assertFalse(strapped.fits());
+    absolute(strapped.highMm(), 84, 0.01);
+    absolute(strapped.circleMm(), 156, 0.01);
+    absolute(strapped.overMm(), 22, 0.01);
+  }
+
+  @Test
+  public void aRoundBlockIsAsWideAsItIs() {
+    BoxMould tube = block(BoxShape.TUBE);
+    Pot.Stood stood = new Pot(500, 100).best(tube, false);
+    absolute(stood.circleMm(), tube.insideLengthMm(), 0.1);
+  }
+
+  /** π/4 · 300² · 400. */
+  @Test
+  public void holds() {
+    absolute(new Pot(300, 400).volumeMm3(), 28_274_334, 1);
+  }
+}

@@ -1,0 +1,114 @@
+package ungula.core.plan;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+import static ungula.core.Near.relative;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.testng.annotations.Test;
+import ungula.core.geometry.Vec3;
+import ungula.core.mesh.FillCurve;
+import ungula.core.quantity.Units;
+import ungula.core.rubber.ExampleProducts;
+import ungula.core.rubber.Product;
+import ungula.core.sentence.WordBook.Edit;
+
+/** What the workshop has, and whether a mould fits it; what a cast is poured in through. */
+public class FitsTest {
+
+  private static final Product MARRAM = ExampleProducts.all().get("marram-20");
+
+  private static Plan plan(List<Edit> equipment, Edit... edits) {
+    MasterFacts facts =
+        new MasterFacts(
+            new Vec3(80, 55, 42),
+            new Vec3(0, 0, 42),
+            FillCurve.even(80 * 55 * 42, 0, 42),
+            80 * 55,
+            null,
+            null,
+            "made up");
+    Workshop shop = Workshop.words().edit(Workshop.DEFAULT, equipment, Units.METRIC);
+    List<Edit> all = new ArrayList<>(List.of(Edit.of("master.source", "MEASURED")));
+    all.addAll(Arrays.asList(edits));
+    Choices c = ChoiceWords.edit(Choices.fresh(Units.METRIC), all, MARRAM);
+    return Planner.plan(c, facts, MARRAM, shop);
+  }
+
+  private static List<Edit> pot(int diameter, int height) {
+    return List.of(
+        Edit.of("equipment.potDiameterMm", diameter + " mm"),
+        Edit.of("equipment.potHeightMm", height + " mm"));
+  }
+
+  private static boolean warns(Plan plan, String id) {
+    return plan.cautions().stream().anyMatch(c -> c.id().equals(id));
+  }
+
+  /** The block is 104 × 79 × 52: a circle of 130.6 upright. */
+  @Test
+  public void thePot() {
+    assertFalse(plan(List.of()).figures().containsKey("fits.pot"));
+    Plan fits = plan(pot(160, 80));
+    assertEquals(fits.figures().get("fits.pot").text(), "fits, stood upright");
+    assertFalse(warns(fits, "pot.small"));
+    Plan small = plan(pot(100, 80));
+    assertTrue(warns(small, "pot.small"));
+    assertTrue(small.figures().get("fits.pot").text().startsWith("too large by "));
+    // strapped between boards it is higher
+    assertTrue(warns(plan(pot(160, 80), Edit.of("mould.kind", "TWO_PART")), "pot.small"));
+  }
+
+  @Test
+  public void theChamberTheBedAndTheBack() {
+    List<Edit> chamber =
+        List.of(
+            Edit.of("equipment.chamberDiameterMm", "100 mm"),
+            Edit.of("equipment.chamberHeightMm", "100 mm"));
+    // 255 mL rise to 1.27 L; the chamber holds 0.79 L
+    assertTrue(warns(plan(chamber), "chamber.small"));
+    assertFalse(warns(plan(chamber, Edit.of("rubber.batches", "2")), "chamber.small"));
+    List<Edit> bed =
+        List.of(
+            Edit.of("equipment.bedLengthMm", "150 mm"), Edit.of("equipment.bedWidthMm", "140 mm"));
+    assertTrue(warns(plan(bed), "bed.small"));
+    assertFalse(
+        warns(
+            plan(
+                List.of(
+                    Edit.of("equipment.bedLengthMm", "600 mm"),
+                    Edit.of("equipment.bedWidthMm", "300 mm"))),
+            "bed.small"));
+    assertTrue(warns(plan(List.of(Edit.of("equipment.liftG", "300 g"))), "weight.lift"));
+    assertTrue(warns(plan(List.of(Edit.of("equipment.bucketG", "200 g"))), "weight.bucket"));
+    assertFalse(warns(plan(List.of()), "weight.lift"));
+  }
+
+  @Test
+  public void anOpenMouldNeedsNoSprue() {
+    Plan open = plan(List.of());
+    assertTrue(open.sprue().isEmpty());
+    relative(open.figures().get("cast.volume").value(), 80 * 55 * 42, 1e-9);
+  }
+
+  /** Through 12 mm of rubber; the sprue is cast along. */
+  @Test
+  public void aClosedOneHasASprueThatIsCastToo() {
+    Plan cut = plan(List.of(), Edit.of("mould.kind", "CUT"));
+    double d = cut.figures().get("sprue.diameter").value();
+    double v = 80 * 55 * 42 + Math.PI / 4 * d * d * 12;
+    relative(cut.figures().get("cast.volume").value(), v, 1e-9);
+    relative(cut.figures().get("cast.mass").value(), v / 1000 * 1.1, 1e-9);
+    assertFalse(warns(cut, "sprue.slow"));
+    Plan narrow =
+        plan(List.of(), Edit.of("mould.kind", "CUT"), Edit.of("channels.sprueMm", "2 mm"));
+    assertTrue(warns(narrow, "sprue.slow"));
+    assertTrue(
+        warns(
+            plan(List.of(), Edit.of("mould.kind", "CUT"), Edit.of("channels.spout", "FUNNEL")),
+            "sprue.plug"));
+  }
+}
