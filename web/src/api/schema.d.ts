@@ -1008,6 +1008,7 @@ export interface components {
         | 'SHADOW'
         | 'GAP'
         | 'PARTING'
+        | 'SPRUE'
         | 'CUT_LINE'
         | 'KEY'
         | 'AIR'

@@ -55,8 +55,8 @@ class DemoShelf {
             2,
             10_000,
             19,
-            Workshop.Paper.A4),
-        new Workshop.Equipment(240.0, 280.0, 250.0, 300.0, 600.0, 400.0, 20_000, 10_000));
+            Workshop.Paper.A4,
+            new Workshop.Equipment(240.0, 280.0, 250.0, 300.0, 600.0, 400.0, 20_000, 10_000)));
     List<Entry> entries = new ArrayList<>();
     entries.add(
         entry(
