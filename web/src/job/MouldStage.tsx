@@ -181,7 +181,10 @@ function Casts({ job }: { job: Job }) {
             It runs in through a sprue <Word k="channels.sprueMm" /> (
             <FigureText figure={f['sprue.diameter']} />
             ), <Word k="channels.spout" after="," /> and fills in{' '}
-            <FigureText figure={f['sprue.fill']} />; vents are <Word k="channels.ventMm" /> across.
+            <span className="together">
+              <FigureText figure={f['sprue.fill']} />;
+            </span>{' '}
+            vents are <Word k="channels.ventMm" /> across.
           </>
         ) : (
           ' It is poured in through the open base.'

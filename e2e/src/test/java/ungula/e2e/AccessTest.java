@@ -17,7 +17,14 @@ public class AccessTest extends Browsing {
   @DataProvider
   public Object[][] pages() {
     return new Object[][] {
-      {""}, {"rubber"}, {"workshop"}, {"help"}, {"{job}/master"}, {"{job}/mould"}, {"{job}/rubber"}
+      {""},
+      {"rubber"},
+      {"workshop"},
+      {"help"},
+      {"{job}/master"},
+      {"{job}/approach"},
+      {"{job}/mould"},
+      {"{job}/rubber"}
     };
   }
 
@@ -27,7 +34,7 @@ public class AccessTest extends Browsing {
     visit(path.replace("{job}", job));
     assertThat(page.locator("h1")).not().hasText("");
     if (!job.isEmpty()) {
-      assertThat(page.locator(".drawing svg, .solid canvas")).isVisible();
+      assertThat(page.locator(".drawing svg, .solid canvas, .approaches table")).isVisible();
     }
     List<String> serious =
         new AxeBuilder(page)
@@ -69,7 +76,7 @@ public class AccessTest extends Browsing {
     assertThat(word("master.solid.lengthMm")).hasText("110 mm");
     // on a word a digit is typed into it; anywhere else it goes to a stage
     tabTo(page.locator("nav a").first());
-    page.keyboard().press("2");
+    page.keyboard().press("3");
     page.waitForURL(Pattern.compile(".*/mould"));
     tabTo(word("mould.overTopMm"));
     page.keyboard().press("ArrowDown");

@@ -37,6 +37,14 @@ public class Screenshots extends Browsing {
     visit(nautilus + "/mould");
     drawn();
     take("mould");
+    visit(demoJob("Lantern finial") + "/approach");
+    page.locator(".approaches table").waitFor(new Locator.WaitForOptions().setTimeout(60_000));
+    page.waitForFunction("[...document.images].every((i) => i.complete && i.naturalWidth > 0)");
+    take("approach");
+    button("Take the two-part mould, laid on its left side").click();
+    stage("Mould");
+    page.locator(".drawing[data-stale='false'] path.PARTING").waitFor();
+    take("two-part");
     visit(nautilus + "/rubber");
     drawn();
     take("rubber");

@@ -342,29 +342,15 @@ final class CautionFinder {
     }
     Fixing fixing = p.choices.mould().fixing();
     boolean clear = p.box.belowMm() > 0;
-    double holds = fixing.strengthKpa() * p.facts.restMm2() / 1000;
-    String force =
-        Numbers.fixed(lift.forceN(), 2)
-            + " N, like "
-            + Mass.format(lift.holdDownG(), p.units)
-            + " pulling up";
-    Place base = new Place(0, 0, p.box.belowMm());
-    if (clear) {
-      add(
-          "master.floats",
-          NOTE,
-          "mould",
-          "The master would float: " + force,
-          "It stands clear of the plate, so what it stands on must be fixed to it and to the plate.",
-          base);
-      return;
-    }
+    // clear of the plate it stands on the former of its sprue
+    double restMm2 = clear && p.sprue != null ? p.sprue.sectionMm2() : p.facts.restMm2();
+    double holds = fixing.strengthKpa() * restMm2 / 1000;
     if (holds >= 2 * lift.forceN()) {
       return;
     }
     List<Fix> fixes = new ArrayList<>();
     for (Fixing other : Fixing.values()) {
-      if (other.strengthKpa() * p.facts.restMm2() / 1000 >= 2 * lift.forceN()) {
+      if (other.strengthKpa() * restMm2 / 1000 >= 2 * lift.forceN()) {
         fixes.add(fix("Hold it with " + other.text(), Edit.of("mould.fixing", other.name())));
         break;
       }
@@ -373,18 +359,22 @@ final class CautionFinder {
         "master.floats",
         CHECK,
         "mould",
-        "The master would float: " + force,
-        "If rubber gets under it. "
+        "The master would float: "
+            + Numbers.fixed(lift.forceN(), 2)
+            + " N, like "
+            + Mass.format(lift.holdDownG(), p.units)
+            + " pulling up",
+        (clear ? "" : "If rubber gets under it. ")
             + (fixing == Fixing.NONE
                 ? "Nothing holds it down."
-                : "It rests on "
-                    + Numbers.fixed(p.facts.restMm2() / 100, 1)
+                : (clear ? "It stands on the former of its sprue, " : "It rests on ")
+                    + Numbers.fixed(restMm2 / 100, 1)
                     + " cm², where "
                     + fixing.text()
                     + " holds about "
                     + Numbers.fixed(holds, 1)
                     + " N; count on half."),
-        base,
+        new Place(0, 0, p.box.belowMm()),
         fixes.toArray(Fix[]::new));
   }
 

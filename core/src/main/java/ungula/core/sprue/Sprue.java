@@ -59,8 +59,12 @@ public record Sprue(double diameterMm, double lengthMm) {
     return fillS(mm3, resin) <= IN_TIME * 60 * resin.potLifeMin;
   }
 
+  public double sectionMm2() {
+    return Math.PI / 4 * diameterMm * diameterMm;
+  }
+
   public double volumeMm3() {
-    return Math.PI / 4 * diameterMm * diameterMm * lengthMm;
+    return sectionMm2() * lengthMm;
   }
 
   /** The narrowest standard channel that fills a cavity in time; the widest when none does. */

@@ -33,6 +33,7 @@ final class JobSheet {
   private static final float SECTION_HEIGHT = 250;
 
   /**
+   * @param order of work, a sentence a step
    * @param views of the box, the most telling first; empty while there is none
    * @param cuts what to cut for it; null while there is none
    * @param picture null without a model
@@ -45,6 +46,7 @@ final class JobSheet {
       Choices choices,
       Map<String, Figure> figures,
       List<Caution> cautions,
+      List<String> order,
       List<View> views,
       CutList cuts,
       BufferedImage picture,
@@ -83,6 +85,7 @@ final class JobSheet {
     if (!c.views.isEmpty()) {
       section(c.views.get(0));
     }
+    order();
     blanks();
     cautions();
     if (c.cuts != null) {
@@ -127,7 +130,8 @@ final class JobSheet {
       }
     }
     y -= 18;
-    for (String key : new String[] {"rubber.box", "rubber.mix", "rubber.cost"}) {
+    String[] also = {"later.base", "later.hardener", "rubber.box", "rubber.mix", "rubber.cost"};
+    for (String key : also) {
       Figure f = c.figures.get(key);
       if (f != null) {
         pen.text(f.label() + " " + f.text(), x, y, 9, false, SheetPen.INK);
@@ -203,12 +207,16 @@ final class JobSheet {
       }
       case ENVELOPE -> pen.polygon(rings, MASTER, SheetPen.QUIET);
       case SHADOW, AIR, CAST_AIR -> pen.polygon(rings, null, SheetPen.QUIET);
-      case POUR_LINE, GAP -> {
-        for (float[] line : rings) {
-          for (int i = 2; i < line.length; i += 2) {
-            pen.rule(line[i - 2], line[i - 1], line[i], line[i + 1], 1, SheetPen.CLAY);
-          }
-        }
+      case KEY, SPRUE -> pen.polygon(rings, null, SheetPen.INK);
+      case POUR_LINE, GAP -> lines(rings, 1, SheetPen.CLAY);
+      case PARTING, CUT_LINE -> lines(rings, 1.6f, SheetPen.INK);
+    }
+  }
+
+  private void lines(List<float[]> all, float thick, Color colour) throws IOException {
+    for (float[] line : all) {
+      for (int i = 2; i < line.length; i += 2) {
+        pen.rule(line[i - 2], line[i - 1], line[i], line[i + 1], thick, colour);
       }
     }
   }
@@ -232,6 +240,20 @@ final class JobSheet {
       float wide = pen.widthOf(dim.text(), 8, false);
       pen.text(dim.text(), at - 5 - wide, (a + b) / 2 - 3, 8, false, SheetPen.INK);
     }
+  }
+
+  private void order() throws IOException {
+    if (c.order.isEmpty()) {
+      return;
+    }
+    pen.room(80);
+    pen.line("In this order", 11, true, SheetPen.INK);
+    int n = 0;
+    for (String step : c.order) {
+      pen.room(24);
+      pen.line(++n + ". " + step, 9, false, SheetPen.INK);
+    }
+    pen.down(8);
   }
 
   private void blanks() throws IOException {

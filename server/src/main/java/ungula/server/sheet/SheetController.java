@@ -57,6 +57,7 @@ class SheetController {
             c,
             job.plan().figures(),
             job.plan().cautions(),
+            job.plan().order(),
             job.plan().box().map(box -> views(job, box)).orElse(List.of()),
             job.plan().box().map(box -> CutList.of(box, c.units())).orElse(null),
             drawings.picture(job, 528, 396).orElse(null),
