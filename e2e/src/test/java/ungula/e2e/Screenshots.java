@@ -41,9 +41,9 @@ public class Screenshots extends Browsing {
     page.locator(".approaches table").waitFor(new Locator.WaitForOptions().setTimeout(60_000));
     page.waitForFunction("[...document.images].every((i) => i.complete && i.naturalWidth > 0)");
     take("approach");
-    button("Take the two-part mould, laid on its left side").click();
+    page.locator("button[aria-label^='Take the two-part mould']").first().click();
     stage("Mould");
-    page.locator(".drawing[data-stale='false'] path.PARTING").waitFor();
+    assertThat(page.locator(".drawing[data-stale='false'] path.PARTING")).hasCount(1);
     take("two-part");
     visit(nautilus + "/rubber");
     drawn();
