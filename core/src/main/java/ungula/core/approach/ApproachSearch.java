@@ -39,6 +39,7 @@ import ungula.core.plan.Workshop;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Volume;
+import ungula.core.release.PieceCover;
 import ungula.core.release.Stretch;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
@@ -55,7 +56,7 @@ import ungula.core.working.Working;
 public final class ApproachSearch {
 
   /** Changes when the same question comes out otherwise: old answers are made again. */
-  public static final int VERSION = 1;
+  public static final int VERSION = 2;
 
   /** Cells of the rooms air is looked for in: enough to compare by. */
   private static final double CELLS = 400_000;
@@ -75,6 +76,9 @@ public final class ApproachSearch {
   private static final double KEYED_MM = 16;
 
   private static final double CLEAR_MM = 12;
+
+  /** More are not worth making. */
+  private static final int MOST_PIECES = 3;
 
   /** Rubber under an overhang counts for so much rubber where a way to stand is chosen. */
   private static final double OVERHANG = 3;
@@ -99,6 +103,9 @@ public final class ApproachSearch {
   private final Product product;
   private final Workshop workshop;
   private final Parallel parallel;
+
+  /** Null until it is asked for. */
+  private PieceCover cover;
 
   /**
    * @param mesh in the model's axes, mm
@@ -482,8 +489,31 @@ public final class ApproachSearch {
       return Volume.format(locked, choices.units())
           + " of rubber, "
           + percent(locked / posed.curve().total())
-          + " of the master, locks in two halves however they part.";
+          + " of the master, locks in two halves however they part."
+          + morePieces();
     }
     return "";
+  }
+
+  /** How many pieces would free it, to follow why two do not. */
+  private String morePieces() {
+    if (cover == null) {
+      cover = PieceCover.of(mesh, parallel);
+    }
+    String share = percent(cover.freedByAll());
+    int pieces = cover.pieces();
+    if (pieces <= 2) {
+      return " Pulled the right way two stiff pieces see "
+          + share
+          + " of its surface all the same.";
+    }
+    return pieces == MOST_PIECES
+        ? " Three pieces, each pulled its own way, free " + share + " of its surface."
+        : " It would take "
+            + pieces
+            + " pieces to free "
+            + share
+            + " of its surface, more than is worth making: plug a hollow, cut off a limb or give it"
+            + " slope instead.";
   }
 }
