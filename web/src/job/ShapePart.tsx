@@ -29,6 +29,7 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
   const show = (what: 'LOCKED' | 'WALL') =>
     setTool({ ...tool, show: tool.show === what ? null : what });
   const known = job.figures['air.poured'] !== undefined;
+  const halves = job.dipstick?.parting !== undefined;
   return (
     <section className="part shape" aria-label="Air and coming off">
       <h2>Air, and coming off</h2>
@@ -44,8 +45,13 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
       {known && (
         <>
           <p className="sentence">
-            Poured slowly, the rubber leaves <FigureText figure={job.figures['air.poured']} /> of
-            air against the master. A cast, with the mould turned over and poured {study?.inlet}
+            {!halves && (
+              <>
+                Poured slowly, the rubber leaves <FigureText figure={job.figures['air.poured']} />{' '}
+                of air against the master.{' '}
+              </>
+            )}
+            A cast, with the mould turned over and poured {study?.inlet}
             {vents > 0 && (vents === 1 ? ', with one vent,' : `, with ${vents} vents,`)} leaves{' '}
             <FigureText figure={job.figures['air.cast']} />.
             {job.figures['vents.rubber'] && (
@@ -89,6 +95,8 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
               <>
                 ; to come off it stretches <FigureText figure={job.figures['locks.stretch']} />.
               </>
+            ) : halves ? (
+              '.'
             ) : (
               '; it closes all round, so the block is cut to take the master out.'
             )}{' '}

@@ -5,6 +5,7 @@ import { NavLink, useNavigate, useParams } from 'react-router-dom';
 import { client, unwrap, type Edit, type Product } from '../api/client';
 import { PageHead } from '../app/PageHead';
 import { useTitle } from '../app/useTitle';
+import { useInTurn } from '../ui/useInTurn';
 import { Word } from '../ui/Word';
 import { WordContext } from '../ui/words';
 
@@ -86,8 +87,11 @@ interface SheetProps {
 
 function Sheet({ product, copy, retire }: SheetProps) {
   const queries = useQueryClient();
+  const inTurn = useInTurn();
   const desk = useMemo(() => {
-    const edit = async (edits: Edit[]) => {
+    const send = async (edits: Edit[]) => {
+      // an answer asked for before the change must not arrive after it
+      await queries.cancelQueries({ queryKey: productsQuery.queryKey });
       const all = queries.getQueryData(productsQuery.queryKey) ?? [];
       const version = all.find((p) => p.id === product.id)?.version ?? product.version;
       const next = await unwrap(
@@ -100,13 +104,14 @@ function Sheet({ product, copy, retire }: SheetProps) {
         old?.map((p) => (p.id === next.id ? next : p)),
       );
     };
+    const edit = (edits: Edit[]) => inTurn(() => send(edits));
     return {
       words: product.words,
       write: (word: string, text: string) => edit([{ word, text }]),
       nudge: (word: string, nudge: number) => edit([{ word, nudge }]).catch(() => undefined),
       readOnly: product.shipped,
     };
-  }, [product, queries]);
+  }, [product, queries, inTurn]);
   return (
     <WordContext.Provider value={desk}>
       <article>

@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import { client, unwrap, type Edit } from '../api/client';
 import { PageHead } from '../app/PageHead';
 import { useTitle } from '../app/useTitle';
+import { useInTurn } from '../ui/useInTurn';
 import { Word } from '../ui/Word';
 import { WordContext } from '../ui/words';
 
@@ -15,8 +16,9 @@ export function WorkshopPage() {
   const { data: workshop } = useQuery(workshopQuery);
   const queries = useQueryClient();
   useTitle('Workshop');
+  const inTurn = useInTurn();
   const desk = useMemo(() => {
-    const edit = async (edits: Edit[]) => {
+    const send = async (edits: Edit[]) => {
       const version = queries.getQueryData(workshopQuery.queryKey)?.version ?? 0;
       try {
         queries.setQueryData(
@@ -27,6 +29,7 @@ export function WorkshopPage() {
         await queries.invalidateQueries({ queryKey: workshopQuery.queryKey });
       }
     };
+    const edit = (edits: Edit[]) => inTurn(() => send(edits));
     return workshop
       ? {
           words: workshop.words,
@@ -34,7 +37,7 @@ export function WorkshopPage() {
           nudge: (word: string, nudge: number) => edit([{ word, nudge }]).catch(() => undefined),
         }
       : null;
-  }, [workshop, queries]);
+  }, [workshop, queries, inTurn]);
   return (
     <div className="page">
       <PageHead />

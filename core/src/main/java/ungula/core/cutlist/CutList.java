@@ -4,9 +4,15 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.TreeMap;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
+import ungula.core.mesh.Rings;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.Inside;
+import ungula.core.parting.SealRing;
 import ungula.core.quantity.Length;
+import ungula.core.quantity.Mass;
 import ungula.core.quantity.Units;
 
 /**
@@ -17,20 +23,31 @@ import ungula.core.quantity.Units;
  */
 public record CutList(List<CutPart> parts, List<String> besides) {
 
-  public static CutList of(BoxMould box, Units units) {
-    return new Cutter(box, units).list();
+  /** Ribs stand out so far from their wall. */
+  private static final double RIB_MM = 40;
+
+  /** Of a bead along a joint, 4 mm across, g per m. */
+  private static final double SEALANT_G_PER_M = 12.6;
+
+  /** Smallest piece a seal ring is worth splitting into. */
+  private static final double LEAST_PIECE_MM = 30;
+
+  public static CutList of(BoxMould box, Extras extras, Units units) {
+    return new Cutter(box, extras, units).list();
   }
 
   private static final class Cutter {
     private final BoxMould box;
+    private final Extras extras;
     private final Units units;
     private final Inside inside;
     private final double high;
     private final List<CutPart> parts = new ArrayList<>();
     private final List<String> besides = new ArrayList<>();
 
-    Cutter(BoxMould box, Units units) {
+    Cutter(BoxMould box, Extras extras, Units units) {
       this.box = box;
+      this.extras = extras;
       this.units = units;
       this.inside = box.inside();
       this.high = box.wallHeightMm();
@@ -58,7 +75,18 @@ public record CutList(List<CutPart> parts, List<String> besides) {
                     + mm(high)
                     + " long, cut square; slit it along one side to open it.");
       }
-      besides.add(mm(box.sealMm()) + " of joints to seal.");
+      ribs();
+      if (extras.board() != null) {
+        board();
+      }
+      if (extras.parting() != null && extras.parting().ring() != null) {
+        ring();
+      }
+      besides.add(
+          mm(box.sealMm())
+              + " of joints to seal: about "
+              + Mass.format(SEALANT_G_PER_M * box.sealMm() / 1000, units)
+              + " of sealant in a bead of 4 mm.");
       return new CutList(List.copyOf(parts), List.copyOf(besides));
     }
 
@@ -74,6 +102,7 @@ public record CutList(List<CutPart> parts, List<String> besides) {
               count,
               Length.format2(length, width, units),
               CutPart.rectangle(length, width),
+              List.of(),
               scores,
               note));
     }
@@ -124,7 +153,116 @@ public record CutList(List<CutPart> parts, List<String> besides) {
                           mm(leg) + " along both walls",
                           new double[] {0, 0, leg, 0, 0, leg},
                           List.of(),
+                          List.of(),
                           "three-cornered, " + mm(high) + " high, stood in a corner")));
+    }
+
+    /** Between the ends of every wall that is longer than their distance. */
+    private void ribs() {
+      Double apart = extras.ribSpacingMm();
+      if (apart == null || inside.shape().ofPipe()) {
+        return;
+      }
+      int count = 0;
+      if (inside.shape().sided()) {
+        count = 2 * (between(box.insideLengthMm(), apart) + between(box.insideWidthMm(), apart));
+      } else {
+        for (int i = 0; i < inside.ring().length / 2; i++) {
+          count += between(inside.stretchMm(i), apart);
+        }
+      }
+      if (count > 0) {
+        add(
+            "Rib",
+            count,
+            RIB_MM,
+            high,
+            List.of(),
+            "glued on edge to the outside of the walls, " + mm(apart) + " apart or less");
+      }
+    }
+
+    private static int between(double length, double apart) {
+      return Math.max(0, (int) Math.ceil(length / apart - 1e-9) - 1);
+    }
+
+    /** Fills the inside of the box round the master. */
+    private void board() {
+      double[] outline = shifted(inside.ring(), -inside.minX(), -inside.minY());
+      List<double[]> out =
+          extras.board().stream().map(r -> shifted(r, -inside.minX(), -inside.minY())).toList();
+      parts.add(
+          new CutPart(
+              "Bedding board",
+              1,
+              Length.format2(box.insideLengthMm(), box.insideWidthMm(), units),
+              outline,
+              out,
+              List.of(),
+              "its top at the parting, "
+                  + mm(extras.parting().levelMm())
+                  + " above the base; close the gap with clay"));
+    }
+
+    /** In pieces that fit the cutter's bed. */
+    private void ring() {
+      SealRing ring = extras.parting().ring();
+      Geometry band = Rings.area(ring.band());
+      List<Geometry> pieces = new ArrayList<>();
+      split(band, pieces);
+      int n = 0;
+      for (Geometry piece : pieces) {
+        Envelope e = piece.getEnvelopeInternal();
+        List<double[]> rings =
+            Rings.of(piece).stream().map(r -> shifted(r, -e.getMinX(), -e.getMinY())).toList();
+        parts.add(
+            new CutPart(
+                pieces.size() == 1 ? "Seal ring" : "Seal ring, piece " + ++n,
+                1,
+                Length.format2(e.getWidth(), e.getHeight(), units),
+                rings.get(0),
+                rings.subList(1, rings.size()),
+                List.of(),
+                mm(ring.widthMm())
+                    + " wide and "
+                    + mm(ring.heightMm())
+                    + " high; laid on the bedding, its centre line "
+                    + mm(SealRing.OFFSET_MM)
+                    + " off the section"));
+      }
+    }
+
+    /** Halved across its longer side until it fits. */
+    private void split(Geometry area, List<Geometry> pieces) {
+      for (int i = 0; i < area.getNumGeometries(); i++) {
+        Geometry one = area.getGeometryN(i);
+        Envelope e = one.getEnvelopeInternal();
+        double longer = Math.max(e.getWidth(), e.getHeight());
+        double shorter = Math.min(e.getWidth(), e.getHeight());
+        double[] bed = extras.bedMm();
+        if (bed == null || longer <= bed[0] && shorter <= bed[1] || longer < LEAST_PIECE_MM) {
+          pieces.add(one);
+          continue;
+        }
+        boolean across = e.getWidth() >= e.getHeight();
+        Coordinate c = e.centre();
+        Envelope low =
+            across
+                ? new Envelope(e.getMinX(), c.x, e.getMinY(), e.getMaxY())
+                : new Envelope(e.getMinX(), e.getMaxX(), e.getMinY(), c.y);
+        Geometry half = Rings.JTS.toGeometry(low);
+        split(one.intersection(half), pieces);
+        split(one.difference(half), pieces);
+      }
+    }
+
+    private static double[] shifted(double[] ring, double x, double y) {
+      double[] out = new double[ring.length];
+      for (int i = 0; i < ring.length; i += 2) {
+        out[i] = ring[i] + x;
+        out[i + 1] = ring[i + 1] + y;
+      }
+      return out;
     }
 
     private void strip(List<double[]> scores, String note) {

@@ -9,11 +9,18 @@ import java.util.List;
  * @param count how many alike
  * @param size in words
  * @param outline to cut along: x and y in turn, mm, closed
+ * @param cutouts closed lines to cut out of it
  * @param scores lines to score or to mark, not to cut through
  * @param note what to do with it; empty when nothing
  */
 public record CutPart(
-    String name, int count, String size, double[] outline, List<double[]> scores, String note) {
+    String name,
+    int count,
+    String size,
+    double[] outline,
+    List<double[]> cutouts,
+    List<double[]> scores,
+    String note) {
 
   public double lengthMm() {
     return reach(0);

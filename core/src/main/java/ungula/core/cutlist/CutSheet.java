@@ -62,6 +62,9 @@ public record CutSheet(double widthMm, double heightMm, List<Line> lines, List<T
           high = 0;
         }
         lines.add(new Line(Layer.CUT, moved(part.outline(), x, row), true));
+        for (double[] cutout : part.cutouts()) {
+          lines.add(new Line(Layer.CUT, moved(cutout, x, row), true));
+        }
         for (double[] score : part.scores()) {
           lines.add(new Line(Layer.SCORE, moved(score, x, row), false));
         }

@@ -38,6 +38,15 @@ public final class Rings {
     return all == null ? JTS.createPolygon() : all;
   }
 
+  /** What rings enclose, one within another being a hole. */
+  public static Geometry area(List<double[]> rings) {
+    Geometry area = JTS.createPolygon();
+    for (double[] r : rings) {
+      area = area.symDifference(polygon(r));
+    }
+    return area;
+  }
+
   /** The points of a closed line. */
   public static double[] of(LineString line) {
     Coordinate[] c = line.getCoordinates();

@@ -251,6 +251,11 @@ public final class Parting {
     return out;
   }
 
+  /** What a board under the upper half is cut out to: the master at a level parting; else null. */
+  public List<double[]> boardCutouts() {
+    return master == null || !level() ? null : master.outlines(Cut.TOP, levelMm - box.belowMm());
+  }
+
   /** Keys and seal ring seen from above: rings of right, up pairs. */
   public List<double[]> keysFromAbove() {
     List<double[]> rings = new ArrayList<>();

@@ -6,7 +6,6 @@ import static ungula.core.working.Given.Source.DEFAULT;
 
 import java.util.ArrayList;
 import java.util.List;
-import ungula.core.cutlist.CutList;
 import ungula.core.cutlist.CutPart;
 import ungula.core.fit.Pot;
 import ungula.core.quantity.Length;
@@ -117,17 +116,16 @@ final class Fits {
   }
 
   private void bed() {
-    if (equipment.bedLengthMm() == null || equipment.bedWidthMm() == null) {
+    double[] bed = equipment.bedMm();
+    if (bed == null) {
       return;
     }
-    double longer = Math.max(equipment.bedLengthMm(), equipment.bedWidthMm());
-    double shorter = Math.min(equipment.bedLengthMm(), equipment.bedWidthMm());
     List<String> large =
-        CutList.of(p.box, p.units).parts().stream()
+        p.cuts.parts().stream()
             .filter(
                 part ->
-                    Math.max(part.lengthMm(), part.widthMm()) > longer
-                        || Math.min(part.lengthMm(), part.widthMm()) > shorter)
+                    Math.max(part.lengthMm(), part.widthMm()) > bed[0]
+                        || Math.min(part.lengthMm(), part.widthMm()) > bed[1])
             .map(CutPart::name)
             .toList();
     if (!large.isEmpty()) {

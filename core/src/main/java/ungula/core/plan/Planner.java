@@ -11,6 +11,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import ungula.core.cutline.CutLine;
+import ungula.core.cutlist.CutList;
+import ungula.core.cutlist.Extras;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.VolumeWays;
 import ungula.core.mesh.FillCurve;
@@ -18,6 +20,7 @@ import ungula.core.mould.BoxMould;
 import ungula.core.mould.BoxShape;
 import ungula.core.mould.Inside;
 import ungula.core.mould.MouldKind;
+import ungula.core.parting.Bedding;
 import ungula.core.parting.Parting;
 import ungula.core.quantity.Density;
 import ungula.core.quantity.Length;
@@ -54,6 +57,8 @@ public final class Planner {
 
   /** A cast is poured in through; null where that is the open base. */
   Sprue sprue;
+
+  CutList cuts;
 
   /** What does not fit the workshop's equipment. */
   List<Caution> unfit = List.of();
@@ -95,6 +100,7 @@ public final class Planner {
           p.compute(box.inside());
           p.pours();
           p.sprue = SprueFigures.add(p);
+          p.cuts = CutList.of(p.box, p.extras(), p.units);
           p.unfit = Fits.of(p);
         });
     List<Caution> cautions = new CautionFinder(p).find();
@@ -106,6 +112,7 @@ public final class Planner {
         Optional.ofNullable(p.parting),
         Optional.ofNullable(p.cut),
         Optional.ofNullable(p.sprue),
+        Optional.ofNullable(p.cuts),
         WorkOrder.of(p),
         Optional.ofNullable(p.mix()),
         p.amounts == null ? Optional.empty() : p.amounts.second(),
@@ -160,6 +167,13 @@ public final class Planner {
       amounts = new Amounts(choices, product, workshop, figures);
       amounts.workOut(box.rubberMm3(), pours);
     }
+  }
+
+  private Extras extras() {
+    boolean board = parting != null && choices.parting().bedding() == Bedding.BOARD;
+    Workshop.Equipment e = workshop.equipment();
+    return new Extras(
+        choices.mould().ribSpacingMm(), parting, board ? parting.boardCutouts() : null, e.bedMm());
   }
 
   /** One batch; null while nothing can be weighed. */

@@ -61,10 +61,14 @@ final class ShapeCautions {
   static List<Caution> of(Planner plan) {
     ShapeCautions c = new ShapeCautions(plan);
     if (c.study != null) {
-      c.poured();
+      if (plan.parting == null) {
+        // halves are poured one after the other, each over what lies open
+        c.poured();
+        c.ceilings();
+      }
       c.cast();
+      c.castCeilings();
       c.vents();
-      c.ceilings();
       c.cleanFaces();
       c.webs();
       c.blindHoles();
@@ -220,6 +224,9 @@ final class ShapeCautions {
         "Air creeps under a level face",
         " sideways before it can rise past the master. Tip it a little, or brush rubber there"
             + " first and pour slowly.");
+  }
+
+  private void castCeilings() {
     ceiling(
         "air.castlevel",
         study.castCeilings(),

@@ -60,6 +60,13 @@ public record Workshop(
       double bucketG) {
     static final Equipment NONE = new Equipment(null, null, null, null, null, null, 20_000, 10_000);
 
+    /** Longer and shorter side of the cutter's bed; null while its size is not said. */
+    double[] bedMm() {
+      return bedLengthMm == null || bedWidthMm == null
+          ? null
+          : new double[] {Math.max(bedLengthMm, bedWidthMm), Math.min(bedLengthMm, bedWidthMm)};
+    }
+
     /** Null while its size is not said. */
     Pot pot() {
       return potDiameterMm == null || potHeightMm == null

@@ -12,16 +12,24 @@ import org.w3c.dom.Document;
 import org.w3c.dom.NodeList;
 import org.xml.sax.InputSource;
 import ungula.core.Near;
+import ungula.core.Shapes;
 import ungula.core.demo.HarbourShapes;
 import ungula.core.geometry.Vec3;
+import ungula.core.mark.FacetSet;
 import ungula.core.master.Pose;
 import ungula.core.master.PosedMaster;
+import ungula.core.master.Solid;
 import ungula.core.master.Tessellation;
+import ungula.core.mesh.Outline;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.BoxShape;
 import ungula.core.mould.Inside;
 import ungula.core.mould.SheetStock;
+import ungula.core.parting.Keying;
+import ungula.core.parting.PartedMaster;
+import ungula.core.parting.Parting;
+import ungula.core.parting.PartingLine;
 import ungula.core.quantity.Units;
 
 public class CutListTest {
@@ -35,7 +43,7 @@ public class CutListTest {
   }
 
   private static CutList list(TriangleMesh mesh, BoxShape shape) {
-    return CutList.of(box(mesh, shape), Units.METRIC);
+    return CutList.of(box(mesh, shape), Extras.NONE, Units.METRIC);
   }
 
   private static CutPart part(CutList list, String name) {
@@ -177,5 +185,87 @@ public class CutListTest {
     Near.absolute(Double.parseDouble(view[2]), sheet.widthMm(), 1e-3);
     NodeList paths = svg.getElementsByTagName("path");
     assertEquals(paths.getLength(), sheet.lines().size());
+  }
+
+  /** 144 × 54 inside: two on each long wall, one on each short one. */
+  @Test
+  public void ribsStandBetweenTheEndsOfTheWalls() {
+    TriangleMesh block = new Solid(Solid.Shape.BOX, 120, 30, 40, 1, 1, 1, "", 0.5).mesh();
+    Extras ribs = new Extras(50.0, null, null, null);
+    CutPart rib = part(CutList.of(box(block, BoxShape.RECTANGLE), ribs, Units.METRIC), "Rib");
+    assertEquals(rib.count(), 6);
+    assertEquals(rib.size(), "40 × 65 mm");
+    Extras wide = new Extras(150.0, null, null, null);
+    CutList none = CutList.of(box(block, BoxShape.RECTANGLE), wide, Units.METRIC);
+    assertTrue(none.parts().stream().noneMatch(p -> p.name().equals("Rib")));
+  }
+
+  /** A ball of r 30 parted at its equator, in a box of 100 × 100. */
+  private static Parting halves() {
+    PosedMaster ball = PosedMaster.of(Shapes.sphere(), 1, Pose.AS_MODELLED);
+    BoxMould box =
+        new BoxMould(
+            ball.mesh().bounds().size(),
+            ball.curve().raised(10),
+            Inside.rectangle(60, 60, 20, 20, 20, 20),
+            10,
+            10,
+            15,
+            SheetStock.FOAM_BOARD_6);
+    return Parting.of(
+        box,
+        new PartedMaster(ball),
+        ball.shadow(),
+        new Parting.Wanted(PartingLine.LEVEL, 30.0, Keying.RING, FacetSet.NONE));
+  }
+
+  private static double area(CutPart p) {
+    double holes = p.cutouts().stream().mapToDouble(c -> Math.abs(Outline.area(c))).sum();
+    return Math.abs(Outline.area(p.outline())) - holes;
+  }
+
+  @Test
+  public void theBeddingBoardIsCutOutToTheMaster() {
+    Parting halves = halves();
+    Extras extras = new Extras(null, halves, halves.boardCutouts(), null);
+    CutPart board = part(CutList.of(halves.box(), extras, Units.METRIC), "Bedding board");
+    Near.relative(area(board), 100 * 100 - Math.PI * 900, 0.002);
+  }
+
+  /** Its middle runs on a circle of r 39; it is 6 wide. */
+  @Test
+  public void theSealRingIsSplitToFitTheBed() {
+    Parting halves = halves();
+    CutList whole = CutList.of(halves.box(), new Extras(null, halves, null, null), Units.METRIC);
+    CutPart ring = part(whole, "Seal ring");
+    Near.relative(area(ring), 2 * Math.PI * 39 * 6, 0.005);
+    Read dxf = Read.of(Dxf.of(CutSheet.of(whole)));
+    double round = 2 * Math.PI * 42;
+    assertTrue(
+        dxf.lines().stream().anyMatch(l -> Math.abs(length(l) - round) < 0.01 * round),
+        "its outer edge is in the drawing");
+    CutList split =
+        CutList.of(
+            halves.box(), new Extras(null, halves, null, new double[] {70, 50}), Units.METRIC);
+    List<CutPart> pieces =
+        split.parts().stream().filter(p -> p.name().startsWith("Seal ring, piece")).toList();
+    assertTrue(pieces.size() >= 2, pieces.size() + " pieces");
+    double all = 0;
+    for (CutPart p : pieces) {
+      assertTrue(Math.max(p.lengthMm(), p.widthMm()) <= 70.001, p.size());
+      assertTrue(Math.min(p.lengthMm(), p.widthMm()) <= 50.001, p.size());
+      all += area(p);
+    }
+    Near.relative(all, area(ring), 1e-6);
+  }
+
+  private static double length(List<double[]> line) {
+    double sum = 0;
+    for (int i = 0; i < line.size(); i++) {
+      double[] a = line.get(i);
+      double[] b = line.get((i + 1) % line.size());
+      sum += Math.hypot(b[0] - a[0], b[1] - a[1]);
+    }
+    return sum;
   }
 }

@@ -61,7 +61,8 @@ class BoxController {
   record CutListResponse(List<PartView> parts, List<String> besides) {}
 
   private static CutList list(Jobs.Job job) {
-    return CutList.of(job.box(), job.choices().units());
+    job.box();
+    return job.plan().cuts().orElseThrow();
   }
 
   @GetMapping("/cutlist")

@@ -14,6 +14,7 @@ import tools.jackson.databind.json.JsonMapper;
 import ungula.core.air.AirTraps;
 import ungula.core.air.Opening;
 import ungula.core.air.Room;
+import ungula.core.approach.ApproachSearch;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.demo.HarbourShapes;
 import ungula.core.field.Coats;
@@ -156,6 +157,19 @@ public final class Bench {
     Product product = ExampleProducts.all().get("marram-20");
     Choices choices = Choices.fresh(Units.METRIC);
     times.put("planMs", median(() -> Planner.plan(choices, facts, product, Workshop.DEFAULT)));
+    times.put("partingScanMs", median(() -> new PartedMaster(posed[0]).scan()));
+    times.put(
+        "approachesMs",
+        median(
+            () ->
+                new ApproachSearch(
+                        posed[0].mesh(),
+                        facts.report(),
+                        choices,
+                        product,
+                        Workshop.DEFAULT,
+                        Parallel.ALL)
+                    .run(Progress.NONE)));
     shape(posed[0].mesh(), times);
     times.put("triangles", model[0].mesh().triangleCount());
     Runtime r = Runtime.getRuntime();

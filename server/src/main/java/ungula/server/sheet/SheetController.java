@@ -11,7 +11,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import ungula.core.cutlist.CutList;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mould.BoxMould;
 import ungula.core.plan.Choices;
@@ -59,7 +58,7 @@ class SheetController {
             job.plan().cautions(),
             job.plan().order(),
             job.plan().box().map(box -> views(job, box)).orElse(List.of()),
-            job.plan().box().map(box -> CutList.of(box, c.units())).orElse(null),
+            job.plan().cuts().orElse(null),
             drawings.picture(job, 528, 396).orElse(null),
             job.product() == null ? "" : job.product().name(),
             ratio == null ? "" : Ratio.sentence(job.product().hardenerPerBase(ratio)),

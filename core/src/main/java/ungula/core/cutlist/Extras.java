@@ -1,0 +1,18 @@
+package ungula.core.cutlist;
+
+import java.util.List;
+import ungula.core.parting.Parting;
+
+/**
+ * What is cut for a mould besides its box.
+ *
+ * @param ribSpacingMm distance of ribs along the walls; null without
+ * @param parting of a mould in two parts; null for any other
+ * @param board outlines of the master a bedding board is cut out to, from the middle; null without
+ *     one
+ * @param bedMm longer and shorter side of the cutter's bed; null while there is none
+ */
+public record Extras(Double ribSpacingMm, Parting parting, List<double[]> board, double[] bedMm) {
+
+  public static final Extras NONE = new Extras(null, null, null, null);
+}
