@@ -770,6 +770,12 @@ export interface components {
       besides: string[];
       parts: components['schemas']['PartView'][];
     };
+    CutView: {
+      /** Format: double */
+      degrees: number;
+      /** Format: double */
+      stepDegrees: number;
+    };
     Dimension: {
       /** Format: double */
       from: number;
@@ -834,8 +840,7 @@ export interface components {
       archived: boolean;
       box: components['schemas']['BoxKind'];
       cautions: components['schemas']['Caution'][];
-      /** Format: double */
-      cutDegrees?: number;
+      cut?: components['schemas']['CutView'];
       demo: boolean;
       dipstick?: components['schemas']['DipstickView'];
       figures: {

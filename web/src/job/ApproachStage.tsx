@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { client, unwrap, type Job, type Variant } from '../api/client';
+import { big } from '../ui/big';
 import { FigureText } from '../ui/FigureText';
 import { Take } from './ApproachTable';
 import { variantsQuery } from './jobQueries';
@@ -57,7 +58,7 @@ export function ApproachStage({ job, desk, approaches }: Props) {
             {cannot.map((a) => (
               <li key={`${a.title} ${String(a.now)}`}>
                 <p>
-                  <strong>{a.title.charAt(0).toUpperCase() + a.title.slice(1)}.</strong> {a.reason}
+                  <strong>{big(a.title)}.</strong> {a.reason}
                 </p>
                 {a.edits.length > 0 && <Take approach={a} desk={desk} best={false} />}
               </li>

@@ -1,6 +1,7 @@
 import Button from 'react-bootstrap/Button';
 import type { Approach } from '../api/client';
 import { Busy } from '../ui/Busy';
+import { big } from '../ui/big';
 import { FigureText } from '../ui/FigureText';
 import type { ApproachDesk } from './useApproaches';
 import type { JobDesk } from './useJob';
@@ -21,8 +22,6 @@ const ROWS = [
   ['vents', 'Vents to let it out'],
   ['casts', 'Casts to expect'],
 ] as const;
-
-const big = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** Every mould that works, side by side. */
 export function ApproachTable({ approaches, desk }: { approaches: ApproachDesk; desk: JobDesk }) {

@@ -1,11 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import Button from 'react-bootstrap/Button';
 import type { Job } from '../api/client';
+import { big } from '../ui/big';
 import { FigureText } from '../ui/FigureText';
 import { boxShapesQuery, cutListQuery } from './jobQueries';
 import type { JobDesk } from './useJob';
-
-const big = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** Boxes of every shape round the same master, compared; one click takes one. */
 export function BoxShapes({ job, desk }: { job: Job; desk: JobDesk }) {

@@ -2,6 +2,7 @@ import { useState, type ReactNode } from 'react';
 import type { Job } from '../api/client';
 import { FigureText } from '../ui/FigureText';
 import { Word } from '../ui/Word';
+import { big } from '../ui/big';
 import { BoxShapes, CutList } from './BoxParts';
 import type { JobDesk } from './useJob';
 
@@ -46,7 +47,7 @@ export function MouldStage({ job, desk, children }: Props) {
         master is held by <Word k="mould.fixing" after="." />
       </p>
       {job.dipstick.parting && <Halves job={job} />}
-      {job.cutDegrees !== undefined && <Knife job={job} />}
+      {job.cut && <Knife job={job} />}
       <div className="part">
         <table className="compare">
           <tbody>
@@ -216,7 +217,7 @@ function Order({ job }: { job: Job }) {
 function Row({ job, k, name }: { job: Job; k: string; name: string }) {
   return (
     <tr>
-      <td>{name.charAt(0).toUpperCase() + name.slice(1)}</td>
+      <td>{big(name)}</td>
       <td className="n">
         <FigureText figure={job.figures[k]} />
       </td>

@@ -2,6 +2,7 @@ import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/re
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import type { Reading } from '../api/client';
 import { Dipstick } from './Dipstick';
+import { holdPointers } from './holdPointers';
 
 const stick = {
   heightMm: 100,
@@ -55,13 +56,7 @@ function drawn(parting?: Reading) {
   const dropped: number[] = [];
   const parted: number[] = [];
   const nudged: number[] = [];
-  // jsdom captures no pointers
-  let held = false;
-  Object.assign(Element.prototype, {
-    setPointerCapture: () => (held = true),
-    releasePointerCapture: () => (held = false),
-    hasPointerCapture: () => held,
-  });
+  holdPointers();
   render(
     <svg>
       <Dipstick

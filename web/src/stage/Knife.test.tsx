@@ -1,6 +1,7 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, expect, test } from 'vitest';
 import type { Drawing } from '../api/client';
+import { holdPointers } from './holdPointers';
 import { Knife } from './Knife';
 
 afterEach(cleanup);
@@ -8,16 +9,12 @@ afterEach(cleanup);
 /** Drawn so that a millimetre is a pixel, the middle at (100, 100). */
 function drawn(degrees: number) {
   const dropped: number[] = [];
-  let held = false;
-  Object.assign(Element.prototype, {
-    setPointerCapture: () => (held = true),
-    releasePointerCapture: () => (held = false),
-    hasPointerCapture: () => held,
-  });
+  holdPointers();
   render(
     <svg>
       <Knife
         degrees={degrees}
+        step={15}
         drawing={{ left: -50, right: 50, bottom: -40, top: 40 } as Drawing}
         scale={{ x: (mm) => 100 + mm, y: (mm) => 100 - mm }}
         cutting={{ drop: (at) => dropped.push(at) }}

@@ -9,16 +9,15 @@ export interface Cutting {
 
 interface Props {
   degrees: number;
+  /** It is turned by so much at a time. */
+  step: number;
   drawing: Drawing;
   scale: Scale;
   cutting: Cutting;
 }
 
-/** The planes a cut is looked for in. */
-const STEP = 15;
-
 /** Where the knife goes in, seen from above: dragged round the block. */
-export function Knife({ degrees, drawing, scale, cutting }: Props) {
+export function Knife({ degrees, step, drawing, scale, cutting }: Props) {
   const [dragged, setDragged] = useState<number | null>(null);
   const shown = dragged ?? degrees;
   const at = (shown * Math.PI) / 180;
@@ -31,7 +30,7 @@ export function Knife({ degrees, drawing, scale, cutting }: Props) {
     const right = e.clientX - (box?.left ?? 0) - scale.x(0);
     const up = scale.y(0) - (e.clientY - (box?.top ?? 0));
     const turn = (Math.atan2(up, right) * 180) / Math.PI;
-    return (Math.round(turn / STEP) * STEP + 360) % 360;
+    return (Math.round(turn / step) * step + 360) % 360;
   };
   const onMove = (e: PointerEvent<SVGGElement>) => {
     if (e.currentTarget.hasPointerCapture(e.pointerId)) {
@@ -48,7 +47,7 @@ export function Knife({ degrees, drawing, scale, cutting }: Props) {
     const steps = { ArrowUp: 1, ArrowLeft: 1, ArrowDown: -1, ArrowRight: -1 }[e.key];
     if (steps) {
       e.preventDefault();
-      cutting.drop((degrees + steps * STEP + 360) % 360);
+      cutting.drop((degrees + steps * step + 360) % 360);
     }
   };
   return (

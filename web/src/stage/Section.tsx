@@ -53,10 +53,11 @@ export function Section({ job, cut, at, pointed, shape, line, parting, cutting }
               scale={scaleOf(drawing, width, height)}
             />
           )}
-          {drawing.cut === 'TOP' && job.cutDegrees !== undefined && (
+          {drawing.cut === 'TOP' && job.cut && (
             <Knife
               key={`knife ${job.version}`}
-              degrees={job.cutDegrees}
+              degrees={job.cut.degrees}
+              step={job.cut.stepDegrees}
               drawing={drawing}
               scale={scaleOf(drawing, width, height)}
               cutting={cutting}

@@ -26,8 +26,10 @@ import ungula.core.mould.BoxShape;
 import ungula.core.mould.MouldKind;
 import ungula.core.orient.Stand;
 import ungula.core.orient.StandSearch;
+import ungula.core.parting.KeyLayout;
 import ungula.core.parting.PartedMaster;
 import ungula.core.parting.PartingLine;
+import ungula.core.parting.PartingScan;
 import ungula.core.plan.ChoiceWords;
 import ungula.core.plan.Choices;
 import ungula.core.plan.FigureBook;
@@ -63,17 +65,11 @@ public final class ApproachSearch {
 
   private static final int MOST_VENTS = 12;
 
-  /** New rubber may be stretched to this share of its elongation at break. */
-  private static final double FRESH = 1 / 4.0;
-
   /** Taken while no sheet says, as a share of the length. */
   private static final double USUAL_ELONGATION = 3;
 
   /** Rubber locked in two halves, as a share of the master: more will not come apart. */
   private static final double LOCKED = 0.05;
-
-  /** Walls that leave room for keys. */
-  private static final double KEYED_MM = 16;
 
   private static final double CLEAR_MM = 12;
 
@@ -222,7 +218,7 @@ public final class ApproachSearch {
       edits.add(Edit.of("mould.shape", BoxShape.RECTANGLE.name()));
     }
     if (t.kind == MouldKind.TWO_PART) {
-      double wall = Math.max(KEYED_MM, choices.mould().sidesMm());
+      double wall = Math.max(KeyLayout.ROOM_MM, choices.mould().sidesMm());
       edits.add(Edit.of("mould.sidesMm", wall + " mm"));
       edits.add(Edit.of("parting.line", PartingLine.LEVEL.name()));
     }
@@ -232,7 +228,7 @@ public final class ApproachSearch {
   private boolean levelLocks(PartedMaster parted) {
     double best = parted.scan().leastLockedMm3();
     double curved = parted.scan().betweenMm3();
-    return best > 0.005 * report.volumeMm3() && curved < best / 2;
+    return best > PartingScan.WORTH * report.volumeMm3() && curved < best / 2;
   }
 
   private MasterFacts facts(PosedMaster posed, PartedMaster parted) {
@@ -410,7 +406,7 @@ public final class ApproachSearch {
   /** What the rubber may be stretched by. */
   private double allowed() {
     Double elongation = product == null ? null : product.elongationPct();
-    return FRESH * (elongation == null ? USUAL_ELONGATION : elongation / 100);
+    return Stretch.FRESH * (elongation == null ? USUAL_ELONGATION : elongation / 100);
   }
 
   /** Air in a cast, and the vents it takes to let it out. */

@@ -2,7 +2,9 @@ package ungula.core.cutline;
 
 import java.util.BitSet;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.IntStream;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
@@ -11,6 +13,7 @@ import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
 import ungula.core.parting.PartingScan;
 import ungula.core.parting.UprightLines;
+import ungula.core.work.Parallel;
 
 /**
  * Upright planes a block of rubber could be cut along, all through the middle of its master. What a
@@ -23,12 +26,16 @@ public final class CutPlanes {
 
   private static final int PLANES = 180 / STEP_DEGREES;
 
+  private static final int MOST_KEPT = 400;
+
   /** All of the rubber cut through counts like so much of the master locked. */
   private static final double LONG = 0.1;
 
   private final TriangleMesh mesh;
   private final double[] lockedMm3 = new double[PLANES];
   private boolean looked;
+  private final Map<Double, Met> met = new HashMap<>();
+  private FacetSet marked = FacetSet.NONE;
 
   /**
    * @param mesh set down at z = 0, its middle over the origin
@@ -39,12 +46,26 @@ public final class CutPlanes {
 
   private synchronized double locked(double degrees) {
     if (!looked) {
-      IntStream.range(0, PLANES).parallel().forEach(i -> lockedMm3[i] = lockedAcross(i));
+      Parallel.ALL.each(PLANES, i -> lockedMm3[i] = lockedAcross(i));
       looked = true;
     }
     // between two planes, from the nearer
     int nearest = (int) Math.round(degrees / STEP_DEGREES);
     return lockedMm3[Math.floorMod(nearest, PLANES)];
+  }
+
+  /** Asked for with every plan: kept until other facets are marked. */
+  private synchronized Met met(double degrees, FacetSet keepClean) {
+    if (!keepClean.equals(marked) || met.size() > MOST_KEPT) {
+      met.clear();
+      marked = keepClean;
+    }
+    return met.computeIfAbsent(
+        degrees,
+        d -> {
+          double a = Math.toRadians(d);
+          return new Met(mesh, Math.cos(a), Math.sin(a), keepClean.facets());
+        });
   }
 
   /** The block opens to both sides of the plane: straight away from it, as a hinge begins to. */
@@ -65,7 +86,7 @@ public final class CutPlanes {
    */
   public CutLine towards(double degrees, BoxMould box, FacetSet keepClean) {
     double a = Math.toRadians(degrees);
-    Met met = new Met(mesh, Math.cos(a), Math.sin(a), keepClean.facets());
+    Met met = met(degrees, keepClean);
     double wall = toWall(box.inside().ring(), Math.cos(a), Math.sin(a));
     return new CutLine(
         (degrees % 360 + 360) % 360,

@@ -86,7 +86,8 @@ public record Grid(Vec3 origin, double h, int nx, int ny, int nz) {
     return at(p.x(), p.y(), p.z());
   }
 
-  int at(double x, double y, double z) {
+  /** The same without a point made for it. */
+  public int at(double x, double y, double z) {
     return index(
         clamp((x - origin.x()) / h, nx),
         clamp((y - origin.y()) / h, ny),

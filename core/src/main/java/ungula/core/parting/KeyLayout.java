@@ -14,13 +14,16 @@ import org.locationtech.jts.operation.distance.IndexedFacetDistance;
  * Where keys go: the largest the land takes first, which is out in the corners, then ever smaller
  * ones in what is left, well apart from each other.
  */
-final class KeyLayout {
+public final class KeyLayout {
 
   /** Land left between a key and the cavity. */
-  static final double TO_CAVITY_MM = 4;
+  public static final double TO_CAVITY_MM = 4;
 
   /** Between a key and the wall of the box. */
-  static final double TO_WALL_MM = 3;
+  public static final double TO_WALL_MM = 3;
+
+  /** Walls that leave room for keys of a useful size. */
+  public static final double ROOM_MM = 16;
 
   private static final double LARGEST_MM = 20;
   private static final double LEAST_MM = 5;

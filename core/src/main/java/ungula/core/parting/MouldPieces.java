@@ -107,7 +107,7 @@ public final class MouldPieces {
     double least = 1e-4 * grid.h();
     IsoSurface.Shape shape =
         (x, y, z) -> {
-          int cell = grid.at(new Vec3(x, y, z));
+          int cell = grid.at(x, y, z);
           int column = cell % (grid.nx() * grid.ny());
           double d = Math.max(outsideMm[column], Math.max(-z, z - top));
           d = Math.max(d, -field.at(cell));

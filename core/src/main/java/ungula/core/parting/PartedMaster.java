@@ -26,7 +26,7 @@ public final class PartedMaster {
     this.posed = posed;
   }
 
-  synchronized UprightLines lines() {
+  public synchronized UprightLines lines() {
     if (lines == null) {
       lines = UprightLines.of(posed.mesh());
     }

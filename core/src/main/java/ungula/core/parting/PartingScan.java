@@ -1,6 +1,5 @@
 package ungula.core.parting;
 
-import java.util.Arrays;
 import java.util.BitSet;
 import ungula.core.mark.FacetSet;
 import ungula.core.mesh.TriangleMesh;
@@ -16,8 +15,11 @@ import ungula.core.mesh.TriangleMesh;
  */
 public final class PartingScan {
 
+  /** Locked rubber is worth speaking of from this share of the master. */
+  public static final double WORTH = 0.005;
+
   /** Heights looked at, evenly from the lowest point to the highest. */
-  private static final int LEVELS = 200;
+  public static final int LEVELS = 200;
 
   private final double heightMm;
   private final double betweenMm3;
@@ -93,15 +95,17 @@ public final class PartingScan {
     double[] length = new double[LEVELS + 1];
     double[] p = mesh.xyz();
     int[] c = mesh.corners();
-    double[][] q = new double[3][];
+    double[][] q = new double[3][3];
     for (int t = 0; t < c.length; t += 3) {
       if (only != null && !only.get(t / 3)) {
         continue;
       }
       for (int k = 0; k < 3; k++) {
-        q[k] = new double[] {p[3 * c[t + k]], p[3 * c[t + k] + 1], p[3 * c[t + k] + 2]};
+        System.arraycopy(p, 3 * c[t + k], q[k], 0, 3);
       }
-      Arrays.sort(q, (a, b) -> Double.compare(a[2], b[2]));
+      swapIfAbove(q, 0, 1);
+      swapIfAbove(q, 1, 2);
+      swapIfAbove(q, 0, 1);
       int first = (int) Math.max(0, Math.ceil(q[0][2] * LEVELS / heightMm));
       // a corner on the level counts as above it, so that an edge on it counts once
       int last = (int) Math.min(LEVELS, Math.ceil(q[2][2] * LEVELS / heightMm) - 1);
@@ -110,6 +114,14 @@ public final class PartingScan {
       }
     }
     return length;
+  }
+
+  private static void swapIfAbove(double[][] q, int low, int high) {
+    if (q[low][2] > q[high][2]) {
+      double[] higher = q[low];
+      q[low] = q[high];
+      q[high] = higher;
+    }
   }
 
   /** How far a level runs across a triangle, its corners by height. */

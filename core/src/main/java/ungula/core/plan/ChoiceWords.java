@@ -2,6 +2,7 @@ package ungula.core.plan;
 
 import java.util.List;
 import java.util.Map;
+import ungula.core.cutline.CutPlanes;
 import ungula.core.mark.FacetSet;
 import ungula.core.mark.Mark;
 import ungula.core.master.MasterMaterial;
@@ -280,7 +281,11 @@ public final class ChoiceWords {
             Kind.length(0, LARGEST_MM),
             "at the best height")
         .word("parting.keying", "what registers the halves", Kind.choice(Keying.class))
-        .open("cut.towardsDegrees", "way of the cut", Kind.plain("°", 0, 360, 15), "the best side")
+        .open(
+            "cut.towardsDegrees",
+            "way of the cut",
+            Kind.plain("°", 0, 360, CutPlanes.STEP_DEGREES),
+            "the best side")
         .word("parting.bedding", "what the master is bedded in", Kind.choice(Bedding.class));
   }
 

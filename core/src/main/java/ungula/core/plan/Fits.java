@@ -10,6 +10,7 @@ import ungula.core.cutlist.CutPart;
 import ungula.core.fit.Pot;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
+import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Volume;
 import ungula.core.working.Working;
 
@@ -99,7 +100,7 @@ final class Fits {
         rise,
         Working.of("one batch × how far it rises")
             .given("batch", Volume.format(p.mix().volumeMm3(), p.units), COMPUTED)
-            .given("rises", "5 times", DEFAULT)
+            .given("rises", Numbers.trimmed(RISE, 0) + " times", DEFAULT)
             .given("the chamber holds", Volume.format(chamber.volumeMm3(), p.units), DEFAULT)
             .done());
     if (rise > chamber.volumeMm3()) {

@@ -5,8 +5,10 @@ import static ungula.core.plan.Caution.Level.NOTE;
 
 import java.util.ArrayList;
 import java.util.List;
+import ungula.core.parting.KeyLayout;
 import ungula.core.parting.Keying;
 import ungula.core.parting.PartingLine;
+import ungula.core.parting.PartingScan;
 import ungula.core.parting.SealRing;
 import ungula.core.plan.Caution.Fix;
 import ungula.core.plan.Caution.Place;
@@ -20,13 +22,8 @@ final class PartingCautions {
   /** Less rubber than this in a half tears. */
   private static final double LEAST_MM = 8;
 
-  /** Locked rubber worth speaking of: as a share of the master, and mm³. */
-  private static final double LOCKED = 0.005;
-
+  /** Less locked rubber than this gives way. */
   private static final double LOCKED_MM3 = 500;
-
-  /** Room that keys of a useful size need round the cavity. */
-  private static final double KEY_ROOM_MM = 16;
 
   private final Planner p;
   private final Prices prices;
@@ -68,7 +65,7 @@ final class PartingCautions {
 
   private void locked() {
     double locked = p.parting.lockedMm3();
-    if (locked < LOCKED_MM3 || locked < LOCKED * p.masterMm3) {
+    if (locked < LOCKED_MM3 || locked < PartingScan.WORTH * p.masterMm3) {
       return;
     }
     List<Fix> fixes = new ArrayList<>();
@@ -135,7 +132,7 @@ final class PartingCautions {
   private void registers() {
     Keying keying = p.choices.parting().keying();
     boolean ring = keying == Keying.RING;
-    double room = ring ? SealRing.roomMm() : KEY_ROOM_MM;
+    double room = ring ? SealRing.roomMm() : KeyLayout.ROOM_MM;
     boolean tight = ring ? p.box.inside().thinnestMm() < room - 0.05 : p.parting.keys().isEmpty();
     if (!tight || keying == Keying.NONE) {
       return;
@@ -163,7 +160,11 @@ final class PartingCautions {
                 + " off the cavity; with its width it needs "
                 + mm(room)
                 + " to the box."
-            : "A key keeps 4 mm off the cavity and 3 mm off the box, and is no use under 5 mm.",
+            : "A key keeps "
+                + mm(KeyLayout.TO_CAVITY_MM)
+                + " off the cavity and "
+                + mm(KeyLayout.TO_WALL_MM)
+                + " off the box.",
         p.parting.levelMm(),
         fixes);
   }

@@ -8,8 +8,10 @@ import ungula.core.mark.Mark;
 import ungula.core.mould.BoxMould;
 import ungula.core.parting.Bedding;
 import ungula.core.parting.Key;
+import ungula.core.parting.KeyLayout;
 import ungula.core.parting.Parting;
 import ungula.core.parting.PartingLine;
+import ungula.core.parting.PartingScan;
 import ungula.core.parting.SealRing;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
@@ -70,7 +72,7 @@ final class PartingFigures {
             : Working.of(
                     "the level with the least: rubber locked ÷ master + seam on what is kept clean"
                         + " ÷ seam + a tenth of the halves' difference ÷ both")
-                .given("levels looked at", "200", DEFAULT);
+                .given("levels looked at", String.valueOf(PartingScan.LEVELS), DEFAULT);
     if (parting.line() == PartingLine.SILHOUETTE) {
       w.step(
           "The parting keeps as near to this level as the master's outline lets it: from "
@@ -93,9 +95,7 @@ final class PartingFigures {
   }
 
   private double lineMm() {
-    return p.facts.parted() == null
-        ? 0
-        : Math.max(p.facts.sizeMm().x(), p.facts.sizeMm().y()) / 200;
+    return p.facts.parted() == null ? 0 : p.facts.parted().lines().pixelMm();
   }
 
   private void halves() {
@@ -143,8 +143,8 @@ final class PartingFigures {
       double most = parting.keys().stream().mapToDouble(Key::diameterMm).max().orElse(0);
       Working.Builder w =
           Working.of("the largest first, out in the corners; then smaller ones in what is left")
-              .given("clear of the cavity by", "4 mm or more", DEFAULT)
-              .given("clear of the box by", "3 mm or more", DEFAULT)
+              .given("clear of the cavity by", mm(KeyLayout.TO_CAVITY_MM) + " or more", DEFAULT)
+              .given("clear of the box by", mm(KeyLayout.TO_WALL_MM) + " or more", DEFAULT)
               .given("across", mm(least) + " to " + mm(most), COMPUTED);
       if (up < parting.keys().size()) {
         w.step(up + " stand on the lower half, " + (parting.keys().size() - up) + " hang down.");

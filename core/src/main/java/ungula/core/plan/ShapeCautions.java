@@ -21,16 +21,14 @@ import ungula.core.plan.Caution.Place;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Volume;
+import ungula.core.release.Stretch;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.study.ShapeStudy;
 
 /** What a master's shape makes go wrong: air that stays, a mould that does not come off. */
 final class ShapeCautions {
 
-  /** Rubber may be stretched to this share of its elongation at break while it is new. */
-  private static final double FRESH = 1 / 4.0;
-
-  /** And to this share once it is worn. */
+  /** Rubber may be stretched to this share of its elongation at break once it is worn. */
   private static final double WORN = 1 / 6.0;
 
   /** Walls thicker than this do not stretch. */
@@ -400,7 +398,7 @@ final class ShapeCautions {
             + " % longer.";
     boolean thick = p.box.thinnestWallMm() > THICK_MM && needed > THICK_STRETCH;
     Double elongation = p.product == null ? null : p.product.elongationPct();
-    boolean tears = elongation != null && 100 * needed > FRESH * elongation;
+    boolean tears = elongation != null && 100 * needed > Stretch.FRESH * elongation;
     boolean wears = elongation != null && 100 * needed > WORN * elongation;
     String limit =
         elongation == null
@@ -411,7 +409,7 @@ final class ShapeCautions {
                 + " breaks at "
                 + Numbers.trimmed(elongation, 0)
                 + " %: count on "
-                + Numbers.trimmed(FRESH * elongation, 0)
+                + Numbers.trimmed(Stretch.FRESH * elongation, 0)
                 + " % while new, "
                 + Numbers.trimmed(WORN * elongation, 0)
                 + " % when worn.";

@@ -23,6 +23,9 @@ import ungula.core.work.Parallel;
  */
 public record Stretch(double share, double wideMm, double throatMm) {
 
+  /** New rubber may be stretched to this share of its elongation at break. */
+  public static final double FRESH = 1 / 4.0;
+
   private static final int LEVELS = 160;
   private static final double LEAST_THROAT = 0.1;
 

@@ -58,13 +58,8 @@ class VariantController {
     Plan plan = jobs.planOf(job, choices);
     Map<String, Figure> figures = new HashMap<>(plan.figures());
     figures.keySet().retainAll(COMPARED);
-    boolean now =
-        choices.mould().equals(job.choices().mould())
-            && choices.pose().equals(job.choices().pose())
-            && choices.parting().equals(job.choices().parting())
-            && choices.cut().equals(job.choices().cut())
-            && choices.rubber().equals(job.choices().rubber());
-    return new VariantView(row.id(), row.name(), now, figures, plan.cautions().size());
+    return new VariantView(
+        row.id(), row.name(), choices.equals(job.choices()), figures, plan.cautions().size());
   }
 
   /** The mould as it was kept, of the master as it is now. */

@@ -33,7 +33,7 @@ import ungula.server.product.Products;
  * @param marks that can be painted on the master
  * @param marksKey changes when they do
  * @param dipstick null while there is no box
- * @param cutDegrees which way a cut mould is opened; null for any other
+ * @param cut of a cut mould; null for any other
  * @param order of work, a sentence a step
  * @param ratioSentence the ratio in plain words; empty while there is none
  * @param second the second part after the first was weighed; null before
@@ -63,7 +63,7 @@ public record JobResponse(
     List<MarkView> marks,
     String marksKey,
     DipstickView dipstick,
-    Double cutDegrees,
+    CutView cut,
     List<String> order,
     String ratioSentence,
     SecondPart second,
@@ -77,6 +77,12 @@ public record JobResponse(
    * @param ofPipe its wall is not cut from sheet
    */
   public record BoxKind(boolean sided, boolean ofPipe) {}
+
+  /**
+   * @param degrees it runs towards, 0 to the right, 90 to the back
+   * @param stepDegrees it is turned by
+   */
+  public record CutView(double degrees, double stepDegrees) {}
 
   /**
    * @param lines the report in words

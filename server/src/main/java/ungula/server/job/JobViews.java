@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.springframework.stereotype.Component;
-import ungula.core.cutline.CutLine;
+import ungula.core.cutline.CutPlanes;
 import ungula.core.geometry.Vec3;
 import ungula.core.mark.FacetSet;
 import ungula.core.mark.Mark;
@@ -77,7 +77,10 @@ class JobViews {
         Arrays.stream(Mark.values()).map(m -> mark(m, c)).toList(),
         Choices.fingerprint(c.marks()),
         job.plan().box().map(box -> dipstick(job, box)).orElse(null),
-        job.plan().cut().map(CutLine::degrees).orElse(null),
+        job.plan()
+            .cut()
+            .map(k -> new JobResponse.CutView(k.degrees(), CutPlanes.STEP_DEGREES))
+            .orElse(null),
         job.plan().order(),
         ratioSentence(c, job.product()),
         job.plan().second().orElse(null),

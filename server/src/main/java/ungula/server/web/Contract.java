@@ -23,7 +23,7 @@ class Contract {
           "JobResponse.model",
           "JobResponse.dipstick",
           "JobResponse.second",
-          "JobResponse.cutDegrees",
+          "JobResponse.cut",
           "DipstickView.parting",
           "StudyResponse.sprue",
           "StudyResponse.thinnest",
