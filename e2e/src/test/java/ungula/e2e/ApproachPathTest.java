@@ -7,6 +7,7 @@ import static org.testng.Assert.assertTrue;
 import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -70,6 +71,7 @@ public class ApproachPathTest extends Browsing {
     // what leaves: the halves as models, and the sheet
     Download pieces =
         page.waitForDownload(
+            new Page.WaitForDownloadOptions().setTimeout(120_000),
             () -> {
               button("More for this job").click();
               page.getByText("Pieces of the mould, STL").click();
