@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import type { Approach, Approaches, Edit, Figure, Job } from '../api/client';
@@ -11,6 +11,7 @@ import type { JobDesk } from './useJob';
 let edits: Edit[];
 let asked: string[];
 let variants: unknown[];
+let saved: () => void;
 
 beforeEach(() => {
   edits = [];
@@ -55,6 +56,13 @@ function approach(title: string, more: Partial<Approach>): Approach {
 function show(...approaches: Approach[]) {
   const desk = {
     apply: (all: Edit[]) => edits.push(...all),
+    write: (word: string, text: string) => {
+      edits.push({ word, text });
+      return new Promise<void>((go) => {
+        saved = go;
+      });
+    },
+    after: (send: () => Promise<unknown>) => void send(),
     refresh: () => undefined,
   } as unknown as JobDesk;
   const data: Approaches = {
@@ -99,13 +107,19 @@ test('what works stands side by side, what cannot is listed with the reason', as
   ]);
 });
 
-test('a weight is set once its slider is let go', () => {
+test('a weight is set once its slider is let go, and stays there until it is saved', async () => {
   show(approach('cut mould, as it stands now', {}));
   const money = screen.getByRole('slider', { name: 'money' });
   fireEvent.change(money, { target: { value: '9' } });
   expect(edits).toEqual([]);
   fireEvent.pointerUp(money);
   expect(edits).toEqual([{ word: 'weights.money', text: '9' }]);
+  expect(money).toHaveProperty('value', '9');
+  await act(() => {
+    saved();
+    return Promise.resolve();
+  });
+  expect(money).toHaveProperty('value', '5'); // what the job says, which did not change here
 });
 
 test('variants are kept, taken on the version that was seen, and forgotten', async () => {

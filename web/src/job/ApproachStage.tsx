@@ -17,7 +17,7 @@ interface Props {
 
 /** Which mould to make, and why. */
 export function ApproachStage({ job, desk, approaches }: Props) {
-  const { data, working, again } = approaches;
+  const { data, working, stale, again } = approaches;
   if (!job.hasShape) {
     return (
       <>
@@ -43,7 +43,7 @@ export function ApproachStage({ job, desk, approaches }: Props) {
         </div>
       )}
       {data && data.says !== '' && (
-        <p className={`sentence says${working ? ' stale' : ''}`}>{data.says}</p>
+        <p className={`sentence says${working || stale ? ' stale' : ''}`}>{data.says}</p>
       )}
       {state === 'READY' && data?.says === '' && (
         <p className="sentence">
@@ -85,21 +85,36 @@ function Weights({ job, desk }: { job: Job; desk: JobDesk }) {
       <legend>What counts</legend>
       {COUNTS.map(([key, text]) => (
         <Weight
-          key={`${key} ${job.words[`weights.${key}`]?.text ?? ''}`}
+          key={key}
           text={text}
           kept={Number.parseInt(job.words[`weights.${key}`]?.text ?? '5', 10)}
-          set={(to) => desk.apply([{ word: `weights.${key}`, text: String(to) }])}
+          set={(to) => desk.write(`weights.${key}`, String(to))}
         />
       ))}
     </fieldset>
   );
 }
 
-function Weight({ text, kept, set }: { text: string; kept: number; set: (to: number) => void }) {
-  const [value, setValue] = useState(kept);
+function Weight({
+  text,
+  kept,
+  set,
+}: {
+  text: string;
+  kept: number;
+  set: (to: number) => Promise<unknown>;
+}) {
+  /** Where it was moved to, until the job says the same. */
+  const [moved, setMoved] = useState<number | null>(null);
   const done = () => {
-    if (value !== kept) {
-      set(value);
+    if (moved === null) {
+      return;
+    }
+    const settled = () => setMoved((now) => (now === moved ? null : now));
+    if (moved === kept) {
+      settled();
+    } else {
+      set(moved).then(settled, settled);
     }
   };
   return (
@@ -109,8 +124,8 @@ function Weight({ text, kept, set }: { text: string; kept: number; set: (to: num
         type="range"
         min={0}
         max={10}
-        value={value}
-        onChange={(e) => setValue(Number(e.target.value))}
+        value={moved ?? kept}
+        onChange={(e) => setMoved(Number(e.target.value))}
         onPointerUp={done}
         onKeyUp={done}
         onBlur={done}
@@ -126,11 +141,15 @@ function Variants({ job, desk }: { job: Job; desk: JobDesk }) {
   const again = () => queries.invalidateQueries({ queryKey: ['job', job.id, 'variants'] });
   const of = (variant: string) => ({ params: { path: { id: job.id, variant } } });
   const keep = () =>
-    unwrap(client.POST('/api/jobs/{id}/variants', { params: { path: { id: job.id } } })).then(
-      again,
+    desk.after(() =>
+      unwrap(client.POST('/api/jobs/{id}/variants', { params: { path: { id: job.id } } })).then(
+        again,
+      ),
     );
   const forget = (v: Variant) =>
-    unwrap(client.DELETE('/api/jobs/{id}/variants/{variant}', of(v.id))).then(again);
+    desk.after(() =>
+      unwrap(client.DELETE('/api/jobs/{id}/variants/{variant}', of(v.id))).then(again),
+    );
   const take = (v: Variant) =>
     unwrap(
       client.POST('/api/jobs/{id}/variants/{variant}/taken', {
@@ -180,7 +199,7 @@ function Variants({ job, desk }: { job: Job; desk: JobDesk }) {
                     size="sm"
                     variant="outline-primary"
                     aria-label={`Forget variant ${v.name}`}
-                    onClick={() => void forget(v)}
+                    onClick={() => forget(v)}
                   >
                     Forget
                   </Button>
@@ -194,7 +213,7 @@ function Variants({ job, desk }: { job: Job; desk: JobDesk }) {
           Keep the mould as it is now to one side, try another, and compare the two.
         </p>
       )}
-      <Button size="sm" variant="outline-primary" onClick={() => void keep()}>
+      <Button size="sm" variant="outline-primary" onClick={keep}>
         Keep the mould as it is now
       </Button>
     </section>

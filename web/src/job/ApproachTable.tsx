@@ -25,14 +25,14 @@ const ROWS = [
 
 /** Every mould that works, side by side. */
 export function ApproachTable({ approaches, desk }: { approaches: ApproachDesk; desk: JobDesk }) {
-  const { data, working, stop } = approaches;
+  const { data, working, stale, stop } = approaches;
   const works = (data?.approaches ?? []).filter((a) => a.reason === '');
   const known = ROWS.filter(([key]) => works.some((a) => a.figures[key]));
   return (
     <section className="thing approaches" aria-label="Moulds that could be made">
       {working && <Busy {...working} stop={stop} />}
       {works.length > 0 && (
-        <table className={working ? 'stale' : undefined}>
+        <table className={working || stale ? 'stale' : undefined}>
           <thead>
             <tr>
               <td />

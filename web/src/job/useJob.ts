@@ -44,6 +44,8 @@ export function useJob(id: string) {
     return turn;
   };
 
+  const tell = (e: unknown) => setProblem(e instanceof Problem ? e : Problem.of(0, null));
+
   const edit = (edits: Edit[]) =>
     change((version) =>
       unwrap(
@@ -63,7 +65,11 @@ export function useJob(id: string) {
     edit,
     /** For buttons: a refusal is shown as the page's problem. */
     apply: (edits: Edit[]) => {
-      edit(edits).catch((e: unknown) => setProblem(e instanceof Problem ? e : Problem.of(0, null)));
+      edit(edits).catch(tell);
+    },
+    /** For what does not change the job but must see the changes already under way. */
+    after: (send: () => Promise<unknown>) => {
+      line.current = line.current.then(send).catch(tell);
     },
     write: (word: string, text: string) => edit([{ word, text }]),
     nudge: (word: string, nudge: number) => edit([{ word, nudge }]).catch(() => undefined),

@@ -21,7 +21,7 @@ interface Asking<T> {
 export function useWork<T extends { work: Work }>(asking: Asking<T>) {
   const queries = useQueryClient();
   const { key, enabled, look, ask, stop, byItself, keep } = asking;
-  const { data } = useQuery({
+  const { data, isPlaceholderData } = useQuery({
     queryKey: key,
     queryFn: async () => {
       const known = await look();
@@ -34,6 +34,8 @@ export function useWork<T extends { work: Work }>(asking: Asking<T>) {
   const work = data?.work;
   return {
     data,
+    /** What is shown answers an earlier question. */
+    stale: isPlaceholderData,
     working: work?.state === 'WORKING' ? work : null,
     stop: () => {
       void stop().then((next) => queries.setQueryData(key, next));

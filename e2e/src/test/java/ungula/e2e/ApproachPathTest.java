@@ -110,6 +110,11 @@ public class ApproachPathTest extends Browsing {
       page.keyboard().press("ArrowLeft");
     }
     assertThat(says).not().containsText("rubber and sheet");
+    // the slider keeps the keyboard's focus and its value, and what it changes is settled
+    assertThat(money).isFocused();
+    assertThat(money).hasValue("0");
+    assertThat(page.getByText("saved", new Page.GetByTextOptions().setExact(true))).isVisible();
+    assertThat(says).not().hasClass(Pattern.compile("stale"));
     button("Keep the mould as it is now").click();
     Locator variants = page.locator("[aria-label='Variants'] tbody tr");
     assertThat(variants).hasCount(1);
