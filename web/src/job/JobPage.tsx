@@ -45,7 +45,15 @@ export function JobPage() {
   const [pointed, setPointed] = useState<string | null>(null);
   const [working, setWorking] = useState(false);
   const cautions = useRef<HTMLDivElement>(null);
-  const choose = useCallback(() => chooser.current?.click(), []);
+  const beside = useRef(false);
+  const choose = useCallback(() => {
+    beside.current = false;
+    chooser.current?.click();
+  }, []);
+  const chooseBeside = useCallback(() => {
+    beside.current = true;
+    chooser.current?.click();
+  }, []);
   useTitle(job?.name);
 
   // looking at a stage settles its "look again"
@@ -151,6 +159,7 @@ export function JobPage() {
                 job={job}
                 desk={desk}
                 choose={choose}
+                chooseBeside={chooseBeside}
                 paint={paint}
                 setPaint={setPaint}
               />
@@ -190,7 +199,7 @@ export function JobPage() {
         onChange={(e) => {
           const [file] = e.target.files ?? [];
           if (file) {
-            upload.start(file);
+            (beside.current ? upload.startBeside : upload.start)(file);
           }
           e.target.value = '';
         }}

@@ -15,6 +15,7 @@ interface Props {
   job: Job;
   desk: JobDesk;
   choose: () => void;
+  chooseBeside: () => void;
   paint: Paint | null;
   setPaint: (next: Paint | null) => void;
 }
@@ -31,8 +32,10 @@ const SOLID_NAMES: Record<string, string> = {
   profile: 'from the bottom up',
 };
 
-export function MasterStage({ job, desk, choose, paint, setPaint }: Props) {
+export function MasterStage({ job, desk, choose, chooseBeside, paint, setPaint }: Props) {
   const source = job.words['master.source']?.value;
+  const onPlate = job.words['plate.copies']?.text;
+  const copies = job.figures['plate.masters'] && onPlate !== '1 copy' ? onPlate : undefined;
   return (
     <>
       <h1>Master</h1>
@@ -47,11 +50,12 @@ export function MasterStage({ job, desk, choose, paint, setPaint }: Props) {
         {job.words['master.massG']?.unset && job.figures['master.mass'] && (
           <>
             , which by its volume should weigh <FigureText figure={job.figures['master.mass']} />
+            {copies && ` for all ${copies}`}
           </>
         )}
-        ; on the scale: <Word k="master.massG" after="." />
+        ; {copies ? 'one on the scale' : 'on the scale'}: <Word k="master.massG" after="." />
       </p>
-      {source === 'FILE' && <ModelFile job={job} choose={choose} />}
+      {source === 'FILE' && <ModelFile job={job} choose={choose} chooseBeside={chooseBeside} />}
       {source === 'SOLID' && <SolidSentence job={job} />}
       {source === 'MEASURED' && (
         <p className="sentence">
@@ -94,7 +98,15 @@ export function MasterStage({ job, desk, choose, paint, setPaint }: Props) {
   );
 }
 
-function ModelFile({ job, choose }: { job: Job; choose: () => void }) {
+function ModelFile({
+  job,
+  choose,
+  chooseBeside,
+}: {
+  job: Job;
+  choose: () => void;
+  chooseBeside: () => void;
+}) {
   return (
     <div>
       {job.model?.lines.map((line) => (
@@ -106,6 +118,11 @@ function ModelFile({ job, choose }: { job: Job; choose: () => void }) {
         <Button size="sm" variant="outline-primary" onClick={choose}>
           {job.model ? 'Take another file' : 'Choose a model file'}
         </Button>
+        {job.model && (
+          <Button size="sm" variant="outline-primary" onClick={chooseBeside}>
+            Put another model beside it
+          </Button>
+        )}
         {job.model && (
           <a className="btn btn-sm btn-outline-primary" href={`/api/jobs/${job.id}/original`}>
             Get the original, {job.model.size}

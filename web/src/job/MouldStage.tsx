@@ -35,6 +35,7 @@ export function MouldStage({ job, desk, children }: Props) {
         <Word k="mould.overTopMm" /> over the top and <Word k="pose.liftMm" /> below, with{' '}
         <Word k="mould.freeboardMm" /> of wall above the pour line.
       </p>
+      {job.words['mould.kind']?.value === 'OPEN' && <OnPlate job={job} />}
       {sided && <Sides job={job} />}
       <p className="sentence">
         {ofPipe ? (
@@ -66,6 +67,24 @@ export function MouldStage({ job, desk, children }: Props) {
       <CutList job={job} />
       {children}
     </>
+  );
+}
+
+/** Several masters in one mould. */
+function OnPlate({ job }: { job: Job }) {
+  const land = job.figures['plate.land'];
+  return (
+    <p className="sentence">
+      The plate carries <Word k="plate.copies" after={land ? ',' : '.'} />
+      {land && (
+        <>
+          {' '}
+          <FigureText figure={job.figures['plate.masters']} />, laid{' '}
+          <Word k="plate.laying" after="," /> with <Word k="plate.landMm" /> of rubber between any
+          two: <FigureText figure={land} /> at the least.
+        </>
+      )}
+    </p>
   );
 }
 
@@ -171,10 +190,10 @@ function Casts({ job }: { job: Job }) {
     <section className="part" aria-label="Casting">
       <h2>A cast</h2>
       <p className="sentence">
-        A cast takes <FigureText figure={f['cast.volume']} />,{' '}
-        <FigureText figure={f['cast.mass']} />, of something with a viscosity of{' '}
-        <Word k="channels.resin.viscosityPas" after="," /> a pot life of{' '}
-        <Word k="channels.resin.potLifeMin" /> and a density of{' '}
+        {f['plate.masters'] ? 'All casts of a pour take' : 'A cast takes'}{' '}
+        <FigureText figure={f['cast.volume']} />, <FigureText figure={f['cast.mass']} />, of
+        something with a viscosity of <Word k="channels.resin.viscosityPas" after="," /> a pot life
+        of <Word k="channels.resin.potLifeMin" /> and a density of{' '}
         <Word k="channels.resin.density" after="." />
         {f['sprue.diameter'] ? (
           <>

@@ -14,10 +14,10 @@ export function useModelUpload(id: string, done: () => Promise<unknown>) {
   const [problem, setProblem] = useState<string | null>(null);
   const stop = useRef<() => void>(() => undefined);
 
-  const send = (file: File): Promise<Task> =>
+  const send = (file: File, to: string): Promise<Task> =>
     new Promise((resolve, reject) => {
       const request = new XMLHttpRequest();
-      request.open('POST', `/api/jobs/${id}/model?name=${encodeURIComponent(file.name)}`);
+      request.open('POST', `/api/jobs/${id}/${to}?name=${encodeURIComponent(file.name)}`);
       request.setRequestHeader('Content-Type', 'application/octet-stream');
       request.responseType = 'json';
       request.upload.onprogress = (e) =>
@@ -50,11 +50,11 @@ export function useModelUpload(id: string, done: () => Promise<unknown>) {
     );
   };
 
-  const start = async (file: File) => {
+  const start = async (file: File, to: string) => {
     setProblem(null);
     setUpload({ doing: `Taking in ${file.name}`, fraction: 0, cancel: () => stop.current() });
     try {
-      const end = await follow(await send(file));
+      const end = await follow(await send(file, to));
       if (end.state === 'FAILED') {
         setProblem(`${file.name} was not taken. ${end.problem}`);
       }
@@ -68,5 +68,12 @@ export function useModelUpload(id: string, done: () => Promise<unknown>) {
     }
   };
 
-  return { upload, problem, dismiss: () => setProblem(null), start: (f: File) => void start(f) };
+  return {
+    upload,
+    problem,
+    dismiss: () => setProblem(null),
+    start: (f: File) => void start(f, 'model'),
+    /** Beside the model there is, on the same plate. */
+    startBeside: (f: File) => void start(f, 'model/beside'),
+  };
 }

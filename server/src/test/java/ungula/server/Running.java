@@ -110,13 +110,24 @@ final class Running implements AutoCloseable {
 
   /** Uploads a model and waits until it is read. @return the finished task */
   JsonNode upload(String id, String name, byte[] content) throws Exception {
+    return upload(id, "model", name, content);
+  }
+
+  /** The same beside the model there is. */
+  JsonNode uploadBeside(String id, String name, byte[] content) throws Exception {
+    return upload(id, "model/beside", name, content);
+  }
+
+  private JsonNode upload(String id, String to, String name, byte[] content) throws Exception {
     Answer first =
         send(
             HttpRequest.newBuilder(
                     uri(
                         "/api/jobs/"
                             + id
-                            + "/model?name="
+                            + "/"
+                            + to
+                            + "?name="
                             + URLEncoder.encode(name, StandardCharsets.UTF_8)))
                 .header("Content-Type", "application/octet-stream")
                 .POST(BodyPublishers.ofByteArray(content)));

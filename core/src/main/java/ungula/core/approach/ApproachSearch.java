@@ -195,7 +195,7 @@ public final class ApproachSearch {
   private Approach made(Try t) {
     List<Edit> edits = t.now ? List.of() : edits(t);
     Choices chosen = ChoiceWords.edit(choices, edits, product);
-    PosedMaster posed = PosedMaster.of(mesh, 1, chosen.pose());
+    PosedMaster posed = PosedMaster.of(mesh, 1, chosen.pose(), chosen.laid());
     PartedMaster parted = new PartedMaster(posed);
     if (t.kind == MouldKind.TWO_PART && !t.now && levelLocks(parted)) {
       edits = new ArrayList<>(edits);
@@ -232,18 +232,7 @@ public final class ApproachSearch {
   }
 
   private MasterFacts facts(PosedMaster posed, PartedMaster parted) {
-    return new MasterFacts(
-        posed.mesh().bounds().size(),
-        posed.top(),
-        posed.curve(),
-        posed::shadow,
-        posed.restMm2(),
-        report,
-        null,
-        "",
-        parted,
-        new CutPlanes(posed.mesh()),
-        null);
+    return MasterFacts.of(posed, parted, new CutPlanes(posed.mesh()), report, null, "");
   }
 
   private Approach compared(Try t, List<Edit> edits, Choices chosen, PosedMaster posed, Plan plan) {

@@ -110,19 +110,26 @@ public record CutList(List<CutPart> parts, List<String> besides) {
     /** With the inside of the walls marked on it. */
     private void base() {
       double out = BoxMould.BASE_OUT_MM + box.wallMm();
-      double[] ring = inside.ring();
-      double[] mark = new double[ring.length + 2];
-      for (int i = 0; i < mark.length; i += 2) {
-        mark[i] = ring[i % ring.length] - inside.minX() + out;
-        mark[i + 1] = ring[(i + 1) % ring.length] - inside.minY() + out;
-      }
+      List<double[]> marks = new ArrayList<>();
+      marks.add(marked(inside.ring(), out));
+      extras.masters().forEach(ring -> marks.add(marked(ring, out)));
       add(
           "Base",
           1,
           box.insideLengthMm() + 2 * out,
           box.insideWidthMm() + 2 * out,
-          List.of(mark),
-          "the line is the inside of the walls");
+          marks,
+          marks.size() > 1
+              ? "the lines are the inside of the walls, and where each master is fixed"
+              : "the line is the inside of the walls");
+    }
+
+    /** A ring in the box as a line on the base, back to where it begins. */
+    private double[] marked(double[] ring, double out) {
+      double[] mark = Arrays.copyOf(ring, ring.length + 2);
+      mark[ring.length] = ring[0];
+      mark[ring.length + 1] = ring[1];
+      return shifted(mark, out - inside.minX(), out - inside.minY());
     }
 
     /** Butted: the walls at left and right cover the ends of the others. */

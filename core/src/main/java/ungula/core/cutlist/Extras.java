@@ -10,9 +10,15 @@ import ungula.core.parting.Parting;
  * @param parting of a mould in two parts; null for any other
  * @param board outlines of the master a bedding board is cut out to, from the middle; null without
  *     one
+ * @param masters outlines of several masters on one plate, from the middle; empty with one
  * @param bedMm longer and shorter side of the cutter's bed; null while there is none
  */
-public record Extras(Double ribSpacingMm, Parting parting, List<double[]> board, double[] bedMm) {
+public record Extras(
+    Double ribSpacingMm,
+    Parting parting,
+    List<double[]> board,
+    List<double[]> masters,
+    double[] bedMm) {
 
-  public static final Extras NONE = new Extras(null, null, null, null);
+  public static final Extras NONE = new Extras(null, null, null, List.of(), null);
 }

@@ -47,6 +47,13 @@ public record FacetSet(String runs) {
     return facets;
   }
 
+  /** Of a mesh that is copies of so many facets each: what is in of any of them. */
+  public FacetSet onOneOf(int facets) {
+    BitSet one = new BitSet();
+    facets().stream().forEach(t -> one.set(t % facets));
+    return of(one);
+  }
+
   public boolean isEmpty() {
     return runs.isBlank();
   }

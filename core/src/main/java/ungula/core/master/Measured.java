@@ -54,6 +54,9 @@ public record Measured(
     Double grainEmptyMm3,
     double packingPct) {
 
+  /** Of a round outline. */
+  private static final int CHORDS = 180;
+
   public static final Measured NOTHING =
       new Measured(
           Outline.RECTANGULAR,
@@ -111,6 +114,22 @@ public record Measured(
     public String text() {
       return text;
     }
+  }
+
+  /** Its outline seen from above, the middle over the origin: x and y in turn, mm. */
+  public double[] footprint() {
+    if (outline != Outline.ROUND) {
+      double x = lengthMm / 2;
+      double y = widthMm / 2;
+      return new double[] {-x, -y, x, -y, x, y, -x, y};
+    }
+    double[] ring = new double[2 * CHORDS];
+    for (int i = 0; i < CHORDS; i++) {
+      double angle = 2 * Math.PI * i / CHORDS;
+      ring[2 * i] = diameterMm / 2 * Math.cos(angle);
+      ring[2 * i + 1] = diameterMm / 2 * Math.sin(angle);
+    }
+    return ring;
   }
 
   /** Whether the outer size is known, so that a box can be put round it. */

@@ -12,6 +12,10 @@ import ungula.core.mesh.Shadow;
 import ungula.core.mesh.Slicer;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.TriangleMesh;
+import ungula.core.plate.LaidOut;
+import ungula.core.plate.Masters;
+import ungula.core.plate.OnPlate;
+import ungula.core.plate.Plate;
 
 /**
  * A master's mesh as it stands: turned, set down at z = 0, with what the plan asks of it worked out
@@ -31,7 +35,10 @@ public final class PosedMaster {
   /** Facets of the hull leaning less than this apart rest as one face. */
   private static final double FLAT_DEGREES = 1;
 
+  private final TriangleMesh standing;
+  private final LaidOut laidOut;
   private final TriangleMesh mesh;
+  private final Plate plate;
   private final Rotation turn;
   private final Vec3 shift;
   private final FillCurve curve;
@@ -40,9 +47,13 @@ public final class PosedMaster {
   private final Vec3 top;
   private List<FlatFace> flatFaces;
   private List<double[]> shadow;
+  private OnPlate onPlate;
 
-  private PosedMaster(TriangleMesh mesh, Rotation turn, Vec3 shift) {
-    this.mesh = mesh;
+  private PosedMaster(TriangleMesh standing, Rotation turn, Vec3 shift, Plate plate) {
+    this.standing = standing;
+    this.plate = plate;
+    this.laidOut = plate.moves() ? Masters.of(standing).laidOut(plate) : null;
+    this.mesh = laidOut == null ? standing : laidOut.mesh();
     this.turn = turn;
     this.shift = shift;
     this.curve = FillCurve.of(mesh, LEVELS);
@@ -55,15 +66,29 @@ public final class PosedMaster {
    * @param unitMm millimetres per file unit
    */
   public static PosedMaster of(TriangleMesh mesh, double unitMm, Pose pose) {
+    return of(mesh, unitMm, pose, Plate.ALONE);
+  }
+
+  /**
+   * @param plate how what stands is laid out, and how often
+   */
+  public static PosedMaster of(TriangleMesh mesh, double unitMm, Pose pose, Plate plate) {
     TriangleMesh posed = pose.setDown(mesh, unitMm);
     // any vertex tells how far the turned mesh was moved to be set down
     Vec3 shift = posed.vertex(0).minus(pose.turn().apply(mesh.vertex(0).times(unitMm)));
-    return new PosedMaster(posed, pose.turn(), shift);
+    return new PosedMaster(posed, pose.turn(), shift, plate);
   }
 
   /** Where a place of the model is, set down. Both in millimetres. */
   public Vec3 place(Vec3 asModelled) {
-    return turn.apply(asModelled).plus(shift);
+    Vec3 stood = turn.apply(asModelled).plus(shift);
+    return laidOut == null ? stood : laidOut.place(stood);
+  }
+
+  /** Where a direction at a place of the model points, set down. */
+  public Vec3 direction(Vec3 asModelled, Vec3 d) {
+    Vec3 stood = turn.apply(d);
+    return laidOut == null ? stood : laidOut.direction(turn.apply(asModelled).plus(shift), stood);
   }
 
   /**
@@ -91,6 +116,21 @@ public final class PosedMaster {
     }
     double extent = mesh.bounds().diagonal();
     return area < LEAST_REST * extent * extent ? 0 : area;
+  }
+
+  /** The model once, set down at z = 0, before its masters are laid out. */
+  public TriangleMesh standing() {
+    return standing;
+  }
+
+  /** The masters seen from above, as they lie. */
+  public OnPlate onPlate() {
+    synchronized (slicers) {
+      if (onPlate == null) {
+        onPlate = Masters.of(standing).on(plate, laidOut);
+      }
+      return onPlate;
+    }
   }
 
   /** Set down at z = 0, its middle over the origin. */
@@ -127,7 +167,7 @@ public final class PosedMaster {
   public List<FlatFace> flatFaces() {
     synchronized (slicers) {
       if (flatFaces == null) {
-        flatFaces = ConvexHull.flatFaces(ConvexHull.of(mesh), FLAT_DEGREES);
+        flatFaces = ConvexHull.flatFaces(ConvexHull.of(standing), FLAT_DEGREES);
       }
       return flatFaces;
     }

@@ -53,6 +53,7 @@ final class CautionFinder {
       lift();
       sealing();
       found.addAll(ShapeCautions.of(p));
+      found.addAll(PlateCautions.of(p));
       found.addAll(PartingCautions.of(p, prices));
       found.addAll(CutCautions.of(p, prices));
       found.addAll(SprueCautions.of(p));
@@ -127,9 +128,10 @@ final class CautionFinder {
     if (p.masterMm3 > 0 && !tooMuch) {
       return;
     }
+    double each = room / p.choices.laid().copies();
     List<Fix> fixes = new ArrayList<>();
     for (VolumeWays.Result way : p.ways) {
-      if (way.volumeMm3() > 0 && way.volumeMm3() - way.errorMm3() <= room * 1.001) {
+      if (way.volumeMm3() > 0 && way.volumeMm3() - way.errorMm3() <= each * 1.001) {
         fixes.add(
             new Fix(
                 "Count " + way.way().text(),

@@ -22,6 +22,8 @@ import ungula.core.plan.Choices.First;
 import ungula.core.plan.Choices.Looked;
 import ungula.core.plan.Choices.RatioMeant;
 import ungula.core.plan.Choices.Source;
+import ungula.core.plate.Laying;
+import ungula.core.plate.Plate;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.UnreadableQuantity;
 import ungula.core.rubber.Additive;
@@ -242,7 +244,13 @@ public final class ChoiceWords {
   }
 
   private static void mould(WordBook<Choices> book) {
-    book.word("mould.kind", "kind of mould", Kind.choice(MouldKind.class))
+    book.word(
+            "plate.copies",
+            "copies on the plate",
+            Kind.count("copy", "copies", 1, Plate.MOST_COPIES))
+        .word("plate.laying", "how the masters lie", Kind.choice(Laying.class))
+        .word("plate.landMm", "rubber between masters", Kind.length(1, 500))
+        .word("mould.kind", "kind of mould", Kind.choice(MouldKind.class))
         .word("mould.shape", "shape of the box", Kind.choice(BoxShape.class))
         .word("mould.sidesMm", "rubber round the sides", Kind.length(0, 2000));
     for (String side : new String[] {"left", "right", "front", "back"}) {

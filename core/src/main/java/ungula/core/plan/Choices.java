@@ -18,6 +18,7 @@ import ungula.core.mould.SheetStock;
 import ungula.core.parting.Bedding;
 import ungula.core.parting.Keying;
 import ungula.core.parting.PartingLine;
+import ungula.core.plate.Plate;
 import ungula.core.quantity.Choosable;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.Additive;
@@ -30,6 +31,7 @@ public record Choices(
     Units units,
     Master master,
     Pose pose,
+    Plate plate,
     Box mould,
     Parting parting,
     Cut cut,
@@ -42,6 +44,7 @@ public record Choices(
 
   /** What was kept before something was asked about has none of it. */
   public Choices {
+    plate = plate == null ? Plate.ALONE : plate;
     parting = parting == null ? Parting.USUAL : parting;
     cut = cut == null ? Cut.BEST : cut;
     weights = weights == null ? Weights.EQUAL : weights;
@@ -66,6 +69,7 @@ public record Choices(
             MasterMaterial.PRINT_RESIN,
             null),
         Pose.AS_MODELLED,
+        Plate.ALONE,
         new Box(
             MouldKind.OPEN,
             BoxShape.RECTANGLE,
@@ -307,16 +311,21 @@ public record Choices(
     }
   }
 
+  /** How the masters stand: only on a plate can several be laid out. */
+  public Plate laid() {
+    return mould.kind().onPlate() ? plate : Plate.ALONE;
+  }
+
   Choices withCasting(Casting changed) {
     return new Choices(
-        units, master, pose, mould, parting, cut, weights, channels, rubber, changed, marks,
+        units, master, pose, plate, mould, parting, cut, weights, channels, rubber, changed, marks,
         looked);
   }
 
   Choices withMarks(Marks changed) {
     return new Choices(
-        units, master, pose, mould, parting, cut, weights, channels, rubber, casting, changed,
-        looked);
+        units, master, pose, plate, mould, parting, cut, weights, channels, rubber, casting,
+        changed, looked);
   }
 
   /**
@@ -328,7 +337,12 @@ public record Choices(
         master.source == before.master.source
             && Objects.equals(master.model, before.master.model)
             && (master.source != Source.SOLID || master.solid.equals(before.master.solid));
-    Choices now = sameSurface ? this : withCasting(Casting.NOTHING).withMarks(Marks.NONE);
+    Choices now = this;
+    if (!sameSurface) {
+      now = withCasting(Casting.NOTHING).withMarks(Marks.NONE);
+    } else if (laid().copies() != before.laid().copies()) {
+      now = withCasting(Casting.NOTHING);
+    }
     if (!sameSurface || !pose.turn().equals(before.pose.turn())) {
       now = now.parted(new Parting(parting.line, null, parting.keying, parting.bedding), Cut.BEST);
     }
@@ -348,6 +362,7 @@ public record Choices(
             others.units,
             others.master,
             pose,
+            plate,
             mould,
             parting,
             cut,
@@ -363,14 +378,14 @@ public record Choices(
 
   private Choices parted(Parting halves, Cut knife) {
     return new Choices(
-        units, master, pose, mould, halves, knife, weights, channels, rubber, casting, marks,
+        units, master, pose, plate, mould, halves, knife, weights, channels, rubber, casting, marks,
         looked);
   }
 
   private Choices moulded(Box changed) {
     return new Choices(
-        units, master, pose, changed, parting, cut, weights, channels, rubber, casting, marks,
-        looked);
+        units, master, pose, plate, changed, parting, cut, weights, channels, rubber, casting,
+        marks, looked);
   }
 
   /**
@@ -387,13 +402,13 @@ public record Choices(
 
   Choices withPose(Pose changed) {
     return new Choices(
-        units, master, changed, mould, parting, cut, weights, channels, rubber, casting, marks,
-        looked);
+        units, master, changed, plate, mould, parting, cut, weights, channels, rubber, casting,
+        marks, looked);
   }
 
   Choices withLooked(Looked changed) {
     return new Choices(
-        units, master, pose, mould, parting, cut, weights, channels, rubber, casting, marks,
+        units, master, pose, plate, mould, parting, cut, weights, channels, rubber, casting, marks,
         changed);
   }
 
@@ -414,6 +429,6 @@ public record Choices(
 
   /** Fingerprint of what the rubber stage builds on. */
   String beforeRubber() {
-    return fingerprint(master, pose, mould, parting, cut);
+    return fingerprint(master, pose, laid(), mould, parting, cut);
   }
 }

@@ -31,6 +31,10 @@ public final class FigureBook {
     return figures.get(key);
   }
 
+  boolean has(String key) {
+    return figures.containsKey(key);
+  }
+
   double value(String key) {
     return figures.get(key).value();
   }

@@ -4,8 +4,10 @@ import java.util.List;
 import java.util.function.Supplier;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.geometry.Vec3;
+import ungula.core.master.PosedMaster;
 import ungula.core.mesh.FillCurve;
 import ungula.core.parting.PartedMaster;
+import ungula.core.plate.OnPlate;
 import ungula.core.study.MeshReport;
 
 /**
@@ -22,6 +24,7 @@ import ungula.core.study.MeshReport;
  * @param titled what the shape is known from, in a few words
  * @param parted what partings ask of it; null when there is no mesh
  * @param cuts a knife could make; null when there is no mesh
+ * @param onPlate the masters as they lie; told when asked for
  * @param shape what is found out about it; null while it is not worked out
  */
 public record MasterFacts(
@@ -35,6 +38,7 @@ public record MasterFacts(
     String titled,
     PartedMaster parted,
     CutPlanes cuts,
+    Supplier<OnPlate> onPlate,
     ShapeFacts shape) {
 
   /** Before its shape is worked out; seen from above it fills its outer size. */
@@ -57,6 +61,30 @@ public record MasterFacts(
         titled,
         null,
         null,
+        () -> new OnPlate(List.of(rectangle(sizeMm).get(0)), 0),
+        null);
+  }
+
+  /** Of a mesh as it stands. */
+  public static MasterFacts of(
+      PosedMaster posed,
+      PartedMaster parted,
+      CutPlanes cuts,
+      MeshReport report,
+      Double guessedUnitMm,
+      String titled) {
+    return new MasterFacts(
+        posed.mesh().bounds().size(),
+        posed.top(),
+        posed.curve(),
+        posed::shadow,
+        posed.restMm2(),
+        report,
+        guessedUnitMm,
+        titled,
+        parted,
+        cuts,
+        posed::onPlate,
         null);
   }
 
@@ -73,6 +101,17 @@ public record MasterFacts(
 
   public MasterFacts with(ShapeFacts found) {
     return new MasterFacts(
-        sizeMm, topMm, curve, shadow, restMm2, report, guessedUnitMm, titled, parted, cuts, found);
+        sizeMm,
+        topMm,
+        curve,
+        shadow,
+        restMm2,
+        report,
+        guessedUnitMm,
+        titled,
+        parted,
+        cuts,
+        onPlate,
+        found);
   }
 }

@@ -147,6 +147,7 @@ public final class Planner {
       box = boxRound(choices, facts.sizeMm(), facts.curve().scaledTo(masterMm3), inside);
     }
     sizes(choices.mould());
+    PlateFigures.add(this);
     rubber();
     ShapeFigures.add(facts.shape(), facts.baseOpen(choices.pose().liftMm()), figures, units);
   }
@@ -170,10 +171,15 @@ public final class Planner {
   }
 
   private Extras extras() {
+    boolean plate = facts.onPlate().get().masters() > 1;
     boolean board = parting != null && choices.parting().bedding() == Bedding.BOARD;
     Workshop.Equipment e = workshop.equipment();
     return new Extras(
-        choices.mould().ribSpacingMm(), parting, board ? parting.boardCutouts() : null, e.bedMm());
+        choices.mould().ribSpacingMm(),
+        parting,
+        board ? parting.boardCutouts() : null,
+        plate ? facts.onPlate().get().footprints() : List.of(),
+        e.bedMm());
   }
 
   /** One batch; null while nothing can be weighed. */
@@ -226,9 +232,20 @@ public final class Planner {
               .plusMinus("± " + ml(masterErrorMm3))
               .done());
     } else {
-      masterMm3 = best.volumeMm3();
-      masterErrorMm3 = best.errorMm3();
-      figures.volume("master.volume", "master", masterMm3, best.working());
+      int copies = choices.laid().copies();
+      masterMm3 = copies * best.volumeMm3();
+      masterErrorMm3 = copies * best.errorMm3();
+      figures.volume(
+          "master.volume",
+          copies > 1 ? copies + " masters" : "master",
+          masterMm3,
+          copies > 1
+              ? Working.of("all = copies on the plate × volume of one")
+                  .given("copies", copies + "", CHOSEN)
+                  .given("one, by " + best.way().text(), ml(best.volumeMm3()), COMPUTED)
+                  .plusMinus(masterErrorMm3 > 0 ? "± " + ml(masterErrorMm3) : "")
+                  .done()
+              : best.working());
     }
     figures.put(
         "master.size",
@@ -240,13 +257,15 @@ public final class Planner {
             .done());
     double density = choices.master().material().density();
     boolean weighed = choices.master().massG() != null;
+    int copies = choices.laid().copies();
     figures.mass(
         "master.mass",
-        "mass of the master",
-        weighed ? choices.master().massG() : masterMm3 / 1000 * density,
+        copies > 1 ? "mass of the masters" : "mass of the master",
+        weighed ? copies * choices.master().massG() : masterMm3 / 1000 * density,
         weighed
-            ? Working.of("as weighed")
+            ? Working.of(copies > 1 ? "copies on the plate × as weighed" : "as weighed")
                 .given("master", Mass.format(choices.master().massG(), units), MEASURED)
+                .given("copies", copies + "", CHOSEN)
                 .done()
             : Working.of("mass = volume × density of its material")
                 .given("volume", ml(masterMm3), COMPUTED)

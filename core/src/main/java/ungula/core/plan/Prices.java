@@ -25,6 +25,10 @@ final class Prices {
       return "";
     }
     Choices changed = ChoiceWords.edit(p.choices, edits, p.product);
+    if (!changed.laid().equals(p.choices.laid())) {
+      // the masters would lie otherwise
+      return "";
+    }
     Planner after = p.totals(changed);
     double more = after.box.rubberMm3() - p.box.rubberMm3();
     double sheet = after.figures.value("box.cost") - p.figures.value("box.cost");

@@ -40,7 +40,7 @@ final class WorkOrder {
     boolean open = p.choices.mould().kind() == MouldKind.OPEN;
     steps.add(
         open
-            ? "Fix the master to the base with " + p.choices.mould().fixing().text() + "."
+            ? fixed()
             : "Hang or stand the master on its sprue, "
                 + mm(p.box.belowMm())
                 + " clear of the base.");
@@ -59,6 +59,18 @@ final class WorkOrder {
                 + (p.cut == null ? "" : " at " + p.cut.side())
                 + ", jagged, in big steps outside and fine ones near the cavity; leave the other"
                 + " side whole as a hinge.");
+  }
+
+  private String fixed() {
+    String by = " to the base with " + p.choices.mould().fixing().text();
+    return p.figures.has("plate.masters")
+        ? "Fix the "
+            + p.figures.get("plate.masters").text()
+            + by
+            + ", as drawn on it, "
+            + p.figures.get("plate.land").text()
+            + " apart or more."
+        : "Fix the master" + by + ".";
   }
 
   private String box() {

@@ -1,6 +1,7 @@
 package ungula.core.study;
 
 import java.util.List;
+import java.util.function.BinaryOperator;
 import java.util.function.UnaryOperator;
 import ungula.core.form.Hollow;
 import ungula.core.form.Hollows;
@@ -27,15 +28,19 @@ public record FormStudy(List<Hollow> hollows, List<ThinPart> thin) {
         ThinParts.of(mesh, parallel, progress.part(0.5, 1)));
   }
 
-  /** The same with the body standing otherwise. */
-  public FormStudy posed(UnaryOperator<Vec3> place, UnaryOperator<Vec3> direction) {
+  /**
+   * The same with the body standing otherwise.
+   *
+   * @param direction from a place, and a direction there
+   */
+  public FormStudy posed(UnaryOperator<Vec3> place, BinaryOperator<Vec3> direction) {
     return new FormStudy(
         hollows.stream()
             .map(
                 h ->
                     new Hollow(
                         h.through(),
-                        direction.apply(h.along()),
+                        direction.apply(h.place(), h.along()),
                         place.apply(h.place()),
                         h.areaMm2(),
                         h.widthMm(),

@@ -191,11 +191,11 @@ public class CutListTest {
   @Test
   public void ribsStandBetweenTheEndsOfTheWalls() {
     TriangleMesh block = new Solid(Solid.Shape.BOX, 120, 30, 40, 1, 1, 1, "", 0.5).mesh();
-    Extras ribs = new Extras(50.0, null, null, null);
+    Extras ribs = new Extras(50.0, null, null, List.of(), null);
     CutPart rib = part(CutList.of(box(block, BoxShape.RECTANGLE), ribs, Units.METRIC), "Rib");
     assertEquals(rib.count(), 6);
     assertEquals(rib.size(), "40 × 65 mm");
-    Extras wide = new Extras(150.0, null, null, null);
+    Extras wide = new Extras(150.0, null, null, List.of(), null);
     CutList none = CutList.of(box(block, BoxShape.RECTANGLE), wide, Units.METRIC);
     assertTrue(none.parts().stream().noneMatch(p -> p.name().equals("Rib")));
   }
@@ -227,7 +227,7 @@ public class CutListTest {
   @Test
   public void theBeddingBoardIsCutOutToTheMaster() {
     Parting halves = halves();
-    Extras extras = new Extras(null, halves, halves.boardCutouts(), null);
+    Extras extras = new Extras(null, halves, halves.boardCutouts(), List.of(), null);
     CutPart board = part(CutList.of(halves.box(), extras, Units.METRIC), "Bedding board");
     Near.relative(area(board), 100 * 100 - Math.PI * 900, 0.002);
   }
@@ -236,7 +236,8 @@ public class CutListTest {
   @Test
   public void theSealRingIsSplitToFitTheBed() {
     Parting halves = halves();
-    CutList whole = CutList.of(halves.box(), new Extras(null, halves, null, null), Units.METRIC);
+    CutList whole =
+        CutList.of(halves.box(), new Extras(null, halves, null, List.of(), null), Units.METRIC);
     CutPart ring = part(whole, "Seal ring");
     Near.relative(area(ring), 2 * Math.PI * 39 * 6, 0.005);
     Read dxf = Read.of(Dxf.of(CutSheet.of(whole)));
@@ -246,7 +247,9 @@ public class CutListTest {
         "its outer edge is in the drawing");
     CutList split =
         CutList.of(
-            halves.box(), new Extras(null, halves, null, new double[] {70, 50}), Units.METRIC);
+            halves.box(),
+            new Extras(null, halves, null, List.of(), new double[] {70, 50}),
+            Units.METRIC);
     List<CutPart> pieces =
         split.parts().stream().filter(p -> p.name().startsWith("Seal ring, piece")).toList();
     assertTrue(pieces.size() >= 2, pieces.size() + " pieces");

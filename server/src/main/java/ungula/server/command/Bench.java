@@ -140,20 +140,14 @@ public final class Bench {
               }
               return sum;
             }));
-    Vec3 size = posed[0].mesh().bounds().size();
     MasterFacts facts =
-        new MasterFacts(
-            size,
-            posed[0].top(),
-            posed[0].curve(),
-            posed[0]::shadow,
-            posed[0].restMm2(),
-            result[0].report().scaled(unit),
-            null,
-            "",
+        MasterFacts.of(
+            posed[0],
             new PartedMaster(posed[0]),
             new CutPlanes(posed[0].mesh()),
-            null);
+            result[0].report().scaled(unit),
+            null,
+            "");
     Product product = ExampleProducts.all().get("marram-20");
     Choices choices = Choices.fresh(Units.METRIC);
     times.put("planMs", median(() -> Planner.plan(choices, facts, product, Workshop.DEFAULT)));

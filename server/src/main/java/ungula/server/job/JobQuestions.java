@@ -14,6 +14,7 @@ import ungula.core.mould.BoxMould;
 import ungula.core.orient.StandSearch;
 import ungula.core.plan.Choices;
 import ungula.core.plan.Workshop;
+import ungula.core.plate.Plate;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.Product;
 import ungula.core.study.FormStudy;
@@ -40,7 +41,8 @@ public class JobQuestions {
    */
   private record Body(String model, Solid solid, double unitMm) {}
 
-  private record AskedOfPose(int version, Body body, Rotation turn, ShapeStudy.Question question) {}
+  private record AskedOfPose(
+      int version, Body body, Rotation turn, Plate plate, ShapeStudy.Question question) {}
 
   private record AskedOfForm(int version, Body body) {}
 
@@ -51,6 +53,7 @@ public class JobQuestions {
       Body body,
       Rotation turn,
       double liftMm,
+      Plate plate,
       Choices.Box mould,
       Choices.Parting parting,
       Choices.Cut cut,
@@ -81,7 +84,7 @@ public class JobQuestions {
             c.casting().sprue(),
             c.casting().vents());
     return studies.question(
-        new AskedOfPose(ShapeStudy.VERSION, body(c), c.pose().turn(), q),
+        new AskedOfPose(ShapeStudy.VERSION, body(c), c.pose().turn(), c.laid(), q),
         ShapeStudy.class,
         (known, keep, progress) -> {
           ShapeStudy.Made made =
@@ -143,6 +146,7 @@ public class JobQuestions {
             body(c),
             c.pose().turn(),
             c.pose().liftMm(),
+            c.plate(),
             c.mould(),
             c.parting(),
             c.cut(),

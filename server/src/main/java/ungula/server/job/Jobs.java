@@ -9,7 +9,6 @@ import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
-import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.mark.MarkedPlaces;
 import ungula.core.master.PosedMaster;
@@ -135,11 +134,10 @@ public class Jobs {
 
   private ShapeFacts shapeFacts(Choices choices, ShapeAsked asked) {
     PosedMaster posed = shapes.posed(choices).orElseThrow();
-    Rotation turn = choices.pose().turn();
     Vec3 lift = new Vec3(0, 0, choices.pose().liftMm());
     return new ShapeFacts(
         asked.study().orElseThrow(),
-        asked.form().orElseThrow().posed(p -> posed.place(p).plus(lift), turn::apply),
+        asked.form().orElseThrow().posed(p -> posed.place(p).plus(lift), posed::direction),
         new MarkedPlaces(posed.mesh(), choices.marks(), lift));
   }
 

@@ -13,8 +13,8 @@ import org.springframework.web.bind.annotation.RestController;
 import ungula.core.mark.FacetSet;
 import ungula.core.mark.Mark;
 import ungula.core.mark.Painting;
+import ungula.core.master.PosedMaster;
 import ungula.core.mesh.SurfacePoint;
-import ungula.core.mesh.TriangleMesh;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.server.web.Problem;
 
@@ -52,13 +52,15 @@ class MarkController {
 
   @PostMapping
   JobResponse paintMarks(@PathVariable String id, @RequestBody Stroke stroke) {
-    Painting painting = new Painting(mesh(jobs.find(id)));
-    FacetSet facets =
+    PosedMaster master = master(jobs.find(id));
+    Painting painting = new Painting(master.mesh());
+    FacetSet painted =
         stroke.brushMm != null
             ? painting.brush(stroke.places, stroke.brushMm / 2)
             : stroke.places.stream()
                 .map(at -> painting.face(at, stroke.bendDegrees))
                 .reduce(FacetSet.NONE, FacetSet::with);
+    FacetSet facets = painted.onOneOf(master.standing().triangleCount());
     String text = stroke.mark + " " + facets.runs();
     Edit edit = Edit.of(stroke.erase ? "marks.erase" : "marks.add", text);
     return views.view(jobs.edit(id, stroke.version, List.of(edit)));
@@ -68,22 +70,27 @@ class MarkController {
   @GetMapping(produces = MediaType.APPLICATION_OCTET_STREAM_VALUE)
   ResponseEntity<byte[]> marks(@PathVariable String id) {
     Jobs.Job job = jobs.find(id);
-    byte[] bits = new byte[mesh(job).triangleCount()];
+    PosedMaster master = master(job);
+    byte[] bits = new byte[master.mesh().triangleCount()];
+    int copy = master.standing().triangleCount();
     job.choices()
         .marks()
         .on()
         .forEach(
             (mark, set) -> {
               BitSet facets = set.facets();
-              facets.stream().forEach(t -> bits[t] |= (byte) (1 << mark.ordinal()));
+              facets.stream()
+                  .forEach(
+                      first -> {
+                        for (int t = first; t < bits.length; t += copy) {
+                          bits[t] |= (byte) (1 << mark.ordinal());
+                        }
+                      });
             });
     return ResponseEntity.ok(bits);
   }
 
-  private TriangleMesh mesh(Jobs.Job job) {
-    return shapes
-        .posed(job.choices())
-        .orElseThrow(() -> Problem.gone("The shape of this master"))
-        .mesh();
+  private PosedMaster master(Jobs.Job job) {
+    return shapes.posed(job.choices()).orElseThrow(() -> Problem.gone("The shape of this master"));
   }
 }

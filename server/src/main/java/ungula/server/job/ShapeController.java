@@ -28,6 +28,9 @@ import ungula.core.mesh.Topology;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mesh.io.StlWriter;
 import ungula.core.mould.SectionDrawing;
+import ungula.core.plan.Choices;
+import ungula.core.plate.Beside;
+import ungula.core.plate.Laying;
 import ungula.core.quantity.Numbers;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.server.job.MadeFiles.Made;
@@ -89,6 +92,40 @@ class ShapeController {
                   Edit.of("master.unitMm", ""),
                   Edit.of("pose.asModelled", "")));
         });
+  }
+
+  /** Takes another model file and puts it beside the model there is, on the same plate. */
+  @PostMapping(value = "/model/beside", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+  Tasks.TaskView uploadBeside(
+      @PathVariable String id, @RequestParam String name, HttpServletRequest request)
+      throws IOException {
+    posed(id);
+    Path file = models.receive(request.getInputStream());
+    String shortName = Path.of(name).getFileName().toString();
+    return tasks.start(
+        Lane.FILES,
+        progress -> {
+          Models.Stored stored = models.keep(file, shortName, progress.part(0, 0.6));
+          Jobs.Job job = jobs.find(id);
+          Choices c = job.choices();
+          TriangleMesh second =
+              models.mesh(stored.id()).moved(Shapes.unitMm(stored), Rotation.NONE, Vec3.ZERO);
+          TriangleMesh both = Beside.of(shapes.asModelled(c).orElseThrow(), c.pose(), second);
+          Models.Stored kept =
+              models.keep(both, titled(c) + " and " + shortName, progress.part(0.6, 1));
+          jobs.edit(
+              id,
+              job.row().version(),
+              List.of(
+                  Edit.of("master.source", "FILE"),
+                  Edit.of("master.model", kept.id()),
+                  Edit.of("master.unitMm", "1"),
+                  Edit.of("plate.laying", Laying.CLOSE.name())));
+        });
+  }
+
+  private String titled(Choices c) {
+    return models.find(c.master().model()).map(Models.Stored::name).orElse("the solid");
   }
 
   /** The model file as it was given. */

@@ -19,6 +19,8 @@ import ungula.core.parting.PartedMaster;
 import ungula.core.plan.Choices;
 import ungula.core.plan.Choices.Source;
 import ungula.core.plan.MasterFacts;
+import ungula.core.plate.OnPlate;
+import ungula.core.plate.Plate;
 import ungula.core.quantity.Length;
 import ungula.core.study.MeshReport;
 import ungula.core.work.Parallel;
@@ -54,7 +56,7 @@ public class Shapes {
     }
   }
 
-  private record Key(Object shape, double unitMm, Object turn) {}
+  private record Key(Object shape, double unitMm, Object turn, Plate plate) {}
 
   /** The master as it stands; empty when only its measures are known, or nothing. */
   public Optional<PosedMaster> posed(Choices choices) {
@@ -67,14 +69,18 @@ public class Shapes {
       double unit = unitMm(choices);
       return Optional.of(
           held(
-              new Key(m.model(), unit, choices.pose().turn()),
+              new Key(m.model(), unit, choices.pose().turn(), choices.laid()),
               () -> models.mesh(m.model()),
               unit,
               choices));
     }
     if (m.source() == Source.SOLID) {
       return Optional.of(
-          held(new Key(m.solid(), 1, choices.pose().turn()), m.solid()::mesh, 1, choices));
+          held(
+              new Key(m.solid(), 1, choices.pose().turn(), choices.laid()),
+              m.solid()::mesh,
+              1,
+              choices));
     }
     return Optional.empty();
   }
@@ -89,15 +95,25 @@ public class Shapes {
     return m.source() == Source.SOLID ? Optional.of(m.solid().mesh()) : Optional.empty();
   }
 
-  /** From face to face of the master, worked out once for all its poses. */
+  /**
+   * From face to face of the master, worked out once for all its poses; of masters laid out, as
+   * they lie.
+   */
   FacingFaces across(Choices choices, Progress progress) {
     Choices.Master m = choices.master();
+    Plate laid = choices.laid();
     Object shape =
-        m.source() == Source.FILE ? new Key(m.model(), unitMm(choices), null) : m.solid();
+        new Key(
+            m.source() == Source.FILE ? m.model() : m.solid(),
+            unit(choices),
+            laid.moves() ? choices.pose().turn() : null,
+            laid.moves() ? laid : null);
     synchronized (across) {
       FacingFaces known = across.get(shape);
       if (known == null) {
-        known = FacingFaces.of(asModelled(choices).orElseThrow(), Parallel.ALL, progress);
+        TriangleMesh mesh =
+            laid.moves() ? posed(choices).orElseThrow().mesh() : asModelled(choices).orElseThrow();
+        known = FacingFaces.of(mesh, Parallel.ALL, progress);
         across.put(shape, known);
         if (across.size() > ACROSS_KEPT) {
           across.remove(across.keySet().iterator().next());
@@ -113,7 +129,7 @@ public class Shapes {
     if (known != null) {
       return known;
     }
-    Held made = Held.of(PosedMaster.of(source.get(), unitMm, choices.pose()));
+    Held made = Held.of(PosedMaster.of(source.get(), unitMm, choices.pose(), choices.laid()));
     posed.put(key, made);
     long held = posed.values().stream().mapToLong(p -> p.posed().mesh().triangleCount()).sum();
     var oldest = posed.entrySet().iterator();
@@ -129,7 +145,11 @@ public class Shapes {
     if (choices.master().unitMm() != null) {
       return choices.master().unitMm();
     }
-    Models.Stored model = models.find(choices.master().model()).orElseThrow();
+    return unitMm(models.find(choices.master().model()).orElseThrow());
+  }
+
+  /** The same, while nobody has said. */
+  static double unitMm(Models.Stored model) {
     return model.unitMm() != null
         ? model.unitMm()
         : UnitGuess.mmPerUnit(model.report().bounds().longest());
@@ -168,7 +188,7 @@ public class Shapes {
             choices, solidReport(m.solid()), null, m.solid().kind().text() + " " + measures);
       }
       case MEASURED -> {
-        return m.measured().hasSize() ? measured(m.measured()) : null;
+        return m.measured().hasSize() ? measured(m.measured(), choices.laid()) : null;
       }
       default -> {
         return null;
@@ -197,33 +217,27 @@ public class Shapes {
 
   private MasterFacts shaped(Choices choices, MeshReport report, Double guessedUnit, String title) {
     Held held = held(choices).orElseThrow();
-    PosedMaster p = held.posed();
-    return new MasterFacts(
-        p.mesh().bounds().size(),
-        p.top(),
-        p.curve(),
-        p::shadow,
-        p.restMm2(),
-        report,
-        guessedUnit,
-        title,
-        held.parted(),
-        held.cuts(),
-        null);
+    return MasterFacts.of(held.posed(), held.parted(), held.cuts(), report, guessedUnit, title);
   }
 
-  private static MasterFacts measured(Measured m) {
+  private static MasterFacts measured(Measured m, Plate plate) {
     boolean round = m.outline() == Measured.Outline.ROUND;
-    double l = round ? m.diameterMm() : m.lengthMm();
-    double w = round ? m.diameterMm() : m.widthMm();
-    double base = round ? Math.PI * l * w / 4 : l * w;
+    double one = round ? Math.PI * m.diameterMm() * m.diameterMm() / 4 : m.lengthMm() * m.widthMm();
+    double base = plate.copies() * one;
+    OnPlate all = OnPlate.of(m.footprint(), plate);
+    Vec3 size = all.sizeMm(m.heightMm());
     return new MasterFacts(
-        new Vec3(l, w, m.heightMm()),
+        size,
         new Vec3(0, 0, m.heightMm()),
         FillCurve.even(base * m.heightMm(), 0, m.heightMm()),
+        all::footprints,
         base,
         null,
         null,
-        "measured by hand");
+        "measured by hand",
+        null,
+        null,
+        () -> all,
+        null);
   }
 }

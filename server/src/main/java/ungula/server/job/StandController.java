@@ -77,6 +77,12 @@ public class StandController {
             questions.stands(job.choices(), shapes.facts(job.choices()).report().volumeMm3()));
   }
 
+  /** Of the model once. */
+  private double volumeMm3(Jobs.Job job) {
+    double all = job.plan().figures().get("master.volume").value();
+    return all / job.choices().laid().copies();
+  }
+
   @GetMapping
   StandsResponse stands(@PathVariable String id) {
     return view(jobs.find(id));
@@ -112,9 +118,9 @@ public class StandController {
   private List<StandView> offers(Jobs.Job job, StandSearch.Found found) {
     return StandOffers.of(
             found.stands(),
-            shapes.posed(job.choices()).orElseThrow().mesh(),
+            shapes.posed(job.choices()).orElseThrow().standing(),
             job.choices(),
-            job.plan().figures().get("master.volume").value())
+            volumeMm3(job))
         .stream()
         .map(o -> stand(job, o))
         .toList();

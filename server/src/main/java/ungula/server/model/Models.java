@@ -28,6 +28,7 @@ import ungula.core.mesh.io.Model;
 import ungula.core.mesh.io.ModelFormat;
 import ungula.core.mesh.io.ModelReader;
 import ungula.core.mesh.io.ModelUnreadable;
+import ungula.core.mesh.io.StlWriter;
 import ungula.core.study.MeshReport;
 import ungula.core.work.Progress;
 import ungula.server.DataFolder;
@@ -117,6 +118,15 @@ public class Models {
     } finally {
       Files.deleteIfExists(file);
     }
+  }
+
+  /** Keeps a mesh in millimetres as a model of its own. */
+  public Stored keep(TriangleMesh mesh, String name, Progress progress) throws IOException {
+    Path file = Files.createTempFile(folder.models(), "made", ".part");
+    try (OutputStream out = Files.newOutputStream(file)) {
+      StlWriter.write(mesh, out);
+    }
+    return keep(file, name, progress);
   }
 
   /** Empty when the id is null or unknown. What is kept under an id never changes. */

@@ -1,0 +1,89 @@
+package ungula.core.plate;
+
+import java.util.Collections;
+import java.util.List;
+import java.util.stream.IntStream;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
+import ungula.core.geometry.Vec3;
+import ungula.core.mesh.Rings;
+
+/** The masters as they lie on a plate, seen from above. Safe to share between threads. */
+public final class OnPlate {
+
+  private final List<double[]> footprints;
+  private final double landMm;
+  private double closeMm2 = -1;
+
+  /**
+   * @param footprints a ring for each, x and y in turn, mm
+   * @param landMm asked for between any two
+   */
+  public OnPlate(List<double[]> footprints, double landMm) {
+    this.footprints = footprints;
+    this.landMm = landMm;
+  }
+
+  /** Copies of one footprint, laid on a plate; the middle of what they take up over the origin. */
+  public static OnPlate of(double[] footprint, Plate plate) {
+    List<double[]> all = Collections.nCopies(plate.copies(), footprint);
+    return new OnPlate(
+        plate.moves() ? laid(all, Packing.of(all, plate.landMm())) : all, plate.landMm());
+  }
+
+  static List<double[]> laid(List<double[]> footprints, List<Laid> laid) {
+    return IntStream.range(0, laid.size())
+        .mapToObj(i -> laid.get(i).ring(footprints.get(i % footprints.size())))
+        .toList();
+  }
+
+  public int masters() {
+    return footprints.size();
+  }
+
+  public List<double[]> footprints() {
+    return footprints;
+  }
+
+  /** Between the two that are closest; infinite when there is one. */
+  public double leastLandMm() {
+    List<Geometry> all = footprints.stream().map(r -> (Geometry) Rings.polygon(r)).toList();
+    double least = Double.POSITIVE_INFINITY;
+    for (int i = 0; i < all.size(); i++) {
+      for (int j = 0; j < i; j++) {
+        least = Math.min(least, all.get(i).distance(all.get(j)));
+      }
+    }
+    return least;
+  }
+
+  /** Outer size of all, when each is so high. */
+  public Vec3 sizeMm(double heightMm) {
+    Envelope e = envelope(footprints);
+    return new Vec3(e.getWidth(), e.getHeight(), heightMm);
+  }
+
+  /** Inside of a rectangular box round them with walls as thick as the land, mm². */
+  public double boxMm2() {
+    return boxMm2(footprints);
+  }
+
+  /** The same, were they laid close together. */
+  public synchronized double closeBoxMm2() {
+    if (closeMm2 < 0) {
+      closeMm2 = boxMm2(laid(footprints, Packing.of(footprints, landMm)));
+    }
+    return closeMm2;
+  }
+
+  private static Envelope envelope(List<double[]> all) {
+    Envelope e = new Envelope();
+    all.forEach(r -> e.expandToInclude(Rings.closed(r).getEnvelopeInternal()));
+    return e;
+  }
+
+  private double boxMm2(List<double[]> all) {
+    Envelope e = envelope(all);
+    return (e.getWidth() + 2 * landMm) * (e.getHeight() + 2 * landMm);
+  }
+}
