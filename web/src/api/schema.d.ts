@@ -1030,6 +1030,7 @@ export interface components {
         | 'GAP'
         | 'PARTING'
         | 'SPRUE'
+        | 'CORE'
         | 'CUT_LINE'
         | 'KEY'
         | 'AIR'

@@ -186,10 +186,27 @@ function Knife({ job }: { job: Job }) {
 /** What a cast takes, and what it is poured in through. */
 function Casts({ job }: { job: Job }) {
   const f = job.figures;
+  const hollow = job.words['hollow.wallMm']?.unset === false;
+  const core = f['core.volume'];
   return (
     <section className="part" aria-label="Casting">
       <h2>A cast</h2>
       <p className="sentence">
+        Casts are {hollow && 'hollow, with a wall of '}
+        <Word k="hollow.wallMm" after="." />{' '}
+        {core && (
+          <>
+            The core takes <FigureText figure={core} /> and stands on{' '}
+            <FigureText figure={f['core.pins']} />
+            {f['core.stretch'] && (
+              <>
+                ; it comes out through <FigureText figure={f['core.opening']} /> and must give by{' '}
+                <FigureText figure={f['core.stretch']} />
+              </>
+            )}
+            .{' '}
+          </>
+        )}
         {f['plate.masters'] ? 'All casts of a pour take' : 'A cast takes'}{' '}
         <FigureText figure={f['cast.volume']} />, <FigureText figure={f['cast.mass']} />, of
         something with a viscosity of <Word k="channels.resin.viscosityPas" after="," /> a pot life

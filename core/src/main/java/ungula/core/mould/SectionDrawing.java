@@ -51,6 +51,8 @@ public record SectionDrawing(
     PARTING,
     /** What a cast is poured in through. */
     SPRUE,
+    /** Keeps a cast hollow. */
+    CORE,
     /** Where a knife opens the block. */
     CUT_LINE,
     /** Keys and seal ring, seen from above. */

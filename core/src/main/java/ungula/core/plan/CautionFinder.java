@@ -57,6 +57,7 @@ final class CautionFinder {
       found.addAll(PartingCautions.of(p, prices));
       found.addAll(CutCautions.of(p, prices));
       found.addAll(SprueCautions.of(p));
+      found.addAll(CoreCautions.of(p));
       found.addAll(p.unfit);
     }
     if (p.product != null) {

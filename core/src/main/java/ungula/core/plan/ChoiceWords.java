@@ -278,6 +278,7 @@ public final class ChoiceWords {
             Kind.plain("Pa·s", 0.001, 1000, 0.05))
         .word("channels.resin.potLifeMin", "pot life of what is cast", Kind.minutes(10_000))
         .word("channels.resin.density", "density of what is cast", Kind.density())
+        .open("hollow.wallMm", "wall of a hollow cast", Kind.length(0.5, 200), "solid")
         .word("weights.money", "weight of money", weight())
         .word("weights.time", "weight of time", weight())
         .word("weights.ease", "weight of ease", weight())

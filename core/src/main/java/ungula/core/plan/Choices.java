@@ -37,6 +37,7 @@ public record Choices(
     Cut cut,
     Weights weights,
     Channels channels,
+    Hollow hollow,
     Rubber rubber,
     Casting casting,
     Marks marks,
@@ -49,6 +50,7 @@ public record Choices(
     cut = cut == null ? Cut.BEST : cut;
     weights = weights == null ? Weights.EQUAL : weights;
     channels = channels == null ? Channels.USUAL : channels;
+    hollow = hollow == null ? Hollow.SOLID : hollow;
     if (mould.kind == null) {
       mould = mould.of(pose.liftMm() > 0 ? MouldKind.CUT : MouldKind.OPEN);
     }
@@ -89,6 +91,7 @@ public record Choices(
         Cut.BEST,
         Weights.EQUAL,
         Channels.USUAL,
+        Hollow.SOLID,
         new Rubber(null, null, RatioMeant.NO, First.BASE, null, null, null, 1, Additive.NONE),
         Casting.NOTHING,
         Marks.NONE,
@@ -240,6 +243,15 @@ public record Choices(
     static final Channels USUAL = new Channels(null, 2, Spout.STRAIGHT, Resin.USUAL);
   }
 
+  /**
+   * Whether a cast is hollow.
+   *
+   * @param wallMm of the cast; null is solid
+   */
+  public record Hollow(Double wallMm) {
+    static final Hollow SOLID = new Hollow(null);
+  }
+
   public enum First implements Choosable {
     BASE("base"),
     HARDENER("hardener");
@@ -318,13 +330,13 @@ public record Choices(
 
   Choices withCasting(Casting changed) {
     return new Choices(
-        units, master, pose, plate, mould, parting, cut, weights, channels, rubber, changed, marks,
-        looked);
+        units, master, pose, plate, mould, parting, cut, weights, channels, hollow, rubber, changed,
+        marks, looked);
   }
 
   Choices withMarks(Marks changed) {
     return new Choices(
-        units, master, pose, plate, mould, parting, cut, weights, channels, rubber, casting,
+        units, master, pose, plate, mould, parting, cut, weights, channels, hollow, rubber, casting,
         changed, looked);
   }
 
@@ -368,6 +380,7 @@ public record Choices(
             cut,
             others.weights,
             channels,
+            hollow,
             rubber,
             casting,
             others.marks,
@@ -378,14 +391,14 @@ public record Choices(
 
   private Choices parted(Parting halves, Cut knife) {
     return new Choices(
-        units, master, pose, plate, mould, halves, knife, weights, channels, rubber, casting, marks,
-        looked);
+        units, master, pose, plate, mould, halves, knife, weights, channels, hollow, rubber,
+        casting, marks, looked);
   }
 
   private Choices moulded(Box changed) {
     return new Choices(
-        units, master, pose, plate, changed, parting, cut, weights, channels, rubber, casting,
-        marks, looked);
+        units, master, pose, plate, changed, parting, cut, weights, channels, hollow, rubber,
+        casting, marks, looked);
   }
 
   /**
@@ -402,14 +415,14 @@ public record Choices(
 
   Choices withPose(Pose changed) {
     return new Choices(
-        units, master, changed, plate, mould, parting, cut, weights, channels, rubber, casting,
-        marks, looked);
+        units, master, changed, plate, mould, parting, cut, weights, channels, hollow, rubber,
+        casting, marks, looked);
   }
 
   Choices withLooked(Looked changed) {
     return new Choices(
-        units, master, pose, plate, mould, parting, cut, weights, channels, rubber, casting, marks,
-        changed);
+        units, master, pose, plate, mould, parting, cut, weights, channels, hollow, rubber, casting,
+        marks, changed);
   }
 
   /** The same for equal parts, in this run of the program and in any other. */

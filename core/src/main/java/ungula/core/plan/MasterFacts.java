@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.function.Supplier;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.geometry.Vec3;
+import ungula.core.hollow.HollowCore;
 import ungula.core.master.PosedMaster;
 import ungula.core.mesh.FillCurve;
 import ungula.core.parting.PartedMaster;
@@ -25,6 +26,7 @@ import ungula.core.study.MeshReport;
  * @param parted what partings ask of it; null when there is no mesh
  * @param cuts a knife could make; null when there is no mesh
  * @param onPlate the masters as they lie; told when asked for
+ * @param core of a hollow cast; null when casts are solid, or nothing is left of it
  * @param shape what is found out about it; null while it is not worked out
  */
 public record MasterFacts(
@@ -39,6 +41,7 @@ public record MasterFacts(
     PartedMaster parted,
     CutPlanes cuts,
     Supplier<OnPlate> onPlate,
+    HollowCore core,
     ShapeFacts shape) {
 
   /** Before its shape is worked out; seen from above it fills its outer size. */
@@ -62,6 +65,7 @@ public record MasterFacts(
         null,
         null,
         () -> new OnPlate(List.of(rectangle(sizeMm).get(0)), 0),
+        null,
         null);
   }
 
@@ -85,6 +89,7 @@ public record MasterFacts(
         parted,
         cuts,
         posed::onPlate,
+        null,
         null);
   }
 
@@ -100,6 +105,15 @@ public record MasterFacts(
   }
 
   public MasterFacts with(ShapeFacts found) {
+    return with(core, found);
+  }
+
+  /** For hollow casts. */
+  public MasterFacts with(HollowCore made) {
+    return with(made, shape);
+  }
+
+  private MasterFacts with(HollowCore made, ShapeFacts found) {
     return new MasterFacts(
         sizeMm,
         topMm,
@@ -112,6 +126,7 @@ public record MasterFacts(
         parted,
         cuts,
         onPlate,
+        made,
         found);
   }
 }

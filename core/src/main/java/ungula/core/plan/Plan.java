@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import ungula.core.cutline.CutLine;
 import ungula.core.cutlist.CutList;
+import ungula.core.hollow.HollowCore;
 import ungula.core.master.VolumeWays;
 import ungula.core.mould.BoxMould;
 import ungula.core.parting.Parting;
@@ -23,6 +24,7 @@ import ungula.core.working.Figure;
  * @param parting of a two-part mould; empty for any other
  * @param cut of a cut mould whose master has a mesh; empty for any other
  * @param sprue a cast is poured in through; empty where that is the open base
+ * @param core that makes casts hollow; empty when they are solid
  * @param cuts what to cut for it; empty while there is no box
  * @param order of work, a sentence a step
  * @param mix one batch of the first pour; empty while no rubber is picked or its sheet does not
@@ -39,6 +41,7 @@ public record Plan(
     Optional<Parting> parting,
     Optional<CutLine> cut,
     Optional<Sprue> sprue,
+    Optional<HollowCore> core,
     Optional<CutList> cuts,
     List<String> order,
     Optional<Mix> mix,

@@ -68,6 +68,9 @@ public final class Planner {
   double masterErrorMm3;
   double mixMm3;
 
+  /** A core keeps free of what is cast. */
+  double hollowMm3;
+
   private Planner(Choices choices, MasterFacts facts, Product product, Workshop workshop) {
     this.choices = choices;
     this.facts = facts;
@@ -99,6 +102,7 @@ public final class Planner {
         box -> {
           p.compute(box.inside());
           p.pours();
+          p.hollowMm3 = CoreFigures.add(p);
           p.sprue = SprueFigures.add(p);
           p.cuts = CutList.of(p.box, p.extras(), p.units);
           p.unfit = Fits.of(p);
@@ -112,6 +116,7 @@ public final class Planner {
         Optional.ofNullable(p.parting),
         Optional.ofNullable(p.cut),
         Optional.ofNullable(p.sprue),
+        Optional.ofNullable(facts).map(MasterFacts::core),
         Optional.ofNullable(p.cuts),
         WorkOrder.of(p),
         Optional.ofNullable(p.mix()),
@@ -185,6 +190,11 @@ public final class Planner {
   /** One batch; null while nothing can be weighed. */
   Mix mix() {
     return amounts == null ? null : amounts.mix();
+  }
+
+  /** What a cast takes, without what stays in its channels. */
+  double castMm3() {
+    return masterMm3 - hollowMm3;
   }
 
   private String mm(double mm) {

@@ -47,12 +47,12 @@ final class SprueCautions {
 
   private void slow() {
     Sprue.Resin resin = p.choices.channels().resin();
-    if (p.sprue.inTime(p.masterMm3, resin)) {
+    if (p.sprue.inTime(p.castMm3(), resin)) {
       return;
     }
-    Sprue needed = Sprue.proposed(p.masterMm3, p.sprue.lengthMm(), resin);
+    Sprue needed = Sprue.proposed(p.castMm3(), p.sprue.lengthMm(), resin);
     List<Fix> fixes =
-        needed.inTime(p.masterMm3, resin)
+        needed.inTime(p.castMm3(), resin)
             ? List.of(
                 new Fix(
                     "Make it as wide as it needs",

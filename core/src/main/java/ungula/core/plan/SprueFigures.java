@@ -30,13 +30,17 @@ final class SprueFigures {
     double channels = sprue == null ? 0 : sprue.volumeMm3();
     double vents = vents(p);
     Sprue.Resin resin = p.choices.channels().resin();
-    double cast = p.masterMm3 + channels + vents;
+    double cast = p.castMm3() + channels + vents;
     p.figures.volume(
         "cast.volume",
         "a cast takes",
         cast,
-        Working.of("cast = master + sprue + vents")
+        Working.of(
+                p.hollowMm3 > 0
+                    ? "cast = master − core + sprue + vents"
+                    : "cast = master + sprue + vents")
             .given("master", Volume.format(p.masterMm3, p.units), COMPUTED)
+            .given("core", Volume.format(p.hollowMm3, p.units), COMPUTED)
             .given("sprue", Volume.format(channels, p.units), COMPUTED)
             .given("vents", Volume.format(vents, p.units), COMPUTED)
             .done());
@@ -55,14 +59,14 @@ final class SprueFigures {
   private static Sprue sprue(Planner p) {
     Choices.Channels c = p.choices.channels();
     double length = p.box.belowMm();
-    Sprue proposed = Sprue.proposed(p.masterMm3, length, c.resin());
+    Sprue proposed = Sprue.proposed(p.castMm3(), length, c.resin());
     Sprue sprue = c.sprueMm() == null ? proposed : new Sprue(c.sprueMm(), length);
     p.figures.length(
         "sprue.diameter",
         "sprue",
         sprue.diameterMm(),
         Working.of("narrowest standard channel with π ρ g d⁴ ÷ 128 µ enough to fill it in time")
-            .given("to fill", Volume.format(p.masterMm3, p.units), COMPUTED)
+            .given("to fill", Volume.format(p.castMm3(), p.units), COMPUTED)
             .given("density", Density.format(c.resin().density()), CHOSEN)
             .given("viscosity", Numbers.trimmed(c.resin().viscosityPas(), 3) + " Pa·s", CHOSEN)
             .given(
@@ -79,8 +83,8 @@ final class SprueFigures {
     p.figures.put(
         "sprue.fill",
         "time to fill",
-        sprue.fillS(p.masterMm3, c.resin()),
-        seconds(sprue.fillS(p.masterMm3, c.resin())),
+        sprue.fillS(p.castMm3(), c.resin()),
+        seconds(sprue.fillS(p.castMm3(), c.resin())),
         Working.of("volume ÷ the smaller of flow and hand")
             .given(
                 "flow",

@@ -2,6 +2,7 @@ package ungula.core.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import ungula.core.hollow.HollowCore;
 import ungula.core.mould.MouldKind;
 import ungula.core.parting.Bedding;
 import ungula.core.quantity.Length;
@@ -24,6 +25,9 @@ final class WorkOrder {
       order.twoParts();
     } else if (p.box != null) {
       order.onePart();
+    }
+    if (p.facts != null && p.facts.core() != null) {
+      order.core(p.facts.core());
     }
     return List.copyOf(order.steps);
   }
@@ -59,6 +63,23 @@ final class WorkOrder {
                 + (p.cut == null ? "" : " at " + p.cut.side())
                 + ", jagged, in big steps outside and fine ones near the cavity; leave the other"
                 + " side whole as a hinge.");
+  }
+
+  private void core(HollowCore core) {
+    steps.add(
+        "For the core, line the mould with clay or wax sheet, "
+            + mm(core.wallMm())
+            + " thick, set "
+            + p.figures.get("core.pins").text()
+            + " of that length into the lining, release it, and pour "
+            + ml(core.volumeMm3())
+            + " of rubber into it"
+            + (core.open()
+                ? ", up to a board over the opening and "
+                    + mm(HollowCore.PRINT_MM)
+                    + " on: that holds it. "
+                : ". ")
+            + "When it has cured, take the lining out.");
   }
 
   private String fixed() {

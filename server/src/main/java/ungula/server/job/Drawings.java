@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import ungula.core.geometry.Vec3;
+import ungula.core.hollow.HollowCore;
 import ungula.core.master.Measured;
 import ungula.core.master.PosedMaster;
 import ungula.core.mesh.Slicer.Cut;
@@ -55,7 +56,32 @@ public class Drawings {
       List<double[]> shadow = shapes.posed(job.choices()).map(PosedMaster::shadow).orElseThrow();
       drawing = drawing.with(Role.CUT_LINE, List.of(job.plan().cut().get().seen(cut, box, shadow)));
     }
-    return withAir(job, withSprue(job, drawing, cut), cut);
+    return withAir(job, withSprue(job, withCore(job, drawing, cut), cut), cut);
+  }
+
+  /** Without its print, which goes straight down through the plate. */
+  private static SectionDrawing withCore(Jobs.Job job, SectionDrawing drawing, Cut cut) {
+    double lift = job.choices().pose().liftMm();
+    return job.plan()
+        .core()
+        .map(core -> drawing.with(Role.CORE, lifted(core, cut, drawing.at(), lift)))
+        .orElse(drawing);
+  }
+
+  private static List<double[]> lifted(HollowCore core, Cut cut, double at, double lift) {
+    if (cut == Cut.TOP) {
+      return core.at(cut, at - lift);
+    }
+    return core.at(cut, at).stream()
+        .map(
+            ring -> {
+              double[] up = ring.clone();
+              for (int i = 1; i < up.length; i += 2) {
+                up[i] = Math.max(0, up[i]) + lift;
+              }
+              return up;
+            })
+        .toList();
   }
 
   /** From the lowest point of the master, or where it was placed, straight down to the base. */

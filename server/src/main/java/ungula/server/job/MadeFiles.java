@@ -79,7 +79,9 @@ class MadeFiles {
   private static String key(Jobs.Job job, Made what) {
     Choices c = job.choices();
     String master = Jobs.surfaceKey(c) + " " + c.pose();
-    return what == Made.MENDED ? master : master + c.mould() + c.parting() + c.marks().hashCode();
+    return what == Made.MENDED
+        ? master
+        : master + c.laid() + c.mould() + c.parting() + c.hollow() + c.marks().hashCode();
   }
 
   private Path path(Jobs.Job job, Made what) {
@@ -139,6 +141,10 @@ class MadeFiles {
                   Grid.DEFAULT_CELLS,
                   Parallel.ALL,
                   progress.part(0, 0.9));
+          job.plan()
+              .core()
+              .ifPresent(
+                  core -> pieces.add(new Piece("core", core.mesh().moved(1, Rotation.NONE, lift))));
           progress.at("Writing them", 0.9);
           put(job, Made.PIECES_3MF, out -> ThreeMfWriter.write(byName(pieces), out));
           put(job, Made.PIECES_STL, out -> zip(pieces, out));

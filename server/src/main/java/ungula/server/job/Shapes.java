@@ -3,11 +3,13 @@ package ungula.server.job;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
+import ungula.core.hollow.HollowCore;
 import ungula.core.master.Measured;
 import ungula.core.master.PosedMaster;
 import ungula.core.master.Solid;
@@ -37,6 +39,9 @@ public class Shapes {
   /** Masters whose distances from face to face are kept: four bytes a facet. */
   private static final int ACROSS_KEPT = 20;
 
+  /** Walls of a hollow cast tried on one master. */
+  private static final int CORES_KEPT = 4;
+
   private final Models models;
 
   // by what they depend on; oldest used first
@@ -49,12 +54,29 @@ public class Shapes {
   }
 
   /** A master as it stands, and how moulds of it come apart. */
-  private record Held(PosedMaster posed, PartedMaster parted, CutPlanes cuts) {
+  private record Held(
+      PosedMaster posed,
+      PartedMaster parted,
+      CutPlanes cuts,
+      Map<Hollow, Optional<HollowCore>> cores) {
 
     static Held of(PosedMaster posed) {
-      return new Held(posed, new PartedMaster(posed), new CutPlanes(posed.mesh()));
+      return new Held(
+          posed, new PartedMaster(posed), new CutPlanes(posed.mesh()), new ConcurrentHashMap<>());
+    }
+
+    /** Of a hollow cast; the last few are kept. */
+    Optional<HollowCore> core(double wallMm, boolean open) {
+      if (cores.size() > CORES_KEPT) {
+        cores.clear();
+      }
+      return cores.computeIfAbsent(
+          new Hollow(wallMm, open),
+          h -> HollowCore.of(posed.mesh(), h.open, h.wallMm, Parallel.ALL, Progress.NONE));
     }
   }
+
+  private record Hollow(double wallMm, boolean open) {}
 
   private record Key(Object shape, double unitMm, Object turn, Plate plate) {}
 
@@ -217,7 +239,13 @@ public class Shapes {
 
   private MasterFacts shaped(Choices choices, MeshReport report, Double guessedUnit, String title) {
     Held held = held(choices).orElseThrow();
-    return MasterFacts.of(held.posed(), held.parted(), held.cuts(), report, guessedUnit, title);
+    MasterFacts facts =
+        MasterFacts.of(held.posed(), held.parted(), held.cuts(), report, guessedUnit, title);
+    return choices.hollow().wallMm() == null
+        ? facts
+        : facts.with(
+            held.core(choices.hollow().wallMm(), facts.baseOpen(choices.pose().liftMm()))
+                .orElse(null));
   }
 
   private static MasterFacts measured(Measured m, Plate plate) {
@@ -238,6 +266,7 @@ public class Shapes {
         null,
         null,
         () -> all,
+        null,
         null);
   }
 }

@@ -207,7 +207,7 @@ final class JobSheet {
       }
       case ENVELOPE -> pen.polygon(rings, MASTER, SheetPen.QUIET);
       case SHADOW, AIR, CAST_AIR -> pen.polygon(rings, null, SheetPen.QUIET);
-      case KEY, SPRUE -> pen.polygon(rings, null, SheetPen.INK);
+      case KEY, SPRUE, CORE -> pen.polygon(rings, null, SheetPen.INK);
       case POUR_LINE, GAP -> lines(rings, 1, SheetPen.CLAY);
       case PARTING, CUT_LINE -> lines(rings, 1.6f, SheetPen.INK);
     }

@@ -1,0 +1,209 @@
+package ungula.core.hollow;
+
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import ungula.core.field.DistanceField;
+import ungula.core.field.Grid;
+import ungula.core.field.IsoSurface;
+import ungula.core.field.Reach;
+import ungula.core.geometry.Box3;
+import ungula.core.geometry.Rotation;
+import ungula.core.geometry.Vec3;
+import ungula.core.mesh.FillCurve;
+import ungula.core.mesh.Slicer;
+import ungula.core.mesh.Slicer.Cut;
+import ungula.core.mesh.Topology;
+import ungula.core.mesh.TriangleMesh;
+import ungula.core.release.Stretch;
+import ungula.core.work.Parallel;
+import ungula.core.work.Progress;
+
+/**
+ * What fills a cast's inside so that it comes out hollow: all of the master deeper than the wall of
+ * the cast, where its signed distance field is under −wall. Of a master that stands on the plate
+ * the cast stays open there: the core goes on through it as a print that holds it in the mould.
+ *
+ * <p>Parts that nothing holds are left out: of an open cast those that do not reach the opening, of
+ * a closed one all but the largest. Safe to share between threads.
+ */
+public final class HollowCore {
+
+  /** Along the longest side, and at least so many to a wall. */
+  private static final int CELLS = 150;
+
+  private static final double CELLS_PER_WALL = 2.5;
+
+  /** How far the print stands out of the cavity. */
+  public static final double PRINT_MM = 15;
+
+  private static final int LEVELS = 256;
+
+  private final double wallMm;
+  private final boolean open;
+  private final TriangleMesh mesh;
+  private final double volumeMm3;
+  private final double looseMm3;
+  private final double openingMm2;
+  private final double areaMm2;
+  private final Stretch stretch;
+  private final Map<Cut, Slicer> slicers = new EnumMap<>(Cut.class);
+
+  private HollowCore(double wallMm, boolean open, TriangleMesh mesh, double looseMm3) {
+    this.wallMm = wallMm;
+    this.open = open;
+    this.mesh = mesh;
+    this.looseMm3 = looseMm3;
+    double low = mesh.bounds().min().z();
+    FillCurve curve = FillCurve.of(mesh.moved(1, Rotation.NONE, new Vec3(0, 0, -low)), LEVELS);
+    this.volumeMm3 = curve.total() - (low < 0 ? curve.below(-low) : 0);
+    this.openingMm2 = open ? slicer(Cut.TOP).at(1e-3).areaMm2() : 0;
+    this.areaMm2 = mesh.measure().areaMm2();
+    this.stretch = Stretch.pulledUp(slicer(Cut.TOP), mesh.bounds().max().z(), Parallel.ALL);
+  }
+
+  /**
+   * @param master set down at z = 0, mm
+   * @param open whether the cast stays open where the master stands on the plate
+   * @param wallMm of the cast
+   * @return empty where the master is nowhere thicker than two walls, or where nothing of the core
+   *     would reach the opening
+   * @throws java.util.concurrent.CancellationException when the progress says that nobody waits
+   */
+  public static Optional<HollowCore> of(
+      TriangleMesh master, boolean open, double wallMm, Parallel parallel, Progress progress) {
+    TriangleMesh body = open ? Prolonged.down(master, wallMm + PRINT_MM) : master;
+    double h = Math.min(Grid.spacing(body.bounds(), CELLS), wallMm / CELLS_PER_WALL);
+    Grid grid = Grid.round(body.bounds(), 2 * h, h);
+    DistanceField field =
+        DistanceField.of(
+            body, grid, new Reach(wallMm + 2 * grid.h(), 2 * grid.h()), parallel, progress);
+    boolean any = false;
+    for (int i = 0; i < grid.count() && !any; i++) {
+      any = field.at(i) < -wallMm;
+    }
+    if (!any) {
+      return Optional.empty();
+    }
+    Vec3 last = new Vec3(grid.x(grid.nx() - 1), grid.y(grid.ny() - 1), grid.z(grid.nz() - 1));
+    int longest = Math.max(grid.nx(), Math.max(grid.ny(), grid.nz())) - 1;
+    double touch = 1e-4 * grid.h();
+    TriangleMesh all =
+        IsoSurface.of(
+            (x, y, z) -> {
+              double d = field.at(grid.at(x, y, z)) + wallMm;
+              // a corner exactly on the surface would collapse triangles
+              return Math.abs(d) < touch ? Math.copySign(touch, d) : d;
+            },
+            new Box3(grid.origin(), last),
+            longest);
+    return held(all, open, wallMm);
+  }
+
+  /** Leaves out what nothing holds. */
+  private static Optional<HollowCore> held(TriangleMesh all, boolean open, double wallMm) {
+    Topology topology = Topology.of(all);
+    int[] part = topology.partOf();
+    double[] volume = new double[topology.parts()];
+    double[] low = new double[topology.parts()];
+    Arrays.fill(low, Double.POSITIVE_INFINITY);
+    for (int t = 0; t < part.length; t++) {
+      Vec3 a = all.vertex(all.corners()[3 * t]);
+      Vec3 b = all.vertex(all.corners()[3 * t + 1]);
+      Vec3 c = all.vertex(all.corners()[3 * t + 2]);
+      volume[part[t]] += a.dot(b.cross(c)) / 6;
+      low[part[t]] = Math.min(low[part[t]], Math.min(a.z(), Math.min(b.z(), c.z())));
+    }
+    double most = Arrays.stream(volume).max().orElse(0);
+    boolean[] keep = new boolean[volume.length];
+    double loose = 0;
+    boolean any = false;
+    for (int k = 0; k < keep.length; k++) {
+      keep[k] = open ? low[k] < 0 && volume[k] > 0 : volume[k] == most;
+      any |= keep[k];
+      loose += keep[k] ? 0 : Math.max(0, volume[k]);
+    }
+    if (!any) {
+      return Optional.empty();
+    }
+    int[] corners = new int[all.corners().length];
+    int n = 0;
+    for (int t = 0; t < part.length; t++) {
+      if (keep[part[t]]) {
+        System.arraycopy(all.corners(), 3 * t, corners, n, 3);
+        n += 3;
+      }
+    }
+    return Optional.of(
+        new HollowCore(wallMm, open, compact(all.xyz(), Arrays.copyOf(corners, n)), loose));
+  }
+
+  /** Without the vertices no corner uses. */
+  private static TriangleMesh compact(double[] xyz, int[] corners) {
+    int[] index = new int[xyz.length / 3];
+    Arrays.fill(index, -1);
+    double[] kept = new double[xyz.length];
+    int n = 0;
+    for (int k = 0; k < corners.length; k++) {
+      int v = corners[k];
+      if (index[v] < 0) {
+        System.arraycopy(xyz, 3 * v, kept, 3 * n, 3);
+        index[v] = n++;
+      }
+      corners[k] = index[v];
+    }
+    return new TriangleMesh(Arrays.copyOf(kept, 3 * n), corners);
+  }
+
+  public double wallMm() {
+    return wallMm;
+  }
+
+  /** Whether the cast is open where it stands; a closed one never lets its core go. */
+  public boolean open() {
+    return open;
+  }
+
+  /** With its print; the plate is z = 0. */
+  public TriangleMesh mesh() {
+    return mesh;
+  }
+
+  /** Of the core within the cavity, without its print. */
+  public double volumeMm3() {
+    return volumeMm3;
+  }
+
+  /** Inside that stays solid, because nothing would hold a core there. */
+  public double looseMm3() {
+    return looseMm3;
+  }
+
+  /** Of the opening in the cast's base; 0 when it is closed. */
+  public double openingMm2() {
+    return openingMm2;
+  }
+
+  /** Surface of the core. */
+  public double areaMm2() {
+    return areaMm2;
+  }
+
+  /** How far a core of rubber must give to be drawn out through the opening. */
+  public Stretch stretch() {
+    return stretch;
+  }
+
+  /** What a plane cuts of it: rings in the cut's right and up axes. */
+  public List<double[]> at(Cut cut, double at) {
+    return slicer(cut).at(at).loops();
+  }
+
+  private Slicer slicer(Cut cut) {
+    synchronized (slicers) {
+      return slicers.computeIfAbsent(cut, c -> new Slicer(mesh, c));
+    }
+  }
+}

@@ -1,0 +1,142 @@
+package ungula.core.plan;
+
+import static ungula.core.plan.Caution.Level.CHECK;
+import static ungula.core.plan.Caution.Level.NOTE;
+
+import java.util.ArrayList;
+import java.util.List;
+import ungula.core.hollow.HollowCore;
+import ungula.core.plan.Caution.Fix;
+import ungula.core.plan.Caution.Place;
+import ungula.core.quantity.Length;
+import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Volume;
+import ungula.core.release.Stretch;
+import ungula.core.sentence.WordBook.Edit;
+
+/** What can go wrong with the core of a hollow cast. */
+final class CoreCautions {
+
+  /** A cast with a thinner wall breaks as it is drawn off its core. */
+  private static final double THIN_MM = 2;
+
+  /** Walls are called thin for no less than this. */
+  private static final double NEAR_MM = 0.01;
+
+  /** Counted on while no sheet says, as a share of the length. */
+  private static final double USUAL_ELONGATION = 3;
+
+  /** Of the hollow: less that stays solid is not worth a word. */
+  private static final double LOOSE = 0.03;
+
+  private static final Fix SOLID =
+      new Fix("Cast it solid", "", List.of(Edit.of("hollow.wallMm", "")));
+
+  private final Planner p;
+  private final List<Caution> found = new ArrayList<>();
+
+  private CoreCautions(Planner p) {
+    this.p = p;
+  }
+
+  static List<Caution> of(Planner p) {
+    CoreCautions c = new CoreCautions(p);
+    if (p.facts.core() != null) {
+      c.made(p.facts.core());
+    } else if (p.choices.hollow().wallMm() != null) {
+      c.none();
+    }
+    return c.found;
+  }
+
+  private void add(String id, Caution.Level level, String title, String text, Place at, Fix... f) {
+    found.add(new Caution(id, level, "mould", title, text, at, List.of(f)));
+  }
+
+  private String mm(double mm) {
+    return Length.format(mm, p.units);
+  }
+
+  private void none() {
+    if (p.facts.parted() == null) {
+      add(
+          "core.unknown",
+          CHECK,
+          "The core needs the master's shape",
+          "Measures alone do not say what is left inside. Casts are counted as solid.",
+          null,
+          SOLID);
+      return;
+    }
+    add(
+        "core.none",
+        CHECK,
+        "Nothing is left for a core",
+        "With a wall of "
+            + mm(p.choices.hollow().wallMm())
+            + " no part of the master is thick enough, or none that reaches the opening.",
+        null,
+        SOLID);
+  }
+
+  private void made(HollowCore core) {
+    double lift = p.choices.pose().liftMm();
+    if (core.wallMm() < THIN_MM - NEAR_MM) {
+      add(
+          "core.thin",
+          NOTE,
+          "A wall of " + mm(core.wallMm()) + " is thin for a cast",
+          "It breaks as it is drawn off the core, and air stays in it.",
+          null,
+          new Fix(
+              "Make it " + mm(THIN_MM), "", List.of(Edit.of("hollow.wallMm", THIN_MM + " mm"))));
+    }
+    if (!core.open()) {
+      add(
+          "core.shut",
+          CHECK,
+          "The core stays inside the cast",
+          "The cast closes all round it. Stand the master on a flat face, so that the cast is open"
+              + " there; or make the core of something that is broken up and shaken out.",
+          null,
+          SOLID);
+    } else {
+      stretch(core, lift);
+    }
+    if (core.looseMm3() > LOOSE * (core.volumeMm3() + core.looseMm3())) {
+      add(
+          "core.loose",
+          NOTE,
+          Volume.format(core.looseMm3(), p.units) + " inside stay solid",
+          "A core there would hang on nothing: the master is too thin between it and the "
+              + (core.open() ? "opening" : "rest of the core")
+              + " for a wall of "
+              + mm(core.wallMm())
+              + " on either side. Thick places shrink more as they set.",
+          null);
+    }
+  }
+
+  private void stretch(HollowCore core, double lift) {
+    Stretch s = core.stretch();
+    boolean known = p.product != null && p.product.elongationPct() != null;
+    double breaks = known ? p.product.elongationPct() / 100 : USUAL_ELONGATION;
+    if (s.share() <= Stretch.FRESH * breaks) {
+      return;
+    }
+    add(
+        "core.stretch",
+        CHECK,
+        "The core hardly comes out of the cast",
+        "At "
+            + mm(s.throatMm() + lift)
+            + " the cast is so narrow inside that the core above it must give by "
+            + Numbers.fixed(100 * s.share(), 0)
+            + " %; a rubber may give by a quarter of its elongation at break, "
+            + Numbers.fixed(100 * Stretch.FRESH * breaks, 0)
+            + " %"
+            + (known ? "." : ", taken until its sheet says."),
+        new Place(0, 0, s.throatMm() + lift),
+        SOLID);
+  }
+}
