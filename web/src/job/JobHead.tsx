@@ -102,6 +102,12 @@ export function JobHead({ job, desk, make }: Props) {
             <Dropdown.Item as="button" onClick={() => make('threeMf')} disabled={!job.hasShape}>
               Pieces of the mould, 3MF
             </Dropdown.Item>
+            <Dropdown.Item href={`/api/jobs/${job.id}/formers.zip`} disabled={!job.dipstick}>
+              Keys, sprue and corners, STL
+            </Dropdown.Item>
+            <Dropdown.Item href={`/api/jobs/${job.id}/formers.3mf`} disabled={!job.dipstick}>
+              Keys, sprue and corners, 3MF
+            </Dropdown.Item>
             <Dropdown.Divider />
             <Dropdown.Item
               as="button"

@@ -96,6 +96,14 @@ public record SectionDrawing(
         cut, at, from, to, left, bottom, right, top, List.copyOf(all), dimensions);
   }
 
+  /** With one more measure set out. */
+  public SectionDrawing with(Dimension dimension) {
+    List<Dimension> all = new ArrayList<>(dimensions);
+    all.add(dimension);
+    return new SectionDrawing(
+        cut, at, from, to, left, bottom, right, top, shapes, List.copyOf(all));
+  }
+
   /** Points of an outline closer to it than this share of the drawing are left out. */
   private static final double FINE = 1.0 / 3000;
 

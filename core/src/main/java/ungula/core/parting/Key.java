@@ -1,5 +1,8 @@
 package ungula.core.parting;
 
+import ungula.core.master.Tessellation;
+import ungula.core.mesh.TriangleMesh;
+
 /**
  * One key of a parting, seen from above.
  *
@@ -12,6 +15,11 @@ package ungula.core.parting;
  */
 public record Key(
     double x, double y, double diameterMm, double heightMm, boolean domed, boolean up) {
+
+  /** Chords round it and up it, where it is made solid. */
+  private static final int AROUND = 96;
+
+  private static final int RISE = 24;
 
   /** How far it lifts the parting at a place, mm; negative where it hangs. */
   double at(double px, double py) {
@@ -36,6 +44,30 @@ public record Key(
       ring[2 * i + 1] = y + r * Math.sin(angle);
     }
     return ring;
+  }
+
+  /** It alone, standing on z = 0. */
+  public TriangleMesh solid() {
+    double rim = diameterMm / 2;
+    if (!domed) {
+      return Tessellation.turned(
+          new double[][] {{0, 0}, {rim, 0}, {rim, heightMm}, {0, heightMm}}, AROUND);
+    }
+    double ball = ballMm();
+    double[][] profile = new double[RISE + 2][];
+    profile[0] = new double[] {0, 0};
+    double half = Math.asin(Math.min(1, rim / ball));
+    if (heightMm > ball) {
+      half = Math.PI - half;
+    }
+    for (int i = 0; i <= RISE; i++) {
+      double angle = half * (RISE - i) / RISE;
+      profile[i + 1] =
+          new double[] {ball * Math.sin(angle), ball * Math.cos(angle) - (ball - heightMm)};
+    }
+    profile[RISE + 1] = new double[] {0, heightMm};
+    profile[1] = new double[] {rim, 0};
+    return Tessellation.turned(profile, AROUND);
   }
 
   /** Radius of the ball it is a cap of. */

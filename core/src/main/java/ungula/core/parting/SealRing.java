@@ -2,10 +2,17 @@ package ungula.core.parting;
 
 import java.util.List;
 import java.util.stream.IntStream;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.operation.distance.IndexedFacetDistance;
+import ungula.core.field.IsoSurface;
+import ungula.core.geometry.Box3;
+import ungula.core.geometry.Vec3;
 import ungula.core.mesh.Rings;
+import ungula.core.mesh.TriangleMesh;
 
 /**
  * A ridge all round the cavity on the lower half, and its groove in the upper: it registers the
@@ -28,6 +35,11 @@ public record SealRing(List<double[]> line, double widthMm, double heightMm) {
   private static final double TOP = 2.0 / 3;
 
   private static final int CORNER = 16;
+
+  /** Detail of the ring made solid. */
+  private static final double FINE_MM = 0.75;
+
+  private static final double TOUCH_MM = 1e-4;
 
   /** Round the outside of everything cast. */
   static SealRing round(Geometry cavity) {
@@ -68,6 +80,29 @@ public record SealRing(List<double[]> line, double widthMm, double heightMm) {
       return 0;
     }
     return fromLineMm <= top ? heightMm : heightMm * (foot - fromLineMm) / (foot - top);
+  }
+
+  /** The ring alone, standing on z = 0. */
+  public TriangleMesh solid() {
+    Geometry lines = centreLines();
+    Envelope e = lines.getEnvelopeInternal();
+    double h = Math.min(FINE_MM, heightMm / 8);
+    double pad = widthMm / 2 + 2 * h;
+    Box3 box =
+        new Box3(
+            new Vec3(e.getMinX() - pad, e.getMinY() - pad, -2 * h),
+            new Vec3(e.getMaxX() + pad, e.getMaxY() + pad, heightMm + 2 * h));
+    IndexedFacetDistance near = new IndexedFacetDistance(lines);
+    return IsoSurface.of(
+        (x, y, z) -> {
+          double off = near.distance(Rings.JTS.createPoint(new Coordinate(x, y)));
+          double over = off >= widthMm / 2 ? off - widthMm / 2 : z - at(off);
+          double d = Math.max(over, -z);
+          // a corner exactly on the surface would collapse triangles
+          return Math.abs(d) < TOUCH_MM ? Math.copySign(TOUCH_MM, d) : d;
+        },
+        box,
+        (int) Math.ceil(box.longest() / h));
   }
 
   Geometry centreLines() {

@@ -14,8 +14,11 @@ import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.MouldPicture;
 import ungula.core.mould.SectionDrawing;
+import ungula.core.mould.SectionDrawing.Dimension;
 import ungula.core.mould.SectionDrawing.Role;
+import ungula.core.mould.SectionDrawing.Side;
 import ungula.core.parting.Parting;
+import ungula.core.quantity.Length;
 
 /** Drawings of a job as it stands, for the page and for paper. */
 @Component
@@ -50,13 +53,23 @@ public class Drawings {
       drawing =
           cut == Cut.TOP
               ? drawing.with(Role.KEY, parting.get().keysFromAbove())
-              : drawing.with(Role.PARTING, parting.get().cut(cut, drawing.at()));
+              : withLevel(job, drawing.with(Role.PARTING, parting.get().cut(cut, drawing.at())));
     }
     if (job.plan().cut().isPresent()) {
       List<double[]> shadow = shapes.posed(job.choices()).map(PosedMaster::shadow).orElseThrow();
       drawing = drawing.with(Role.CUT_LINE, List.of(job.plan().cut().get().seen(cut, box, shadow)));
     }
     return withAir(job, withSprue(job, withCore(job, drawing, cut), cut), cut);
+  }
+
+  /** How far up the master the halves meet. */
+  private static SectionDrawing withLevel(Jobs.Job job, SectionDrawing drawing) {
+    double below = job.box().belowMm();
+    double level = job.plan().parting().orElseThrow().levelMm();
+    String text = Length.format(level - below, job.choices().units());
+    return level - below < 1
+        ? drawing
+        : drawing.with(new Dimension(Side.LEFT, 1, below, level, text, "parting.upMm"));
   }
 
   /** Without its print, which goes straight down through the plate. */

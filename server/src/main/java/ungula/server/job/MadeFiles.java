@@ -18,6 +18,7 @@ import java.util.zip.ZipOutputStream;
 import org.springframework.stereotype.Component;
 import ungula.core.field.Grid;
 import ungula.core.field.MendedCopy;
+import ungula.core.former.Former;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.TriangleMesh;
@@ -31,6 +32,7 @@ import ungula.server.DataFolder;
 import ungula.server.task.Tasks;
 import ungula.server.task.Tasks.Lane;
 import ungula.server.task.Tasks.TaskView;
+import ungula.server.web.Problem;
 
 /** Files that take a while to make, of each job those made last. */
 @Component
@@ -95,7 +97,7 @@ class MadeFiles {
   }
 
   @FunctionalInterface
-  private interface Content {
+  interface Content {
     void write(OutputStream to) throws IOException;
   }
 
@@ -149,6 +151,22 @@ class MadeFiles {
           put(job, Made.PIECES_3MF, out -> ThreeMfWriter.write(byName(pieces), out));
           put(job, Made.PIECES_STL, out -> zip(pieces, out));
         });
+  }
+
+  /** The small parts a mould asks for, ready to be written. */
+  static Content formers(Jobs.Job job, boolean threeMf) {
+    List<Piece> all =
+        Former.of(job.plan()).stream().map(f -> new Piece(f.name(), f.mesh())).toList();
+    if (all.isEmpty()) {
+      throw Problem.gone("A part to print");
+    }
+    return out -> {
+      if (threeMf) {
+        ThreeMfWriter.write(byName(all), out);
+      } else {
+        zip(all, out);
+      }
+    };
   }
 
   private static Map<String, TriangleMesh> byName(List<Piece> pieces) {

@@ -203,6 +203,26 @@ class ShapeController {
     return made(jobs.find(id), Made.PIECES_3MF, ", mould.3mf", "model/3mf");
   }
 
+  /** Keys, seal ring, the sprue's former and corners of the box, each a binary STL file. */
+  @GetMapping("/formers.zip")
+  ResponseEntity<StreamingResponseBody> formersStl(@PathVariable String id) {
+    return formers(jobs.find(id), false, ", parts.zip", "application/zip");
+  }
+
+  /** The same as one 3MF file. */
+  @GetMapping("/formers.3mf")
+  ResponseEntity<StreamingResponseBody> formers3mf(@PathVariable String id) {
+    return formers(jobs.find(id), true, ", parts.3mf", "model/3mf");
+  }
+
+  private static ResponseEntity<StreamingResponseBody> formers(
+      Jobs.Job job, boolean threeMf, String name, String type) {
+    MadeFiles.Content content = MadeFiles.formers(job, threeMf);
+    return Named.attachment(job.row().name() + name)
+        .contentType(MediaType.parseMediaType(type))
+        .body(content::write);
+  }
+
   /**
    * The master set down at z = 0 for drawing, little-endian: vertex count, triangle count, open
    * edge count as int32; x, y, z per vertex as float32 mm; three corners per triangle, then two per
