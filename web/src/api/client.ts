@@ -19,6 +19,7 @@ export type Work = components['schemas']['WorkView'];
 export type Stand = components['schemas']['StandView'];
 export type Stands = components['schemas']['StandsResponse'];
 export type Approach = components['schemas']['ApproachView'];
+export type Partition = components['schemas']['PartitionResponse'];
 export type Approaches = components['schemas']['ApproachesResponse'];
 export type Variant = components['schemas']['VariantView'];
 export type SurfacePoint = components['schemas']['SurfacePoint'];

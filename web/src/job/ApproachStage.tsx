@@ -3,11 +3,13 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { client, unwrap, type Job, type Variant } from '../api/client';
 import { big } from '../ui/big';
+import { Busy } from '../ui/Busy';
 import { FigureText } from '../ui/FigureText';
 import { Take } from './ApproachTable';
 import { variantsQuery } from './jobQueries';
 import type { ApproachDesk } from './useApproaches';
 import type { JobDesk } from './useJob';
+import { usePartition } from './usePartition';
 
 interface Props {
   job: Job;
@@ -66,8 +68,52 @@ export function ApproachStage({ job, desk, approaches }: Props) {
           </ul>
         </section>
       )}
+      <Pieces key={job.id} job={job} />
       <Variants job={job} desk={desk} />
     </>
+  );
+}
+
+/** What more pieces would free, each as it sees the master. */
+function Pieces({ job }: { job: Job }) {
+  const { data, working, ended, ask, stop } = usePartition(job);
+  return (
+    <section className="part" aria-label="More pieces">
+      <h2>More pieces</h2>
+      {working && <Busy {...working} stop={stop} />}
+      {ended && <p role="status">{ended}</p>}
+      {data && data.says !== '' ? (
+        <>
+          <p className="sentence">{data.says}</p>
+          <ol className="pieces">
+            {data.pieces.map((p, i) => (
+              <li key={p.picture}>
+                <img src={p.picture} alt="" width={160} height={133} />
+                <span>
+                  {i + 1}. {p.pull}
+                </span>
+                <span className="quiet">
+                  {i === 0 ? 'frees' : 'with it'} {p.freed}
+                </span>
+              </li>
+            ))}
+          </ol>
+          <p className="quiet small">
+            Each as the piece sees the master: green is what it frees, pale what those before it do,
+            red what neither does.
+          </p>
+        </>
+      ) : (
+        !working && (
+          <>
+            <p className="quiet">Where two halves do not free the master, more pieces may.</p>
+            <Button size="sm" variant="outline-primary" onClick={ask}>
+              See what each would free
+            </Button>
+          </>
+        )
+      )}
+    </section>
   );
 }
 

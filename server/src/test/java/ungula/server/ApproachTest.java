@@ -113,4 +113,30 @@ public class ApproachTest extends OnServer {
     double volume = server.job(back).get("figures").get("master.volume").get("value").asDouble();
     assertEquals(volume, rubber, 0.01 * rubber);
   }
+
+  @Test
+  public void piecesAreShownAsTheySeeTheMaster() throws Exception {
+    JsonNode s = server.get("/api/jobs/" + id + "/partition").body();
+    assertEquals(s.get("work").get("state").asString(), "OPEN");
+    assertEquals(s.get("says").asString(), "");
+    s = server.post("/api/jobs/" + id + "/partition", "").body();
+    while (s.get("work").get("state").asString().equals("WORKING")) {
+      Thread.onSpinWait();
+      s = server.get("/api/jobs/" + id + "/partition").body();
+    }
+    assertTrue(s.get("says").asString().contains("Two pieces"), s.toString());
+    JsonNode first = s.get("pieces").get(0);
+    assertTrue(first.get("pull").asString().startsWith("pulled "), s.toString());
+    byte[] picture = server.get(first.get("picture").asString()).raw();
+    assertEquals(new String(picture, 1, 3), "PNG");
+    String none = "/api/jobs/" + id + "/partition/picture?piece=9&of=x";
+    assertEquals(server.get(none).status(), 404);
+  }
+
+  @Test
+  public void partsToPrintLeaveTheServer() throws Exception {
+    byte[] zip = server.get("/api/jobs/" + id + "/formers.zip").raw();
+    assertEquals(new String(zip, 0, 2), "PK");
+    assertTrue(server.get("/api/jobs/" + id + "/formers.3mf").raw().length > 500);
+  }
 }

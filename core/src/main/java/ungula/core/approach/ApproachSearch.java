@@ -73,9 +73,6 @@ public final class ApproachSearch {
 
   private static final double CLEAR_MM = 12;
 
-  /** More are not worth making. */
-  private static final int MOST_PIECES = 3;
-
   /** Rubber under an overhang counts for so much rubber where a way to stand is chosen. */
   private static final double OVERHANG = 3;
 
@@ -492,7 +489,7 @@ public final class ApproachSearch {
           + share
           + " of its surface all the same.";
     }
-    return pieces == MOST_PIECES
+    return pieces == PieceCover.MOST
         ? " Three pieces, each pulled its own way, free " + share + " of its surface."
         : " It would take "
             + pieces

@@ -1,6 +1,7 @@
 package ungula.core.mould;
 
 import java.util.Arrays;
+import java.util.function.IntFunction;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.TriangleMesh;
@@ -14,6 +15,8 @@ public final class MouldPicture {
   private static final int FINER = 2;
   private static final Vec3 LIGHT = new Vec3(-0.35, -0.65, 0.68).unit();
   private static final int[] MASTER = {0xe9, 0xdd, 0xc6};
+  private static final int[] FREED = {0x8f, 0xc0, 0xa3};
+  private static final int[] LOCKED = {0xb8, 0x5c, 0x4c};
   private static final int[] RUBBER = {0x6f, 0xa9, 0xb4};
   private static final int[] INK = {0x1d, 0x2a, 0x36};
 
@@ -29,9 +32,18 @@ public final class MouldPicture {
   private final float[] depth;
 
   private MouldPicture(int width, int height, Vec3 size, double middle) {
+    this(
+        width,
+        height,
+        size,
+        middle,
+        Rotation.about(new Vec3(1, 0, 0), -62).after(Rotation.about(Vec3.UP, 32)).matrix());
+  }
+
+  private MouldPicture(int width, int height, Vec3 size, double middle, double[] view) {
+    this.view = view;
     this.width = width * FINER;
     this.height = height * FINER;
-    view = Rotation.about(new Vec3(1, 0, 0), -62).after(Rotation.about(Vec3.UP, 32)).matrix();
     double spanX = Math.abs(view[0]) * size.x() + Math.abs(view[1]) * size.y();
     double spanY =
         Math.abs(view[3]) * size.x() + Math.abs(view[4]) * size.y() + Math.abs(view[5]) * size.z();
@@ -41,6 +53,31 @@ public final class MouldPicture {
     pixels = new float[4 * this.width * this.height];
     depth = new float[this.width * this.height];
     Arrays.fill(depth, Float.NEGATIVE_INFINITY);
+  }
+
+  /**
+   * A master as the piece of a mould sees it that is pulled off it: all it frees is in sight.
+   *
+   * @param of by facet: the piece that frees it
+   * @param piece seen from; what it frees is green, what others free before it pale, the rest red
+   */
+  public static int[] seenBy(
+      TriangleMesh master, Vec3 pull, byte[] of, int piece, int width, int height) {
+    Rotation towards = Rotation.bringing(pull, Vec3.UP);
+    Vec3 up = towards.apply(Vec3.UP);
+    double turn = 90 - Math.toDegrees(Math.atan2(up.y(), up.x()));
+    boolean level = Math.hypot(up.x(), up.y()) > 1e-6;
+    TriangleMesh seen =
+        master.moved(1, Rotation.about(Vec3.UP, level ? turn : 0).after(towards), Vec3.ZERO);
+    Vec3 c = seen.bounds().centre();
+    MouldPicture p =
+        new MouldPicture(width, height, seen.bounds().size(), 0, Rotation.NONE.matrix());
+    p.mesh(
+        seen.moved(1, Rotation.NONE, c.times(-1)),
+        0,
+        Vec3.UP,
+        t -> of[t] == piece ? FREED : of[t] >= 0 && of[t] < piece ? MASTER : LOCKED);
+    return p.result();
   }
 
   /**
@@ -127,6 +164,13 @@ public final class MouldPicture {
   }
 
   private void mesh(TriangleMesh mesh, double lift) {
+    mesh(mesh, lift, LIGHT, t -> MASTER);
+  }
+
+  /**
+   * @param colour by facet
+   */
+  private void mesh(TriangleMesh mesh, double lift, Vec3 light, IntFunction<int[]> colour) {
     double[] p = mesh.xyz();
     int[] c = mesh.corners();
     int n = mesh.vertexCount();
@@ -145,13 +189,14 @@ public final class MouldPicture {
       Vec3 cross = mesh.vertex(c[t + 1]).minus(a).cross(mesh.vertex(c[t + 2]).minus(a));
       double norm = cross.norm();
       if (norm > 0) {
-        double lambert = Math.max(0, cross.dot(LIGHT) / norm);
-        triangle(s, c[t], c[t + 1], c[t + 2], (float) (0.42 + 0.58 * lambert));
+        double lambert = Math.max(0, cross.dot(light) / norm);
+        float shade = (float) (0.42 + 0.58 * lambert);
+        triangle(s, c[t], c[t + 1], c[t + 2], shade, colour.apply(t / 3));
       }
     }
   }
 
-  private void triangle(float[] s, int i, int j, int k, float shade) {
+  private void triangle(float[] s, int i, int j, int k, float shade, int[] colour) {
     float x0 = s[3 * i];
     float y0 = s[3 * i + 1];
     float x1 = s[3 * j];
@@ -181,7 +226,7 @@ public final class MouldPicture {
         if (d > depth[at]) {
           depth[at] = d;
           for (int channel = 0; channel < 3; channel++) {
-            pixels[4 * at + channel] = MASTER[channel] * shade;
+            pixels[4 * at + channel] = colour[channel] * shade;
           }
           pixels[4 * at + 3] = 1;
         }

@@ -1,6 +1,7 @@
 package ungula.core.release;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import ungula.core.geometry.Directions;
@@ -30,6 +31,17 @@ public record PieceCover(List<Vec3> pulls, List<Double> freed) {
   private static final double WORTH = 0.01;
 
   private static final double START = 4e-6;
+
+  private static final int PORTIONS = 32;
+
+  /** More pieces are not worth making. */
+  public static final int MOST = 3;
+
+  /** Stands for no piece. */
+  public static final byte NONE = (byte) 255;
+
+  /** Changes when the same body comes out otherwise: old answers are made again. */
+  public static final int VERSION = 1;
 
   public static PieceCover of(TriangleMesh mesh, Parallel parallel) {
     int[] places = places(mesh);
@@ -70,16 +82,47 @@ public record PieceCover(List<Vec3> pulls, List<Double> freed) {
   }
 
   private static BitSet seen(TriangleMesh mesh, Columns columns, int[] places, Vec3 pull, int way) {
-    double start = START * mesh.bounds().diagonal();
     BitSet seen = new BitSet(places.length);
     for (int i = 0; i < places.length; i++) {
-      Vec3 n = mesh.areaVector(places[i]);
-      if (n.norm() > 0 && n.unit().dot(pull) >= -1e-6) {
-        Vec3 p = mesh.middle(places[i]).plus(n.unit().times(start));
-        seen.set(i, columns.look(p.x(), p.y(), p.z(), way, places[i]) == 0);
-      }
+      seen.set(i, free(mesh, columns, places[i], pull, way));
     }
     return seen;
+  }
+
+  private static boolean free(TriangleMesh mesh, Columns columns, int t, Vec3 pull, int way) {
+    Vec3 n = mesh.areaVector(t);
+    if (!(n.norm() > 0) || n.unit().dot(pull) < -1e-6) {
+      return false;
+    }
+    Vec3 p = mesh.middle(t).plus(n.unit().times(START * mesh.bounds().diagonal()));
+    return columns.look(p.x(), p.y(), p.z(), way, t) == 0;
+  }
+
+  /**
+   * The piece that frees each facet: the first that does.
+   *
+   * @param mesh the same
+   * @return its number from 0; {@link #NONE} where none does
+   */
+  public byte[] byFacet(TriangleMesh mesh, Parallel parallel) {
+    byte[] piece = new byte[mesh.triangleCount()];
+    Arrays.fill(piece, NONE);
+    for (int k = 0; k < pulls.size(); k++) {
+      Vec3 pull = pulls.get(k);
+      Columns columns = new Columns(mesh, pull);
+      byte number = (byte) k;
+      parallel.each(
+          PORTIONS,
+          part -> {
+            int to = (int) ((long) piece.length * (part + 1) / PORTIONS);
+            for (int t = (int) ((long) piece.length * part / PORTIONS); t < to; t++) {
+              if (piece[t] == NONE && free(mesh, columns, t, pull, Columns.BEFORE)) {
+                piece[t] = number;
+              }
+            }
+          });
+    }
+    return piece;
   }
 
   private static PieceCover cover(List<Vec3> ways, BitSet[] seen) {
@@ -105,6 +148,22 @@ public record PieceCover(List<Vec3> pulls, List<Double> freed) {
       freed.add((double) free.cardinality() / PLACES);
     }
     return new PieceCover(List.copyOf(pulls), List.copyOf(freed));
+  }
+
+  /** Whether to make so many, and what else to do. */
+  public String says() {
+    String share = Math.round(100 * freedByAll()) + " %";
+    if (pieces() <= 2) {
+      return "Two pieces, pulled apart as shown, free " + share + " of its surface.";
+    }
+    return pieces() == MOST
+        ? "Three pieces, each pulled its own way, free " + share + " of its surface."
+        : "It would take "
+            + pieces()
+            + " pieces to free "
+            + share
+            + " of its surface, more than is worth making: plug what only the last of them frees,"
+            + " give it slope, or cut that limb off.";
   }
 
   public int pieces() {

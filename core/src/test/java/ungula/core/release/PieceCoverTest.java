@@ -4,11 +4,14 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 import static ungula.core.Near.absolute;
 
+import java.util.List;
 import org.testng.annotations.Test;
 import ungula.core.Shapes;
 import ungula.core.demo.HarbourShapes;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.Tessellation;
+import ungula.core.mesh.TriangleMesh;
+import ungula.core.mould.MouldPicture;
 import ungula.core.work.Parallel;
 
 public class PieceCoverTest {
@@ -61,5 +64,45 @@ public class PieceCoverTest {
     for (int i = 1; i < octopus.pieces(); i++) {
       assertTrue(octopus.freed().get(i) > octopus.freed().get(i - 1));
     }
+  }
+
+  /** By facets all of the surface is looked at, by places 3 000 of it: they agree. */
+  @Test
+  public void whatEachFacetIsFreedByAddsUpToTheShares() {
+    for (TriangleMesh mesh : List.of(HarbourShapes.octopus(), Shapes.torus())) {
+      PieceCover cover = PieceCover.of(mesh, Parallel.ALL);
+      byte[] by = cover.byFacet(mesh, Parallel.ALL);
+      double[] area = new double[cover.pieces() + 1];
+      double all = 0;
+      for (int t = 0; t < by.length; t++) {
+        double mm2 = mesh.areaVector(t).norm();
+        area[by[t] == PieceCover.NONE ? cover.pieces() : by[t]] += mm2;
+        all += mm2;
+      }
+      double sum = 0;
+      for (int k = 0; k < cover.pieces(); k++) {
+        sum += area[k];
+        absolute(sum / all, cover.freed().get(k), 0.03);
+      }
+    }
+  }
+
+  /** Seen along its pull a ball shows its half, all of it freed: green, and round. */
+  @Test
+  public void aPieceSeesAllItFrees() {
+    TriangleMesh ball = Shapes.sphere();
+    PieceCover cover = PieceCover.of(ball, Parallel.ALL);
+    byte[] by = cover.byFacet(ball, Parallel.ALL);
+    int[] picture = MouldPicture.seenBy(ball, cover.pulls().get(0), by, 0, 60, 60);
+    int drawn = 0;
+    int green = 0;
+    for (int argb : picture) {
+      if (argb >>> 24 > 200) {
+        drawn++;
+        green += (argb >> 8 & 255) > (argb >> 16 & 255) ? 1 : 0;
+      }
+    }
+    absolute(drawn, Math.PI / 4 * Math.pow(0.92 * 60, 2), 80);
+    assertTrue(green > 0.97 * drawn, green + " of " + drawn);
   }
 }

@@ -139,6 +139,12 @@ public class Drawings {
     return image(MouldPicture.of(master, null, width, height), width, height);
   }
 
+  /** A master as a piece of its mould sees it. */
+  public static BufferedImage seenBy(
+      TriangleMesh master, Vec3 pull, byte[] by, int piece, int width, int height) {
+    return image(MouldPicture.seenBy(master, pull, by, piece, width, height), width, height);
+  }
+
   private static BufferedImage image(int[] argb, int width, int height) {
     BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
     image.setRGB(0, 0, width, height, argb, 0, width);

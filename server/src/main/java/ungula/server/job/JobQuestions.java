@@ -10,12 +10,14 @@ import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.mark.Marks;
 import ungula.core.master.Solid;
+import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
 import ungula.core.orient.StandSearch;
 import ungula.core.plan.Choices;
 import ungula.core.plan.Workshop;
 import ungula.core.plate.Plate;
 import ungula.core.quantity.Units;
+import ungula.core.release.PieceCover;
 import ungula.core.rubber.Product;
 import ungula.core.study.FormStudy;
 import ungula.core.study.ShapeStudy;
@@ -45,6 +47,8 @@ public class JobQuestions {
       int version, Body body, Rotation turn, Plate plate, ShapeStudy.Question question) {}
 
   private record AskedOfForm(int version, Body body) {}
+
+  private record AskedOfPieces(int version, Body body) {}
 
   private record AskedOfStands(int version, Body body, double volumeMm3) {}
 
@@ -112,6 +116,20 @@ public class JobQuestions {
             keep.keep(
                 FormStudy.of(shapes.asModelled(c).orElseThrow(), Parallel.ALL, progress),
                 new byte[0]));
+  }
+
+  /** How many pieces would free it. Its values by facet: the piece that does. */
+  public Question<PieceCover> pieces(Choices c) {
+    return studies.question(
+        new AskedOfPieces(PieceCover.VERSION, body(c)),
+        PieceCover.class,
+        (known, keep, progress) -> {
+          progress.at("Pulling pieces off it", 0.1);
+          TriangleMesh mesh = shapes.asModelled(c).orElseThrow();
+          PieceCover cover = PieceCover.of(mesh, Parallel.ALL);
+          progress.at("Seeing what each frees", 0.6);
+          keep.keep(cover, cover.byFacet(mesh, Parallel.ALL));
+        });
   }
 
   /** Every way the master could stand. */

@@ -155,7 +155,7 @@ public class Jobs {
   }
 
   /** Changes when the master's surface does. */
-  static String surfaceKey(Choices c) {
+  public static String surfaceKey(Choices c) {
     return Choices.fingerprint(
         c.master().source(), c.master().model(), c.master().unitMm(), c.master().solid());
   }

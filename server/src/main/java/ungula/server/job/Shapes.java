@@ -108,7 +108,7 @@ public class Shapes {
   }
 
   /** The master in the model's axes, in millimetres; empty when there is no mesh. */
-  Optional<TriangleMesh> asModelled(Choices choices) {
+  public Optional<TriangleMesh> asModelled(Choices choices) {
     Choices.Master m = choices.master();
     if (m.source() == Source.FILE && m.model() != null) {
       double unit = unitMm(choices);

@@ -113,7 +113,7 @@ public class Studies {
   }
 
   /** Values by facet that go with the answer. */
-  Optional<byte[]> facets(Question<?> q) {
+  public Optional<byte[]> facets(Question<?> q) {
     return Optional.ofNullable(mapper.facets(q.id)).map(StudyMapper.Facets::facets);
   }
 
