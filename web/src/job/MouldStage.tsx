@@ -58,6 +58,9 @@ export function MouldStage({ job, desk, children }: Props) {
             <Row job={job} k="box.thinnest" name={job.figures['box.thinnest']?.label ?? ''} />
             <Row job={job} k="box.cost" name="Sheet for walls and base" />
             <Row job={job} k="box.seal" name="Joints to seal" />
+            {job.figures['fits.boards'] && (
+              <Row job={job} k="fits.boards" name={job.figures['fits.boards'].label} />
+            )}
           </tbody>
         </table>
       </div>

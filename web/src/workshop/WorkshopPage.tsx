@@ -12,6 +12,17 @@ const workshopQuery = queryOptions({
   queryFn: () => unwrap(client.GET('/api/workshop')),
 });
 
+const RACK = [
+  ['foamBoard6', '6 mm foam board'],
+  ['foamBoard10', '10 mm foam board'],
+  ['styrene2', '2 mm styrene'],
+  ['acrylic3', '3 mm acrylic'],
+  ['card2', '2 mm card'],
+  ['ply12', '12 mm ply'],
+  ['melamine16', '16 mm melamine board'],
+  ['mdf18', '18 mm MDF'],
+] as const;
+
 export function WorkshopPage() {
   const { data: workshop } = useQuery(workshopQuery);
   const queries = useQueryClient();
@@ -79,6 +90,29 @@ export function WorkshopPage() {
               One person lifts <Word k="equipment.liftG" after="," /> and pours from a bucket with
               up to <Word k="equipment.bucketG" /> of rubber.
             </p>
+            <h2 className="part">On the rack</h2>
+            <table className="compare rack">
+              <thead>
+                <tr>
+                  <th scope="col">Sheet for boxes</th>
+                  <th scope="col">A board is</th>
+                  <th scope="col">There are</th>
+                </tr>
+              </thead>
+              <tbody>
+                {RACK.map(([key, text]) => (
+                  <tr key={key}>
+                    <td>{text}</td>
+                    <td>
+                      <Word k={`rack.${key}.lengthMm`} /> by <Word k={`rack.${key}.widthMm`} />
+                    </td>
+                    <td>
+                      <Word k={`rack.${key}.count`} />
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
           </WordContext.Provider>
         )}
       </main>

@@ -6,12 +6,16 @@ import static ungula.core.working.Given.Source.DEFAULT;
 
 import java.util.ArrayList;
 import java.util.List;
+import ungula.core.cutlist.Boards;
 import ungula.core.cutlist.CutPart;
 import ungula.core.fit.Pot;
+import ungula.core.mould.SheetStock;
+import ungula.core.plan.Caution.Fix;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Volume;
+import ungula.core.sentence.WordBook.Edit;
 import ungula.core.working.Working;
 
 /** Whether a mould fits what the workshop has: its pot, chamber and cutter, and a person's back. */
@@ -19,6 +23,9 @@ final class Fits {
 
   /** Rubber under vacuum rises to this many times its volume. */
   private static final double RISE = 5;
+
+  /** Other sheets offered. */
+  private static final int OTHERS = 2;
 
   private final Planner p;
   private final Workshop.Equipment equipment;
@@ -35,6 +42,7 @@ final class Fits {
     f.pot();
     f.chamber();
     f.bed();
+    f.rack();
     f.weight();
     return f.found;
   }
@@ -44,7 +52,11 @@ final class Fits {
   }
 
   private void add(String id, String stage, String title, String text) {
-    found.add(new Caution(id, NOTE, stage, title, text, null, List.of()));
+    add(id, stage, title, text, List.of());
+  }
+
+  private void add(String id, String stage, String title, String text, List<Fix> fixes) {
+    found.add(new Caution(id, NOTE, stage, title, text, null, fixes));
   }
 
   private void pot() {
@@ -136,6 +148,71 @@ final class Fits {
           "Larger than the cutter's bed: " + String.join(", ", large).toLowerCase(),
           "Cut by hand from the drawing, or in pieces that are joined over a batten.");
     }
+  }
+
+  /** Whether the sheet the box is cut from is there. */
+  private void rack() {
+    SheetStock sheet = p.choices.mould().sheet();
+    Rack.Board board = p.workshop.rack().of(sheet);
+    if (!board.known()) {
+      return;
+    }
+    String size = Length.format2(board.longerMm(), board.shorterMm(), p.units);
+    Boards needed = Boards.of(p.cuts, board.longerMm(), board.shorterMm());
+    p.figures.put(
+        "fits.boards",
+        "boards of " + sheet.text(),
+        needed.count(),
+        needed.count() + (needed.count() == 1 ? " board of " : " boards of ") + size,
+        Working.of("parts laid in strips across each board, the widest first")
+            .given("board", size, DEFAULT)
+            .given("saw or knife takes", mm(Boards.KERF_MM), DEFAULT)
+            .step(
+                needed.tooLarge().isEmpty()
+                    ? ""
+                    : "Without what is larger than a board: "
+                        + String.join(", ", needed.tooLarge()).toLowerCase()
+                        + ".")
+            .done());
+    if (!needed.tooLarge().isEmpty()) {
+      add(
+          "board.small",
+          "mould",
+          "Larger than a board: " + String.join(", ", needed.tooLarge()).toLowerCase(),
+          "Boards of "
+              + sheet.text()
+              + " are "
+              + size
+              + ". Join two over a batten outside, and seal the joint.",
+          others(sheet));
+    } else if (board.count() != null && board.count() < needed.count()) {
+      add(
+          "board.short",
+          "mould",
+          "The box takes "
+              + needed.count()
+              + (needed.count() == 1 ? " board, " : " boards, ")
+              + (board.count() == 0 ? "none is there" : board.count() + " there"),
+          "Of " + sheet.text() + ", " + size + " each.",
+          others(sheet));
+    }
+  }
+
+  /** Sheet on the rack that would do instead. */
+  private List<Fix> others(SheetStock but) {
+    List<Fix> fixes = new ArrayList<>();
+    for (SheetStock other : SheetStock.values()) {
+      Rack.Board board = p.workshop.rack().of(other);
+      if (other == but || !board.known()) {
+        continue;
+      }
+      Boards needed = Boards.of(p.cuts, board.longerMm(), board.shorterMm());
+      boolean enough = board.count() == null || board.count() >= needed.count();
+      if (enough && needed.tooLarge().isEmpty() && fixes.size() < OTHERS) {
+        fixes.add(new Prices(p).fix("Take " + other.text(), Edit.of("mould.sheet", other.name())));
+      }
+    }
+    return fixes;
   }
 
   private void weight() {

@@ -1,6 +1,7 @@
 package ungula.core.plan;
 
 import ungula.core.fit.Pot;
+import ungula.core.mould.SheetStock;
 import ungula.core.quantity.Choosable;
 import ungula.core.quantity.Units;
 import ungula.core.sentence.Kind;
@@ -19,6 +20,7 @@ import ungula.core.sentence.WordBook;
  * @param roomC temperature of the room
  * @param paper for printed sheets
  * @param equipment there is
+ * @param rack of sheet there is
  */
 public record Workshop(
     String name,
@@ -30,11 +32,13 @@ public record Workshop(
     double cupLossMm3,
     double roomC,
     Paper paper,
-    Equipment equipment) {
+    Equipment equipment,
+    Rack rack) {
 
   /** What was kept before equipment was asked about has none. */
   public Workshop {
     equipment = equipment == null ? Equipment.NONE : equipment;
+    rack = rack == null ? Rack.EMPTY : rack;
   }
 
   /**
@@ -93,28 +97,55 @@ public record Workshop(
 
   public static final Workshop DEFAULT =
       new Workshop(
-          "My workshop", "€", Units.METRIC, 2500, 5, 2, 10_000, 21, Paper.A4, Equipment.NONE);
+          "My workshop",
+          "€",
+          Units.METRIC,
+          2500,
+          5,
+          2,
+          10_000,
+          21,
+          Paper.A4,
+          Equipment.NONE,
+          Rack.EMPTY);
 
   public static WordBook<Workshop> words() {
-    return new WordBook<Workshop>()
-        .word("name", "name of the workshop", Kind.text(60))
-        .word("currency", "currency", Kind.text(4))
-        .word("units.display", "units of new jobs", Kind.choice(Units.Display.class))
-        .word("units.gallon", "gallon of new jobs", Kind.choice(Units.Gallon.class))
-        .word("handMixG", "heaviest batch stirred by hand", Kind.mass(50_000))
-        .word("allowancePct", "least allowance", Kind.percent(0, 50))
-        .word("cupLossPct", "lost on cup and stick, as a share", Kind.percent(0, 30))
-        .word("cupLossMm3", "lost on cup and stick in every batch", Kind.volume(1e6))
-        .word("roomC", "room temperature", Kind.temperature(-10, 50))
-        .word("paper", "paper", Kind.choice(Paper.class))
-        .open("equipment.potDiameterMm", "inside of the pressure pot, across", inside(), "?")
-        .open("equipment.potHeightMm", "inside of the pressure pot, high", inside(), "?")
-        .open("equipment.chamberDiameterMm", "inside of the vacuum chamber, across", inside(), "?")
-        .open("equipment.chamberHeightMm", "inside of the vacuum chamber, high", inside(), "?")
-        .open("equipment.bedLengthMm", "length of the cutter's bed", inside(), "?")
-        .open("equipment.bedWidthMm", "width of the cutter's bed", inside(), "?")
-        .word("equipment.liftG", "what one person lifts", Kind.mass(200_000))
-        .word("equipment.bucketG", "rubber in one bucket", Kind.mass(200_000));
+    WordBook<Workshop> words =
+        new WordBook<Workshop>()
+            .word("name", "name of the workshop", Kind.text(60))
+            .word("currency", "currency", Kind.text(4))
+            .word("units.display", "units of new jobs", Kind.choice(Units.Display.class))
+            .word("units.gallon", "gallon of new jobs", Kind.choice(Units.Gallon.class))
+            .word("handMixG", "heaviest batch stirred by hand", Kind.mass(50_000))
+            .word("allowancePct", "least allowance", Kind.percent(0, 50))
+            .word("cupLossPct", "lost on cup and stick, as a share", Kind.percent(0, 30))
+            .word("cupLossMm3", "lost on cup and stick in every batch", Kind.volume(1e6))
+            .word("roomC", "room temperature", Kind.temperature(-10, 50))
+            .word("paper", "paper", Kind.choice(Paper.class))
+            .open("equipment.potDiameterMm", "inside of the pressure pot, across", inside(), "?")
+            .open("equipment.potHeightMm", "inside of the pressure pot, high", inside(), "?")
+            .open(
+                "equipment.chamberDiameterMm",
+                "inside of the vacuum chamber, across",
+                inside(),
+                "?")
+            .open("equipment.chamberHeightMm", "inside of the vacuum chamber, high", inside(), "?")
+            .open("equipment.bedLengthMm", "length of the cutter's bed", inside(), "?")
+            .open("equipment.bedWidthMm", "width of the cutter's bed", inside(), "?")
+            .word("equipment.liftG", "what one person lifts", Kind.mass(200_000))
+            .word("equipment.bucketG", "rubber in one bucket", Kind.mass(200_000));
+    for (SheetStock sheet : SheetStock.values()) {
+      String board = Rack.word(sheet);
+      words
+          .open(board + ".lengthMm", "length of a board of " + sheet.text(), inside(), "?")
+          .open(board + ".widthMm", "width of a board of " + sheet.text(), inside(), "?")
+          .open(
+              board + ".count",
+              "boards of " + sheet.text(),
+              Kind.count("board", "boards", 0, 10_000),
+              "not counted");
+    }
+    return words;
   }
 
   private static Kind<Double> inside() {

@@ -15,6 +15,8 @@ import ungula.core.mesh.TriangleMesh;
 import ungula.core.mesh.io.StlWriter;
 import ungula.core.plan.ChoiceWords;
 import ungula.core.plan.Choices;
+import ungula.core.plan.Rack;
+import ungula.core.plan.Rack.Board;
 import ungula.core.plan.Workshop;
 import ungula.core.quantity.Units;
 import ungula.core.sentence.WordBook.Edit;
@@ -56,7 +58,16 @@ class DemoShelf {
             10_000,
             19,
             Workshop.Paper.A4,
-            new Workshop.Equipment(240.0, 280.0, 250.0, 300.0, 600.0, 400.0, 20_000, 10_000)));
+            new Workshop.Equipment(240.0, 280.0, 250.0, 300.0, 600.0, 400.0, 20_000, 10_000),
+            new Rack(
+                new Board(1000.0, 700.0, 6),
+                new Board(1000.0, 700.0, 2),
+                new Board(650.0, 500.0, 4),
+                new Board(600.0, 400.0, 3),
+                null,
+                new Board(1200.0, 600.0, 1),
+                new Board(2400.0, 600.0, 1),
+                null)));
     List<Entry> entries = new ArrayList<>();
     entries.add(
         entry(
