@@ -54,6 +54,15 @@ export function RubberStage({ job }: { job: Job }) {
               </>
             )}
           </p>
+          <p className="sentence">
+            Of cured offcuts of the same rubber it gets <Word k="rubber.offcutsMm3" />
+            {job.figures['offcuts.most'] && (
+              <>
+                ; <FigureText figure={job.figures['offcuts.most']} /> find room, clear of the master
+              </>
+            )}
+            .
+          </p>
           {base && <Poured job={job} first={first} other={other} />}
           <Buying job={job} />
         </>

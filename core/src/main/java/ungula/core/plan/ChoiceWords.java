@@ -319,6 +319,7 @@ public final class ChoiceWords {
         .open("rubber.allowancePct", "allowance", Kind.percent(0, 100), "by rule")
         .word(
             "rubber.batches", "number of batches", Kind.count("batch", "batches", 1, MOST_BATCHES))
+        .open("rubber.offcutsMm3", "cured offcuts put in", Kind.volume(LARGEST_MM3), "none")
         .open("rubber.additive.name", "additive", Kind.text(60), "an additive")
         .open("rubber.additive.dosePct", "dose of the additive", Kind.percent(0, 60), "nothing")
         .word("rubber.additive.of", "what the dose is a share of", Kind.choice(Additive.Of.class))

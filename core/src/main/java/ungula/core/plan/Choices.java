@@ -92,7 +92,7 @@ public record Choices(
         Weights.EQUAL,
         Channels.USUAL,
         Hollow.SOLID,
-        new Rubber(null, null, RatioMeant.NO, First.BASE, null, null, null, 1, Additive.NONE),
+        new Rubber(null, null, RatioMeant.NO, First.BASE, null, null, null, 1, Additive.NONE, null),
         Casting.NOTHING,
         Marks.NONE,
         Looked.NOTHING);
@@ -294,6 +294,7 @@ public record Choices(
    * @param allowancePct over the volume needed; null is by rule
    * @param batches of equal size
    * @param additive stirred in
+   * @param offcutsMm3 cured pieces of the same rubber put into the box; null is none
    */
   public record Rubber(
       String product,
@@ -304,7 +305,8 @@ public record Choices(
       Double secondG,
       Double allowancePct,
       int batches,
-      Additive additive) {}
+      Additive additive,
+      Double offcutsMm3) {}
 
   /**
    * How casting material gets into the mould and air out of it.

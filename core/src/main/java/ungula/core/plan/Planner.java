@@ -472,13 +472,19 @@ public final class Planner {
                     ml(loss),
                     DEFAULT)
                 .done());
-    mixMm3 = v + allowance;
+    Double put = choices.rubber().offcutsMm3();
+    double offcuts = put == null ? 0 : Math.min(put, v);
+    mixMm3 = v - offcuts + allowance;
     figures.volume(
         "rubber.mix",
         "rubber to mix",
         mixMm3,
-        Working.of("to mix = rubber in the box + allowance")
+        Working.of(
+                offcuts > 0
+                    ? "to mix = rubber in the box − offcuts + allowance"
+                    : "to mix = rubber in the box + allowance")
             .given("in the box", ml(v), COMPUTED)
+            .given("offcuts", ml(offcuts), CHOSEN)
             .given("allowance", ml(allowance), COMPUTED)
             .done());
   }

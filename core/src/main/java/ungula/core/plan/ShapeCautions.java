@@ -16,6 +16,7 @@ import ungula.core.form.Hollow;
 import ungula.core.form.ThinPart;
 import ungula.core.geometry.Vec3;
 import ungula.core.mark.Mark;
+import ungula.core.mould.Offcuts;
 import ungula.core.plan.Caution.Fix;
 import ungula.core.plan.Caution.Place;
 import ungula.core.quantity.Length;
@@ -72,6 +73,7 @@ final class ShapeCautions {
       c.blindHoles();
       c.thinParts();
       c.stretch();
+      c.offcuts();
     }
     return c.found;
   }
@@ -381,6 +383,32 @@ final class ShapeCautions {
   /** The mould is turned over to be cast in: what points up now points down then. */
   private static boolean pointsDown(ThinPart t) {
     return t.tip().z() - t.root().z() > 0.7 * t.tip().minus(t.root()).norm();
+  }
+
+  private void offcuts() {
+    Double put = p.choices.rubber().offcutsMm3();
+    double most = p.figures.value("offcuts.most");
+    if (put == null || put <= most * 1.001) {
+      return;
+    }
+    found.add(
+        new Caution(
+            "offcuts.many",
+            CHECK,
+            "rubber",
+            "More offcuts than there is room for",
+            "Further than "
+                + mm(Offcuts.CLEAR_MM)
+                + " from the master, "
+                + ml(most)
+                + " find room without touching each other. Closer, they show in a cast and turn"
+                + " the knife.",
+            null,
+            List.of(
+                new Fix(
+                    "Put in " + ml(most),
+                    "+" + ml(put - most) + " rubber",
+                    List.of(Edit.of("rubber.offcutsMm3", most / 1000 + " mL"))))));
   }
 
   private void stretch() {

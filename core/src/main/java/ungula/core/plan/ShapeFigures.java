@@ -7,6 +7,7 @@ import java.util.Comparator;
 import ungula.core.air.AirTraps;
 import ungula.core.air.PotPressure;
 import ungula.core.air.VentWay;
+import ungula.core.mould.Offcuts;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Units;
@@ -79,6 +80,17 @@ final class ShapeFigures {
         study.wall().mm(),
         Working.of("over each facet: to the box, the pour line, or a face that looks back")
             .given("across is", study.wall().facing() ? "the master itself" : "the box", COMPUTED)
+            .done());
+    figures.volume(
+        "offcuts.most",
+        "offcuts at most",
+        Offcuts.SHARE * study.offcutsMm3(),
+        Working.of("share of the rubber that is further from the master than the least")
+            .given("at least from the master", Length.format(Offcuts.CLEAR_MM, units), DEFAULT)
+            .given("rubber further off", Volume.format(study.offcutsMm3(), units), COMPUTED)
+            .given("share", Numbers.fixed(100 * Offcuts.SHARE, 0) + " %", DEFAULT)
+            .step("Of the same rubber only: another may keep the new one from curing.")
+            .plusMinus("± 2 %")
             .done());
     if (baseOpen) {
       figures.put(

@@ -18,6 +18,7 @@ import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.SurfacePoint;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.FacingFaces;
+import ungula.core.mould.Offcuts;
 import ungula.core.mould.RubberWall;
 import ungula.core.release.Locks;
 import ungula.core.release.Locks.LockedVolume;
@@ -43,6 +44,7 @@ import ungula.core.work.Progress;
  * @param wall how thick the rubber is
  * @param locks against pulling the mould up off the master
  * @param stretch a one-piece mould needs to come off
+ * @param offcutsMm3 room for cured offcuts
  */
 public record ShapeStudy(
     Inlet inlet,
@@ -57,10 +59,11 @@ public record ShapeStudy(
     List<Ceiling> castCeilings,
     Thinnest wall,
     LockSums locks,
-    Stretch stretch) {
+    Stretch stretch,
+    double offcutsMm3) {
 
   /** Changes when a study of the same question comes out otherwise: old ones are made again. */
-  public static final int VERSION = 4;
+  public static final int VERSION = 5;
 
   /** Cells of a room: a pocket of half a drop is found, and a study takes seconds. */
   private static final double CELLS = 6_000_000;
@@ -168,6 +171,7 @@ public record ShapeStudy(
     progress.at("Measuring the rubber", 0.85);
     RubberWall.Result wall = RubberWall.of(mesh, across, q.ring, q.inside.max().z(), q.baseOpen);
     progress.at("Pulling the mould off", 0.9);
+    double offcuts = Offcuts.roomMm3(mesh, q.inside, q.ring, parallel, progress.part(0.93, 1));
     Stretch stretch = Stretch.pulledUp(master.slicer(Cut.TOP), mesh.bounds().size().z(), parallel);
     ShapeStudy study =
         new ShapeStudy(
@@ -183,7 +187,8 @@ public record ShapeStudy(
             castCeilings(over, openings, q.baseOpen),
             new Thinnest(wall.thinnestMm(), wall.place(), wall.facing()),
             new LockSums(locks.releasedMm2(), locks.lockedMm2(), locks.volume()),
-            stretch);
+            stretch,
+            offcuts);
     byte[] share = new byte[locks.lockedShare().length];
     for (int t = 0; t < share.length; t++) {
       share[t] = (byte) Math.round(255 * locks.lockedShare()[t]);

@@ -73,7 +73,8 @@ public class ShapeCautionsTest {
         List.of(),
         new ShapeStudy.Thinnest(12, Vec3.ZERO, false),
         new ShapeStudy.LockSums(100, 200, new Locks.LockedVolume(300, 30, 8)),
-        new Stretch(stretch, 30, 10));
+        new Stretch(stretch, 30, 10),
+        40_000);
   }
 
   private static final FormStudy PLAIN = new FormStudy(List.of(), List.of());
@@ -275,12 +276,31 @@ public class ShapeCautionsTest {
             List.of(),
             s.wall(),
             s.locks(),
-            s.stretch());
+            s.stretch(),
+            s.offcutsMm3());
     Plan plan = plan(level, MARRAM);
     Caution c = caution(plan, "air.level").orElseThrow();
     assertTrue(c.text().contains("4.5 cm² lie within 3° of level"), c.text());
     assertTrue(c.text().contains("air has to go 22 mm sideways"), c.text());
     assertFalse(caution(plan, "air.castlevel").isPresent());
+  }
+
+  /** 40 mL lie far enough off: three tenths of it, 12 mL, may be offcuts. */
+  @Test
+  public void offcutsTakeThePlaceOfNewRubberAsFarAsThereIsRoom() {
+    ShapeStudy s = study(NONE, List.of(), NONE, NONE, 0);
+    Plan without = plan(s, MARRAM);
+    assertEquals(without.figures().get("offcuts.most").value(), 12_000, 1e-6);
+    Plan some = plan(s, MARRAM, Edit.of("rubber.offcutsMm3", "10 mL"));
+    double saved =
+        without.figures().get("rubber.mix").value() - some.figures().get("rubber.mix").value();
+    assertEquals(saved, 10_000, 1e-6);
+    assertEquals(
+        some.figures().get("rubber.box").value(), without.figures().get("rubber.box").value());
+    assertFalse(caution(some, "offcuts.many").isPresent());
+    Plan many = plan(s, MARRAM, Edit.of("rubber.offcutsMm3", "50 mL"));
+    Edit fix = caution(many, "offcuts.many").orElseThrow().fixes().get(0).edits().get(0);
+    assertFalse(caution(plan(s, MARRAM, fix), "offcuts.many").isPresent());
   }
 
   @Test

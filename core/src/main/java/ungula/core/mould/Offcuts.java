@@ -1,0 +1,56 @@
+package ungula.core.mould;
+
+import java.util.List;
+import ungula.core.field.DistanceField;
+import ungula.core.field.Grid;
+import ungula.core.field.Reach;
+import ungula.core.geometry.Box3;
+import ungula.core.mesh.Outline;
+import ungula.core.mesh.TriangleMesh;
+import ungula.core.work.Parallel;
+import ungula.core.work.Progress;
+
+/** Where cured pieces of the same rubber may take the place of new: nowhere near the master. */
+public final class Offcuts {
+
+  /** Closer to the master they would show in the cast, or be felt by the knife. */
+  public static final double CLEAR_MM = 10;
+
+  /** Of the room there is: they must not touch each other. */
+  public static final double SHARE = 0.3;
+
+  /** Cells of the room: it is told to a few per cent. */
+  private static final double CELLS = 600_000;
+
+  private Offcuts() {}
+
+  /**
+   * Room in a box further than {@link #CLEAR_MM} from the master, mm³.
+   *
+   * @param master as it stands in the box
+   * @param inside what the box fits in, up to the pour line
+   * @param ring of the walls' insides, seen from above
+   * @throws java.util.concurrent.CancellationException when the progress says that nobody waits
+   */
+  public static double roomMm3(
+      TriangleMesh master, Box3 inside, double[] ring, Parallel parallel, Progress progress) {
+    double h = Math.max(0.5, Math.cbrt(inside.volume() / CELLS));
+    Grid grid = Grid.round(inside, 0, h);
+    DistanceField field =
+        DistanceField.of(master, grid, new Reach(2 * h, CLEAR_MM + 2 * h), parallel, progress);
+    List<double[]> rings = List.of(ring);
+    long cells = 0;
+    for (int j = 0; j < grid.ny(); j++) {
+      for (int i = 0; i < grid.nx(); i++) {
+        if (!Outline.inside(rings, grid.x(i), grid.y(j))) {
+          continue;
+        }
+        for (int k = 0; k < grid.nz() && grid.z(k) < inside.max().z(); k++) {
+          // whole cells: a wall just as thick as that leaves none
+          cells += field.at(grid.index(i, j, k)) > CLEAR_MM ? 1 : 0;
+        }
+      }
+    }
+    return cells * grid.cellMm3();
+  }
+}
