@@ -19,7 +19,7 @@ public final class Offcuts {
   /** Of the room there is: they must not touch each other. */
   public static final double SHARE = 0.3;
 
-  /** Cells of the room: it is told to a few per cent. */
+  /** Cells of the room: it is told to half a per cent of the box. */
   private static final double CELLS = 600_000;
 
   private Offcuts() {}

@@ -90,7 +90,7 @@ final class ShapeFigures {
             .given("rubber further off", Volume.format(study.offcutsMm3(), units), COMPUTED)
             .given("share", Numbers.fixed(100 * Offcuts.SHARE, 0) + " %", DEFAULT)
             .step("Of the same rubber only: another may keep the new one from curing.")
-            .plusMinus("± 2 %")
+            .plusMinus("± 0.2 % of what the box holds")
             .done());
     if (baseOpen) {
       figures.put(

@@ -53,6 +53,7 @@ public class OffcutsTest {
     double[] ring = {-x, -y, x, -y, x, y, -x, y};
     Box3 inside = new Box3(new Vec3(-x, -y, 0), new Vec3(x, y, top));
     double room = Offcuts.roomMm3(master, inside, ring, Parallel.ALL, Progress.NONE);
-    assertEquals(room, expected, 0.02 * expected);
+    // half a cell along the walls is what it may be off
+    assertEquals(room, expected, 0.005 * inside.volume());
   }
 }
