@@ -34,23 +34,40 @@ public final class Offcuts {
    */
   public static double roomMm3(
       TriangleMesh master, Box3 inside, double[] ring, Parallel parallel, Progress progress) {
-    double h = Math.max(0.5, Math.cbrt(inside.volume() / CELLS));
-    Grid grid = Grid.round(inside, 0, h);
+    double wished = Math.max(0.5, Math.cbrt(inside.volume() / CELLS));
+    Grid grid = Grid.round(inside, 0, wished);
+    double h = grid.h();
     DistanceField field =
         DistanceField.of(master, grid, new Reach(2 * h, CLEAR_MM + 2 * h), parallel, progress);
     List<double[]> rings = List.of(ring);
-    long cells = 0;
+    double cells = 0;
     for (int j = 0; j < grid.ny(); j++) {
+      double y = within(grid.y(j), h, inside.min().y(), inside.max().y());
       for (int i = 0; i < grid.nx(); i++) {
-        if (!Outline.inside(rings, grid.x(i), grid.y(j))) {
+        double share = y * within(grid.x(i), h, inside.min().x(), inside.max().x());
+        if (!Outline.inside(
+            rings, nearest(grid.x(i), inside.max().x()), nearest(grid.y(j), inside.max().y()))) {
           continue;
         }
-        for (int k = 0; k < grid.nz() && grid.z(k) < inside.max().z(); k++) {
-          // whole cells: a wall just as thick as that leaves none
-          cells += field.at(grid.index(i, j, k)) > CLEAR_MM ? 1 : 0;
+        for (int k = 0; k < grid.nz(); k++) {
+          // a wall just as thick as that leaves nothing
+          if (field.at(grid.index(i, j, k)) > CLEAR_MM) {
+            cells += share * within(grid.z(k), h, 0, inside.max().z());
+          }
         }
       }
     }
     return cells * grid.cellMm3();
+  }
+
+  /** How much of a cell lies between two faces of the box, by its middle. */
+  private static double within(double at, double h, double low, double high) {
+    double overlap = Math.min(high, at + h / 2) - Math.max(low, at - h / 2);
+    return Math.max(0, Math.min(1, overlap / h));
+  }
+
+  /** A middle that is beyond the last face, back inside. */
+  private static double nearest(double at, double high) {
+    return Math.min(at, high - 1e-6);
   }
 }
