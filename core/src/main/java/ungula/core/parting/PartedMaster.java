@@ -5,6 +5,7 @@ import java.util.stream.IntStream;
 import ungula.core.mark.FacetSet;
 import ungula.core.master.PosedMaster;
 import ungula.core.mesh.Slicer.Cut;
+import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
 
 /**
@@ -24,6 +25,11 @@ public final class PartedMaster {
 
   public PartedMaster(PosedMaster posed) {
     this.posed = posed;
+  }
+
+  /** As it stands, set down at z = 0. */
+  public TriangleMesh mesh() {
+    return posed.mesh();
   }
 
   public synchronized UprightLines lines() {

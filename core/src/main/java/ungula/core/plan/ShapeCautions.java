@@ -16,6 +16,8 @@ import ungula.core.form.Hollow;
 import ungula.core.form.ThinPart;
 import ungula.core.geometry.Vec3;
 import ungula.core.mark.Mark;
+import ungula.core.mesh.SurfacePoint;
+import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.Offcuts;
 import ungula.core.plan.Caution.Fix;
 import ungula.core.plan.Caution.Place;
@@ -24,6 +26,7 @@ import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Volume;
 import ungula.core.release.Stretch;
 import ungula.core.sentence.WordBook.Edit;
+import ungula.core.sprue.SpruePlace;
 import ungula.core.study.ShapeStudy;
 
 /** What a master's shape makes go wrong: air that stays, a mould that does not come off. */
@@ -271,7 +274,7 @@ final class ShapeCautions {
           vents.get(0).at(),
           List.of(new Fix("Take the vents away", "", List.of(Edit.of("casting.noVents", "")))));
     }
-    if (casting.sprue() != null && clean.get(casting.sprue().facet())) {
+    if (sprueOn(clean)) {
       found.add(
           new Caution(
               "clean.sprue",
@@ -280,9 +283,40 @@ final class ShapeCautions {
               "The sprue ends on a clean face",
               "The face is marked keep clean; the sprue leaves a wide stub there.",
               null,
-              List.of(
-                  new Fix("Take the sprue away", "", List.of(Edit.of("casting.noSprue", ""))))));
+              elsewhere()));
     }
+  }
+
+  /** Where it is placed, or, while it is not, where the master is lowest. */
+  private boolean sprueOn(BitSet facets) {
+    SurfacePoint placed = p.choices.casting().sprue();
+    if (placed != null) {
+      return facets.get(placed.facet());
+    }
+    return p.sprue != null
+        && p.facts.parted() != null
+        && SpruePlace.lowestIsOn(p.facts.parted().mesh(), facets);
+  }
+
+  private List<Fix> elsewhere() {
+    List<Fix> fixes = new ArrayList<>();
+    if (p.facts.parted() != null) {
+      TriangleMesh mesh = p.facts.parted().mesh();
+      SpruePlace.propose(mesh, p.choices.marks())
+          .ifPresent(
+              at ->
+                  fixes.add(
+                      new Fix(
+                          "Put it beside, " + mm(at.on(mesh).z()) + " above the lowest point",
+                          "",
+                          List.of(
+                              Edit.of(
+                                  "casting.sprue", at.facet() + " " + at.u() + " " + at.v())))));
+    }
+    if (p.choices.casting().sprue() != null) {
+      fixes.add(new Fix("Take the sprue away", "", List.of(Edit.of("casting.noSprue", ""))));
+    }
+    return fixes;
   }
 
   private boolean seenTo(Hollow h) {
