@@ -64,6 +64,7 @@ export function RubberStage({ job }: { job: Job }) {
             .
           </p>
           {base && <Poured job={job} first={first} other={other} />}
+          {base && <Alike job={job} />}
           <Buying job={job} />
         </>
       )}
@@ -116,6 +117,39 @@ function Poured({ job, first, other }: { job: Job; first: string; other: string 
           <FigureText figure={job.figures['mix.second']} />
         </p>
       )}
+    </div>
+  );
+}
+
+/** Several moulds of one master. */
+function Alike({ job }: { job: Job }) {
+  const f = job.figures;
+  return (
+    <div className="part">
+      <h2>Moulds alike</h2>
+      <p className="sentence">
+        Of this master <Word k="rubber.moulds" />
+        {f['moulds.mass'] ? (
+          <>
+            {' '}
+            are made, one after the other: <FigureText figure={f['moulds.mass']} /> for all
+            {f['moulds.elapsed'] && (
+              <>
+                , the last opens after <FigureText figure={f['moulds.elapsed']} />
+              </>
+            )}
+            . The first weighs <Word k="rubber.mouldG" />
+            {f['moulds.next'] && (
+              <>
+                , so the next takes <FigureText figure={f['moulds.next']} />
+              </>
+            )}
+            .
+          </>
+        ) : (
+          ' is made.'
+        )}
+      </p>
     </div>
   );
 }

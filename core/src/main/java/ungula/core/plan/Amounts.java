@@ -154,6 +154,52 @@ final class Amounts {
       g += later(pours[i], ratio);
     }
     cost(g);
+    alike(g, pours.length);
+  }
+
+  /** Several moulds of one master: it is free for the next when the last has opened. */
+  private void alike(double g, int pours) {
+    Integer moulds = choices.rubber().moulds();
+    if (moulds == null || moulds < 2) {
+      return;
+    }
+    String count = String.valueOf(moulds);
+    figures.mass(
+        "moulds.mass",
+        "base and hardener for all",
+        moulds * g,
+        Working.of("moulds × mixed for one")
+            .given("moulds", count, CHOSEN)
+            .given("for one", Mass.format(g, units), COMPUTED)
+            .done());
+    if (figures.has("rubber.demould")) {
+      double minutes = moulds * pours * figures.value("rubber.demould");
+      figures.put(
+          "moulds.elapsed",
+          "until the last opens",
+          minutes,
+          minutes(minutes),
+          Working.of("moulds × pours of each × time until one opens: one master, one at a time")
+              .given("moulds", count, CHOSEN)
+              .given("pours of each", String.valueOf(pours), COMPUTED)
+              .given("opens after", figures.get("rubber.demould").text(), COMPUTED)
+              .done());
+    }
+    Double weighed = choices.rubber().mouldG();
+    if (weighed != null) {
+      double batches = pours * choices.rubber().batches();
+      double density = mix.totalG() / mix.volumeMm3();
+      double cup =
+          workshop.cupLossPct() / 100 * weighed + batches * workshop.cupLossMm3() * density;
+      figures.mass(
+          "moulds.next",
+          "to mix for the next",
+          weighed + cup,
+          Working.of("what the first weighs + what stays on cup and stick")
+              .given("the first", Mass.format(weighed, units), MEASURED)
+              .given("cup and stick", Mass.format(cup, units), DEFAULT)
+              .done());
+    }
   }
 
   /**

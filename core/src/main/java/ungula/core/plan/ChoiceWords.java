@@ -44,6 +44,7 @@ public final class ChoiceWords {
   private static final double LARGEST_G = 1e8;
 
   static final int MOST_BATCHES = 99;
+  private static final int MOST_MOULDS = 500;
 
   private static final WordBook<Choices> BOOK = book();
 
@@ -320,6 +321,12 @@ public final class ChoiceWords {
         .word(
             "rubber.batches", "number of batches", Kind.count("batch", "batches", 1, MOST_BATCHES))
         .open("rubber.offcutsMm3", "cured offcuts put in", Kind.volume(LARGEST_MM3), "none")
+        .open(
+            "rubber.moulds",
+            "moulds alike",
+            Kind.count("mould", "moulds", 1, MOST_MOULDS),
+            "one mould")
+        .open("rubber.mouldG", "mass of the first mould", Kind.mass(LARGEST_G), "not weighed")
         .open("rubber.additive.name", "additive", Kind.text(60), "an additive")
         .open("rubber.additive.dosePct", "dose of the additive", Kind.percent(0, 60), "nothing")
         .word("rubber.additive.of", "what the dose is a share of", Kind.choice(Additive.Of.class))

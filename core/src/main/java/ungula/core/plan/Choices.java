@@ -92,7 +92,19 @@ public record Choices(
         Weights.EQUAL,
         Channels.USUAL,
         Hollow.SOLID,
-        new Rubber(null, null, RatioMeant.NO, First.BASE, null, null, null, 1, Additive.NONE, null),
+        new Rubber(
+            null,
+            null,
+            RatioMeant.NO,
+            First.BASE,
+            null,
+            null,
+            null,
+            1,
+            Additive.NONE,
+            null,
+            null,
+            null),
         Casting.NOTHING,
         Marks.NONE,
         Looked.NOTHING);
@@ -295,6 +307,8 @@ public record Choices(
    * @param batches of equal size
    * @param additive stirred in
    * @param offcutsMm3 cured pieces of the same rubber put into the box; null is none
+   * @param moulds alike, made of one master; null is one
+   * @param mouldG what the first of them weighs; null before it is weighed
    */
   public record Rubber(
       String product,
@@ -306,7 +320,9 @@ public record Choices(
       Double allowancePct,
       int batches,
       Additive additive,
-      Double offcutsMm3) {}
+      Double offcutsMm3,
+      Integer moulds,
+      Double mouldG) {}
 
   /**
    * How casting material gets into the mould and air out of it.

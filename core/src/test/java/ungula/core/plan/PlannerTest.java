@@ -12,6 +12,7 @@ import java.util.Optional;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import ungula.core.Near;
+import ungula.core.cutline.CutPlanes;
 import ungula.core.demo.HarbourShapes;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
@@ -25,6 +26,9 @@ import ungula.core.mould.Dipstick;
 import ungula.core.mould.MouldPicture;
 import ungula.core.mould.SectionDrawing;
 import ungula.core.mould.SectionDrawing.Role;
+import ungula.core.parting.PartedMaster;
+import ungula.core.plate.Laying;
+import ungula.core.plate.Plate;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
@@ -74,6 +78,40 @@ public class PlannerTest {
 
   private static Optional<Caution> caution(Plan plan, String id) {
     return plan.cautions().stream().filter(c -> c.id().equals(id)).findFirst();
+  }
+
+  @Test
+  public void mouldsAlikeComeOneAfterTheOther() {
+    Plan one = plan(FLAT, MARRAM);
+    assertFalse(one.figures().containsKey("moulds.mass"));
+    Plan four = plan(FLAT, MARRAM, "rubber.moulds", "4", "rubber.mouldG", "260 g");
+    assertEquals(value(four, "moulds.mass"), 4 * value(one, "mix.total"), 1e-9);
+    assertEquals(value(four, "moulds.elapsed"), 4 * value(one, "rubber.demould"), 1e-9);
+    double density = value(one, "mix.total") / value(one, "mix.volume");
+    Workshop w = Workshop.DEFAULT;
+    double cup = w.cupLossPct() / 100 * 260 + w.cupLossMm3() * density;
+    assertEquals(value(four, "moulds.next"), 260 + cup, 1e-9);
+  }
+
+  @Test
+  public void severalMastersOfOneSizeWeighAndLiftTogether() {
+    PosedMaster laid =
+        PosedMaster.of(
+            Tessellation.box(80, 55, 42), 1, Pose.AS_MODELLED, new Plate(3, Laying.CLOSE, 12));
+    MasterFacts three =
+        MasterFacts.of(
+            laid, new PartedMaster(laid), new CutPlanes(laid.mesh()), FLAT.report(), null, "three");
+    Plan plan = plan(three, MARRAM, "plate.copies", "3", "plate.laying", "CLOSE");
+    assertEquals(value(plan, "plate.masters"), 3, 0);
+    assertEquals(value(plan, "master.volume"), 3 * 80 * 55 * 42, 1e-6);
+    assertEquals(value(plan, "master.mass"), 3 * value(plan(FLAT, MARRAM), "master.mass"), 1e-6);
+    // side by side along their short sides: 3 × 55 + 2 × 12 long, 80 wide, walls of 12, 52 high
+    double room = (3 * 55 + 2 * 12 + 24) * (80 + 24) * 52.0;
+    assertEquals(value(plan, "rubber.box"), room - 3 * 80 * 55 * 42, 0.003 * room);
+    assertTrue(
+        plan.order().get(0).startsWith("Fix the 3 masters to the base"), plan.order().get(0));
+    Plan weighed = plan(three, MARRAM, "plate.copies", "3", "master.massG", "100 g");
+    assertEquals(value(weighed, "master.mass"), 300, 1e-9);
   }
 
   @Test
