@@ -32,7 +32,7 @@ import ungula.core.work.Progress;
 public final class HollowCore {
 
   /** Along the longest side, and at least so many to a wall. */
-  private static final int CELLS = 150;
+  private static final int CELLS = 110;
 
   private static final double CELLS_PER_WALL = 2.5;
 
