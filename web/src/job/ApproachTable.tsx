@@ -20,6 +20,7 @@ const ROWS = [
   ['poured', 'Air in the rubber'],
   ['air', 'Air in a cast'],
   ['vents', 'Vents to let it out'],
+  ['pot', 'In the pressure pot'],
   ['casts', 'Casts to expect'],
 ] as const;
 

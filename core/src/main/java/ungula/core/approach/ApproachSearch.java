@@ -58,7 +58,7 @@ import ungula.core.working.Working;
 public final class ApproachSearch {
 
   /** Changes when the same question comes out otherwise: old answers are made again. */
-  public static final int VERSION = 2;
+  public static final int VERSION = 3;
 
   /** Cells of the rooms air is looked for in: enough to compare by. */
   private static final double CELLS = 400_000;
@@ -235,12 +235,9 @@ public final class ApproachSearch {
   private Approach compared(Try t, List<Edit> edits, Choices chosen, PosedMaster posed, Plan plan) {
     BoxMould box = plan.box().orElseThrow();
     FigureBook book = new FigureBook(choices.units(), workshop.currency());
-    Figure rubber = plan.figures().get("rubber.box");
-    book.put("rubber", "rubber", rubber.value(), rubber.text(), rubber.working());
-    Figure mass = plan.figures().get("rubber.boxMass");
-    if (mass != null) {
-      book.put("mass", "its mass", mass.value(), mass.text(), mass.working());
-    }
+    taken(plan, "rubber.box", "rubber", "rubber", book);
+    taken(plan, "rubber.boxMass", "mass", "its mass", book);
+    taken(plan, "fits.pot", "pot", "in the pressure pot", book);
     double money = money(plan, book);
     Labour labour = Labour.of(plan, choices.units());
     book.put(
@@ -282,6 +279,13 @@ public final class ApproachSearch {
         edits,
         book.all(),
         new Worth(money, hours, labour.hours(), seam + SEAM_MM_PER_ML * air / 1000));
+  }
+
+  private static void taken(Plan plan, String key, String as, String label, FigureBook book) {
+    Figure f = plan.figures().get(key);
+    if (f != null) {
+      book.put(as, label, f.value(), f.text(), f.working());
+    }
   }
 
   private String way(Choices chosen) {

@@ -38,10 +38,13 @@ public class ApproachTest {
   private static final Product MARRAM = ExampleProducts.all().get("marram-20");
 
   private static List<Approach> of(TriangleMesh mesh, Edit... edits) {
+    return of(Workshop.DEFAULT, mesh, edits);
+  }
+
+  private static List<Approach> of(Workshop workshop, TriangleMesh mesh, Edit... edits) {
     MeshReport report = MeshReport.of(mesh, Progress.NONE).report();
     Choices c = ChoiceWords.edit(Choices.fresh(Units.METRIC), List.of(edits), MARRAM);
-    return new ApproachSearch(mesh, report, c, MARRAM, Workshop.DEFAULT, Parallel.ALL)
-        .run(Progress.NONE);
+    return new ApproachSearch(mesh, report, c, MARRAM, workshop, Parallel.ALL).run(Progress.NONE);
   }
 
   private static Approach one(List<Approach> all, MouldKind kind) {
@@ -68,6 +71,34 @@ public class ApproachTest {
     assertEquals(value(halves, "pieces"), 2.0);
     assertTrue(value(halves, "rubber") > value(first, "rubber"));
     assertTrue(value(halves, "open") > 1.8 * value(first, "open"));
+  }
+
+  /** 64 × 84 × 90, laid down: a circle of 123.1 and 64 high, 10 clear all round. */
+  @Test
+  public void whetherEachFitsThePotIsSaid() {
+    assertFalse(of(Shapes.box()).get(0).figures().containsKey("pot"));
+    Workshop pot =
+        Workshop.words()
+            .edit(
+                Workshop.DEFAULT,
+                List.of(
+                    Edit.of("equipment.potDiameterMm", "160 mm"),
+                    Edit.of("equipment.potHeightMm", "90 mm")),
+                Units.METRIC);
+    List<Approach> all = of(pot, Shapes.box());
+    String open = one(all, MouldKind.OPEN).figures().get("pot").text();
+    assertTrue(open.startsWith("fits"), open);
+    String halves = one(all, MouldKind.TWO_PART).figures().get("pot").text();
+    assertTrue(halves.startsWith("too large by "), halves);
+  }
+
+  /** Two blocks in one box take less than two boxes. */
+  @Test
+  public void anOpenMouldIsComparedWithAllItsMasters() {
+    Approach one = one(of(Shapes.box()), MouldKind.OPEN);
+    Approach two = one(of(Shapes.box(), Edit.of("plate.copies", "2")), MouldKind.OPEN);
+    double rubber = value(two, "rubber");
+    assertTrue(rubber > 1.5 * value(one, "rubber") && rubber < 2 * value(one, "rubber"));
   }
 
   @Test
