@@ -3,7 +3,6 @@ package ungula.core.plate;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
-import ungula.core.master.Pose;
 import ungula.core.mesh.TriangleMesh;
 
 /** Two models as one, so that both stand on one plate. */
@@ -17,19 +16,19 @@ public final class Beside {
    * The second to the right of the first and as low, each as it stands.
    *
    * @param first in its own axes, mm
-   * @param pose it stands in
+   * @param turn it stands in
    * @param second as it stands, mm
    * @return both in the axes of the first, whose facets come first
    */
-  public static TriangleMesh of(TriangleMesh first, Pose pose, TriangleMesh second) {
-    Box3 a = first.moved(1, pose.turn(), Vec3.ZERO).bounds();
+  public static TriangleMesh of(TriangleMesh first, Rotation turn, TriangleMesh second) {
+    Box3 a = first.moved(1, turn, Vec3.ZERO).bounds();
     Box3 b = second.bounds();
     Vec3 shift =
         new Vec3(
             a.max().x() + APART_MM - b.min().x(),
             a.centre().y() - b.centre().y(),
             a.min().z() - b.min().z());
-    Rotation back = pose.turn().inverse();
+    Rotation back = turn.inverse();
     TriangleMesh beside = second.moved(1, Rotation.NONE, shift).moved(1, back, Vec3.ZERO);
     int vertices = first.vertexCount();
     double[] xyz = new double[first.xyz().length + beside.xyz().length];

@@ -110,7 +110,8 @@ class ShapeController {
           Choices c = job.choices();
           TriangleMesh second =
               models.mesh(stored.id()).moved(Shapes.unitMm(stored), Rotation.NONE, Vec3.ZERO);
-          TriangleMesh both = Beside.of(shapes.asModelled(c).orElseThrow(), c.pose(), second);
+          TriangleMesh both =
+              Beside.of(shapes.asModelled(c).orElseThrow(), c.pose().turn(), second);
           Models.Stored kept =
               models.keep(both, titled(c) + " and " + shortName, progress.part(0.6, 1));
           jobs.edit(
