@@ -12,15 +12,22 @@ let edits: Edit[];
 let asked: string[];
 let variants: unknown[];
 let saved: () => void;
+let partition: unknown;
 
 beforeEach(() => {
   edits = [];
   asked = [];
   variants = [];
+  partition = {
+    work: { state: 'OPEN', doing: '', fraction: 0, problem: '' },
+    says: '',
+    pieces: [],
+  };
   vi.stubGlobal('fetch', (request: Request) => {
     const url = new URL(request.url);
     asked.push(`${request.method} ${url.pathname}${url.search}`);
-    return Promise.resolve(Response.json(variants));
+    const answer = url.pathname.endsWith('/partition') ? partition : variants;
+    return Promise.resolve(Response.json(answer));
   });
 });
 
@@ -131,4 +138,22 @@ test('variants are kept, taken on the version that was seen, and forgotten', asy
   expect(asked).toContain('POST /api/jobs/j/variants/v/taken?version=3');
   expect(asked).toContain('DELETE /api/jobs/j/variants/v');
   expect(asked).toContain('POST /api/jobs/j/variants');
+});
+
+test('pieces are shown once they are asked for, each with what it frees', async () => {
+  const user = show(approach('cut mould, as it stands now', {}));
+  const look = await screen.findByRole('button', { name: 'See what each would free' });
+  partition = {
+    work: { state: 'READY', doing: '', fraction: 1, problem: '' },
+    says: 'Two pieces free it.',
+    pieces: [
+      { pull: 'pulled up', freed: '52 %', picture: '/p0' },
+      { pull: 'pulled down', freed: '99 %', picture: '/p1' },
+    ],
+  };
+  await user.click(look);
+  expect(asked).toContain('POST /api/jobs/j/partition');
+  expect(await screen.findByText('Two pieces free it.')).toBeTruthy();
+  expect(screen.getByText('1. pulled up')).toBeTruthy();
+  expect(screen.getByText('with it 99 %')).toBeTruthy();
 });
