@@ -37,7 +37,17 @@ public class Screenshots extends Browsing {
     visit(nautilus + "/mould");
     drawn();
     take("mould");
-    visit(demoJob("Lantern finial") + "/approach");
+    String finial = demoJob("Lantern finial");
+    visit(finial + "/mould");
+    drawn();
+    write("hollow.wallMm", "3 mm");
+    page.locator("path.CORE").waitFor();
+    page.locator("[aria-label='Casting']").scrollIntoViewIfNeeded();
+    drawn();
+    take("core");
+    button("Undo").click();
+    assertThat(page.locator("path.CORE")).hasCount(0);
+    visit(finial + "/approach");
     page.locator(".approaches table").waitFor(new Locator.WaitForOptions().setTimeout(60_000));
     page.waitForFunction("[...document.images].every((i) => i.complete && i.naturalWidth > 0)");
     take("approach");
@@ -54,6 +64,14 @@ public class Screenshots extends Browsing {
     visit(demoJob("Bollard chess pieces") + "/mould");
     drawn();
     take("cautions");
+    visit(demoJob("Bollard chess pieces") + "/mould?view=TOP");
+    drawn();
+    write("plate.copies", "2");
+    assertThat(page.locator("main.words")).containsText("6 masters");
+    drawn();
+    take("plate");
+    button("Undo").click();
+    assertThat(page.locator("main.words")).containsText("3 masters");
     visit(demoJob("Octopus on a rock") + "/mould");
     page.locator("[data-caution='air.cast']")
         .waitFor(new Locator.WaitForOptions().setTimeout(60_000));
