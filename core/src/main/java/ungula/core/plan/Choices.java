@@ -373,6 +373,7 @@ public record Choices(
     } else if (laid().copies() != before.laid().copies()) {
       now = withCasting(Casting.NOTHING);
     }
+    now = now.plated(plate.agreeing(before.plate));
     if (!sameSurface || !pose.turn().equals(before.pose.turn())) {
       now = now.parted(new Parting(parting.line, null, parting.keying, parting.bedding), Cut.BEST);
     }
@@ -405,6 +406,12 @@ public record Choices(
             others.looked)
         .agreeing(this)
         .withMarks(others.marks);
+  }
+
+  private Choices plated(Plate changed) {
+    return new Choices(
+        units, master, pose, changed, mould, parting, cut, weights, channels, hollow, rubber,
+        casting, marks, looked);
   }
 
   private Choices parted(Parting halves, Cut knife) {

@@ -3,7 +3,7 @@ package ungula.core.plate;
 /**
  * What stands together in one open mould.
  *
- * @param copies of the whole model; more than one is laid close whatever the laying says
+ * @param copies of the whole model; more than one are always laid close
  * @param laying of the masters
  * @param landMm rubber left between any two of them
  */
@@ -14,8 +14,17 @@ public record Plate(int copies, Laying laying, double landMm) {
 
   public static final int MOST_COPIES = 24;
 
+  /** This made to agree with itself: copies are laid close, and as modelled there is one. */
+  public Plate agreeing(Plate before) {
+    if (copies == 1 || laying == Laying.CLOSE) {
+      return this;
+    }
+    boolean spread = before.laying == Laying.CLOSE && before.copies == copies;
+    return spread ? new Plate(1, laying, landMm) : new Plate(copies, Laying.CLOSE, landMm);
+  }
+
   /** Whether the masters are moved from where they are modelled. */
   public boolean moves() {
-    return copies > 1 || laying == Laying.CLOSE;
+    return laying == Laying.CLOSE;
   }
 }

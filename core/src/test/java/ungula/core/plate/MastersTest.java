@@ -56,7 +56,7 @@ public class MastersTest {
   Object[][] plates() {
     return new Object[][] {
       {HarbourShapes.chessSet(), new Plate(1, Laying.CLOSE, 12), 3},
-      {HarbourShapes.chessSet(), new Plate(2, Laying.AS_MODELLED, 15), 6},
+      {HarbourShapes.chessSet(), new Plate(2, Laying.CLOSE, 15), 6},
       {HarbourShapes.waveTile(), new Plate(2, Laying.CLOSE, 20), 2},
     };
   }
@@ -77,6 +77,14 @@ public class MastersTest {
     double shadow = Shadow.of(laid.mesh()).stream().mapToDouble(Outline::area).sum();
     double outlines = laid.onPlate().footprints().stream().mapToDouble(Outline::area).sum();
     assertEquals(outlines, shadow, 0.01 * shadow);
+  }
+
+  @Test
+  public void copiesAreLaidCloseAndAsModelledThereIsOne() {
+    Plate more = new Plate(3, Laying.AS_MODELLED, 12).agreeing(Plate.ALONE);
+    assertEquals(more, new Plate(3, Laying.CLOSE, 12));
+    assertEquals(new Plate(3, Laying.AS_MODELLED, 12).agreeing(more), Plate.ALONE);
+    assertEquals(new Plate(2, Laying.CLOSE, 9).agreeing(more), new Plate(2, Laying.CLOSE, 9));
   }
 
   @Test
