@@ -65,9 +65,6 @@ public final class ApproachSearch {
 
   private static final int MOST_VENTS = 12;
 
-  /** Taken while no sheet says, as a share of the length. */
-  private static final double USUAL_ELONGATION = 3;
-
   /** Rubber locked in two halves, as a share of the master: more will not come apart. */
   private static final double LOCKED = 0.05;
 
@@ -396,7 +393,7 @@ public final class ApproachSearch {
   /** What the rubber may be stretched by. */
   private double allowed() {
     Double elongation = product == null ? null : product.elongationPct();
-    return Stretch.FRESH * (elongation == null ? USUAL_ELONGATION : elongation / 100);
+    return Stretch.allowed(elongation);
   }
 
   /** Air in a cast, and the vents it takes to let it out. */
@@ -486,20 +483,10 @@ public final class ApproachSearch {
     if (cover == null) {
       cover = PieceCover.of(mesh, parallel);
     }
-    String share = percent(cover.freedByAll());
-    int pieces = cover.pieces();
-    if (pieces <= 2) {
-      return " Pulled the right way two stiff pieces see "
-          + share
-          + " of its surface all the same.";
-    }
-    return pieces == PieceCover.MOST
-        ? " Three pieces, each pulled its own way, free " + share + " of its surface."
-        : " It would take "
-            + pieces
-            + " pieces to free "
-            + share
-            + " of its surface, more than is worth making: plug a hollow, cut off a limb or give it"
-            + " slope instead.";
+    return cover.pieces() <= 2
+        ? " Pulled the right way two stiff pieces see "
+            + percent(cover.freedByAll())
+            + " of its surface all the same."
+        : " " + cover.says();
   }
 }

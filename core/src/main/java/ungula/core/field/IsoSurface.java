@@ -37,6 +37,27 @@ public final class IsoSurface {
     return new IsoSurface().march(shape, box, cells);
   }
 
+  /** A distance by the cells of a grid. */
+  @FunctionalInterface
+  public interface ByCell {
+    double at(int cell);
+  }
+
+  /** Where a distance known at the cell centres of a grid is zero. */
+  public static TriangleMesh of(Grid grid, ByCell mm) {
+    Vec3 last = new Vec3(grid.x(grid.nx() - 1), grid.y(grid.ny() - 1), grid.z(grid.nz() - 1));
+    int longest = Math.max(grid.nx(), Math.max(grid.ny(), grid.nz())) - 1;
+    // a corner exactly on the surface would collapse triangles
+    double least = 1e-4 * grid.h();
+    return of(
+        (x, y, z) -> {
+          double d = mm.at(grid.at(x, y, z));
+          return Math.abs(d) < least ? Math.copySign(least, d) : d;
+        },
+        new Box3(grid.origin(), last),
+        longest);
+  }
+
   private TriangleMesh march(Shape shape, Box3 box, int cells) {
     double h = box.longest() / cells;
     Vec3 size = box.size();

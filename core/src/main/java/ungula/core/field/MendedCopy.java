@@ -1,7 +1,5 @@
 package ungula.core.field;
 
-import ungula.core.geometry.Box3;
-import ungula.core.geometry.Vec3;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
@@ -26,14 +24,6 @@ public final class MendedCopy {
     DistanceField field =
         DistanceField.of(mesh, grid, Reach.band(2 * grid.h()), parallel, progress.part(0, 0.8));
     progress.at("Laying a surface", 0.8);
-    int longest = Math.max(grid.nx(), Math.max(grid.ny(), grid.nz())) - 1;
-    Vec3 last = new Vec3(grid.x(grid.nx() - 1), grid.y(grid.ny() - 1), grid.z(grid.nz() - 1));
-    IsoSurface.Shape shape =
-        (x, y, z) -> {
-          float d = field.at(grid.at(x, y, z));
-          // a corner exactly on the surface would collapse triangles
-          return Math.abs(d) < 1e-4 * grid.h() ? Math.copySign(1e-4 * grid.h(), d) : d;
-        };
-    return IsoSurface.of(shape, new Box3(grid.origin(), last), longest);
+    return IsoSurface.of(grid, field::at);
   }
 }

@@ -9,7 +9,6 @@ import ungula.core.field.DistanceField;
 import ungula.core.field.Grid;
 import ungula.core.field.IsoSurface;
 import ungula.core.field.Reach;
-import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.FillCurve;
@@ -87,18 +86,7 @@ public final class HollowCore {
     if (!any) {
       return Optional.empty();
     }
-    Vec3 last = new Vec3(grid.x(grid.nx() - 1), grid.y(grid.ny() - 1), grid.z(grid.nz() - 1));
-    int longest = Math.max(grid.nx(), Math.max(grid.ny(), grid.nz())) - 1;
-    double touch = 1e-4 * grid.h();
-    TriangleMesh all =
-        IsoSurface.of(
-            (x, y, z) -> {
-              double d = field.at(grid.at(x, y, z)) + wallMm;
-              // a corner exactly on the surface would collapse triangles
-              return Math.abs(d) < touch ? Math.copySign(touch, d) : d;
-            },
-            new Box3(grid.origin(), last),
-            longest);
+    TriangleMesh all = IsoSurface.of(grid, cell -> field.at(cell) + wallMm);
     return held(all, open, wallMm);
   }
 
@@ -128,33 +116,7 @@ public final class HollowCore {
     if (!any) {
       return Optional.empty();
     }
-    int[] corners = new int[all.corners().length];
-    int n = 0;
-    for (int t = 0; t < part.length; t++) {
-      if (keep[part[t]]) {
-        System.arraycopy(all.corners(), 3 * t, corners, n, 3);
-        n += 3;
-      }
-    }
-    return Optional.of(
-        new HollowCore(wallMm, open, compact(all.xyz(), Arrays.copyOf(corners, n)), loose));
-  }
-
-  /** Without the vertices no corner uses. */
-  private static TriangleMesh compact(double[] xyz, int[] corners) {
-    int[] index = new int[xyz.length / 3];
-    Arrays.fill(index, -1);
-    double[] kept = new double[xyz.length];
-    int n = 0;
-    for (int k = 0; k < corners.length; k++) {
-      int v = corners[k];
-      if (index[v] < 0) {
-        System.arraycopy(xyz, 3 * v, kept, 3 * n, 3);
-        index[v] = n++;
-      }
-      corners[k] = index[v];
-    }
-    return new TriangleMesh(Arrays.copyOf(kept, 3 * n), corners);
+    return Optional.of(new HollowCore(wallMm, open, all.only(t -> keep[part[t]]), loose));
   }
 
   public double wallMm() {

@@ -36,7 +36,10 @@ public final class PosedMaster {
   private static final double FLAT_DEGREES = 1;
 
   private final TriangleMesh standing;
+
+  /** Null where they are as they stand. */
   private final LaidOut laidOut;
+
   private final TriangleMesh mesh;
   private final Plate plate;
   private final Rotation turn;
@@ -47,12 +50,14 @@ public final class PosedMaster {
   private final Vec3 top;
   private List<FlatFace> flatFaces;
   private List<double[]> shadow;
+  private Masters masters;
   private OnPlate onPlate;
 
   private PosedMaster(TriangleMesh standing, Rotation turn, Vec3 shift, Plate plate) {
     this.standing = standing;
     this.plate = plate;
-    this.laidOut = plate.moves() ? Masters.of(standing).laidOut(plate) : null;
+    this.masters = plate.moves() ? Masters.of(standing) : null;
+    this.laidOut = masters == null ? null : masters.laidOut(plate);
     this.mesh = laidOut == null ? standing : laidOut.mesh();
     this.turn = turn;
     this.shift = shift;
@@ -127,7 +132,8 @@ public final class PosedMaster {
   public OnPlate onPlate() {
     synchronized (slicers) {
       if (onPlate == null) {
-        onPlate = Masters.of(standing).on(plate, laidOut);
+        masters = masters == null ? Masters.of(standing) : masters;
+        onPlate = masters.on(plate, laidOut);
       }
       return onPlate;
     }

@@ -1,6 +1,7 @@
 package ungula.core.mesh;
 
 import java.util.Arrays;
+import java.util.function.IntPredicate;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
@@ -129,6 +130,28 @@ public final class TriangleMesh {
       out[i + 2] = m[6] * x + m[7] * y + m[8] * z + shift.z();
     }
     return new TriangleMesh(out, corners);
+  }
+
+  /** The facets that pass, with the vertices they use. */
+  public TriangleMesh only(IntPredicate facets) {
+    int[] index = new int[vertexCount()];
+    Arrays.fill(index, -1);
+    double[] kept = new double[xyz.length];
+    int[] used = new int[corners.length];
+    int vertices = 0;
+    int n = 0;
+    for (int k = 0; k < corners.length; k++) {
+      if (!facets.test(k / 3)) {
+        continue;
+      }
+      int v = corners[k];
+      if (index[v] < 0) {
+        System.arraycopy(xyz, 3 * v, kept, 3 * vertices, 3);
+        index[v] = vertices++;
+      }
+      used[n++] = index[v];
+    }
+    return new TriangleMesh(Arrays.copyOf(kept, 3 * vertices), Arrays.copyOf(used, n));
   }
 
   /** Volume enclosed and area, signed volume by the divergence theorem: Σ a·(b×c)/6. */

@@ -103,19 +103,15 @@ public final class MouldPieces {
    */
   private TriangleMesh surface(int half) {
     double top = box.pourLineMm();
-    // a corner exactly on a surface would collapse triangles
-    double least = 1e-4 * grid.h();
-    IsoSurface.Shape shape =
-        (x, y, z) -> {
-          int cell = grid.at(x, y, z);
-          int column = cell % (grid.nx() * grid.ny());
+    int layer = grid.nx() * grid.ny();
+    return IsoSurface.of(
+        grid,
+        cell -> {
+          double z = grid.z(cell / layer);
+          int column = cell % layer;
           double d = Math.max(outsideMm[column], Math.max(-z, z - top));
           d = Math.max(d, -field.at(cell));
-          d = half == 0 ? d : Math.max(d, half * (z - partingMm[column]));
-          return Math.abs(d) < least ? Math.copySign(least, d) : d;
-        };
-    Vec3 last = new Vec3(grid.x(grid.nx() - 1), grid.y(grid.ny() - 1), grid.z(grid.nz() - 1));
-    int longest = Math.max(grid.nx(), Math.max(grid.ny(), grid.nz())) - 1;
-    return IsoSurface.of(shape, new Box3(grid.origin(), last), longest);
+          return half == 0 ? d : Math.max(d, half * (z - partingMm[column]));
+        });
   }
 }

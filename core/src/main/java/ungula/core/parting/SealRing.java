@@ -8,6 +8,7 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.operation.distance.IndexedFacetDistance;
+import ungula.core.field.Grid;
 import ungula.core.field.IsoSurface;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Vec3;
@@ -38,8 +39,6 @@ public record SealRing(List<double[]> line, double widthMm, double heightMm) {
 
   /** Detail of the ring made solid. */
   private static final double FINE_MM = 0.75;
-
-  private static final double TOUCH_MM = 1e-4;
 
   /** Round the outside of everything cast. */
   static SealRing round(Geometry cavity) {
@@ -87,22 +86,27 @@ public record SealRing(List<double[]> line, double widthMm, double heightMm) {
     Geometry lines = centreLines();
     Envelope e = lines.getEnvelopeInternal();
     double h = Math.min(FINE_MM, heightMm / 8);
-    double pad = widthMm / 2 + 2 * h;
+    double foot = widthMm / 2;
     Box3 box =
         new Box3(
-            new Vec3(e.getMinX() - pad, e.getMinY() - pad, -2 * h),
-            new Vec3(e.getMaxX() + pad, e.getMaxY() + pad, heightMm + 2 * h));
+            new Vec3(e.getMinX() - foot, e.getMinY() - foot, 0),
+            new Vec3(e.getMaxX() + foot, e.getMaxY() + foot, heightMm));
+    Grid grid = Grid.round(box, 2 * h, h);
+    int layer = grid.nx() * grid.ny();
+    // off the centre line it is the same at every height
+    double[] off = new double[layer];
     IndexedFacetDistance near = new IndexedFacetDistance(lines);
+    for (int i = 0; i < layer; i++) {
+      Vec3 at = grid.centre(i);
+      off[i] = near.distance(Rings.JTS.createPoint(new Coordinate(at.x(), at.y())));
+    }
     return IsoSurface.of(
-        (x, y, z) -> {
-          double off = near.distance(Rings.JTS.createPoint(new Coordinate(x, y)));
-          double over = off >= widthMm / 2 ? off - widthMm / 2 : z - at(off);
-          double d = Math.max(over, -z);
-          // a corner exactly on the surface would collapse triangles
-          return Math.abs(d) < TOUCH_MM ? Math.copySign(TOUCH_MM, d) : d;
-        },
-        box,
-        (int) Math.ceil(box.longest() / h));
+        grid,
+        cell -> {
+          double far = off[cell % layer];
+          double z = grid.z(cell / layer);
+          return Math.max(-z, far >= foot ? far - foot : z - at(far));
+        });
   }
 
   Geometry centreLines() {

@@ -23,9 +23,6 @@ final class CoreCautions {
   /** Walls are called thin for no less than this. */
   private static final double NEAR_MM = 0.01;
 
-  /** Counted on while no sheet says, as a share of the length. */
-  private static final double USUAL_ELONGATION = 3;
-
   /** Of the hollow: less that stays solid is not worth a word. */
   private static final double LOOSE = 0.03;
 
@@ -119,9 +116,9 @@ final class CoreCautions {
 
   private void stretch(HollowCore core, double lift) {
     Stretch s = core.stretch();
-    boolean known = p.product != null && p.product.elongationPct() != null;
-    double breaks = known ? p.product.elongationPct() / 100 : USUAL_ELONGATION;
-    if (s.share() <= Stretch.FRESH * breaks) {
+    Double elongation = p.product == null ? null : p.product.elongationPct();
+    double allowed = Stretch.allowed(elongation);
+    if (s.share() <= allowed) {
       return;
     }
     add(
@@ -133,9 +130,9 @@ final class CoreCautions {
             + " the cast is so narrow inside that the core above it must give by "
             + Numbers.fixed(100 * s.share(), 0)
             + " %; a rubber may give by a quarter of its elongation at break, "
-            + Numbers.fixed(100 * Stretch.FRESH * breaks, 0)
+            + Numbers.fixed(100 * allowed, 0)
             + " %"
-            + (known ? "." : ", taken until its sheet says."),
+            + (elongation != null ? "." : ", taken until its sheet says."),
         new Place(0, 0, s.throatMm() + lift),
         SOLID);
   }

@@ -176,7 +176,7 @@ public final class Planner {
   }
 
   private Extras extras() {
-    boolean plate = facts.onPlate().get().masters() > 1;
+    boolean plate = figures.has("plate.masters");
     boolean board = parting != null && choices.parting().bedding() == Bedding.BOARD;
     Workshop.Equipment e = workshop.equipment();
     return new Extras(

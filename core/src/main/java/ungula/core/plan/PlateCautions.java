@@ -2,8 +2,10 @@ package ungula.core.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import ungula.core.geometry.Vec3;
 import ungula.core.plan.Caution.Fix;
 import ungula.core.plan.Caution.Level;
+import ungula.core.plan.Caution.Place;
 import ungula.core.plate.Laying;
 import ungula.core.plate.OnPlate;
 import ungula.core.plate.Plate;
@@ -48,6 +50,7 @@ final class PlateCautions {
             price(savedMm3),
             List.of(Edit.of("plate.laying", Laying.CLOSE.name())));
     if (least < plate.landMm() - NEAR_MM) {
+      Vec3 at = on.closest();
       found.add(
           new Caution(
               "plate.land",
@@ -58,7 +61,7 @@ final class PlateCautions {
                   + mm(least)
                   + " of rubber is left between them; so thin a wall gives way as the next cast is"
                   + " poured, and tears first.",
-              null,
+              new Place(at.x(), at.y(), 0),
               List.of(close)));
     } else if (savedMm3 > WORTH * p.box.rubberMm3()) {
       found.add(

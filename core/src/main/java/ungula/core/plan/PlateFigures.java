@@ -15,8 +15,11 @@ final class PlateFigures {
 
   /** Adds them to the plan's, where there are several. */
   static void add(Planner p) {
+    if (!p.choices.mould().kind().onPlate()) {
+      return;
+    }
     OnPlate on = p.facts.onPlate().get();
-    if (!p.choices.mould().kind().onPlate() || on.masters() < 2) {
+    if (on.masters() < 2) {
       return;
     }
     Plate plate = p.choices.laid();

@@ -2,9 +2,7 @@ package ungula.core.plate;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.stream.IntStream;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.Polygon;
@@ -93,29 +91,7 @@ public final class Masters {
   }
 
   private static TriangleMesh part(TriangleMesh mesh, int[] of, int which) {
-    int[] c = mesh.corners();
-    Map<Integer, Integer> index = new HashMap<>();
-    int[] corners = new int[c.length];
-    int n = 0;
-    double[] xyz = new double[64];
-    for (int t = 0; t < of.length; t++) {
-      if (of[t] != which) {
-        continue;
-      }
-      for (int k = 3 * t; k < 3 * t + 3; k++) {
-        Integer at = index.get(c[k]);
-        if (at == null) {
-          at = index.size();
-          index.put(c[k], at);
-          if (3 * at + 3 > xyz.length) {
-            xyz = Arrays.copyOf(xyz, 2 * xyz.length);
-          }
-          System.arraycopy(mesh.xyz(), 3 * c[k], xyz, 3 * at, 3);
-        }
-        corners[n++] = at;
-      }
-    }
-    return new TriangleMesh(Arrays.copyOf(xyz, 3 * index.size()), Arrays.copyOf(corners, n));
+    return mesh.only(t -> of[t] == which);
   }
 
   /** All round: where a body's shadow falls apart, round all of it. */

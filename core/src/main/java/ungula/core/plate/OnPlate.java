@@ -3,8 +3,10 @@ package ungula.core.plate;
 import java.util.Collections;
 import java.util.List;
 import java.util.stream.IntStream;
+import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.operation.distance.DistanceOp;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.Rings;
 
@@ -13,6 +15,7 @@ public final class OnPlate {
 
   private final List<double[]> footprints;
   private final double landMm;
+  private Land land;
   private double closeMm2 = -1;
 
   /**
@@ -47,11 +50,34 @@ public final class OnPlate {
 
   /** Between the two that are closest; infinite when there is one. */
   public double leastLandMm() {
+    return land().mm;
+  }
+
+  /** Half way between those two; the middle when there is one. */
+  public Vec3 closest() {
+    return land().at;
+  }
+
+  private record Land(double mm, Vec3 at) {}
+
+  private synchronized Land land() {
+    if (land == null) {
+      land = leastLand();
+    }
+    return land;
+  }
+
+  private Land leastLand() {
     List<Geometry> all = footprints.stream().map(r -> (Geometry) Rings.polygon(r)).toList();
-    double least = Double.POSITIVE_INFINITY;
+    Land least = new Land(Double.POSITIVE_INFINITY, Vec3.ZERO);
     for (int i = 0; i < all.size(); i++) {
       for (int j = 0; j < i; j++) {
-        least = Math.min(least, all.get(i).distance(all.get(j)));
+        DistanceOp between = new DistanceOp(all.get(i), all.get(j));
+        if (between.distance() < least.mm) {
+          Coordinate[] ends = between.nearestPoints();
+          Vec3 at = new Vec3((ends[0].x + ends[1].x) / 2, (ends[0].y + ends[1].y) / 2, 0);
+          least = new Land(between.distance(), at);
+        }
       }
     }
     return least;

@@ -26,8 +26,20 @@ public record Stretch(double share, double wideMm, double throatMm) {
   /** New rubber may be stretched to this share of its elongation at break. */
   public static final double FRESH = 1 / 4.0;
 
+  /** At break, as a share of the length: taken while no sheet says. */
+  private static final double USUAL_ELONGATION = 3;
+
   private static final int LEVELS = 160;
   private static final double LEAST_THROAT = 0.1;
+
+  /**
+   * How much longer new rubber may get, as a share.
+   *
+   * @param elongationPct at break, as its sheet says; null takes a usual one
+   */
+  public static double allowed(Double elongationPct) {
+    return FRESH * (elongationPct == null ? USUAL_ELONGATION : elongationPct / 100);
+  }
 
   /**
    * @param levels sections from above of the body as it stands

@@ -75,8 +75,9 @@ public record JobResponse(
    *
    * @param sided each side may have a wall of its own
    * @param ofPipe its wall is not cut from sheet
+   * @param onPlate masters stand in it on the plate, so that several can
    */
-  public record BoxKind(boolean sided, boolean ofPipe) {}
+  public record BoxKind(boolean sided, boolean ofPipe, boolean onPlate) {}
 
   /**
    * @param degrees it runs towards, 0 to the right, 90 to the back

@@ -69,10 +69,11 @@ class JobViews {
         job.plan().undecided(),
         model(c),
         hasShape,
-        Choices.fingerprint(Jobs.surfaceKey(c), c.pose().turn()),
+        Choices.fingerprint(Jobs.surfaceKey(c), c.pose().turn(), c.laid()),
         c.pose().liftMm(),
         c.master().solid().kind().measures().stream().map(m -> "master.solid." + m).toList(),
-        new JobResponse.BoxKind(c.mould().shape().sided(), c.mould().shape().ofPipe()),
+        new JobResponse.BoxKind(
+            c.mould().shape().sided(), c.mould().shape().ofPipe(), c.mould().kind().onPlate()),
         job.plan().ways().stream().map(w -> way(w, c.units())).toList(),
         Arrays.stream(Mark.values()).map(m -> mark(m, c)).toList(),
         Choices.fingerprint(c.marks()),

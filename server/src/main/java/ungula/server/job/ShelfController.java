@@ -134,7 +134,8 @@ class ShelfController {
   }
 
   private static String fingerprint(Jobs.Job job) {
-    return Choices.fingerprint(job.choices().master(), job.choices().pose(), job.choices().mould());
+    Choices c = job.choices();
+    return Choices.fingerprint(c.master(), c.pose(), c.laid(), c.mould());
   }
 
   /** Rendered once for what it shows, then kept. */
