@@ -826,6 +826,7 @@ export interface components {
     };
     BoxKind: {
       ofPipe: boolean;
+      onPlate: boolean;
       sided: boolean;
     };
     BoxView: {
@@ -994,7 +995,7 @@ export interface components {
       work: components['schemas']['WorkView'];
     };
     PieceView: {
-      freed: string;
+      freed: components['schemas']['Figure'];
       picture: string;
       pull: string;
     };
@@ -1109,6 +1110,10 @@ export interface components {
         | 'KEY'
         | 'AIR'
         | 'CAST_AIR';
+    };
+    SheetView: {
+      text: string;
+      word: string;
     };
     Shelf: {
       demo: boolean;
@@ -1240,6 +1245,7 @@ export interface components {
       version: number;
     };
     WorkshopResponse: {
+      sheets: components['schemas']['SheetView'][];
       /** Format: int32 */
       version: number;
       words: {

@@ -93,7 +93,7 @@ function Pieces({ job }: { job: Job }) {
                   {i + 1}. {p.pull}
                 </span>
                 <span className="quiet">
-                  {i === 0 ? 'frees' : 'with it'} {p.freed}
+                  {i === 0 ? 'frees' : 'with it'} <FigureText figure={p.freed} />
                 </span>
               </li>
             ))}

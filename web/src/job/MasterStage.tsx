@@ -34,8 +34,7 @@ const SOLID_NAMES: Record<string, string> = {
 
 export function MasterStage({ job, desk, choose, chooseBeside, paint, setPaint }: Props) {
   const source = job.words['master.source']?.value;
-  const onPlate = job.words['plate.copies']?.text;
-  const copies = job.figures['plate.masters'] && onPlate !== '1 copy' ? onPlate : undefined;
+  const copies = job.figures['plate.copies'];
   return (
     <>
       <h1>Master</h1>
@@ -50,7 +49,12 @@ export function MasterStage({ job, desk, choose, chooseBeside, paint, setPaint }
         {job.words['master.massG']?.unset && job.figures['master.mass'] && (
           <>
             , which by its volume should weigh <FigureText figure={job.figures['master.mass']} />
-            {copies && ` for all ${copies}`}
+            {copies && (
+              <>
+                {' '}
+                for all <FigureText figure={copies} />
+              </>
+            )}
           </>
         )}
         ; {copies ? 'one on the scale' : 'on the scale'}: <Word k="master.massG" after="." />

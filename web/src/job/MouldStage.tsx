@@ -35,7 +35,7 @@ export function MouldStage({ job, desk, children }: Props) {
         <Word k="mould.overTopMm" /> over the top and <Word k="pose.liftMm" /> below, with{' '}
         <Word k="mould.freeboardMm" /> of wall above the pour line.
       </p>
-      {job.words['mould.kind']?.value === 'OPEN' && <OnPlate job={job} />}
+      {job.box.onPlate && <OnPlate job={job} />}
       {sided && <Sides job={job} />}
       <p className="sentence">
         {ofPipe ? (
@@ -210,32 +210,37 @@ function Casts({ job }: { job: Job }) {
             .{' '}
           </>
         )}
-        {f['plate.masters'] ? 'All casts of a pour take' : 'A cast takes'}{' '}
-        <FigureText figure={f['cast.volume']} />, <FigureText figure={f['cast.mass']} />, of
-        something with a viscosity of <Word k="channels.resin.viscosityPas" after="," /> a pot life
-        of <Word k="channels.resin.potLifeMin" /> and a density of{' '}
-        <Word k="channels.resin.density" after="." />
-        {f['sprue.diameter'] ? (
-          <>
-            {' '}
-            It runs in through a sprue <Word k="channels.sprueMm" /> (
-            <FigureText figure={f['sprue.diameter']} />
-            ), <Word k="channels.spout" after="," /> and fills in{' '}
-            <span className="together">
-              <FigureText figure={f['sprue.fill']} />;
-            </span>{' '}
-            vents are <Word k="channels.ventMm" /> across.
-          </>
-        ) : (
-          ' It is poured in through the open base.'
-        )}
-        {f['fits.pot'] && (
-          <>
-            {' '}
-            In the pressure pot the mould: <FigureText figure={f['fits.pot']} />.
-          </>
-        )}
+        {!f['cast.volume'] && 'What one takes is being worked out …'}
       </p>
+      {f['cast.volume'] && (
+        <p className="sentence">
+          {f['plate.masters'] ? 'All casts of a pour take' : 'A cast takes'}{' '}
+          <FigureText figure={f['cast.volume']} />, <FigureText figure={f['cast.mass']} />, of
+          something with a viscosity of <Word k="channels.resin.viscosityPas" after="," /> a pot
+          life of <Word k="channels.resin.potLifeMin" /> and a density of{' '}
+          <Word k="channels.resin.density" after="." />
+          {f['sprue.diameter'] ? (
+            <>
+              {' '}
+              It runs in through a sprue <Word k="channels.sprueMm" /> (
+              <FigureText figure={f['sprue.diameter']} />
+              ), <Word k="channels.spout" after="," /> and fills in{' '}
+              <span className="together">
+                <FigureText figure={f['sprue.fill']} />;
+              </span>{' '}
+              vents are <Word k="channels.ventMm" /> across.
+            </>
+          ) : (
+            ' It is poured in through the open base.'
+          )}
+          {f['fits.pot'] && (
+            <>
+              {' '}
+              In the pressure pot the mould: <FigureText figure={f['fits.pot']} />.
+            </>
+          )}
+        </p>
+      )}
     </section>
   );
 }

@@ -36,7 +36,10 @@ export function useStudy(job: Job | undefined): ShapeDesk {
     setLast({ id, study: data });
   }
   const ready = last?.id === id ? last.study : null;
-  const missing = job !== undefined && job.figures['air.poured'] === undefined;
+  const known = job?.figures;
+  const missing =
+    known !== undefined &&
+    (known['air.poured'] === undefined || known['cast.volume'] === undefined);
   useEffect(() => {
     if (state === 'READY' && missing) {
       // figures, cautions and sections follow; the study itself is known

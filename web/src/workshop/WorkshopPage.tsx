@@ -12,17 +12,6 @@ const workshopQuery = queryOptions({
   queryFn: () => unwrap(client.GET('/api/workshop')),
 });
 
-const RACK = [
-  ['foamBoard6', '6 mm foam board'],
-  ['foamBoard10', '10 mm foam board'],
-  ['styrene2', '2 mm styrene'],
-  ['acrylic3', '3 mm acrylic'],
-  ['card2', '2 mm card'],
-  ['ply12', '12 mm ply'],
-  ['melamine16', '16 mm melamine board'],
-  ['mdf18', '18 mm MDF'],
-] as const;
-
 export function WorkshopPage() {
   const { data: workshop } = useQuery(workshopQuery);
   const queries = useQueryClient();
@@ -100,14 +89,14 @@ export function WorkshopPage() {
                 </tr>
               </thead>
               <tbody>
-                {RACK.map(([key, text]) => (
-                  <tr key={key}>
+                {workshop?.sheets.map(({ word, text }) => (
+                  <tr key={word}>
                     <td>{text}</td>
                     <td>
-                      <Word k={`rack.${key}.lengthMm`} /> by <Word k={`rack.${key}.widthMm`} />
+                      <Word k={`${word}.lengthMm`} /> by <Word k={`${word}.widthMm`} />
                     </td>
                     <td>
-                      <Word k={`rack.${key}.count`} />
+                      <Word k={`${word}.count`} />
                     </td>
                   </tr>
                 ))}

@@ -62,8 +62,8 @@ public class PlateAndCoreTest extends Browsing {
   public void whatIsNotOnTheRackIsSaidWithWhatIs() {
     String job = demoJob("Bollard chess pieces");
     visit("workshop");
-    write("rack.foamBoard6.count", "0");
-    assertThat(word("rack.foamBoard6.count")).hasText("0 boards");
+    write("boards.FOAM_BOARD_6.count", "0");
+    assertThat(word("boards.FOAM_BOARD_6.count")).hasText("0 boards");
     visit(job + "/mould");
     Locator none = caution("board.short");
     assertThat(none).containsText("none is there");

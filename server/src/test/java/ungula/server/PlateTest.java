@@ -2,6 +2,7 @@ package ungula.server;
 
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertNotEquals;
 import static org.testng.Assert.assertTrue;
 
 import org.testng.annotations.Test;
@@ -66,6 +67,45 @@ public class PlateTest extends OnServer {
     assertTrue(marked > 0 && marked < facets, marked + " of " + facets);
     server.write(id, "plate.copies", "1");
     assertEquals(server.get("/api/jobs/" + id + "/marks").raw().length, facets);
+  }
+
+  /** Pictures and meshes are asked for again when the masters lie otherwise. */
+  @Test
+  public void whatIsKeptOfTheShapeIsKeptByHowItLies() throws Exception {
+    String id = server.addJob();
+    server.upload(id, "block.stl", Running.stl(Tessellation.box(50, 20, 30)));
+    String key = server.job(id).get("shapeKey").asString();
+    String picture = shelfPicture(id);
+    int bytes = server.get("/api/jobs/" + id + "/mesh").raw().length;
+    server.write(id, "plate.copies", "2");
+    assertNotEquals(server.job(id).get("shapeKey").asString(), key);
+    assertNotEquals(shelfPicture(id), picture);
+    assertTrue(server.get("/api/jobs/" + id + "/mesh").raw().length > 1.8 * bytes);
+    server.write(id, "plate.copies", "1");
+    server.write(id, "plate.laying", "AS_MODELLED");
+    assertEquals(server.job(id).get("shapeKey").asString(), key);
+  }
+
+  private String shelfPicture(String id) throws Exception {
+    for (JsonNode j : server.get("/api/shelf").body().get("jobs")) {
+      if (j.get("id").asString().equals(id)) {
+        return j.get("picture").asString();
+      }
+    }
+    throw new AssertionError("not on the shelf");
+  }
+
+  /** In a mould that hangs free nothing is fixed to the base, and the box says what it can hold. */
+  @Test
+  public void onlyAnOpenMouldHasItsMastersOnTheBase() throws Exception {
+    String id = server.addJob();
+    server.upload(id, "bollards.stl", Running.stl(HarbourShapes.chessSet()));
+    String list = "/api/jobs/" + id + "/box/cutlist";
+    assertTrue(server.get(list).body().toString().contains("where each master is fixed"));
+    assertTrue(server.job(id).get("box").get("onPlate").asBoolean());
+    server.write(id, "mould.kind", "CUT");
+    assertFalse(server.get(list).body().toString().contains("where each master is fixed"));
+    assertFalse(server.job(id).get("box").get("onPlate").asBoolean());
   }
 
   @Test

@@ -44,17 +44,32 @@ public final class HollowCore {
   private final boolean open;
   private final TriangleMesh mesh;
   private final double volumeMm3;
-  private final double looseMm3;
+  private final Loose loose;
   private final double openingMm2;
   private final double areaMm2;
   private final Stretch stretch;
   private final Map<Cut, Slicer> slicers = new EnumMap<>(Cut.class);
 
-  private HollowCore(double wallMm, boolean open, TriangleMesh mesh, double looseMm3) {
+  /** Changes when the same master comes out otherwise: old ones are made again. */
+  public static final int VERSION = 1;
+
+  /**
+   * Inside that stays solid, because nothing would hold a core there.
+   *
+   * @param at the middle of the largest such part
+   */
+  public record Loose(double mm3, Vec3 at) {
+    static final Loose NOTHING = new Loose(0, Vec3.ZERO);
+  }
+
+  /**
+   * @param mesh of the core with its print, as {@link #mesh()} tells it
+   */
+  public HollowCore(double wallMm, boolean open, TriangleMesh mesh, Loose loose) {
     this.wallMm = wallMm;
     this.open = open;
     this.mesh = mesh;
-    this.looseMm3 = looseMm3;
+    this.loose = loose;
     double low = mesh.bounds().min().z();
     FillCurve curve = FillCurve.of(mesh.moved(1, Rotation.NONE, new Vec3(0, 0, -low)), LEVELS);
     this.volumeMm3 = curve.total() - (low < 0 ? curve.below(-low) : 0);
@@ -97,21 +112,32 @@ public final class HollowCore {
     double[] volume = new double[topology.parts()];
     double[] low = new double[topology.parts()];
     Arrays.fill(low, Double.POSITIVE_INFINITY);
+    Vec3[] middle = new Vec3[low.length];
+    Arrays.fill(middle, Vec3.ZERO);
+    int[] facets = new int[low.length];
     for (int t = 0; t < part.length; t++) {
       Vec3 a = all.vertex(all.corners()[3 * t]);
       Vec3 b = all.vertex(all.corners()[3 * t + 1]);
       Vec3 c = all.vertex(all.corners()[3 * t + 2]);
+      middle[part[t]] = middle[part[t]].plus(all.middle(t));
+      facets[part[t]]++;
       volume[part[t]] += a.dot(b.cross(c)) / 6;
       low[part[t]] = Math.min(low[part[t]], Math.min(a.z(), Math.min(b.z(), c.z())));
     }
     double most = Arrays.stream(volume).max().orElse(0);
     boolean[] keep = new boolean[volume.length];
-    double loose = 0;
+    Loose loose = Loose.NOTHING;
+    double largest = 0;
     boolean any = false;
     for (int k = 0; k < keep.length; k++) {
       keep[k] = open ? low[k] < 0 && volume[k] > 0 : volume[k] == most;
       any |= keep[k];
-      loose += keep[k] ? 0 : Math.max(0, volume[k]);
+      if (!keep[k] && volume[k] > 0) {
+        boolean more = volume[k] > largest;
+        loose =
+            new Loose(loose.mm3 + volume[k], more ? middle[k].times(1.0 / facets[k]) : loose.at);
+        largest = Math.max(largest, volume[k]);
+      }
     }
     if (!any) {
       return Optional.empty();
@@ -138,9 +164,8 @@ public final class HollowCore {
     return volumeMm3;
   }
 
-  /** Inside that stays solid, because nothing would hold a core there. */
-  public double looseMm3() {
-    return looseMm3;
+  public Loose loose() {
+    return loose;
   }
 
   /** Of the opening in the cast's base; 0 when it is closed. */

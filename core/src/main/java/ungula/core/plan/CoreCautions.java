@@ -5,6 +5,7 @@ import static ungula.core.plan.Caution.Level.NOTE;
 
 import java.util.ArrayList;
 import java.util.List;
+import ungula.core.geometry.Vec3;
 import ungula.core.hollow.HollowCore;
 import ungula.core.plan.Caution.Fix;
 import ungula.core.plan.Caution.Place;
@@ -38,9 +39,12 @@ final class CoreCautions {
 
   static List<Caution> of(Planner p) {
     CoreCautions c = new CoreCautions(p);
-    if (p.facts.core() != null) {
-      c.made(p.facts.core());
-    } else if (p.choices.hollow().wallMm() != null) {
+    if (p.choices.hollow().wallMm() == null || p.coreOpen()) {
+      return List.of();
+    }
+    if (p.facts.core() != null && p.facts.core().core() != null) {
+      c.made(p.facts.core().core());
+    } else {
       c.none();
     }
     return c.found;
@@ -100,18 +104,23 @@ final class CoreCautions {
     } else {
       stretch(core, lift);
     }
-    if (core.looseMm3() > LOOSE * (core.volumeMm3() + core.looseMm3())) {
+    if (core.loose().mm3() > LOOSE * (core.volumeMm3() + core.loose().mm3())) {
       add(
           "core.loose",
           NOTE,
-          Volume.format(core.looseMm3(), p.units) + " inside stay solid",
+          Volume.format(core.loose().mm3(), p.units) + " inside stay solid",
           "A core there would hang on nothing: the master is too thin between it and the "
               + (core.open() ? "opening" : "rest of the core")
               + " for a wall of "
               + mm(core.wallMm())
               + " on either side. Thick places shrink more as they set.",
-          null);
+          place(core.loose().at(), lift),
+          SOLID);
     }
+  }
+
+  private static Place place(Vec3 at, double lift) {
+    return new Place(at.x(), at.y(), at.z() + lift);
   }
 
   private void stretch(HollowCore core, double lift) {

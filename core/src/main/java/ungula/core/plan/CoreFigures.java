@@ -26,10 +26,10 @@ final class CoreFigures {
    * @return its volume; 0 where casts are solid
    */
   static double add(Planner p) {
-    HollowCore core = p.facts.core();
-    if (core == null) {
+    if (p.facts.core() == null || p.facts.core().core() == null) {
       return 0;
     }
+    HollowCore core = p.facts.core().core();
     String wall = Length.format(core.wallMm(), p.units);
     p.figures.volume(
         "core.volume",

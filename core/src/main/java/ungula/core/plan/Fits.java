@@ -153,7 +153,7 @@ final class Fits {
   /** Whether the sheet the box is cut from is there. */
   private void rack() {
     SheetStock sheet = p.choices.mould().sheet();
-    Rack.Board board = p.workshop.rack().of(sheet);
+    Board board = p.workshop.boards().get(sheet);
     if (!board.known()) {
       return;
     }
@@ -202,7 +202,7 @@ final class Fits {
   private List<Fix> others(SheetStock but) {
     List<Fix> fixes = new ArrayList<>();
     for (SheetStock other : SheetStock.values()) {
-      Rack.Board board = p.workshop.rack().of(other);
+      Board board = p.workshop.boards().get(other);
       if (other == but || !board.known()) {
         continue;
       }

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.function.Supplier;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.geometry.Vec3;
-import ungula.core.hollow.HollowCore;
 import ungula.core.master.PosedMaster;
 import ungula.core.mesh.FillCurve;
 import ungula.core.parting.PartedMaster;
@@ -26,7 +25,7 @@ import ungula.core.study.MeshReport;
  * @param parted what partings ask of it; null when there is no mesh
  * @param cuts a knife could make; null when there is no mesh
  * @param onPlate the masters as they lie; told when asked for
- * @param core of a hollow cast; null when casts are solid, or nothing is left of it
+ * @param core of a hollow cast; null when casts are solid, and while it is not worked out
  * @param shape what is found out about it; null while it is not worked out
  */
 public record MasterFacts(
@@ -41,7 +40,7 @@ public record MasterFacts(
     PartedMaster parted,
     CutPlanes cuts,
     Supplier<OnPlate> onPlate,
-    HollowCore core,
+    CoreFacts core,
     ShapeFacts shape) {
 
   /** Before its shape is worked out; seen from above it fills its outer size. */
@@ -109,11 +108,11 @@ public record MasterFacts(
   }
 
   /** For hollow casts. */
-  public MasterFacts with(HollowCore made) {
+  public MasterFacts with(CoreFacts made) {
     return with(made, shape);
   }
 
-  private MasterFacts with(HollowCore made, ShapeFacts found) {
+  private MasterFacts with(CoreFacts made, ShapeFacts found) {
     return new MasterFacts(
         sizeMm,
         topMm,

@@ -116,7 +116,7 @@ public final class Planner {
         Optional.ofNullable(p.parting),
         Optional.ofNullable(p.cut),
         Optional.ofNullable(p.sprue),
-        Optional.ofNullable(facts).map(MasterFacts::core),
+        Optional.ofNullable(facts).map(MasterFacts::core).map(CoreFacts::core),
         Optional.ofNullable(p.cuts),
         WorkOrder.of(p),
         Optional.ofNullable(p.mix()),
@@ -190,6 +190,11 @@ public final class Planner {
   /** One batch; null while nothing can be weighed. */
   Mix mix() {
     return amounts == null ? null : amounts.mix();
+  }
+
+  /** Whether a core is wanted that is not worked out yet: what a cast takes is open until then. */
+  boolean coreOpen() {
+    return choices.hollow().wallMm() != null && facts.parted() != null && facts.core() == null;
   }
 
   /** What a cast takes, without what stays in its channels. */
@@ -475,18 +480,17 @@ public final class Planner {
     Double put = choices.rubber().offcutsMm3();
     double offcuts = put == null ? 0 : Math.min(put, v);
     mixMm3 = v - offcuts + allowance;
-    figures.volume(
-        "rubber.mix",
-        "rubber to mix",
-        mixMm3,
+    Working.Builder mix =
         Working.of(
                 offcuts > 0
                     ? "to mix = rubber in the box − offcuts + allowance"
                     : "to mix = rubber in the box + allowance")
             .given("in the box", ml(v), COMPUTED)
-            .given("offcuts", ml(offcuts), CHOSEN)
-            .given("allowance", ml(allowance), COMPUTED)
-            .done());
+            .given("allowance", ml(allowance), COMPUTED);
+    if (offcuts > 0) {
+      mix.given("offcuts", ml(offcuts), CHOSEN);
+    }
+    figures.volume("rubber.mix", "rubber to mix", mixMm3, mix.done());
   }
 
   /** The rubber's formula, as far as the inside of the box. */

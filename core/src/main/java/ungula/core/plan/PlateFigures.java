@@ -32,6 +32,14 @@ final class PlateFigures {
             .given("in the model", on.masters() / plate.copies() + "", COMPUTED)
             .given("copies", plate.copies() + "", CHOSEN)
             .done());
+    if (plate.copies() > 1) {
+      p.figures.put(
+          "plate.copies",
+          "copies of the model",
+          plate.copies(),
+          plate.copies() + " copies",
+          Working.of("as chosen").given("copies", plate.copies() + "", CHOSEN).done());
+    }
     p.figures.length(
         "plate.land",
         "least land",

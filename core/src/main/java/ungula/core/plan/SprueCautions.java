@@ -47,7 +47,7 @@ final class SprueCautions {
 
   private void slow() {
     Sprue.Resin resin = p.choices.channels().resin();
-    if (p.sprue.inTime(p.castMm3(), resin)) {
+    if (p.coreOpen() || p.sprue.inTime(p.castMm3(), resin)) {
       return;
     }
     Sprue needed = Sprue.proposed(p.castMm3(), p.sprue.lengthMm(), resin);

@@ -30,20 +30,21 @@ final class SprueFigures {
     double channels = sprue == null ? 0 : sprue.volumeMm3();
     double vents = vents(p);
     Sprue.Resin resin = p.choices.channels().resin();
+    if (p.coreOpen()) {
+      return sprue;
+    }
     double cast = p.castMm3() + channels + vents;
-    p.figures.volume(
-        "cast.volume",
-        "a cast takes",
-        cast,
+    boolean hollow = p.hollowMm3 > 0;
+    Working.Builder w =
         Working.of(
-                p.hollowMm3 > 0
-                    ? "cast = master − core + sprue + vents"
-                    : "cast = master + sprue + vents")
+                hollow ? "cast = master − core + sprue + vents" : "cast = master + sprue + vents")
             .given("master", Volume.format(p.masterMm3, p.units), COMPUTED)
-            .given("core", Volume.format(p.hollowMm3, p.units), COMPUTED)
             .given("sprue", Volume.format(channels, p.units), COMPUTED)
-            .given("vents", Volume.format(vents, p.units), COMPUTED)
-            .done());
+            .given("vents", Volume.format(vents, p.units), COMPUTED);
+    if (hollow) {
+      w.given("core", Volume.format(p.hollowMm3, p.units), COMPUTED);
+    }
+    p.figures.volume("cast.volume", "a cast takes", cast, w.done());
     p.figures.mass(
         "cast.mass",
         "a cast weighs",
@@ -80,23 +81,27 @@ final class SprueFigures {
             .step("It needs " + Length.format(proposed.diameterMm(), p.units) + ".")
             .step("The channel is kept full, so that the head is its own length.")
             .done());
-    p.figures.put(
-        "sprue.fill",
-        "time to fill",
-        sprue.fillS(p.castMm3(), c.resin()),
-        seconds(sprue.fillS(p.castMm3(), c.resin())),
-        Working.of("volume ÷ the smaller of flow and hand")
-            .given(
-                "flow",
-                Volume.format(sprue.flowMm3PerS(c.resin()), p.units) + " a second",
-                COMPUTED)
-            .done());
+    if (!p.coreOpen()) {
+      fill(p, sprue);
+    }
     p.figures.length(
         "sprue.length",
         "length of the sprue",
         length,
         Working.of("rubber between the master and the base, which is turned up to cast").done());
     return sprue;
+  }
+
+  private static void fill(Planner p, Sprue sprue) {
+    Sprue.Resin resin = p.choices.channels().resin();
+    p.figures.put(
+        "sprue.fill",
+        "time to fill",
+        sprue.fillS(p.castMm3(), resin),
+        seconds(sprue.fillS(p.castMm3(), resin)),
+        Working.of("volume ÷ the smaller of flow and hand")
+            .given("flow", Volume.format(sprue.flowMm3PerS(resin), p.units) + " a second", COMPUTED)
+            .done());
   }
 
   private static String seconds(double s) {

@@ -26,8 +26,8 @@ final class WorkOrder {
     } else if (p.box != null) {
       order.onePart();
     }
-    if (p.facts != null && p.facts.core() != null) {
-      order.core(p.facts.core());
+    if (p.figures.has("core.volume")) {
+      order.core(p.facts.core().core());
     }
     return List.copyOf(order.steps);
   }

@@ -1,5 +1,8 @@
 package ungula.core.plan;
 
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.Map;
 import ungula.core.fit.Pot;
 import ungula.core.mould.SheetStock;
 import ungula.core.quantity.Choosable;
@@ -20,7 +23,7 @@ import ungula.core.sentence.WordBook;
  * @param roomC temperature of the room
  * @param paper for printed sheets
  * @param equipment there is
- * @param rack of sheet there is
+ * @param boards there are of each sheet
  */
 public record Workshop(
     String name,
@@ -33,12 +36,17 @@ public record Workshop(
     double roomC,
     Paper paper,
     Equipment equipment,
-    Rack rack) {
+    Map<SheetStock, Board> boards) {
 
-  /** What was kept before equipment was asked about has none. */
+  /** What was kept before equipment was asked about has none; every sheet has its boards. */
   public Workshop {
     equipment = equipment == null ? Equipment.NONE : equipment;
-    rack = rack == null ? Rack.EMPTY : rack;
+    Map<SheetStock, Board> all = new EnumMap<>(SheetStock.class);
+    for (SheetStock sheet : SheetStock.values()) {
+      Board board = boards == null ? null : boards.get(sheet);
+      all.put(sheet, board == null ? Board.UNKNOWN : board);
+    }
+    boards = Collections.unmodifiableMap(all);
   }
 
   /**
@@ -107,7 +115,7 @@ public record Workshop(
           21,
           Paper.A4,
           Equipment.NONE,
-          Rack.EMPTY);
+          Map.of());
 
   public static WordBook<Workshop> words() {
     WordBook<Workshop> words =
@@ -135,7 +143,7 @@ public record Workshop(
             .word("equipment.liftG", "what one person lifts", Kind.mass(200_000))
             .word("equipment.bucketG", "rubber in one bucket", Kind.mass(200_000));
     for (SheetStock sheet : SheetStock.values()) {
-      String board = Rack.word(sheet);
+      String board = boards(sheet);
       words
           .open(board + ".lengthMm", "length of a board of " + sheet.text(), inside(), "?")
           .open(board + ".widthMm", "width of a board of " + sheet.text(), inside(), "?")
@@ -146,6 +154,11 @@ public record Workshop(
               "not counted");
     }
     return words;
+  }
+
+  /** The words of a sheet's boards begin so. */
+  public static String boards(SheetStock sheet) {
+    return "boards." + sheet.name();
   }
 
   private static Kind<Double> inside() {

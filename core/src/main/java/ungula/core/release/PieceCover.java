@@ -23,7 +23,7 @@ public record PieceCover(List<Vec3> pulls, List<Double> freed) {
   private static final int PAIRS = 20;
 
   /** Places looked at, each for as much of the surface. */
-  private static final int PLACES = 3000;
+  public static final int PLACES = 3000;
 
   private static final double ENOUGH = 0.985;
 

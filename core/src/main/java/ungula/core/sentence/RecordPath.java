@@ -4,13 +4,15 @@ import java.lang.reflect.Constructor;
 import java.lang.reflect.Method;
 import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
- * Reads and replaces one component deep inside nested records: "mould.sidesMm" of a job's choices.
- * Replacing copies the records on the way; the constructors' own checks run.
+ * Reads and replaces one component deep inside nested records: "mould.sidesMm" of a job's choices;
+ * of a map from names to records the name is a step. Replacing copies what is on the way; the
+ * constructors' own checks run.
  */
 final class RecordPath {
 
@@ -59,10 +61,20 @@ final class RecordPath {
     return SHAPES.computeIfAbsent(record.getClass(), Shape::of);
   }
 
+  /** Keys are the constants of an enumeration: all that may be named are there. */
+  private static Object key(Map<?, ?> map, String name) {
+    return map.keySet().stream()
+        .filter(k -> ((Enum<?>) k).name().equals(name))
+        .findFirst()
+        .orElseThrow(() -> new IllegalArgumentException("No " + name + " in " + map.keySet()));
+  }
+
   Object get(Record root) {
     Object at = root;
     for (String name : names) {
-      if (at != null) {
+      if (at instanceof Map<?, ?> map) {
+        at = map.get(key(map, name));
+      } else if (at != null) {
         Shape shape = shape(at);
         at = shape.read(at, shape.index(name));
       }
@@ -79,6 +91,11 @@ final class RecordPath {
   private Object with(Object at, int depth, Object value) {
     if (depth == names.length) {
       return value;
+    }
+    if (at instanceof Map<?, ?> map) {
+      Map<Object, Object> changed = new LinkedHashMap<>(map);
+      changed.put(key(map, names[depth]), with(map.get(key(map, names[depth])), depth + 1, value));
+      return changed;
     }
     Shape shape = shape(at);
     Object[] values = new Object[shape.accessors.length];

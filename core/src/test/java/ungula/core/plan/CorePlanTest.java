@@ -46,8 +46,10 @@ public class CorePlanTest {
       boolean open = facts.baseOpen(c.pose().liftMm());
       facts =
           facts.with(
-              HollowCore.of(posed.mesh(), open, c.hollow().wallMm(), Parallel.ALL, Progress.NONE)
-                  .orElse(null));
+              new CoreFacts(
+                  HollowCore.of(
+                          posed.mesh(), open, c.hollow().wallMm(), Parallel.ALL, Progress.NONE)
+                      .orElse(null)));
     }
     return Planner.plan(c, facts, ExampleProducts.all().get(product), Workshop.DEFAULT);
   }
@@ -75,6 +77,44 @@ public class CorePlanTest {
     String last = hollow.order().get(hollow.order().size() - 1);
     assertTrue(last.contains("For the core") && last.contains("3 mm"), last);
     assertTrue(hollow.core().isPresent());
+  }
+
+  @Test
+  public void untilTheCoreIsKnownNothingIsSaidOfACast() {
+    Choices c =
+        ChoiceWords.edit(
+            Choices.fresh(Units.METRIC),
+            List.of(
+                Edit.of("master.source", "FILE"),
+                Edit.of("pose.liftMm", "10 mm"),
+                Edit.of("hollow.wallMm", "3 mm")),
+            null);
+    PosedMaster posed = PosedMaster.of(BOX, 1, c.pose());
+    MasterFacts facts =
+        MasterFacts.of(
+            posed,
+            new PartedMaster(posed),
+            new CutPlanes(posed.mesh()),
+            MeshReport.of(BOX, Progress.NONE).report(),
+            null,
+            "test");
+    Plan open = Planner.plan(c, facts, null, Workshop.DEFAULT);
+    for (String key : List.of("cast.volume", "cast.mass", "sprue.fill", "core.volume")) {
+      assertNull(open.figures().get(key), key);
+    }
+    assertEquals(cautions(open), List.of());
+    assertEquals(open.core().isPresent(), false);
+    // nothing left is an answer too
+    Plan none = Planner.plan(c, facts.with(new CoreFacts(null)), null, Workshop.DEFAULT);
+    assertEquals(cautions(none), List.of("core.none"));
+    assertEquals(
+        value(none, "cast.volume"),
+        192_000
+            + value(none, "sprue.length")
+                * Math.PI
+                / 4
+                * Math.pow(value(none, "sprue.diameter"), 2),
+        1);
   }
 
   @Test

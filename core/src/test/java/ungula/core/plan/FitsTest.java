@@ -89,22 +89,22 @@ public class FitsTest {
 
   private static List<Edit> board(String sheet, int length, int width, int count) {
     return List.of(
-        Edit.of("rack." + sheet + ".lengthMm", length + " mm"),
-        Edit.of("rack." + sheet + ".widthMm", width + " mm"),
-        Edit.of("rack." + sheet + ".count", count + ""));
+        Edit.of("boards." + sheet + ".lengthMm", length + " mm"),
+        Edit.of("boards." + sheet + ".widthMm", width + " mm"),
+        Edit.of("boards." + sheet + ".count", count + ""));
   }
 
   /** The base is 156 × 131, the walls 104 and 91 by 67: 6 mm foam board unless said otherwise. */
   @Test
   public void theRack() {
     assertFalse(plan(List.of()).figures().containsKey("fits.boards"));
-    Plan enough = plan(board("foamBoard6", 1000, 700, 1));
+    Plan enough = plan(board("FOAM_BOARD_6", 1000, 700, 1));
     assertEquals(enough.figures().get("fits.boards").value(), 1, 0);
     assertFalse(warns(enough, "board.short") || warns(enough, "board.small"));
-    Plan none = plan(board("foamBoard6", 1000, 700, 0));
+    Plan none = plan(board("FOAM_BOARD_6", 1000, 700, 0));
     assertTrue(warns(none, "board.short"));
-    List<Edit> two = new ArrayList<>(board("foamBoard6", 150, 140, 9));
-    two.addAll(board("ply12", 1200, 600, 1));
+    List<Edit> two = new ArrayList<>(board("FOAM_BOARD_6", 150, 140, 9));
+    two.addAll(board("PLY_12", 1200, 600, 1));
     Caution small =
         plan(two).cautions().stream().filter(c -> c.id().equals("board.small")).findFirst().get();
     assertTrue(small.title().contains("base"), small.title());

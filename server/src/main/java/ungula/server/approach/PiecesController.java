@@ -1,14 +1,9 @@
 package ungula.server.approach;
 
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.time.Duration;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import javax.imageio.ImageIO;
-import org.springframework.http.CacheControl;
+import java.util.stream.IntStream;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -18,11 +13,12 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import ungula.core.geometry.Rotation;
-import ungula.core.geometry.Vec3;
+import ungula.core.approach.Pieces;
+import ungula.core.approach.Pieces.Piece;
 import ungula.core.mesh.TriangleMesh;
-import ungula.core.quantity.Numbers;
+import ungula.core.plan.Choices;
 import ungula.core.release.PieceCover;
+import ungula.core.working.Figure;
 import ungula.server.job.Drawings;
 import ungula.server.job.JobQuestions;
 import ungula.server.job.Jobs;
@@ -30,6 +26,7 @@ import ungula.server.job.Shapes;
 import ungula.server.job.Studies;
 import ungula.server.job.Studies.Question;
 import ungula.server.job.WorkView;
+import ungula.server.web.Named;
 import ungula.server.web.Problem;
 
 /** Into how many pieces a mould of a job's master would have to part, and what each frees. */
@@ -39,9 +36,6 @@ class PiecesController {
 
   private static final int WIDTH = 240;
   private static final int HEIGHT = 200;
-
-  /** A pull that leans less than this towards an axis (its cosine) is not said to. */
-  private static final double LEANS = 0.38;
 
   private final Jobs jobs;
   private final Shapes shapes;
@@ -60,7 +54,7 @@ class PiecesController {
    * @param freed share of the surface free with it and those before
    * @param picture of the master as it sees it
    */
-  record PieceView(String pull, String freed, String picture) {}
+  record PieceView(String pull, Figure freed, String picture) {}
 
   /**
    * @param says what follows; empty while it is not known
@@ -103,36 +97,13 @@ class PiecesController {
   }
 
   private static List<PieceView> pieces(Jobs.Job job, PieceCover cover) {
-    List<PieceView> all = new ArrayList<>();
-    Rotation turn = job.choices().pose().turn();
-    for (int k = 0; k < cover.pieces(); k++) {
-      all.add(
-          new PieceView(
-              "pulled " + way(turn.apply(cover.pulls().get(k))),
-              Numbers.fixed(100 * cover.freed().get(k), 0) + " %",
-              "/api/jobs/"
-                  + job.row().id()
-                  + "/partition/picture?piece="
-                  + k
-                  + "&of="
-                  + PieceCover.VERSION
-                  + Jobs.surfaceKey(job.choices())));
-    }
-    return all;
-  }
-
-  private static String way(Vec3 d) {
-    List<String> words = new ArrayList<>();
-    if (Math.abs(d.x()) > LEANS) {
-      words.add(d.x() > 0 ? "right" : "left");
-    }
-    if (Math.abs(d.y()) > LEANS) {
-      words.add(d.y() > 0 ? "back" : "forward");
-    }
-    if (Math.abs(d.z()) > LEANS) {
-      words.add(d.z() > 0 ? "up" : "down");
-    }
-    return String.join(" and ", words);
+    Choices c = job.choices();
+    List<Piece> pieces = Pieces.of(cover, c.pose().turn(), c.units());
+    String of = PieceCover.VERSION + Jobs.surfaceKey(c);
+    String picture = "/api/jobs/" + job.row().id() + "/partition/picture?of=" + of + "&piece=";
+    return IntStream.range(0, pieces.size())
+        .mapToObj(k -> new PieceView(pieces.get(k).pull(), pieces.get(k).freed(), picture + k))
+        .toList();
   }
 
   /**
@@ -155,11 +126,6 @@ class PiecesController {
             .orElseThrow(() -> Problem.gone("This piece"));
     byte[] by = studies.facets(question).orElseThrow(() -> Problem.gone("This piece"));
     TriangleMesh mesh = shapes.asModelled(job.choices()).orElseThrow();
-    BufferedImage image = Drawings.seenBy(mesh, cover.pulls().get(piece), by, piece, WIDTH, HEIGHT);
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    ImageIO.write(image, "png", out);
-    return ResponseEntity.ok()
-        .cacheControl(CacheControl.maxAge(Duration.ofDays(365)))
-        .body(out.toByteArray());
+    return Named.picture(Drawings.seenBy(mesh, cover.pulls().get(piece), by, piece, WIDTH, HEIGHT));
   }
 }

@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Supplier;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
@@ -13,10 +14,10 @@ import org.springframework.stereotype.Component;
 import ungula.core.demo.HarbourShapes;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mesh.io.StlWriter;
+import ungula.core.mould.SheetStock;
+import ungula.core.plan.Board;
 import ungula.core.plan.ChoiceWords;
 import ungula.core.plan.Choices;
-import ungula.core.plan.Rack;
-import ungula.core.plan.Rack.Board;
 import ungula.core.plan.Workshop;
 import ungula.core.quantity.Units;
 import ungula.core.sentence.WordBook.Edit;
@@ -59,15 +60,13 @@ class DemoShelf {
             19,
             Workshop.Paper.A4,
             new Workshop.Equipment(240.0, 280.0, 250.0, 300.0, 600.0, 400.0, 20_000, 10_000),
-            new Rack(
-                new Board(1000.0, 700.0, 6),
-                new Board(1000.0, 700.0, 2),
-                new Board(650.0, 500.0, 4),
-                new Board(600.0, 400.0, 3),
-                null,
-                new Board(1200.0, 600.0, 1),
-                new Board(2400.0, 600.0, 1),
-                null)));
+            Map.of(
+                SheetStock.FOAM_BOARD_6, new Board(1000.0, 700.0, 6),
+                SheetStock.FOAM_BOARD_10, new Board(1000.0, 700.0, 2),
+                SheetStock.STYRENE_2, new Board(650.0, 500.0, 4),
+                SheetStock.ACRYLIC_3, new Board(600.0, 400.0, 3),
+                SheetStock.PLY_12, new Board(1200.0, 600.0, 1),
+                SheetStock.MELAMINE_16, new Board(2400.0, 600.0, 1))));
     List<Entry> entries = new ArrayList<>();
     entries.add(
         entry(

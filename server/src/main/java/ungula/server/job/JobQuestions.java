@@ -2,12 +2,14 @@ package ungula.server.job;
 
 import java.nio.ByteBuffer;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 import ungula.core.approach.Approach;
 import ungula.core.approach.ApproachSearch;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
+import ungula.core.hollow.HollowCore;
 import ungula.core.mark.Marks;
 import ungula.core.master.Solid;
 import ungula.core.mesh.TriangleMesh;
@@ -23,6 +25,7 @@ import ungula.core.study.FormStudy;
 import ungula.core.study.ShapeStudy;
 import ungula.core.work.Parallel;
 import ungula.server.job.Studies.Question;
+import ungula.server.model.MeshBytes;
 
 /** What can be asked of a job's shape, and how it is found out. For jobs that have one. */
 @Component
@@ -49,6 +52,9 @@ public class JobQuestions {
   private record AskedOfForm(int version, Body body) {}
 
   private record AskedOfPieces(int version, Body body) {}
+
+  private record AskedOfCore(
+      int version, Body body, Rotation turn, Plate plate, boolean open, double wallMm) {}
 
   private record AskedOfStands(int version, Body body, double volumeMm3) {}
 
@@ -116,6 +122,22 @@ public class JobQuestions {
             keep.keep(
                 FormStudy.of(shapes.asModelled(c).orElseThrow(), Parallel.ALL, progress),
                 new byte[0]));
+  }
+
+  /** The core of a hollow cast; beside it its mesh. For choices that want one. */
+  Question<Cores.Kept> core(Choices c, boolean baseOpen) {
+    double wall = c.hollow().wallMm();
+    return studies.question(
+        new AskedOfCore(HollowCore.VERSION, body(c), c.pose().turn(), c.laid(), baseOpen, wall),
+        Cores.Kept.class,
+        (known, keep, progress) -> {
+          Optional<HollowCore> core =
+              HollowCore.of(
+                  shapes.posed(c).orElseThrow().mesh(), baseOpen, wall, Parallel.ALL, progress);
+          keep.keep(
+              core.map(Cores.Kept::of).orElse(Cores.Kept.NOTHING),
+              core.map(k -> MeshBytes.of(k.mesh())).orElse(new byte[0]));
+        });
   }
 
   /** How many pieces would free it. Its values by facet: the piece that does. */

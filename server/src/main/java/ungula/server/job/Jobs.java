@@ -3,6 +3,7 @@ package ungula.server.job;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -10,11 +11,13 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import ungula.core.geometry.Vec3;
+import ungula.core.hollow.HollowCore;
 import ungula.core.mark.MarkedPlaces;
 import ungula.core.master.PosedMaster;
 import ungula.core.mould.BoxMould;
 import ungula.core.plan.ChoiceWords;
 import ungula.core.plan.Choices;
+import ungula.core.plan.CoreFacts;
 import ungula.core.plan.MasterFacts;
 import ungula.core.plan.Plan;
 import ungula.core.plan.Planner;
@@ -42,6 +45,7 @@ public class Jobs {
   private final Shapes shapes;
   private final JobQuestions questions;
   private final Studies studies;
+  private final Cores cores;
   private final Json json;
   private final Clock clock = Clock.systemUTC();
 
@@ -52,6 +56,7 @@ public class Jobs {
       Shapes shapes,
       JobQuestions questions,
       Studies studies,
+      Cores cores,
       Json json) {
     this.mapper = mapper;
     this.products = products;
@@ -59,6 +64,7 @@ public class Jobs {
     this.shapes = shapes;
     this.questions = questions;
     this.studies = studies;
+    this.cores = cores;
     this.json = json;
   }
 
@@ -73,6 +79,17 @@ public class Jobs {
     /** Its study; empty while not everything about the shape is known. */
     Optional<ShapeStudy> study() {
       return shape.filter(ShapeAsked::answered).flatMap(ShapeAsked::study);
+    }
+
+    /** The core of a hollow cast, for what cannot be made without it; empty for a solid one. */
+    Optional<HollowCore> core() {
+      if (shape.filter(s -> s.ofCore().isPresent() && s.core().isEmpty()).isPresent()) {
+        throw new Problem(
+            HttpStatus.CONFLICT,
+            "No core yet",
+            "The core is still being worked out. Ask again in a moment.");
+      }
+      return plan.core();
     }
 
     /** The box, for what cannot be shown without one. */
@@ -90,15 +107,32 @@ public class Jobs {
    *
    * @param ofPose how it stands in its box
    * @param ofForm what does not depend on that
+   * @param ofCore the core of a hollow cast; empty when casts are solid
    */
   public record ShapeAsked(
       Question<ShapeStudy> ofPose,
       Optional<ShapeStudy> study,
       Question<FormStudy> ofForm,
-      Optional<FormStudy> form) {
+      Optional<FormStudy> form,
+      Optional<Question<Cores.Kept>> ofCore,
+      Optional<CoreFacts> core) {
 
+    /** Whether it is known how the master stands. */
     boolean answered() {
       return study.isPresent() && form.isPresent();
+    }
+
+    /** What is asked and not answered yet. */
+    List<Question<?>> open() {
+      List<Question<?>> open = new ArrayList<>();
+      if (form.isEmpty()) {
+        open.add(ofForm);
+      }
+      if (study.isEmpty()) {
+        open.add(ofPose);
+      }
+      ofCore.filter(q -> core.isEmpty()).ifPresent(open::add);
+      return open;
     }
   }
 
@@ -123,11 +157,13 @@ public class Jobs {
     MasterFacts facts = shapes.facts(choices);
     Optional<BoxMould> box = Planner.box(choices, facts);
     Optional<ShapeAsked> shape = asked(choices, facts, box);
-    MasterFacts known =
+    MasterFacts shaped =
         shape
             .filter(ShapeAsked::answered)
             .map(s -> facts.with(shapeFacts(choices, s)))
             .orElse(facts);
+    MasterFacts known =
+        shape.flatMap(ShapeAsked::core).map(core -> shaped.with(core)).orElse(shaped);
     Plan plan = Planner.plan(choices, known, product, workshop.current(), box);
     return new Job(row, choices, plan, product, shape);
   }
@@ -150,7 +186,16 @@ public class Jobs {
         box -> {
           Question<ShapeStudy> ofPose = questions.study(choices, box, open);
           Question<FormStudy> ofForm = questions.form(choices);
-          return new ShapeAsked(ofPose, studies.known(ofPose), ofForm, studies.known(ofForm));
+          Optional<Question<Cores.Kept>> ofCore =
+              Optional.ofNullable(choices.hollow().wallMm())
+                  .map(wall -> questions.core(choices, open));
+          return new ShapeAsked(
+              ofPose,
+              studies.known(ofPose),
+              ofForm,
+              studies.known(ofForm),
+              ofCore,
+              ofCore.flatMap(cores::known));
         });
   }
 

@@ -21,6 +21,7 @@ import ungula.core.field.MendedCopy;
 import ungula.core.former.Former;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
+import ungula.core.hollow.HollowCore;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mesh.io.StlWriter;
 import ungula.core.mesh.io.ThreeMfWriter;
@@ -128,6 +129,7 @@ class MadeFiles {
 
   /** Makes the mould's pieces in the background, unless they are there. */
   TaskView cast(Jobs.Job job, TriangleMesh mesh) {
+    Optional<HollowCore> core = job.core();
     return tasks.start(
         Lane.FILES,
         progress -> {
@@ -143,10 +145,8 @@ class MadeFiles {
                   Grid.DEFAULT_CELLS,
                   Parallel.ALL,
                   progress.part(0, 0.9));
-          job.plan()
-              .core()
-              .ifPresent(
-                  core -> pieces.add(new Piece("core", core.mesh().moved(1, Rotation.NONE, lift))));
+          core.ifPresent(
+              c -> pieces.add(new Piece("core", c.mesh().moved(1, Rotation.NONE, lift))));
           progress.at("Writing them", 0.9);
           put(job, Made.PIECES_3MF, out -> ThreeMfWriter.write(byName(pieces), out));
           put(job, Made.PIECES_STL, out -> zip(pieces, out));

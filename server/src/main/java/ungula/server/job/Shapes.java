@@ -3,13 +3,11 @@ package ungula.server.job;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
-import ungula.core.hollow.HollowCore;
 import ungula.core.master.Measured;
 import ungula.core.master.PosedMaster;
 import ungula.core.master.Solid;
@@ -39,44 +37,27 @@ public class Shapes {
   /** Masters whose distances from face to face are kept: four bytes a facet. */
   private static final int ACROSS_KEPT = 20;
 
-  /** Walls of a hollow cast tried on one master. */
-  private static final int CORES_KEPT = 4;
-
   private final Models models;
 
   // by what they depend on; oldest used first
   private final Map<Object, Held> posed = new LinkedHashMap<>(16, 0.75f, true);
   private final Map<Object, FacingFaces> across = new LinkedHashMap<>(16, 0.75f, true);
   private final Map<Solid, MeshReport> solids = new LinkedHashMap<>();
+  private final Map<MeasuredPlate, OnPlate> measured = new LinkedHashMap<>();
 
   Shapes(Models models) {
     this.models = models;
   }
 
   /** A master as it stands, and how moulds of it come apart. */
-  private record Held(
-      PosedMaster posed,
-      PartedMaster parted,
-      CutPlanes cuts,
-      Map<Hollow, Optional<HollowCore>> cores) {
+  private record Held(PosedMaster posed, PartedMaster parted, CutPlanes cuts) {
 
     static Held of(PosedMaster posed) {
-      return new Held(
-          posed, new PartedMaster(posed), new CutPlanes(posed.mesh()), new ConcurrentHashMap<>());
-    }
-
-    /** Of a hollow cast; the last few are kept. */
-    Optional<HollowCore> core(double wallMm, boolean open) {
-      if (cores.size() > CORES_KEPT) {
-        cores.clear();
-      }
-      return cores.computeIfAbsent(
-          new Hollow(wallMm, open),
-          h -> HollowCore.of(posed.mesh(), h.open, h.wallMm, Parallel.ALL, Progress.NONE));
+      return new Held(posed, new PartedMaster(posed), new CutPlanes(posed.mesh()));
     }
   }
 
-  private record Hollow(double wallMm, boolean open) {}
+  private record MeasuredPlate(Measured master, Plate plate) {}
 
   private record Key(Object shape, double unitMm, Object turn, Plate plate) {}
 
@@ -239,20 +220,22 @@ public class Shapes {
 
   private MasterFacts shaped(Choices choices, MeshReport report, Double guessedUnit, String title) {
     Held held = held(choices).orElseThrow();
-    MasterFacts facts =
-        MasterFacts.of(held.posed(), held.parted(), held.cuts(), report, guessedUnit, title);
-    return choices.hollow().wallMm() == null
-        ? facts
-        : facts.with(
-            held.core(choices.hollow().wallMm(), facts.baseOpen(choices.pose().liftMm()))
-                .orElse(null));
+    return MasterFacts.of(held.posed(), held.parted(), held.cuts(), report, guessedUnit, title);
   }
 
-  private static MasterFacts measured(Measured m, Plate plate) {
+  private synchronized OnPlate laid(Measured m, Plate plate) {
+    if (measured.size() > 50) {
+      measured.clear();
+    }
+    return measured.computeIfAbsent(
+        new MeasuredPlate(m, plate), k -> OnPlate.of(m.footprint(), plate));
+  }
+
+  private MasterFacts measured(Measured m, Plate plate) {
     boolean round = m.outline() == Measured.Outline.ROUND;
     double one = round ? Math.PI * m.diameterMm() * m.diameterMm() / 4 : m.lengthMm() * m.widthMm();
     double base = plate.copies() * one;
-    OnPlate all = OnPlate.of(m.footprint(), plate);
+    OnPlate all = laid(m, plate);
     Vec3 size = all.sizeMm(m.heightMm());
     return new MasterFacts(
         size,

@@ -1,13 +1,10 @@
 package ungula.server.job;
 
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
-import javax.imageio.ImageIO;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -22,6 +19,7 @@ import ungula.core.plan.Caution;
 import ungula.core.plan.Choices;
 import ungula.core.plan.Plan;
 import ungula.core.working.Figure;
+import ungula.server.web.Named;
 import ungula.server.web.Problem;
 import ungula.server.workshop.Habits;
 
@@ -158,10 +156,7 @@ class ShelfController {
   }
 
   private byte[] render(Jobs.Job job) throws IOException {
-    BufferedImage image =
-        drawings.picture(job, WIDTH, HEIGHT).orElseThrow(() -> Problem.gone("A picture"));
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    ImageIO.write(image, "png", out);
-    return out.toByteArray();
+    return Named.png(
+        drawings.picture(job, WIDTH, HEIGHT).orElseThrow(() -> Problem.gone("A picture")));
   }
 }

@@ -1,13 +1,9 @@
 package ungula.server.job;
 
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import javax.imageio.ImageIO;
-import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -24,6 +20,7 @@ import ungula.core.orient.StandSearch;
 import ungula.core.plan.StandOffers;
 import ungula.core.working.Figure;
 import ungula.server.job.Studies.Question;
+import ungula.server.web.Named;
 import ungula.server.web.Problem;
 
 /** Ways a job's master could stand: the search for them, and the few best. */
@@ -159,11 +156,7 @@ public class StandController {
         shapes
             .asModelled(jobs.find(id).choices())
             .orElseThrow(() -> Problem.gone("The shape of this master"));
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    ImageIO.write(
-        Drawings.alone(Pose.AS_MODELLED.stood(turn).setDown(mesh, 1), WIDTH, HEIGHT), "png", out);
-    return ResponseEntity.ok()
-        .cacheControl(CacheControl.maxAge(Duration.ofDays(365)))
-        .body(out.toByteArray());
+    return Named.picture(
+        Drawings.alone(Pose.AS_MODELLED.stood(turn).setDown(mesh, 1), WIDTH, HEIGHT));
   }
 }

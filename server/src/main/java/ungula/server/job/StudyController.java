@@ -83,16 +83,7 @@ class StudyController {
   @PostMapping
   StudyResponse askStudy(@PathVariable String id) {
     Jobs.Job job = jobs.find(id);
-    job.shape()
-        .ifPresent(
-            s -> {
-              if (s.form().isEmpty()) {
-                studies.ask(s.ofForm());
-              }
-              if (s.study().isEmpty()) {
-                studies.ask(s.ofPose());
-              }
-            });
+    job.shape().ifPresent(s -> s.open().forEach(studies::ask));
     // it may be known by now
     return view(jobs.find(id));
   }
@@ -101,12 +92,7 @@ class StudyController {
   @DeleteMapping
   StudyResponse stopStudy(@PathVariable String id) {
     Jobs.Job job = jobs.find(id);
-    job.shape()
-        .ifPresent(
-            s -> {
-              studies.stop(s.ofForm());
-              studies.stop(s.ofPose());
-            });
+    job.shape().ifPresent(s -> s.open().forEach(studies::stop));
     return view(job);
   }
 
@@ -133,8 +119,9 @@ class StudyController {
 
   /** How far the first question is that is not answered yet. */
   private WorkView work(Jobs.Job job) {
-    Optional<Question<?>> open = job.shape().map(s -> s.form().isEmpty() ? s.ofForm() : s.ofPose());
-    return WorkView.of(open, job.study().isPresent(), studies);
+    boolean ready = job.shape().filter(s -> s.open().isEmpty()).isPresent();
+    Optional<Question<?>> next = job.shape().map(s -> ready ? s.ofPose() : s.open().get(0));
+    return WorkView.of(next, ready, studies);
   }
 
   private StudyResponse view(Jobs.Job job) {

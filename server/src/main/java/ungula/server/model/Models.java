@@ -2,7 +2,6 @@ package ungula.server.model;
 
 import jakarta.annotation.PostConstruct;
 import java.io.BufferedOutputStream;
-import java.io.DataOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -171,7 +170,6 @@ public class Models {
     }
   }
 
-  /** Vertex count, triangle count, coordinates, corners; big-endian. */
   private static void write(TriangleMesh mesh, Path to) throws IOException {
     Path part = to.resolveSibling(to.getFileName() + ".part");
     try (FileChannel channel =
@@ -180,18 +178,7 @@ public class Models {
             StandardOpenOption.CREATE,
             StandardOpenOption.WRITE,
             StandardOpenOption.TRUNCATE_EXISTING)) {
-      DataOutputStream out =
-          new DataOutputStream(
-              new BufferedOutputStream(Channels.newOutputStream(channel), 1 << 18));
-      out.writeInt(mesh.vertexCount());
-      out.writeInt(mesh.triangleCount());
-      for (double v : mesh.xyz()) {
-        out.writeDouble(v);
-      }
-      for (int c : mesh.corners()) {
-        out.writeInt(c);
-      }
-      out.flush();
+      MeshBytes.write(mesh, new BufferedOutputStream(Channels.newOutputStream(channel), 1 << 18));
     }
     Files.move(part, to, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
   }
@@ -200,13 +187,7 @@ public class Models {
   public TriangleMesh mesh(String id) {
     Path file = folder.models().resolve(id + ".mesh");
     try (FileChannel channel = FileChannel.open(file)) {
-      ByteBuffer all = channel.map(FileChannel.MapMode.READ_ONLY, 0, channel.size());
-      double[] xyz = new double[3 * all.getInt()];
-      int[] corners = new int[3 * all.getInt()];
-      all.asDoubleBuffer().get(xyz);
-      all.position(all.position() + 8 * xyz.length);
-      all.asIntBuffer().get(corners);
-      return new TriangleMesh(xyz, corners);
+      return MeshBytes.mesh(channel.map(FileChannel.MapMode.READ_ONLY, 0, channel.size()));
     } catch (IOException e) {
       throw new UncheckedIOException("The kept model " + id + " cannot be read", e);
     }

@@ -1,5 +1,6 @@
 package ungula.server.workshop;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import org.springframework.transaction.annotation.Transactional;
@@ -8,6 +9,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import ungula.core.mould.SheetStock;
 import ungula.core.plan.Workshop;
 import ungula.core.sentence.Word;
 import ungula.core.sentence.WordBook;
@@ -25,7 +27,16 @@ class WorkshopController {
     this.habits = habits;
   }
 
-  record WorkshopResponse(int version, Map<String, Word.State> words) {}
+  /**
+   * @param word the words of its boards begin so
+   * @param text what it is called
+   */
+  record SheetView(String word, String text) {}
+
+  /**
+   * @param sheets boxes are made of
+   */
+  record WorkshopResponse(int version, Map<String, Word.State> words, List<SheetView> sheets) {}
 
   /**
    * @param version the edits were made on
@@ -47,6 +58,10 @@ class WorkshopController {
 
   private static WorkshopResponse response(Habits.Read read) {
     return new WorkshopResponse(
-        read.version(), WORDS.states(read.workshop(), read.workshop().units()));
+        read.version(),
+        WORDS.states(read.workshop(), read.workshop().units()),
+        Arrays.stream(SheetStock.values())
+            .map(s -> new SheetView(Workshop.boards(s), s.text()))
+            .toList());
   }
 }
