@@ -1,0 +1,76 @@
+import { cleanup, screen } from '@testing-library/react';
+import { afterEach, expect, test } from 'vitest';
+import type { Job } from '../api/client';
+import { drawn, job } from '../testing/job';
+import { RubberStage } from './RubberStage';
+
+afterEach(cleanup);
+
+const PICKED = { 'rubber.product': 'marram-20' };
+const MIX = {
+  'mix.base': '238 g',
+  'mix.hardener': '23.8 g',
+  'mix.total': '261.8 g',
+  'mix.volume': '242.4 mL',
+};
+
+const show = (of: Job) => drawn(of, <RubberStage job={of} />);
+
+test('without a rubber it says what picking one gives', () => {
+  const { reads } = show(job({}));
+  expect(reads()).toContain('Pick a rubber and the amounts stand here to the gram.');
+  expect(screen.queryByLabelText('Weigh out')).toBeNull();
+  expect(reads()).not.toContain('Moulds alike');
+});
+
+test('what is weighed stands in the order it goes into the cup', () => {
+  const amounts = () =>
+    [...screen.getByLabelText('Weigh out').querySelectorAll('.amount')].map((a) => a.textContent);
+  show(job({ ...MIX, 'mix.additive': '5 g' }, PICKED));
+  expect(amounts()).toEqual(['238 g', '23.8 g', '5 g']);
+  cleanup();
+  show(job(MIX, { ...PICKED, 'rubber.first': 'HARDENER' }));
+  expect(amounts()).toEqual(['23.8 g', '238 g']);
+});
+
+test('offcuts say how many find room, once that is known', () => {
+  const before = show(job(MIX, { ...PICKED, 'rubber.offcutsMm3': '50 mL' }));
+  expect(before.reads()).toContain('Of cured offcuts of the same rubber it gets 50 mL.');
+  cleanup();
+  const { reads } = show(job({ ...MIX, 'offcuts.most': '120 mL' }, PICKED));
+  expect(reads()).toContain('it gets open; 120 mL find room, clear of the master.');
+});
+
+test('one mould is one, several come one after the other', () => {
+  const one = show(job(MIX, PICKED));
+  expect(one.reads()).toContain('Of this master open is made.');
+  cleanup();
+  const several = { 'moulds.mass': '1 047 g', 'moulds.elapsed': '26 h' };
+  const first = show(job({ ...MIX, ...several }, { ...PICKED, 'rubber.moulds': '4 moulds' }));
+  expect(first.reads()).toContain(
+    'Of this master 4 moulds are made, one after the other: 1 047 g for all, the last opens after 26 h. The first weighs open.',
+  );
+  cleanup();
+  const next = show(
+    job({ ...MIX, ...several, 'moulds.next': '276 g' }, { ...PICKED, 'rubber.mouldG': '260 g' }),
+  );
+  expect(next.reads()).toContain('The first weighs 260 g, so the next takes 276 g.');
+});
+
+test('what was really poured is answered with what to pour now', () => {
+  const second = { state: 'OVER', words: 'Too much hardener.' } as Job['second'];
+  show(job({ ...MIX, 'mix.second': '24.6 g' }, PICKED, { second }));
+  const status = screen.getByRole('status');
+  expect(status.textContent).toContain('Too much hardener. Target: 24.6 g');
+  expect(status.className).toBe('refusal');
+});
+
+test('packs give a price, and without packs it says why there is none', () => {
+  const packs = ['1 kg at € 34', '5 kg at € 139'];
+  const priced = show(job({ ...MIX, 'rubber.cost': '€ 8.90' }, PICKED, { packs }));
+  expect(priced.reads()).toContain('This job uses € 8.90 of it. It is sold as 1 kg at € 34, 5 kg');
+  cleanup();
+  const timed = show(job({ ...MIX, 'rubber.potLife': '36 min', 'rubber.demould': '7 h' }, PICKED));
+  expect(timed.reads()).toContain('The sheet names no packs, so there is no price.');
+  expect(timed.reads()).toContain('it can be poured for 36 min and opened after 7 h.');
+});

@@ -1,0 +1,48 @@
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import { drawn, job, words } from '../testing/job';
+import { WorkshopPage } from './WorkshopPage';
+
+let sent: unknown[];
+
+const state = (length: string) => ({
+  version: 7,
+  words: Object.fromEntries(
+    ['boards.PLY_12.lengthMm', 'boards.PLY_12.widthMm', 'boards.PLY_12.count'].map((k) => [
+      k,
+      words({ 'boards.PLY_12.lengthMm': length })[k],
+    ]),
+  ),
+  sheets: [{ word: 'boards.PLY_12', text: '12 mm ply' }],
+});
+
+beforeEach(() => {
+  sent = [];
+  vi.stubGlobal('fetch', async (request: Request) => {
+    if (request.method === 'POST') {
+      sent.push(await request.json());
+      return Response.json(state('1000 mm'));
+    }
+    return Response.json(state('1200 mm'));
+  });
+});
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+test('each sheet the core knows has its boards, changed where they stand', async () => {
+  const { user } = drawn(job({}), <WorkshopPage />);
+  const row = await screen.findByRole('row', { name: /12 mm ply/ });
+  expect(row.textContent).toContain('1200 mm');
+  expect(screen.getAllByRole('row')).toHaveLength(2);
+  await user.click(within(row).getByRole('button', { name: /lengthMm/ }));
+  await user.clear(within(row).getByRole('textbox'));
+  await user.keyboard('1 m{Enter}');
+  await waitFor(() =>
+    expect(sent).toEqual([
+      { version: 7, edits: [{ word: 'boards.PLY_12.lengthMm', text: '1 m' }] },
+    ]),
+  );
+});
