@@ -68,4 +68,19 @@ public class IsoSurfaceTest {
     assertTrue(r.openEdges() == 0, r.toString());
     Near.relative(r.volumeMm3(), 216_000, 1e-9);
   }
+
+  /** A distance known by cells, exactly zero in some of them, still makes a closed surface. */
+  @Test
+  public void aGridOfDistancesMakesAClosedSurface() {
+    Grid grid = Grid.round(new Box3(new Vec3(-20, -20, -20), new Vec3(20, 20, 20)), 4, 1);
+    IsoSurface.ByCell cube =
+        cell -> {
+          Vec3 p = grid.centre(cell);
+          return Math.max(Math.abs(p.x()), Math.max(Math.abs(p.y()), Math.abs(p.z()))) - 15.5;
+        };
+    MeshReport r = MeshReport.of(IsoSurface.of(grid, cube), Progress.NONE).report();
+    assertTrue(r.closed() && !r.insideOut(), r.toString());
+    // corners and edges are cut by less than a cell
+    Near.relative(r.volumeMm3(), 31 * 31 * 31, 0.01);
+  }
 }

@@ -7,6 +7,7 @@ import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
 import java.util.List;
+import java.util.Map;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import ungula.core.quantity.Choosable;
@@ -187,5 +188,24 @@ public class WordBookTest {
       assertEquals(kind.parse(shown, Units.METRIC), value, 1e-9, shown);
       assertTrue(kind.nudge(value, 1, Units.METRIC) > value, shown);
     }
+  }
+
+  public record Harbour(Map<Colour, Hull> berths) {}
+
+  private final WordBook<Harbour> berths =
+      new WordBook<Harbour>().word("berths.BLUE.lengthMm", "berth", Kind.length(100, 20_000));
+
+  @Test
+  public void aMapByAnEnumerationIsAStepOnTheWay() {
+    Harbour two = new Harbour(Map.of(Colour.RED, new Hull(3000, null), Colour.BLUE, BOAT.hull()));
+    Harbour longer =
+        berths.edit(two, List.of(Edit.of("berths.BLUE.lengthMm", "6 m")), Units.METRIC);
+    assertEquals(longer.berths().get(Colour.BLUE).lengthMm(), 6000, 0);
+    assertSame(longer.berths().get(Colour.RED), two.berths().get(Colour.RED));
+    assertEquals(two.berths().get(Colour.BLUE).lengthMm(), 4000, 0);
+    assertEquals(
+        berths.states(longer, Units.METRIC).get("berths.BLUE.lengthMm").text(), "6\u202f000 mm");
+    Harbour none = new Harbour(Map.of(Colour.RED, BOAT.hull()));
+    expectThrows(IllegalArgumentException.class, () -> berths.states(none, Units.METRIC));
   }
 }
