@@ -20,6 +20,8 @@ const ROWS = [
   ['poured', 'Air in the rubber'],
   ['air', 'Air in a cast'],
   ['vents', 'Vents to let it out'],
+  ['cast', 'A cast takes'],
+  ['core', 'To draw the core'],
   ['pot', 'In the pressure pot'],
   ['casts', 'Casts to expect'],
 ] as const;

@@ -14,6 +14,7 @@ import ungula.core.working.Figure;
  * @param title what it is called
  * @param turn of the master from the model's axes
  * @param now whether it is what is chosen already
+ * @param hollow whether it makes hollow casts though solid ones are asked for: shown, never advised
  * @param reason why it cannot work; empty when it can
  * @param edits that choose it
  * @param figures to compare, by key
@@ -24,6 +25,7 @@ public record Approach(
     String title,
     Rotation turn,
     boolean now,
+    boolean hollow,
     String reason,
     List<Edit> edits,
     Map<String, Figure> figures,

@@ -18,6 +18,7 @@ import ungula.core.cutline.CutPlanes;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
+import ungula.core.hollow.HollowCore;
 import ungula.core.master.PosedMaster;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.TriangleMesh;
@@ -32,6 +33,7 @@ import ungula.core.parting.PartingLine;
 import ungula.core.parting.PartingScan;
 import ungula.core.plan.ChoiceWords;
 import ungula.core.plan.Choices;
+import ungula.core.plan.CoreFacts;
 import ungula.core.plan.FigureBook;
 import ungula.core.plan.MasterFacts;
 import ungula.core.plan.Plan;
@@ -58,7 +60,7 @@ import ungula.core.working.Working;
 public final class ApproachSearch {
 
   /** Changes when the same question comes out otherwise: old answers are made again. */
-  public static final int VERSION = 3;
+  public static final int VERSION = 4;
 
   /** Cells of the rooms air is looked for in: enough to compare by. */
   private static final double CELLS = 400_000;
@@ -69,6 +71,9 @@ public final class ApproachSearch {
   private static final double LOCKED = 0.05;
 
   private static final double CLEAR_MM = 12;
+
+  /** Of a cast with a core, until one is chosen. */
+  private static final double CAST_WALL_MM = 3;
 
   /** Rubber under an overhang counts for so much rubber where a way to stand is chosen. */
   private static final double OVERHANG = 3;
@@ -140,15 +145,35 @@ public final class ApproachSearch {
     Approach[] found = new Approach[tries.size()];
     for (int i = 0; i < found.length; i++) {
       Try t = tries.get(i);
-      progress.at("Making " + t.kind.text() + "s", 0.1 + 0.9 * i / found.length);
+      progress.at("Making " + t.kind.text() + "s", 0.1 + 0.8 * i / found.length);
       found[i] = t.turn == null ? nowhereToStand(t.kind) : made(t);
     }
     List<Approach> all = new ArrayList<>(List.of(found));
+    if (choices.hollow().wallMm() == null) {
+      progress.at("Making a core", 0.9);
+      best(MouldKind.OPEN, stands).ifPresent(s -> all.add(hollow(s.turn(), all)));
+    }
     all.sort(Comparator.comparing(Approach::works).reversed());
     return List.copyOf(all);
   }
 
-  private record Try(MouldKind kind, Rotation turn, boolean now) {}
+  /**
+   * @param turn null when there is no way for it to stand
+   * @param now whether it is what is chosen already
+   * @param core whether a core is asked for on top
+   */
+  private record Try(MouldKind kind, Rotation turn, boolean now, boolean core) {
+
+    Try(MouldKind kind, Rotation turn, boolean now) {
+      this(kind, turn, now, false);
+    }
+  }
+
+  /** Casts hollow and open where they stand; cut only where the rubber cannot be pulled off. */
+  private Approach hollow(Rotation turn, List<Approach> others) {
+    boolean pulled = others.stream().anyMatch(a -> a.kind().onPlate() && a.works());
+    return made(new Try(pulled ? MouldKind.OPEN : MouldKind.CUT, turn, false, true));
+  }
 
   private boolean sameUp(Rotation turn) {
     Vec3 up = turn.inverse().apply(Vec3.UP);
@@ -180,6 +205,7 @@ public final class ApproachSearch {
         kind.text(),
         choices.pose().turn(),
         false,
+        false,
         "The master has no flat face to stand on.",
         List.of(),
         new FigureBook(choices.units(), workshop.currency()).all(),
@@ -196,7 +222,7 @@ public final class ApproachSearch {
       edits.add(Edit.of("parting.line", PartingLine.SILHOUETTE.name()));
       chosen = ChoiceWords.edit(choices, edits, product);
     }
-    Plan plan = Planner.plan(chosen, facts(posed, parted), product, workshop);
+    Plan plan = Planner.plan(chosen, facts(chosen, posed, parted), product, workshop);
     return compared(t, edits, chosen, posed, plan);
   }
 
@@ -206,7 +232,10 @@ public final class ApproachSearch {
     edits.add(Edit.of("pose.stand", r.w() + " " + r.x() + " " + r.y() + " " + r.z()));
     edits.add(Edit.of("mould.kind", t.kind.name()));
     double clear = choices.pose().liftMm() > 0 ? choices.pose().liftMm() : CLEAR_MM;
-    edits.add(Edit.of("pose.liftMm", (t.kind.onPlate() ? 0 : clear) + " mm"));
+    edits.add(Edit.of("pose.liftMm", (t.kind.onPlate() || t.core ? 0 : clear) + " mm"));
+    if (t.core) {
+      edits.add(Edit.of("hollow.wallMm", CAST_WALL_MM + " mm"));
+    }
     if (choices.mould().shape() == BoxShape.TUBE && !sameUp(t.turn)) {
       // a tube suits what stands upright in it
       edits.add(Edit.of("mould.shape", BoxShape.RECTANGLE.name()));
@@ -225,8 +254,16 @@ public final class ApproachSearch {
     return best > PartingScan.WORTH * report.volumeMm3() && curved < best / 2;
   }
 
-  private MasterFacts facts(PosedMaster posed, PartedMaster parted) {
-    return MasterFacts.of(posed, parted, new CutPlanes(posed.mesh()), report, null, "");
+  private MasterFacts facts(Choices chosen, PosedMaster posed, PartedMaster parted) {
+    MasterFacts facts =
+        MasterFacts.of(posed, parted, new CutPlanes(posed.mesh()), report, null, "");
+    Double wall = chosen.hollow().wallMm();
+    if (wall == null) {
+      return facts;
+    }
+    boolean open = facts.baseOpen(chosen.pose().liftMm());
+    Optional<HollowCore> core = HollowCore.of(posed.mesh(), open, wall, parallel, Progress.NONE);
+    return facts.with(new CoreFacts(core.orElse(null)));
   }
 
   private Approach compared(Try t, List<Edit> edits, Choices chosen, PosedMaster posed, Plan plan) {
@@ -234,6 +271,8 @@ public final class ApproachSearch {
     FigureBook book = new FigureBook(choices.units(), workshop.currency());
     taken(plan, "rubber.box", "rubber", "rubber", book);
     taken(plan, "rubber.boxMass", "mass", "its mass", book);
+    taken(plan, "cast.volume", "cast", "a cast takes", book);
+    taken(plan, "core.stretch", "core", "to draw the core", book);
     taken(plan, "fits.pot", "pot", "in the pressure pot", book);
     double money = money(plan, book);
     Labour labour = Labour.of(plan, choices.units());
@@ -269,10 +308,11 @@ public final class ApproachSearch {
             .done());
     return new Approach(
         t.kind,
-        t.kind.text() + ", " + way(chosen),
+        t.kind.text() + (t.core ? " with a core, " : ", ") + way(chosen),
         chosen.pose().turn(),
         t.now,
-        reason(t.kind, posed, locked, stretch),
+        t.core,
+        reason(t, chosen, plan, posed, locked, stretch),
         edits,
         book.all(),
         new Worth(money, hours, labour.hours(), seam + SEAM_MM_PER_ML * air / 1000));
@@ -450,7 +490,14 @@ public final class ApproachSearch {
   }
 
   /** Why a kind cannot work; empty when it can. */
-  private String reason(MouldKind kind, PosedMaster posed, double locked, double stretch) {
+  private String reason(
+      Try t, Choices chosen, Plan plan, PosedMaster posed, double locked, double stretch) {
+    MouldKind kind = t.kind;
+    if (t.core && plan.core().isEmpty()) {
+      return "With a wall of "
+          + Length.format(chosen.hollow().wallMm(), choices.units())
+          + " nothing is left for a core that reaches the base.";
+    }
     if (kind.onPlate() && posed.restMm2() == 0) {
       return "Standing so the master has no flat face on the plate.";
     }

@@ -21,6 +21,7 @@ final class Labour {
   private static final double CLEAN_H = 0.3;
   private static final double CUT_H_PER_DM2 = 0.15;
   private static final double OPEN_H = 0.25;
+  private static final double CORE_H = 0.8;
 
   private double hours;
   private final Working.Builder working = Working.of("hands-on time = sum of the steps");
@@ -48,6 +49,7 @@ final class Labour {
                 l.step(
                     "cutting, " + Numbers.fixed(c.areaMm2() / 100, 0) + " cm²",
                     CUT_H_PER_DM2 * c.areaMm2() / 10_000));
+    plan.core().ifPresent(c -> l.step("core and its pins", CORE_H));
     l.step("opening it", OPEN_H);
     return l;
   }

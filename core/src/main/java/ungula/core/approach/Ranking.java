@@ -53,8 +53,8 @@ public final class Ranking {
     List<Approach> works = all.stream().filter(Approach::works).toList();
     Ranking ranking = new Ranking(works, weights);
     List<Approach> best = new ArrayList<>(works);
-    best.sort(Comparator.comparingDouble(ranking::score));
-    String says = ranking.says(best);
+    best.sort(Comparator.comparing(Approach::hollow).thenComparingDouble(ranking::score));
+    String says = ranking.says(best.stream().filter(a -> !a.hollow()).toList());
     all.stream().filter(a -> !a.works()).forEach(best::add);
     return new Ranked(List.copyOf(best), says);
   }

@@ -101,6 +101,26 @@ public class ApproachTest {
     assertTrue(rubber > 1.5 * value(one, "rubber") && rubber < 2 * value(one, "rubber"));
   }
 
+  /** 34 × 54 × 37 of the box laid on its largest face is left for a core behind walls of 3 mm. */
+  @Test
+  public void hollowCastsAreComparedToo() {
+    Approach core = hollow(of(Shapes.box()));
+    assertTrue(core.works() && core.title().startsWith("open mould with a core, "), core.title());
+    relative(value(core, "cast"), 192_000 - 54.0 * 74 * 37, 0.01);
+    absolute(value(core, "core"), 0, 0.5);
+    Choices chosen = ChoiceWords.edit(Choices.fresh(Units.METRIC), core.edits(), MARRAM);
+    assertEquals(chosen.hollow().wallMm(), 3.0);
+    Approach thin = hollow(of(HarbourShapes.waveTile()));
+    assertTrue(thin.works() || thin.reason().contains("core"), thin.reason());
+    List<Approach> asked = of(Shapes.box(), Edit.of("hollow.wallMm", "5 mm"));
+    assertTrue(asked.stream().noneMatch(Approach::hollow));
+    relative(value(one(asked, MouldKind.OPEN), "cast"), 192_000 - 30.0 * 50 * 75, 0.01);
+  }
+
+  private static Approach hollow(List<Approach> all) {
+    return all.stream().filter(Approach::hollow).findFirst().orElseThrow();
+  }
+
   @Test
   public void aBallHasNothingToStandOn() {
     List<Approach> all = of(Shapes.sphere());
@@ -174,6 +194,7 @@ public class ApproachTest {
         title,
         Rotation.NONE,
         false,
+        title.startsWith("hollow"),
         reason,
         List.of(),
         book.all(),
@@ -185,8 +206,9 @@ public class ApproachTest {
     Approach cheap = made("cheap", "", 10, 30, 4, 200);
     Approach quick = made("quick", "", 30, 10, 2, 300);
     Approach clean = made("clean", "", 40, 40, 5, 0);
+    Approach hollow = made("hollow", "", 1, 1, 1, 1);
     Approach none = made("none", "It cannot.", 1, 1, 1, 1);
-    List<Approach> all = List.of(none, clean, quick, cheap);
+    List<Approach> all = List.of(none, hollow, clean, quick, cheap);
     Map<String, Weights> by =
         Map.of(
             "cheap", new Weights(10, 1, 0, 0),
@@ -196,7 +218,7 @@ public class ApproachTest {
         (title, weights) -> {
           Ranked r = Ranking.of(all, weights);
           assertEquals(r.approaches().get(0).title(), title);
-          assertEquals(r.approaches().get(3), none);
+          assertEquals(r.approaches().subList(3, 5), List.of(hollow, none));
           assertTrue(r.says().startsWith("Take the " + title + ": "), r.says());
         });
     Ranked quickest = Ranking.of(all, new Weights(0, 10, 5, 0));

@@ -114,14 +114,20 @@ class ShapeController {
               Beside.of(shapes.asModelled(c).orElseThrow(), c.pose().turn(), second);
           Models.Stored kept =
               models.keep(both, titled(c) + " and " + shortName, progress.part(0.6, 1));
-          jobs.edit(
-              id,
-              job.row().version(),
-              List.of(
-                  Edit.of("master.source", "FILE"),
-                  Edit.of("master.model", kept.id()),
-                  Edit.of("master.unitMm", "1"),
-                  Edit.of("plate.laying", Laying.CLOSE.name())));
+          List<Edit> edits =
+              new ArrayList<>(
+                  List.of(
+                      Edit.of("master.source", "FILE"),
+                      Edit.of("master.model", kept.id()),
+                      Edit.of("master.unitMm", "1"),
+                      Edit.of("plate.laying", Laying.CLOSE.name())));
+          if (kept.report().triangles() == both.triangleCount()) {
+            // the first model's facets come first: what is marked on it stays marked
+            c.marks()
+                .on()
+                .forEach((m, on) -> edits.add(Edit.of("marks.add", m.name() + " " + on.runs())));
+          }
+          jobs.edit(id, job.row().version(), edits);
         });
   }
 
