@@ -827,6 +827,7 @@ export interface components {
     BoxKind: {
       ofPipe: boolean;
       onPlate: boolean;
+      poured: boolean;
       sided: boolean;
     };
     BoxView: {
@@ -837,6 +838,19 @@ export interface components {
       shape: string;
       text: string;
     };
+    BrushingView: {
+      /** Format: double */
+      closesMin: number;
+      /** Format: double */
+      fromMin: number;
+      missed: string;
+      /** Format: int32 */
+      number: number;
+      /** Format: double */
+      opensMin: number;
+      /** Format: double */
+      toMin: number;
+    };
     Caution: {
       fixes: components['schemas']['Fix'][];
       id: string;
@@ -846,6 +860,15 @@ export interface components {
       stage: string;
       text: string;
       title: string;
+    };
+    CoatView: {
+      cloth: boolean;
+      key: string;
+      name: string;
+      /** Format: int32 */
+      number: number;
+      thickener: string;
+      thickness: string;
     };
     CutListResponse: {
       besides: string[];
@@ -943,6 +966,7 @@ export interface components {
       rubbers: components['schemas']['Offer'][];
       second?: components['schemas']['SecondPart'];
       shapeKey: string;
+      skin?: components['schemas']['SkinView'];
       stages: {
         [key: string]: 'OPEN' | 'DONE' | 'LOOK_AGAIN';
       };
@@ -1107,6 +1131,11 @@ export interface components {
         | 'SPRUE'
         | 'CORE'
         | 'CUT_LINE'
+        | 'DETAIL_COAT'
+        | 'BUILD_COAT'
+        | 'SMOOTHING_COAT'
+        | 'CLOTH'
+        | 'JACKET'
         | 'KEY'
         | 'AIR'
         | 'CAST_AIR';
@@ -1135,6 +1164,17 @@ export interface components {
       stage: string;
       /** Format: int32 */
       stops: number;
+    };
+    SkinView: {
+      clock: components['schemas']['BrushingView'][];
+      coats: components['schemas']['CoatView'][];
+      /** Format: double */
+      cutDegrees?: number;
+      needs: string[];
+      off: string;
+      partings: number[];
+      /** Format: double */
+      stepDegrees: number;
     };
     StandView: {
       edit: string;

@@ -46,7 +46,9 @@ test('one master on a plate needs no land, several do', () => {
 });
 
 test('what does not stand on the plate has no plate', () => {
-  const { reads } = show(job({}, {}, { box: { sided: true, ofPipe: false, onPlate: false } }));
+  const { reads } = show(
+    job({}, {}, { box: { sided: true, ofPipe: false, onPlate: false, poured: true } }),
+  );
   expect(reads()).not.toContain('The plate carries');
 });
 

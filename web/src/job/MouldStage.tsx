@@ -4,6 +4,7 @@ import { FigureText } from '../ui/FigureText';
 import { Word } from '../ui/Word';
 import { big } from '../ui/big';
 import { BoxShapes, CutList } from './BoxParts';
+import { SkinParts } from './SkinParts';
 import type { JobDesk } from './useJob';
 
 interface Props {
@@ -14,6 +15,21 @@ interface Props {
 }
 
 export function MouldStage({ job, desk, children }: Props) {
+  if (!job.box.poured) {
+    return (
+      <>
+        <h1>Mould</h1>
+        <SkinParts job={job} desk={desk} />
+        {job.skin && (
+          <>
+            <Casts job={job} />
+            <Order job={job} />
+          </>
+        )}
+        {children}
+      </>
+    );
+  }
   if (!job.dipstick) {
     return (
       <>

@@ -4,6 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import type { Edit, Job, Study, Work } from '../api/client';
+import { figure } from '../testing/job';
 import { ShapePart, type SolidTool } from './ShapePart';
 import type { JobDesk } from './useJob';
 import { useStudy } from './useStudy';
@@ -29,14 +30,10 @@ function study(part: Partial<Study>): Study {
   };
 }
 
-function figure(key: string, text: string) {
-  const working = { formula: 'f', givens: [], steps: [], rounding: '', plusMinus: '' };
-  return { key, label: key, value: 1, text, exact: text, working };
-}
-
 function job(version: number, ...figures: string[]): Job {
   const all = Object.fromEntries(figures.map((k) => [k, figure(k, `${k} text`)]));
-  return { id: 'j', version, hasShape: true, figures: all } as unknown as Job;
+  const box = { poured: true };
+  return { id: 'j', version, hasShape: true, figures: all, box } as unknown as Job;
 }
 
 const ALL = [

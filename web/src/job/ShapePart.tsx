@@ -45,7 +45,7 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
       {known && (
         <>
           <p className="sentence">
-            {!halves && (
+            {job.box.poured && !halves && (
               <>
                 Poured slowly, the rubber leaves <FigureText figure={job.figures['air.poured']} />{' '}
                 of air against the master.{' '}
@@ -88,30 +88,34 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
               </Button>
             )}
           </div>
-          <p className="sentence">
-            Under the master’s overhangs stands <FigureText figure={job.figures['locks.volume']} />{' '}
-            of rubber
-            {job.figures['locks.stretch'] ? (
-              <>
-                ; to come off it stretches <FigureText figure={job.figures['locks.stretch']} />.
-              </>
-            ) : halves ? (
-              '.'
-            ) : (
-              '; it closes all round, so the block is cut to take the master out.'
-            )}{' '}
-            Pulled apart in two, up and down, <FigureText figure={job.figures['locks.two']} /> of it
-            still lock. The rubber is <FigureText figure={job.figures['wall.thinnest']} /> at its
-            thinnest.
-          </p>
-          <div className="tools">
-            <Pressed on={tool.show === 'LOCKED'} press={() => show('LOCKED')}>
-              Show what locks
-            </Pressed>
-            <Pressed on={tool.show === 'WALL'} press={() => show('WALL')}>
-              Show how thick the rubber is
-            </Pressed>
-          </div>
+          {job.box.poured && (
+            <>
+              <p className="sentence">
+                Under the master’s overhangs stands{' '}
+                <FigureText figure={job.figures['locks.volume']} /> of rubber
+                {job.figures['locks.stretch'] ? (
+                  <>
+                    ; to come off it stretches <FigureText figure={job.figures['locks.stretch']} />.
+                  </>
+                ) : halves ? (
+                  '.'
+                ) : (
+                  '; it closes all round, so the block is cut to take the master out.'
+                )}{' '}
+                Pulled apart in two, up and down, <FigureText figure={job.figures['locks.two']} />{' '}
+                of it still lock. The rubber is <FigureText figure={job.figures['wall.thinnest']} />{' '}
+                at its thinnest.
+              </p>
+              <div className="tools">
+                <Pressed on={tool.show === 'LOCKED'} press={() => show('LOCKED')}>
+                  Show what locks
+                </Pressed>
+                <Pressed on={tool.show === 'WALL'} press={() => show('WALL')}>
+                  Show how thick the rubber is
+                </Pressed>
+              </div>
+            </>
+          )}
         </>
       )}
     </section>

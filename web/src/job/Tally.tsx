@@ -17,11 +17,15 @@ export function Tally({ job, showCautions, showWorking }: Props) {
   return (
     <footer className="tally" aria-label="Tally">
       <dl>
-        <Entry name="Rubber in the box" figure={f['rubber.box']} />
+        <Entry
+          name={job.box.poured ? 'Rubber in the box' : 'Rubber in the skin'}
+          figure={f['rubber.box']}
+        />
         <div>
           <dt>
             Weigh out{f['later.base'] && ', first pour'}
-            {batches && batches !== '1 batch' ? `, each of ${batches}` : ''}
+            {!job.box.poured && ', first coat'}
+            {job.box.poured && batches && batches !== '1 batch' ? `, each of ${batches}` : ''}
           </dt>
           <dd data-tally="weigh">
             {f['mix.base'] ? (
@@ -35,7 +39,11 @@ export function Tally({ job, showCautions, showWorking }: Props) {
           </dd>
         </div>
         <Entry name="Rubber cost" figure={f['rubber.cost']} />
-        <Entry name="Opens after" figure={f['rubber.demould']} />
+        {job.box.poured ? (
+          <Entry name="Opens after" figure={f['rubber.demould']} />
+        ) : (
+          <Entry name="Cured after" figure={f['skin.cured']} />
+        )}
         <div>
           <dt>Cautions</dt>
           <dd>

@@ -48,7 +48,9 @@ export function Thing({ job, desk, stage, pointed, choose, shape, tool, paint }:
   const asked = needsSolid
     ? 'SOLID'
     : (VIEWS.find((v) => v.id === params.get('view'))?.id ?? usual);
-  const view: View = asked === 'SOLID' && (!job.hasShape || noSolids) ? 'FRONT' : asked;
+  // while a skin is worked out there is no section of it
+  const wished: View = job.dipstick === undefined && job.skin === undefined ? 'SOLID' : asked;
+  const view: View = wished === 'SOLID' && (!job.hasShape || noSolids) ? 'FRONT' : wished;
   const at = params.get('at') === null ? null : Number(params.get('at'));
   const show = (next: View, place: number | null) =>
     setParams(
@@ -64,7 +66,8 @@ export function Thing({ job, desk, stage, pointed, choose, shape, tool, paint }:
       { replace: place !== null },
     );
 
-  if (!job.dipstick) {
+  const drawn = job.dipstick ?? job.skin;
+  if (!drawn && !job.hasShape) {
     return (
       <section className="thing" aria-label="The master">
         <div className="empty">
@@ -133,6 +136,7 @@ export function Thing({ job, desk, stage, pointed, choose, shape, tool, paint }:
           cutting={{
             drop: (degrees) => desk.apply([{ word: 'cut.towardsDegrees', text: String(degrees) }]),
           }}
+          divide={(degrees) => desk.apply([{ word: 'jacket.partings', text: degrees.join(' ') }])}
           parting={{
             drop: (at) => desk.apply([{ word: 'parting.upMm', text: `${at.upMm} mm` }]),
             nudge: (steps) => void desk.nudge('parting.upMm', steps),

@@ -39,7 +39,9 @@ export function useStudy(job: Job | undefined): ShapeDesk {
   const known = job?.figures;
   const missing =
     known !== undefined &&
-    (known['air.poured'] === undefined || known['cast.volume'] === undefined);
+    (known['air.poured'] === undefined ||
+      known['cast.volume'] === undefined ||
+      (job?.box.poured === false && known['jacket.sections'] === undefined));
   useEffect(() => {
     if (state === 'READY' && missing) {
       // figures, cautions and sections follow; the study itself is known

@@ -13,6 +13,7 @@ function drawn(degrees: number) {
   render(
     <svg>
       <Knife
+        label="Way of the cut"
         degrees={degrees}
         step={15}
         drawing={{ left: -50, right: 50, bottom: -40, top: 40 } as Drawing}

@@ -2,12 +2,14 @@ import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Drawing } from '../api/client';
 import type { Scale } from './scale';
 
-/** What can be done with the cut. */
+/** What can be done with a cut or a parting. */
 export interface Cutting {
   drop: (degrees: number) => void;
 }
 
 interface Props {
+  /** What is turned. */
+  label: string;
   degrees: number;
   /** It is turned by so much at a time. */
   step: number;
@@ -16,8 +18,8 @@ interface Props {
   cutting: Cutting;
 }
 
-/** Where the knife goes in, seen from above: dragged round the block. */
-export function Knife({ degrees, step, drawing, scale, cutting }: Props) {
+/** Where the knife goes in, or a jacket parts, seen from above: dragged round the mould. */
+export function Knife({ label, degrees, step, drawing, scale, cutting }: Props) {
   const [dragged, setDragged] = useState<number | null>(null);
   const shown = dragged ?? degrees;
   const at = (shown * Math.PI) / 180;
@@ -59,7 +61,7 @@ export function Knife({ degrees, step, drawing, scale, cutting }: Props) {
         className="handle"
         role="slider"
         tabIndex={0}
-        aria-label="Way of the cut"
+        aria-label={label}
         aria-valuemin={0}
         aria-valuemax={359}
         aria-valuenow={shown}

@@ -7,7 +7,7 @@ import { Dipstick, type Dragging } from './Dipstick';
 import type { ShapeDesk } from '../job/useStudy';
 import { AirMarks } from './AirMarks';
 import { Knife, type Cutting } from './Knife';
-import { scaleOf, type Scale } from './scale';
+import { DIPSTICK, scaleOf, type Scale } from './scale';
 
 interface Props {
   job: Job;
@@ -18,48 +18,52 @@ interface Props {
   line: Dragging;
   parting: Dragging;
   cutting: Cutting;
+  /** A jacket's partings, moved to where they run now. */
+  divide: (degrees: number[]) => void;
 }
 
 /** The cut through box, rubber and master, to scale, with dimensions and dipstick. */
-export function Section({ job, cut, at, pointed, shape, line, parting, cutting }: Props) {
+export function Section({ job, cut, at, pointed, shape, line, parting, cutting, divide }: Props) {
   const { ref, width, height } = useSize<HTMLDivElement>();
   const { data, isPlaceholderData } = useQuery({
     ...sectionQuery(job.id, job.version, cut, at),
-    enabled: job.dipstick !== undefined,
+    enabled: job.dipstick !== undefined || job.skin !== undefined,
   });
   const drawing = data?.cut === cut || !isPlaceholderData ? data : undefined;
+  const scale = drawing && scaleOf(drawing, width, height, job.dipstick ? DIPSTICK : 0);
   return (
     <div
       ref={ref}
       className={`drawing${isPlaceholderData ? ' stale' : ''}`}
       data-stale={isPlaceholderData}
     >
-      {drawing && width > 0 && (
+      {drawing && scale && width > 0 && (
         <svg
           role="group"
           aria-label={`Section, ${cut === 'TOP' ? 'seen from above' : cut === 'FRONT' ? 'seen from the front' : 'seen from the right'}`}
         >
-          <Plan
-            drawing={drawing}
-            job={job}
-            pointed={pointed}
-            scale={scaleOf(drawing, width, height)}
-          />
+          <Plan drawing={drawing} job={job} pointed={pointed} scale={scale} />
           {shape.study && (
-            <AirMarks
-              study={shape.study}
-              stale={shape.stale}
-              cut={drawing.cut}
-              scale={scaleOf(drawing, width, height)}
+            <AirMarks study={shape.study} stale={shape.stale} cut={drawing.cut} scale={scale} />
+          )}
+          {drawing.cut === 'TOP' && job.skin && (
+            <Partings
+              key={`partings ${job.version}`}
+              skin={job.skin}
+              drawing={drawing}
+              scale={scale}
+              cutting={cutting}
+              divide={divide}
             />
           )}
           {drawing.cut === 'TOP' && job.cut && (
             <Knife
               key={`knife ${job.version}`}
+              label="Way of the cut"
               degrees={job.cut.degrees}
               step={job.cut.stepDegrees}
               drawing={drawing}
-              scale={scaleOf(drawing, width, height)}
+              scale={scale}
               cutting={cutting}
             />
           )}
@@ -76,7 +80,7 @@ export function Section({ job, cut, at, pointed, shape, line, parting, cutting }
                       y: (mm) =>
                         height - 70 - (mm / (job.dipstick?.heightMm ?? 1)) * (height - 120),
                     }
-                  : scaleOf(drawing, width, height)
+                  : scale
               }
               cut={cut}
               line={line}
@@ -86,6 +90,50 @@ export function Section({ job, cut, at, pointed, shape, line, parting, cutting }
         </svg>
       )}
     </div>
+  );
+}
+
+/** How a skin is cut open and its jacket divided, seen from above. */
+function Partings({
+  skin,
+  drawing,
+  scale,
+  cutting,
+  divide,
+}: {
+  skin: NonNullable<Job['skin']>;
+  drawing: Drawing;
+  scale: Scale;
+  cutting: Cutting;
+  divide: (degrees: number[]) => void;
+}) {
+  const step = skin.stepDegrees;
+  return (
+    <>
+      {skin.cutDegrees !== undefined && (
+        <Knife
+          label="Way of the cut"
+          degrees={skin.cutDegrees}
+          step={step}
+          drawing={drawing}
+          scale={scale}
+          cutting={cutting}
+        />
+      )}
+      {skin.partings.map((degrees, i) => (
+        <Knife
+          key={degrees}
+          label={`Parting ${i + 1} of the jacket`}
+          degrees={degrees}
+          step={step}
+          drawing={drawing}
+          scale={scale}
+          cutting={{
+            drop: (to) => divide(skin.partings.map((other, k) => (k === i ? to : other))),
+          }}
+        />
+      ))}
+    </>
   );
 }
 

@@ -6,12 +6,19 @@ export interface Scale {
   y: (mm: number) => number;
 }
 
-/** Room round the drawing for dimensions and the dipstick, in pixels. */
-const ROOM = { left: 88, right: 176, top: 26, bottom: 66 };
+/** Room round the drawing for dimensions, in pixels. */
+const ROOM = { left: 88, right: 40, top: 26, bottom: 66 };
 
-/** The largest scale at which the drawing with its dimensions fits, in the middle. */
-export function scaleOf(d: Drawing, width: number, height: number): Scale {
-  const wide = Math.max(1, width - ROOM.left - ROOM.right);
+/** Room for the dipstick on its right. */
+export const DIPSTICK = 136;
+
+/**
+ * The largest scale at which the drawing with its dimensions fits, in the middle.
+ *
+ * @param beside pixels kept free on its right
+ */
+export function scaleOf(d: Drawing, width: number, height: number, beside: number): Scale {
+  const wide = Math.max(1, width - ROOM.left - ROOM.right - beside);
   const high = Math.max(1, height - ROOM.top - ROOM.bottom);
   const k = Math.min(wide / (d.right - d.left), high / (d.top - d.bottom));
   const x0 = ROOM.left + (wide - k * (d.right - d.left)) / 2;

@@ -61,7 +61,7 @@ export function job(
     stages: {},
     ratioSentence: '',
     shapeKey: 's',
-    box: { sided: true, ofPipe: false, onPlate: true },
+    box: { sided: true, ofPipe: false, onPlate: true, poured: true },
     dipstick: {},
     ...more,
   } as unknown as Job;

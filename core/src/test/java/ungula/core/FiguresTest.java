@@ -149,6 +149,8 @@ public class FiguresTest {
         null,
         null,
         null,
+        null,
+        null,
         23.0,
         null,
         null,

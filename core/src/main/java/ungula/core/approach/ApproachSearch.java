@@ -6,7 +6,9 @@ import static ungula.core.working.Given.Source.SHEET;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import ungula.core.air.AirTraps;
@@ -19,6 +21,7 @@ import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.hollow.HollowCore;
+import ungula.core.jacket.OutsideStudy;
 import ungula.core.master.PosedMaster;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.TriangleMesh;
@@ -38,6 +41,7 @@ import ungula.core.plan.FigureBook;
 import ungula.core.plan.MasterFacts;
 import ungula.core.plan.Plan;
 import ungula.core.plan.Planner;
+import ungula.core.plan.SkinFacts;
 import ungula.core.plan.StandOffers;
 import ungula.core.plan.Workshop;
 import ungula.core.quantity.Length;
@@ -47,6 +51,9 @@ import ungula.core.release.PieceCover;
 import ungula.core.release.Stretch;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
+import ungula.core.skin.SkinField;
+import ungula.core.skin.SkinStudy;
+import ungula.core.skin.TakenOff;
 import ungula.core.study.MeshReport;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
@@ -60,7 +67,7 @@ import ungula.core.working.Working;
 public final class ApproachSearch {
 
   /** Changes when the same question comes out otherwise: old answers are made again. */
-  public static final int VERSION = 4;
+  public static final int VERSION = 5;
 
   /** Cells of the rooms air is looked for in: enough to compare by. */
   private static final double CELLS = 400_000;
@@ -101,6 +108,16 @@ public final class ApproachSearch {
 
   /** Null until it is asked for. */
   private PieceCover cover;
+
+  /** Moulds the master stands in alike are cast in alike. */
+  private final Map<Cavity, Cast> casts = new HashMap<>();
+
+  /**
+   * @param base whether it is cast in through the open base
+   */
+  private record Cavity(Rotation turn, boolean base) {}
+
+  private record Cast(double cellMm, Vents.Proposal vents) {}
 
   /**
    * @param mesh in the model's axes, mm
@@ -171,7 +188,7 @@ public final class ApproachSearch {
 
   /** Casts hollow and open where they stand; cut only where the rubber cannot be pulled off. */
   private Approach hollow(Rotation turn, List<Approach> others) {
-    boolean pulled = others.stream().anyMatch(a -> a.kind().onPlate() && a.works());
+    boolean pulled = others.stream().anyMatch(a -> a.kind() == MouldKind.OPEN && a.works());
     return made(new Try(pulled ? MouldKind.OPEN : MouldKind.CUT, turn, false, true));
   }
 
@@ -185,6 +202,7 @@ public final class ApproachSearch {
     ToDoubleFunction<Stand> score =
         switch (kind) {
           case OPEN -> s -> rubberMm3(s) + OVERHANG * s.lockedMm3();
+          case SKIN -> s -> rubberMm3(s) + OVERHANG * s.lockedTwoMm3();
           case CUT -> this::rubberMm3;
           case TWO_PART -> s -> rubberMm3(s) + BETWEEN * s.lockedTwoMm3();
         };
@@ -257,17 +275,28 @@ public final class ApproachSearch {
   private MasterFacts facts(Choices chosen, PosedMaster posed, PartedMaster parted) {
     MasterFacts facts =
         MasterFacts.of(posed, parted, new CutPlanes(posed.mesh()), report, null, "");
+    if (!chosen.mould().kind().poured()) {
+      facts = facts.with(skin(chosen, posed));
+    }
     Double wall = chosen.hollow().wallMm();
     if (wall == null) {
       return facts;
     }
     boolean open = facts.baseOpen(chosen.pose().liftMm());
-    Optional<HollowCore> core = HollowCore.of(posed.mesh(), open, wall, parallel, Progress.NONE);
+    Optional<HollowCore> core =
+        HollowCore.coarse(posed.mesh(), open, wall, parallel, Progress.NONE);
     return facts.with(new CoreFacts(core.orElse(null)));
   }
 
+  private SkinFacts skin(Choices chosen, PosedMaster posed) {
+    SkinField field = SkinField.of(posed.mesh(), SkinField.COARSE, parallel, Progress.NONE);
+    double wall = chosen.skin().wallMm(posed.mesh().bounds().size());
+    return new SkinFacts(
+        SkinStudy.of(posed, field, parallel),
+        OutsideStudy.of(field, wall, parallel, Progress.NONE));
+  }
+
   private Approach compared(Try t, List<Edit> edits, Choices chosen, PosedMaster posed, Plan plan) {
-    BoxMould box = plan.box().orElseThrow();
     FigureBook book = new FigureBook(choices.units(), workshop.currency());
     taken(plan, "rubber.box", "rubber", "rubber", book);
     taken(plan, "rubber.boxMass", "mass", "its mass", book);
@@ -288,12 +317,14 @@ public final class ApproachSearch {
         "pieces",
         "pieces",
         pieces,
-        plan.cut().isPresent() ? "1, cut" : String.valueOf(pieces),
-        Working.of("pieces the rubber comes off in").done());
+        plan.skin()
+            .map(skin -> "1, jacket " + skin.sections().count())
+            .orElse(plan.cut().isPresent() ? "1, cut" : String.valueOf(pieces)),
+        Working.of("pieces the rubber comes off in, and those of its jacket").done());
     double seam = seam(plan, book);
     double locked = locked(plan, posed, book);
-    double stretch = stretch(t.kind, posed, book);
-    double air = air(t.kind, chosen, posed, box, book);
+    double stretch = stretch(t.kind, posed, plan, book);
+    double air = air(t.kind, chosen, posed, plan, book);
     double casts = CASTS * (t.kind == MouldKind.CUT ? CUT_WEAR : 1) / (1 + stretch / allowed());
     book.put(
         "casts",
@@ -338,22 +369,26 @@ public final class ApproachSearch {
   /** For rubber and sheet; cm³ of rubber while it has no price. */
   private double money(Plan plan, FigureBook book) {
     Figure rubber = plan.figures().get("rubber.cost");
-    double sheet = plan.figures().get("box.cost").value();
+    boolean skin = plan.skin().isPresent();
+    double sheet = plan.figures().get(skin ? "jacket.cost" : "box.cost").value();
     if (rubber == null) {
       return plan.figures().get("rubber.box").value() / 1000;
     }
     book.cost(
         "money",
-        "rubber and sheet",
+        skin ? "rubber and jacket" : "rubber and sheet",
         rubber.value() + sheet,
-        Working.of("rubber used + sheet for the box")
+        Working.of(skin ? "rubber used + jacket" : "rubber used + sheet for the box")
             .given("rubber", rubber.text(), COMPUTED)
-            .given("sheet", book.money(sheet), COMPUTED)
+            .given(skin ? "jacket" : "sheet", book.money(sheet), COMPUTED)
             .done());
     return rubber.value() + sheet;
   }
 
   private double open(Plan plan, Labour labour, FigureBook book) {
+    if (plan.skin().isPresent()) {
+      return openSkin(plan, labour, book);
+    }
     Figure sheet = plan.figures().get("rubber.demould");
     double demould = sheet == null ? USUAL_DEMOULD_MIN : sheet.value();
     int pours = Labour.pours(plan);
@@ -375,10 +410,37 @@ public final class ApproachSearch {
     return hours;
   }
 
+  /** The skin has to cure, then the jacket to set. */
+  private double openSkin(Plan plan, Labour labour, FigureBook book) {
+    Figure cured = plan.figures().get("skin.cured");
+    Figure jacket = plan.figures().get("jacket.ready");
+    double skin = cured == null ? 60 * labour.hours() + USUAL_DEMOULD_MIN : cured.value();
+    double hours = (skin + jacket.value()) / 60;
+    book.put(
+        "open",
+        "until it is open",
+        hours,
+        Numbers.fixed(hours, 0) + " h",
+        Working.of("until the skin has cured + until the jacket can be handled")
+            .given(
+                "skin",
+                cured == null ? Numbers.fixed(skin / 60, 0) + " h" : cured.text(),
+                cured == null ? DEFAULT : COMPUTED)
+            .given("jacket", jacket.text(), COMPUTED)
+            .step("Nights within the coats are counted; days off come on top.")
+            .done());
+    return hours;
+  }
+
   /** Seam on every cast, what is to stay clean counted ten times. */
   private double seam(Plan plan, FigureBook book) {
+    Figure skin = plan.figures().get("skin.cut");
     double mm =
-        plan.parting().map(p -> p.seamMm()).orElse(plan.cut().map(c -> c.seamMm()).orElse(0.0));
+        skin != null
+            ? skin.value()
+            : plan.parting()
+                .map(p -> p.seamMm())
+                .orElse(plan.cut().map(c -> c.seamMm()).orElse(0.0));
     double clean =
         plan.parting()
             .map(p -> p.seamOnCleanMm())
@@ -413,8 +475,8 @@ public final class ApproachSearch {
     return mm3;
   }
 
-  private double stretch(MouldKind kind, PosedMaster posed, FigureBook book) {
-    if (!kind.onPlate()) {
+  private double stretch(MouldKind kind, PosedMaster posed, Plan plan, FigureBook book) {
+    if (!kind.onPlate() || plan.skin().filter(s -> s.off() == TakenOff.CUT).isPresent()) {
       return 0;
     }
     Stretch s = Stretch.pulledUp(posed.slicer(Cut.TOP), posed.mesh().bounds().size().z(), parallel);
@@ -438,30 +500,25 @@ public final class ApproachSearch {
 
   /** Air in a cast, and the vents it takes to let it out. */
   private double air(
-      MouldKind kind, Choices chosen, PosedMaster posed, BoxMould box, FigureBook book) {
-    if (kind != MouldKind.TWO_PART) {
-      double poured = poured(chosen, posed, box);
+      MouldKind kind, Choices chosen, PosedMaster posed, Plan plan, FigureBook book) {
+    if (kind == MouldKind.OPEN || kind == MouldKind.CUT) {
+      double poured = poured(chosen, posed, plan.box().orElseThrow());
       book.volume(
           "poured",
           "air in the rubber",
           poured,
           Working.of("air stays where every way to an opening first goes down below it").done());
     }
-    TriangleMesh over = posed.mesh().moved(1, new Rotation(0, 1, 0, 0), Vec3.ZERO);
-    double h = Math.cbrt(over.bounds().volume() / CELLS);
-    Room cavity = Room.cavity(over, h, parallel, Progress.NONE);
-    Opening inlet =
-        kind.onPlate() && posed.restMm2() > 0
-            ? Opening.WHOLE_TOP
-            : Opening.at(over.furthest(Vec3.UP));
-    Vents.Proposal vents = Vents.propose(cavity, List.of(inlet), Vec3.UP, MOST_VENTS);
+    boolean base = kind.onPlate() && posed.restMm2() > 0;
+    Cast cast = casts.computeIfAbsent(new Cavity(chosen.pose().turn(), base), c -> cast(posed, c));
+    Vents.Proposal vents = cast.vents;
     double before = vents.before().totalMm3();
     book.volume(
         "air",
         "air in a cast",
         before,
         Working.of("air stays where every way to an opening first goes down below it")
-            .given("cells", Length.format(h, choices.units()), DEFAULT)
+            .given("cells", Length.format(cast.cellMm, choices.units()), DEFAULT)
             .done());
     int count = vents.at().size();
     book.put(
@@ -475,6 +532,14 @@ public final class ApproachSearch {
             .done());
     // what vents let out leaves a stub each; what they do not, a hole
     return vents.left().totalMm3() + 0.1 * (before - vents.left().totalMm3());
+  }
+
+  private Cast cast(PosedMaster posed, Cavity cavity) {
+    TriangleMesh over = posed.mesh().moved(1, new Rotation(0, 1, 0, 0), Vec3.ZERO);
+    double h = Math.cbrt(over.bounds().volume() / CELLS);
+    Room room = Room.cavity(over, h, parallel, Progress.NONE);
+    Opening inlet = cavity.base ? Opening.WHOLE_TOP : Opening.at(over.furthest(Vec3.UP));
+    return new Cast(h, Vents.propose(room, List.of(inlet), Vec3.UP, MOST_VENTS));
   }
 
   private double poured(Choices chosen, PosedMaster posed, BoxMould box) {
@@ -500,6 +565,9 @@ public final class ApproachSearch {
     }
     if (kind.onPlate() && posed.restMm2() == 0) {
       return "Standing so the master has no flat face on the plate.";
+    }
+    if (kind == MouldKind.SKIN) {
+      return "";
     }
     if (kind.onPlate() && report.genus() > 0) {
       int holes = report.genus();

@@ -29,6 +29,13 @@ final class Labour {
   /** Of everything a plan's mould takes. */
   static Labour of(Plan plan, Units units) {
     Labour l = new Labour();
+    if (plan.skin().isPresent()) {
+      l.step("board and joint", BOX_H);
+      l.step("at the brush", plan.figures().get("skin.hands").value() / 60);
+      l.step("jacket", plan.figures().get("jacket.hands").value() / 60);
+      l.step("opening it", OPEN_H);
+      return l;
+    }
     BoxMould box = plan.box().orElseThrow();
     l.step(
         "box, " + Length.format(box.sealMm(), units) + " of joints",

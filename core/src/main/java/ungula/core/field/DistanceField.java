@@ -23,6 +23,14 @@ public final class DistanceField {
     this.mm = mm;
   }
 
+  /** One that was kept; takes the array over. */
+  public static DistanceField kept(Grid grid, float[] mm) {
+    if (mm.length != grid.count()) {
+      throw new IllegalArgumentException(mm.length + " distances for " + grid.count() + " cells");
+    }
+    return new DistanceField(grid, mm);
+  }
+
   /**
    * @param reach how far from the surface it is wanted; {@link Reach#ALL} for the whole grid
    * @throws java.util.concurrent.CancellationException when the progress says that nobody waits

@@ -35,6 +35,9 @@ public final class HollowCore {
 
   private static final double CELLS_PER_WALL = 2.5;
 
+  /** Cells are so many times as wide where a core is only compared with others. */
+  private static final double COARSE = 2;
+
   /** How far the print stands out of the cavity. */
   public static final double PRINT_MM = 15;
 
@@ -88,8 +91,24 @@ public final class HollowCore {
    */
   public static Optional<HollowCore> of(
       TriangleMesh master, boolean open, double wallMm, Parallel parallel, Progress progress) {
+    return of(master, open, wallMm, 1, parallel, progress);
+  }
+
+  /** In coarser cells, enough to compare kinds of mould by: within a few hundredths. */
+  public static Optional<HollowCore> coarse(
+      TriangleMesh master, boolean open, double wallMm, Parallel parallel, Progress progress) {
+    return of(master, open, wallMm, COARSE, parallel, progress);
+  }
+
+  private static Optional<HollowCore> of(
+      TriangleMesh master,
+      boolean open,
+      double wallMm,
+      double coarser,
+      Parallel parallel,
+      Progress progress) {
     TriangleMesh body = open ? Prolonged.down(master, wallMm + PRINT_MM) : master;
-    double h = Math.min(Grid.spacing(body.bounds(), CELLS), wallMm / CELLS_PER_WALL);
+    double h = coarser * Math.min(Grid.spacing(body.bounds(), CELLS), wallMm / CELLS_PER_WALL);
     Grid grid = Grid.round(body.bounds(), 2 * h, h);
     DistanceField field =
         DistanceField.of(

@@ -6,7 +6,8 @@ import ungula.core.quantity.Choosable;
 public enum MouldKind implements Choosable {
   OPEN("open mould"),
   CUT("cut mould"),
-  TWO_PART("two-part mould");
+  TWO_PART("two-part mould"),
+  SKIN("skin mould");
 
   private final String text;
 
@@ -21,6 +22,11 @@ public enum MouldKind implements Choosable {
 
   /** Whether the master stands on the plate; in any other mould rubber goes all round it. */
   public boolean onPlate() {
-    return this == OPEN;
+    return this == OPEN || this == SKIN;
+  }
+
+  /** Whether rubber is poured round the master in a box; else it is brushed on. */
+  public boolean poured() {
+    return this != SKIN;
   }
 }

@@ -55,6 +55,14 @@ public record SectionDrawing(
     CORE,
     /** Where a knife opens the block. */
     CUT_LINE,
+    /** All that lies within a coat, the coats under it and the master too. */
+    DETAIL_COAT,
+    BUILD_COAT,
+    SMOOTHING_COAT,
+    /** Bedded in between coats. */
+    CLOTH,
+    /** All within the jacket. */
+    JACKET,
     /** Keys and seal ring, seen from above. */
     KEY,
     /** Air that stays in the rubber. */

@@ -7,6 +7,8 @@ import static ungula.core.working.Given.Source.MEASURED;
 import static ungula.core.working.Given.Source.SHEET;
 
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import ungula.core.quantity.Density;
 import ungula.core.quantity.Mass;
@@ -14,6 +16,7 @@ import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Timespan;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.Volume;
+import ungula.core.rubber.Additive;
 import ungula.core.rubber.Mix;
 import ungula.core.rubber.Pack;
 import ungula.core.rubber.Product;
@@ -31,6 +34,7 @@ final class Amounts {
   private final Workshop workshop;
   private final FigureBook figures;
   private final Units units;
+  private final List<Mix> coatMixes = new ArrayList<>();
   private Mix mix;
   private double heaviestG;
   private RatioGuard.Verdict verdict;
@@ -46,6 +50,11 @@ final class Amounts {
   /** One batch; null while the sheet or the ratio does not allow weighing. */
   Mix mix() {
     return mix;
+  }
+
+  /** Of each coat of a skin; empty while nothing can be weighed. */
+  List<Mix> coats() {
+    return List.copyOf(coatMixes);
   }
 
   /** The heaviest batch of any pour; 0 while nothing can be weighed. */
@@ -64,10 +73,24 @@ final class Amounts {
   }
 
   /**
-   * @param boxMm3 rubber in the box
+   * @param mouldMm3 rubber in the mould
    * @param pours rubber to mix for each of them, over all batches
    */
-  void workOut(double boxMm3, double[] pours) {
+  void workOut(double mouldMm3, double[] pours) {
+    workOut(mouldMm3, pours, List.of());
+  }
+
+  /**
+   * @param skinMm3 rubber on the master
+   * @param coats rubber to mix for each
+   * @param thickeners in each
+   */
+  void workOutCoats(double skinMm3, double[] coats, List<Additive> thickeners) {
+    workOut(skinMm3, coats, thickeners);
+  }
+
+  private void workOut(double boxMm3, double[] pours, List<Additive> thickeners) {
+    boolean coats = !thickeners.isEmpty();
     Ratio ratio = ratio();
     double mixMm3 = pours[0];
     if (ratio == null || mixMm3 <= 0) {
@@ -87,16 +110,18 @@ final class Amounts {
     double boxG = boxMm3 / 1000 * density;
     figures.mass(
         "rubber.boxMass",
-        "rubber in the box",
+        coats ? "rubber in the skin" : "rubber in the box",
         boxG,
         Working.of("mass = volume × mixed density")
             .given("volume", Volume.format(boxMm3, units), COMPUTED)
             .given("mixed density", Density.format(density), density())
             .done());
-    int batches = choices.rubber().batches();
-    mix = Mix.ofVolume(mixMm3 / batches, product, ratio, choices.rubber().additive());
+    int batches = coats ? 1 : choices.rubber().batches();
+    Additive first = coats ? thickeners.get(0) : choices.rubber().additive();
+    mix = Mix.ofVolume(mixMm3 / batches, product, ratio, first);
+    coatMixes.add(mix);
     heaviestG = mix.totalG();
-    String pour = pours.length == 1 ? "" : ", first pour";
+    String pour = coats ? ", first coat" : pours.length == 1 ? "" : ", first pour";
     String each = pour + (batches == 1 ? "" : ", each of " + batches + " batches");
     figures.mass(
         "mix.total",
@@ -151,10 +176,10 @@ final class Amounts {
     inTheRoom("rubber.demould", "mould opens after", "demould time", product.demouldMin());
     double g = (mix.baseG() + mix.hardenerG()) * batches;
     for (int i = 1; i < pours.length; i++) {
-      g += later(pours[i], ratio);
+      g += coats ? coat(pours[i], ratio, thickeners.get(i)) : later(pours[i], ratio);
     }
     cost(g);
-    alike(g, pours.length);
+    alike(g, coats ? 1 : pours.length);
   }
 
   /** Several moulds of one master: it is free for the next when the last has opened. */
@@ -227,6 +252,16 @@ final class Amounts {
     return (next.baseG() + next.hardenerG()) * batches;
   }
 
+  /**
+   * @return base and hardener of a coat
+   */
+  private double coat(double mm3, Ratio ratio, Additive thickener) {
+    Mix next = Mix.ofVolume(Math.max(1, mm3), product, ratio, thickener);
+    coatMixes.add(next);
+    heaviestG = Math.max(heaviestG, next.totalG());
+    return next.baseG() + next.hardenerG();
+  }
+
   private Given.Source density() {
     return product.densityMixed() != null ? SHEET : COMPUTED;
   }
@@ -249,13 +284,22 @@ final class Amounts {
     }
   }
 
-  /** A time off the sheet at the room's temperature: t · f^((T₀ − T)/10). */
+  /** A time off the sheet at the room's temperature, t · f^((T₀ − T)/10); null without one. */
+  static Double roomMin(Double sheetMin, Product product, Workshop workshop) {
+    return sheetMin == null || product.atC() == null
+        ? null
+        : sheetMin * Math.pow(factor(product), (product.atC() - workshop.roomC()) / 10);
+  }
+
+  private static double factor(Product product) {
+    return product.rateFactor() == null ? 2 : product.rateFactor();
+  }
+
   private void inTheRoom(String key, String label, String name, Double sheetMinutes) {
-    if (sheetMinutes == null || product.atC() == null) {
+    Double minutes = roomMin(sheetMinutes, product, workshop);
+    if (minutes == null) {
       return;
     }
-    double factor = product.rateFactor() == null ? 2 : product.rateFactor();
-    double minutes = sheetMinutes * Math.pow(factor, (product.atC() - workshop.roomC()) / 10);
     String text = minutes(minutes);
     figures.put(
         key,
@@ -270,7 +314,7 @@ final class Amounts {
             .given("room", Numbers.trimmed(workshop.roomC(), 0) + " °C", DEFAULT)
             .given(
                 "rate factor per 10 °C",
-                Numbers.trimmed(factor, 2),
+                Numbers.trimmed(factor(product), 2),
                 product.rateFactor() == null ? DEFAULT : SHEET)
             .done());
   }

@@ -47,11 +47,15 @@ final class CautionFinder {
       mesh();
       volume();
       unit();
-      walls();
-      pourLine();
-      bowing();
-      lift();
-      sealing();
+      if (p.poured()) {
+        walls();
+        pourLine();
+        bowing();
+        lift();
+        sealing();
+      } else {
+        found.addAll(SkinCautions.of(p, prices));
+      }
       found.addAll(ShapeCautions.of(p));
       found.addAll(PlateCautions.of(p));
       found.addAll(PartingCautions.of(p, prices));

@@ -1,8 +1,13 @@
 package ungula.core.plan;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import ungula.core.cutline.CutPlanes;
+import ungula.core.geometry.Vec3;
+import ungula.core.jacket.Jacket;
+import ungula.core.jacket.JacketKind;
+import ungula.core.jacket.JacketScan;
 import ungula.core.mark.FacetSet;
 import ungula.core.mark.Mark;
 import ungula.core.master.MasterMaterial;
@@ -34,6 +39,10 @@ import ungula.core.sentence.Word;
 import ungula.core.sentence.WordBook;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.sentence.WordBook.Refused;
+import ungula.core.skin.Recoat;
+import ungula.core.skin.Skin;
+import ungula.core.skin.TakenOff;
+import ungula.core.skin.Thickener;
 import ungula.core.sprue.Spout;
 
 /** The changeable words of a job's sentences. */
@@ -45,6 +54,7 @@ public final class ChoiceWords {
 
   static final int MOST_BATCHES = 99;
   private static final int MOST_MOULDS = 500;
+  private static final int MOST_COATS = 40;
 
   private static final WordBook<Choices> BOOK = book();
 
@@ -57,6 +67,7 @@ public final class ChoiceWords {
     master(book);
     measured(book);
     mould(book);
+    skin(book);
     rubber(book);
     return book;
   }
@@ -297,6 +308,86 @@ public final class ChoiceWords {
             Kind.plain("°", 0, 360, CutPlanes.STEP_DEGREES),
             "the best side")
         .word("parting.bedding", "what the master is bedded in", Kind.choice(Bedding.class));
+  }
+
+  private static void skin(WordBook<Choices> book) {
+    book.open("skin.wallMm", "wall of the skin", Kind.length(0.5, Skin.MOST_MM), "as its size asks")
+        .word("skin.detailMm", "detail coat", Kind.length(0.3, 5))
+        .word("skin.buildMm", "thickest build coat", Kind.length(0.5, 10))
+        .word("skin.thickener", "how build coats are thickened", Kind.choice(Thickener.class))
+        .open("skin.smoothingMm", "smoothing coat", Kind.length(0.3, 5), "none")
+        .open(
+            "skin.clothAfter",
+            "coat that cloth is bedded in",
+            Kind.count("coat", "coats", 1, MOST_COATS),
+            "no coat")
+        .word("skin.flangeMm", "width of the flange", Kind.length(0, 300))
+        .word("skin.lossPct", "left in brush, pot and drips", Kind.percent(0, 50))
+        .word("skin.recoat", "when the next coat goes on", Kind.choice(Recoat.class))
+        .open(
+            "skin.nightAfter",
+            "coat after which work stops for the night",
+            Kind.count("coat", "coats", 1, MOST_COATS),
+            "no coat")
+        .open("skin.opening", "how the skin comes off", Kind.choice(TakenOff.class), "as it asks")
+        .deed(
+            "skin.plug",
+            "plug a recess",
+            (c, text) -> c.skinned(c.skin().plugged(place(text)), c.jacket()))
+        .deed("skin.open", "open the recesses", (c, text) -> c.skinned(c.skin().open(), c.jacket()))
+        .word("jacket.kind", "what the jacket is of", Kind.choice(JacketKind.class))
+        .open(
+            "jacket.sections",
+            "sections of the jacket",
+            Kind.count("section", "sections", 1, Jacket.MOST_SECTIONS),
+            "as many sections as it asks")
+        .open(
+            "jacket.turnDegrees",
+            "way of the first parting",
+            Kind.plain("°", 0, 360, JacketScan.STEP_DEGREES),
+            "the best side")
+        .word("jacket.relief", "a section for what stays locked", Kind.choice(Jacket.Relief.class))
+        .open(
+            "jacket.layers", "layers of the jacket", Kind.count("layer", "layers", 1, 40), "usual")
+        .open("jacket.thickMm", "thickness of the jacket", Kind.length(1, 100), "usual")
+        .word("jacket.flangeMm", "flanges of the jacket", Kind.length(0, 300))
+        .word("jacket.boltMm", "distance between bolts", Kind.length(20, 1000))
+        .deed(
+            "jacket.partings",
+            "move a parting",
+            (c, text) -> c.skinned(c.skin(), c.jacket().moved(degrees(text))))
+        .deed(
+            "jacket.even",
+            "divide the jacket evenly",
+            (c, text) -> c.skinned(c.skin(), c.jacket().unturned()));
+  }
+
+  /** Reads "12.5 −3 40": a place, mm. */
+  private static Vec3 place(String text) {
+    List<Double> at = numbers(text);
+    if (at.size() != 3) {
+      throw new UnreadableQuantity("A place is three numbers.");
+    }
+    return new Vec3(at.get(0), at.get(1), at.get(2));
+  }
+
+  /** Reads "45 165 285": the ways partings run. */
+  private static List<Double> degrees(String text) {
+    List<Double> all = numbers(text).stream().map(d -> (d % 360 + 360) % 360).sorted().toList();
+    if (all.size() < 2
+        || all.size() > Jacket.MOST_SECTIONS
+        || all.stream().distinct().count() < all.size()) {
+      throw new UnreadableQuantity("Two to four partings, each another way.");
+    }
+    return all;
+  }
+
+  private static List<Double> numbers(String text) {
+    try {
+      return Arrays.stream(text.strip().split("\\s+")).map(Double::valueOf).toList();
+    } catch (NumberFormatException e) {
+      throw new UnreadableQuantity("Write numbers with spaces between.");
+    }
   }
 
   private static Kind<Integer> weight() {

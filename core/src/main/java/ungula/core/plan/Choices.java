@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
+import ungula.core.jacket.Jacket;
 import ungula.core.mark.Marks;
 import ungula.core.master.MasterMaterial;
 import ungula.core.master.Measured;
@@ -23,6 +24,7 @@ import ungula.core.quantity.Choosable;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.Additive;
 import ungula.core.rubber.Ratio;
+import ungula.core.skin.Skin;
 import ungula.core.sprue.Spout;
 import ungula.core.sprue.Sprue.Resin;
 
@@ -38,6 +40,8 @@ public record Choices(
     Weights weights,
     Channels channels,
     Hollow hollow,
+    Skin skin,
+    Jacket jacket,
     Rubber rubber,
     Casting casting,
     Marks marks,
@@ -51,6 +55,8 @@ public record Choices(
     weights = weights == null ? Weights.EQUAL : weights;
     channels = channels == null ? Channels.USUAL : channels;
     hollow = hollow == null ? Hollow.SOLID : hollow;
+    skin = skin == null ? Skin.USUAL : skin;
+    jacket = jacket == null ? Jacket.USUAL : jacket;
     if (mould.kind == null) {
       mould = mould.of(pose.liftMm() > 0 ? MouldKind.CUT : MouldKind.OPEN);
     }
@@ -92,6 +98,8 @@ public record Choices(
         Weights.EQUAL,
         Channels.USUAL,
         Hollow.SOLID,
+        Skin.USUAL,
+        Jacket.USUAL,
         new Rubber(
             null,
             null,
@@ -341,21 +349,21 @@ public record Choices(
     }
   }
 
-  /** How the masters stand: only on a plate can several be laid out. */
+  /** How the masters stand: only in an open mould are several laid out. */
   public Plate laid() {
-    return mould.kind().onPlate() ? plate : Plate.ALONE;
+    return mould.kind() == MouldKind.OPEN ? plate : Plate.ALONE;
   }
 
   Choices withCasting(Casting changed) {
     return new Choices(
-        units, master, pose, plate, mould, parting, cut, weights, channels, hollow, rubber, changed,
-        marks, looked);
+        units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
+        rubber, changed, marks, looked);
   }
 
   Choices withMarks(Marks changed) {
     return new Choices(
-        units, master, pose, plate, mould, parting, cut, weights, channels, hollow, rubber, casting,
-        changed, looked);
+        units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
+        rubber, casting, changed, looked);
   }
 
   /**
@@ -373,9 +381,10 @@ public record Choices(
     } else if (laid().copies() != before.laid().copies()) {
       now = withCasting(Casting.NOTHING);
     }
-    now = now.plated(plate.agreeing(before.plate));
+    now = now.plated(plate.agreeing(before.plate)).skinned(skin, jacket.agreeing(before.jacket));
     if (!sameSurface || !pose.turn().equals(before.pose.turn())) {
       now = now.parted(new Parting(parting.line, null, parting.keying, parting.bedding), Cut.BEST);
+      now = now.skinned(skin.open(), jacket.unturned());
     }
     boolean lifted = pose.liftMm() > 0;
     if (lifted != mould.kind.onPlate()) {
@@ -400,6 +409,8 @@ public record Choices(
             others.weights,
             channels,
             hollow,
+            skin,
+            jacket,
             rubber,
             casting,
             others.marks,
@@ -410,20 +421,26 @@ public record Choices(
 
   private Choices plated(Plate changed) {
     return new Choices(
-        units, master, pose, changed, mould, parting, cut, weights, channels, hollow, rubber,
-        casting, marks, looked);
+        units, master, pose, changed, mould, parting, cut, weights, channels, hollow, skin, jacket,
+        rubber, casting, marks, looked);
   }
 
   private Choices parted(Parting halves, Cut knife) {
     return new Choices(
-        units, master, pose, plate, mould, halves, knife, weights, channels, hollow, rubber,
-        casting, marks, looked);
+        units, master, pose, plate, mould, halves, knife, weights, channels, hollow, skin, jacket,
+        rubber, casting, marks, looked);
+  }
+
+  Choices skinned(Skin coats, Jacket round) {
+    return new Choices(
+        units, master, pose, plate, mould, parting, cut, weights, channels, hollow, coats, round,
+        rubber, casting, marks, looked);
   }
 
   private Choices moulded(Box changed) {
     return new Choices(
-        units, master, pose, plate, changed, parting, cut, weights, channels, hollow, rubber,
-        casting, marks, looked);
+        units, master, pose, plate, changed, parting, cut, weights, channels, hollow, skin, jacket,
+        rubber, casting, marks, looked);
   }
 
   /**
@@ -440,14 +457,14 @@ public record Choices(
 
   Choices withPose(Pose changed) {
     return new Choices(
-        units, master, changed, plate, mould, parting, cut, weights, channels, hollow, rubber,
-        casting, marks, looked);
+        units, master, changed, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
+        rubber, casting, marks, looked);
   }
 
   Choices withLooked(Looked changed) {
     return new Choices(
-        units, master, pose, plate, mould, parting, cut, weights, channels, hollow, rubber, casting,
-        marks, changed);
+        units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
+        rubber, casting, marks, changed);
   }
 
   /** The same for equal parts, in this run of the program and in any other. */
@@ -467,6 +484,6 @@ public record Choices(
 
   /** Fingerprint of what the rubber stage builds on. */
   String beforeRubber() {
-    return fingerprint(master, pose, laid(), mould, parting, cut);
+    return fingerprint(master, pose, laid(), mould, parting, cut, skin, jacket);
   }
 }

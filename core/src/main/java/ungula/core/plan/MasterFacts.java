@@ -26,6 +26,7 @@ import ungula.core.study.MeshReport;
  * @param cuts a knife could make; null when there is no mesh
  * @param onPlate the masters as they lie; told when asked for
  * @param core of a hollow cast; null when casts are solid, and while it is not worked out
+ * @param skin what is found out about a skin on it; null while it is not worked out, or no skin
  * @param shape what is found out about it; null while it is not worked out
  */
 public record MasterFacts(
@@ -41,6 +42,7 @@ public record MasterFacts(
     CutPlanes cuts,
     Supplier<OnPlate> onPlate,
     CoreFacts core,
+    SkinFacts skin,
     ShapeFacts shape) {
 
   /** Before its shape is worked out; seen from above it fills its outer size. */
@@ -64,6 +66,7 @@ public record MasterFacts(
         null,
         null,
         () -> new OnPlate(List.of(rectangle(sizeMm).get(0)), 0),
+        null,
         null,
         null);
   }
@@ -89,6 +92,7 @@ public record MasterFacts(
         cuts,
         posed::onPlate,
         null,
+        null,
         null);
   }
 
@@ -104,15 +108,20 @@ public record MasterFacts(
   }
 
   public MasterFacts with(ShapeFacts found) {
-    return with(core, found);
+    return with(core, skin, found);
   }
 
   /** For hollow casts. */
   public MasterFacts with(CoreFacts made) {
-    return with(made, shape);
+    return with(made, skin, shape);
   }
 
-  private MasterFacts with(CoreFacts made, ShapeFacts found) {
+  /** For a skin. */
+  public MasterFacts with(SkinFacts brushed) {
+    return with(core, brushed, shape);
+  }
+
+  private MasterFacts with(CoreFacts made, SkinFacts brushed, ShapeFacts found) {
     return new MasterFacts(
         sizeMm,
         topMm,
@@ -126,6 +135,7 @@ public record MasterFacts(
         cuts,
         onPlate,
         made,
+        brushed,
         found);
   }
 }

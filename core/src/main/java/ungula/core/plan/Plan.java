@@ -42,6 +42,7 @@ public record Plan(
     Optional<CutLine> cut,
     Optional<Sprue> sprue,
     Optional<HollowCore> core,
+    Optional<SkinPlan> skin,
     Optional<CutList> cuts,
     List<String> order,
     Optional<Mix> mix,

@@ -60,6 +60,9 @@ public final class Planner {
 
   CutList cuts;
 
+  /** Of a skin mould; null for any other, and while it is not worked out. */
+  SkinPlan skin;
+
   /** What does not fit the workshop's equipment. */
   List<Caution> unfit = List.of();
 
@@ -104,19 +107,24 @@ public final class Planner {
           p.pours();
           p.hollowMm3 = CoreFigures.add(p);
           p.sprue = SprueFigures.add(p);
-          p.cuts = CutList.of(p.box, p.extras(), p.units);
-          p.unfit = Fits.of(p);
+          if (p.poured()) {
+            p.cuts = CutList.of(p.box, p.extras(), p.units);
+            p.unfit = Fits.of(p);
+          } else {
+            JacketFigures.add(p);
+          }
         });
     List<Caution> cautions = new CautionFinder(p).find();
     return new Plan(
         p.figures.all(),
         List.copyOf(p.ways),
         cautions,
-        Optional.ofNullable(p.box),
+        Optional.ofNullable(p.box).filter(box -> p.poured()),
         Optional.ofNullable(p.parting),
         Optional.ofNullable(p.cut),
         Optional.ofNullable(p.sprue),
         Optional.ofNullable(facts).map(MasterFacts::core).map(CoreFacts::core),
+        Optional.ofNullable(p.skin),
         Optional.ofNullable(p.cuts),
         WorkOrder.of(p),
         Optional.ofNullable(p.mix()),
@@ -151,9 +159,13 @@ public final class Planner {
     if (Math.abs(facts.curve().total() - masterMm3) > 1e-9 * masterMm3) {
       box = boxRound(choices, facts.sizeMm(), facts.curve().scaledTo(masterMm3), inside);
     }
-    sizes(choices.mould());
-    PlateFigures.add(this);
-    rubber();
+    if (poured()) {
+      sizes(choices.mould());
+      PlateFigures.add(this);
+      rubber();
+    } else {
+      skin = SkinFigures.add(this);
+    }
     ShapeFigures.add(facts.shape(), facts.baseOpen(choices.pose().liftMm()), figures, units);
   }
 
@@ -169,10 +181,15 @@ public final class Planner {
     if (choices.mould().kind() == MouldKind.CUT && facts.cuts() != null) {
       cut = CutFigures.add(this);
     }
-    if (product != null) {
+    if (product != null && poured()) {
       amounts = new Amounts(choices, product, workshop, figures);
       amounts.workOut(box.rubberMm3(), pours);
     }
+  }
+
+  /** Whether rubber is poured round the master in a box. */
+  boolean poured() {
+    return choices.mould().kind().poured();
   }
 
   private Extras extras() {

@@ -30,8 +30,8 @@ final class Prices {
       return "";
     }
     Planner after = p.totals(changed);
-    double more = after.box.rubberMm3() - p.box.rubberMm3();
-    double sheet = after.figures.value("box.cost") - p.figures.value("box.cost");
+    double more = rubber(after) - rubber(p);
+    double sheet = cost(after) - cost(p);
     List<String> parts = new ArrayList<>();
     if (Math.abs(more) > 50) {
       parts.add((more > 0 ? "+" : "−") + Volume.format(Math.abs(more), p.units) + " rubber");
@@ -40,5 +40,13 @@ final class Prices {
       parts.add((sheet > 0 ? "+" : "−") + p.figures.money(Math.abs(sheet)) + " sheet");
     }
     return String.join(", ", parts);
+  }
+
+  private static double rubber(Planner p) {
+    return p.figures.has("rubber.box") ? p.figures.value("rubber.box") : 0;
+  }
+
+  private static double cost(Planner p) {
+    return p.figures.has("box.cost") ? p.figures.value("box.cost") : 0;
   }
 }

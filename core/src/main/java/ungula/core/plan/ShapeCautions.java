@@ -63,7 +63,7 @@ final class ShapeCautions {
   static List<Caution> of(Planner plan) {
     ShapeCautions c = new ShapeCautions(plan);
     if (c.study != null) {
-      if (plan.parting == null) {
+      if (plan.parting == null && plan.poured()) {
         // halves are poured one after the other, each over what lies open
         c.poured();
         c.ceilings();
@@ -75,8 +75,10 @@ final class ShapeCautions {
       c.webs();
       c.blindHoles();
       c.thinParts();
-      c.stretch();
-      c.offcuts();
+      if (plan.poured()) {
+        c.stretch();
+        c.offcuts();
+      }
     }
     return c.found;
   }

@@ -7,6 +7,7 @@ import ungula.core.mould.MouldKind;
 import ungula.core.parting.Bedding;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Volume;
+import ungula.core.skin.Coat;
 
 /** What is done for a mould, one step after the other, with its numbers. */
 final class WorkOrder {
@@ -21,7 +22,9 @@ final class WorkOrder {
   /** Empty while there is no mould. */
   static List<String> of(Planner p) {
     WorkOrder order = new WorkOrder(p);
-    if (p.parting != null) {
+    if (!p.poured()) {
+      order.skin();
+    } else if (p.parting != null) {
       order.twoParts();
     } else if (p.box != null) {
       order.onePart();
@@ -63,6 +66,55 @@ final class WorkOrder {
                 + (p.cut == null ? "" : " at " + p.cut.side())
                 + ", jagged, in big steps outside and fine ones near the cavity; leave the other"
                 + " side whole as a hinge.");
+  }
+
+  /** Coats on the master, the jacket over them, and all off again. */
+  private void skin() {
+    SkinPlan skin = p.skin;
+    if (skin == null) {
+      return;
+    }
+    steps.add(
+        "Fix the master to a board that stands out "
+            + mm(skin.wallMm() + p.choices.skin().flangeMm())
+            + " all round, close the joint, and release both.");
+    if (p.figures.has("skin.plugs")) {
+      steps.add("Fill the recesses with clay: " + p.figures.get("skin.plugs").text() + ".");
+    }
+    steps.add("Brush the detail coat into every corner, and chase the bubbles out.");
+    int build = (int) skin.coats().stream().filter(c -> c.kind() == Coat.Kind.BUILD).count();
+    if (build > 0) {
+      steps.add(
+          (build == 1 ? "Brush a build coat" : "Brush " + build + " build coats")
+              + ", "
+              + p.choices.skin().thickener().text()
+              + ", each "
+              + p.choices.skin().recoat().text()
+              + (p.figures.has("skin.cloth")
+                  ? "; after coat "
+                      + p.choices.skin().clothAfter()
+                      + " bed cloth in, wetted with rubber first: "
+                      + p.figures.get("skin.pieces").text()
+                  : "")
+              + ".");
+    }
+    if (p.choices.skin().smoothingMm() != null) {
+      steps.add("Brush a last coat over it, smooth, so that the jacket seats.");
+    }
+    if (skin.sections() != null) {
+      steps.add(
+          "When it has cured, build the jacket in "
+              + p.figures.get("jacket.sections").text()
+              + " of "
+              + p.choices.jacket().kind().text()
+              + (skin.sections().count() > 1
+                  ? ", each against a clay or shim flange; release every flange before the next."
+                  : "."));
+    }
+    steps.add(
+        "Take the jacket off, then the skin: it "
+            + skin.off().text()
+            + ". Store the skin in its jacket, closed.");
   }
 
   private void core(HollowCore core) {

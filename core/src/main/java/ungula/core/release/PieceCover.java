@@ -30,7 +30,7 @@ public record PieceCover(List<Vec3> pulls, List<Double> freed) {
   /** A piece that frees less is not worth making. */
   private static final double WORTH = 0.01;
 
-  private static final double START = 4e-6;
+  private static final Pulls EXACT = Pulls.EXACT;
 
   private static final int PORTIONS = 32;
 
@@ -44,7 +44,7 @@ public record PieceCover(List<Vec3> pulls, List<Double> freed) {
   public static final int VERSION = 1;
 
   public static PieceCover of(TriangleMesh mesh, Parallel parallel) {
-    int[] places = places(mesh);
+    int[] places = Pulls.places(mesh, PLACES);
     List<Vec3> ways = new ArrayList<>(List.of(new Vec3(1, 0, 0), new Vec3(0, 1, 0), Vec3.UP));
     for (int i = 0; i < PAIRS - 3; i++) {
       ways.add(Directions.onHalf(i, PAIRS - 3));
@@ -54,48 +54,11 @@ public record PieceCover(List<Vec3> pulls, List<Double> freed) {
         ways.size(),
         w -> {
           Columns columns = new Columns(mesh, ways.get(w));
-          seen[2 * w] = seen(mesh, columns, places, ways.get(w), Columns.BEFORE);
-          seen[2 * w + 1] = seen(mesh, columns, places, ways.get(w).times(-1), Columns.BEHIND);
+          seen[2 * w] = EXACT.freed(mesh, columns, places, ways.get(w), Columns.BEFORE);
+          seen[2 * w + 1] =
+              EXACT.freed(mesh, columns, places, ways.get(w).times(-1), Columns.BEHIND);
         });
     return cover(ways, seen);
-  }
-
-  /** Facets evenly spread over the surface. */
-  private static int[] places(TriangleMesh mesh) {
-    double[] area = new double[mesh.triangleCount()];
-    double all = 0;
-    for (int t = 0; t < area.length; t++) {
-      area[t] = mesh.areaVector(t).norm();
-      all += area[t];
-    }
-    int[] places = new int[PLACES];
-    int t = 0;
-    double before = 0;
-    for (int i = 0; i < PLACES; i++) {
-      double at = (i + 0.5) * all / PLACES;
-      while (t + 1 < area.length && before + area[t] < at) {
-        before += area[t++];
-      }
-      places[i] = t;
-    }
-    return places;
-  }
-
-  private static BitSet seen(TriangleMesh mesh, Columns columns, int[] places, Vec3 pull, int way) {
-    BitSet seen = new BitSet(places.length);
-    for (int i = 0; i < places.length; i++) {
-      seen.set(i, free(mesh, columns, places[i], pull, way));
-    }
-    return seen;
-  }
-
-  private static boolean free(TriangleMesh mesh, Columns columns, int t, Vec3 pull, int way) {
-    Vec3 n = mesh.areaVector(t);
-    if (!(n.norm() > 0) || n.unit().dot(pull) < -1e-6) {
-      return false;
-    }
-    Vec3 p = mesh.middle(t).plus(n.unit().times(START * mesh.bounds().diagonal()));
-    return columns.look(p.x(), p.y(), p.z(), way, t) == 0;
   }
 
   /**
@@ -116,7 +79,7 @@ public record PieceCover(List<Vec3> pulls, List<Double> freed) {
           part -> {
             int to = (int) ((long) piece.length * (part + 1) / PORTIONS);
             for (int t = (int) ((long) piece.length * part / PORTIONS); t < to; t++) {
-              if (piece[t] == NONE && free(mesh, columns, t, pull, Columns.BEFORE)) {
+              if (piece[t] == NONE && EXACT.free(mesh, columns, t, pull, Columns.BEFORE)) {
                 piece[t] = number;
               }
             }

@@ -22,6 +22,8 @@ import ungula.core.quantity.Density;
  * @param viscosityPas mixed, Pa·s
  * @param potLifeMin minutes at {@code atC}
  * @param demouldMin minutes at {@code atC}
+ * @param gelMin minutes at {@code atC} until it no longer runs and is sticky
+ * @param openMin minutes at {@code atC} until it is no longer sticky: a next coat sticks before
  * @param atC temperature the times hold for
  * @param rateFactor how many times faster per 10 °C
  * @param elongationPct at break
@@ -46,6 +48,8 @@ public record Product(
     Double viscosityPas,
     Double potLifeMin,
     Double demouldMin,
+    Double gelMin,
+    Double openMin,
     Double atC,
     Double rateFactor,
     Double elongationPct,

@@ -27,6 +27,8 @@ public final class ProductWords {
         null,
         null,
         null,
+        null,
+        null,
         23.0,
         null,
         null,
@@ -54,6 +56,8 @@ public final class ProductWords {
         .open("viscosityPas", "viscosity of the mix", Kind.plain("Pa·s", 0.01, 5000, 1), OPEN)
         .open("potLifeMin", "pot life", Kind.minutes(10_000), OPEN)
         .open("demouldMin", "demould time", Kind.minutes(100_000), OPEN)
+        .open("gelMin", "time until it gels", Kind.minutes(10_000), OPEN)
+        .open("openMin", "time it stays sticky", Kind.minutes(10_000), OPEN)
         .open("atC", "temperature the times hold for", Kind.temperature(-10, 60), OPEN)
         .open("rateFactor", "times faster per 10 °C", Kind.plain("", 1, 5, 0.1), OPEN)
         .open("elongationPct", "elongation at break", Kind.percent(1, 3000), OPEN)

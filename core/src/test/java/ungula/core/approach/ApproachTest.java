@@ -147,11 +147,11 @@ public class ApproachTest {
   @DataProvider
   Object[][] masters() {
     return new Object[][] {
-      {"bell", HarbourShapes.bell(), Set.of(MouldKind.OPEN, MouldKind.CUT, MouldKind.TWO_PART)},
-      {"finial", HarbourShapes.finial(), Set.of(MouldKind.CUT, MouldKind.TWO_PART)},
-      {"tile", HarbourShapes.waveTile(), Set.of(MouldKind.OPEN, MouldKind.CUT, MouldKind.TWO_PART)},
+      {"bell", HarbourShapes.bell(), Set.of(MouldKind.values())},
+      {"finial", HarbourShapes.finial(), Set.of(MouldKind.CUT, MouldKind.TWO_PART, MouldKind.SKIN)},
+      {"tile", HarbourShapes.waveTile(), Set.of(MouldKind.values())},
       {"knot", HarbourShapes.ropeKnot(), Set.of(MouldKind.CUT, MouldKind.TWO_PART)},
-      {"octopus", HarbourShapes.octopus(), Set.of(MouldKind.CUT)},
+      {"octopus", HarbourShapes.octopus(), Set.of(MouldKind.CUT, MouldKind.SKIN)},
     };
   }
 

@@ -131,12 +131,24 @@ public class CautionTest {
       if (plan.mix().isPresent()) {
         double total = f.get("mix.base").value() + f.get("mix.hardener").value();
         Near.relative(f.get("mix.total").value(), total, 1e-9);
-        double first = plan.parting().map(x -> box > 0 ? x.upperMm3() / box : 0.5).orElse(1.0);
+        double first = firstPour(plan, box);
         double mixed = first * f.get("rubber.mix").value();
         Near.absolute(f.get("mix.volume").value(), mixed, 1e-6 * (mixed + 1));
       }
       f.values().forEach(x -> assertTrue(Double.isFinite(x.value()), x.key()));
     }
+  }
+
+  /** What is mixed first, as a share of all: a half, the detail coat, or everything. */
+  private static double firstPour(Plan plan, double box) {
+    if (plan.skin().isPresent()) {
+      double coats =
+          plan.skin().get().coats().stream()
+              .mapToDouble(k -> plan.figures().get("coat." + k.number() + ".volume").value())
+              .sum();
+      return plan.figures().get("coat.1.volume").value() / coats;
+    }
+    return plan.parting().map(x -> box > 0 ? x.upperMm3() / box : 0.5).orElse(1.0);
   }
 
   @Test

@@ -70,6 +70,8 @@ public class MixTest {
             null,
             null,
             null,
+            null,
+            null,
             "");
     Mix mix =
         Mix.ofBase(

@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import ungula.core.geometry.Vec3;
 import ungula.core.hollow.HollowCore;
+import ungula.core.jacket.SkinDrawing;
 import ungula.core.master.Measured;
 import ungula.core.master.PosedMaster;
 import ungula.core.mesh.Slicer.Cut;
@@ -18,22 +19,58 @@ import ungula.core.mould.SectionDrawing.Dimension;
 import ungula.core.mould.SectionDrawing.Role;
 import ungula.core.mould.SectionDrawing.Side;
 import ungula.core.parting.Parting;
+import ungula.core.plan.SkinPlan;
 import ungula.core.quantity.Length;
+import ungula.core.working.Figure;
 
 /** Drawings of a job as it stands, for the page and for paper. */
 @Component
 public class Drawings {
 
   private final Shapes shapes;
+  private final Skins skins;
 
-  Drawings(Shapes shapes) {
+  Drawings(Shapes shapes, Skins skins) {
     this.shapes = shapes;
+    this.skins = skins;
   }
 
   /**
    * @param at where the plane lies along its axis, mm; null for the middle
    */
-  public SectionDrawing section(Jobs.Job job, BoxMould box, Cut cut, Double at) {
+  public SectionDrawing section(Jobs.Job job, Cut cut, Double at) {
+    return job.plan()
+        .skin()
+        .map(skin -> skinned(job, skin, cut, at))
+        .orElseGet(() -> boxed(job, job.box(), cut, at));
+  }
+
+  /** The master with its coats and its jacket. */
+  private SectionDrawing skinned(Jobs.Job job, SkinPlan skin, Cut cut, Double at) {
+    Figure jacket = job.plan().figures().get("jacket.thick");
+    SectionDrawing drawing =
+        SkinDrawing.of(
+            job.shape()
+                .flatMap(Jobs.ShapeAsked::ofSkin)
+                .flatMap(s -> skins.field(s.ofRoom()))
+                .orElse(null),
+            shapes.posed(job.choices()).map(p -> p.slicer(cut)).orElse(null),
+            shapes.facts(job.choices()).sizeMm(),
+            skin.coats(),
+            job.choices().skin(),
+            skin.cutDegrees(),
+            skin.sections(),
+            job.choices().jacket(),
+            jacket == null ? 0 : jacket.value(),
+            cut,
+            at,
+            job.choices().units());
+    return job.study()
+        .map(s -> drawing.with(Role.CAST_AIR, s.castAt(cut, drawing.at())))
+        .orElse(drawing);
+  }
+
+  private SectionDrawing boxed(Jobs.Job job, BoxMould box, Cut cut, Double at) {
     double middle = cut == Cut.TOP ? box.belowMm() + box.masterMm().z() / 2 : 0;
     SectionDrawing drawn =
         SectionDrawing.of(

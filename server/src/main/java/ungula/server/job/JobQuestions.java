@@ -10,7 +10,10 @@ import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.hollow.HollowCore;
+import ungula.core.jacket.Jacket;
+import ungula.core.jacket.OutsideStudy;
 import ungula.core.mark.Marks;
+import ungula.core.master.PosedMaster;
 import ungula.core.master.Solid;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
@@ -21,10 +24,15 @@ import ungula.core.plate.Plate;
 import ungula.core.quantity.Units;
 import ungula.core.release.PieceCover;
 import ungula.core.rubber.Product;
+import ungula.core.skin.Skin;
+import ungula.core.skin.SkinField;
+import ungula.core.skin.SkinStudy;
 import ungula.core.study.FormStudy;
 import ungula.core.study.ShapeStudy;
 import ungula.core.work.Parallel;
+import ungula.core.work.Progress;
 import ungula.server.job.Studies.Question;
+import ungula.server.model.FieldBytes;
 import ungula.server.model.MeshBytes;
 
 /** What can be asked of a job's shape, and how it is found out. For jobs that have one. */
@@ -56,6 +64,11 @@ public class JobQuestions {
   private record AskedOfCore(
       int version, Body body, Rotation turn, Plate plate, boolean open, double wallMm) {}
 
+  private record AskedOfSkin(int version, Body body, Rotation turn) {}
+
+  private record AskedOfOutside(
+      int version, int skinVersion, Body body, Rotation turn, double wallMm) {}
+
   private record AskedOfStands(int version, Body body, double volumeMm3) {}
 
   private record AskedOfApproaches(
@@ -67,6 +80,9 @@ public class JobQuestions {
       Choices.Box mould,
       Choices.Parting parting,
       Choices.Cut cut,
+      Choices.Hollow hollow,
+      Skin skin,
+      Jacket jacket,
       Choices.Rubber rubber,
       Marks marks,
       Units units,
@@ -140,6 +156,38 @@ public class JobQuestions {
         });
   }
 
+  /** What a skin of any thickness takes; beside it the room round the master. */
+  Question<SkinStudy> skin(Choices c) {
+    return studies.question(
+        new AskedOfSkin(SkinField.VERSION, body(c), c.pose().turn()),
+        SkinStudy.class,
+        (known, keep, progress) -> {
+          progress.at("Measuring the room round it", 0);
+          PosedMaster posed = shapes.posed(c).orElseThrow();
+          SkinField field = SkinField.of(posed.mesh(), Parallel.ALL, progress);
+          keep.keep(SkinStudy.of(posed, field, Parallel.ALL), FieldBytes.of(field.field()));
+        });
+  }
+
+  /** Where a room comes from that another question builds on. */
+  @FunctionalInterface
+  interface Room {
+    SkinField of(Progress progress) throws Exception;
+  }
+
+  /** What the outside of a skin so thick decides. */
+  Question<OutsideStudy> outside(Choices c, double wallMm, Room room) {
+    return studies.question(
+        new AskedOfOutside(
+            OutsideStudy.VERSION, SkinField.VERSION, body(c), c.pose().turn(), wallMm),
+        OutsideStudy.class,
+        (known, keep, progress) ->
+            keep.keep(
+                OutsideStudy.of(
+                    room.of(progress.part(0, 0.4)), wallMm, Parallel.ALL, progress.part(0.4, 1)),
+                new byte[0]));
+  }
+
   /** How many pieces would free it. Its values by facet: the piece that does. */
   public Question<PieceCover> pieces(Choices c) {
     return studies.question(
@@ -190,6 +238,9 @@ public class JobQuestions {
             c.mould(),
             c.parting(),
             c.cut(),
+            c.hollow(),
+            c.skin(),
+            c.jacket(),
             c.rubber(),
             c.marks(),
             c.units(),

@@ -34,6 +34,7 @@ import ungula.server.product.Products;
  * @param marksKey changes when they do
  * @param dipstick null while there is no box
  * @param cut of a cut mould; null for any other
+ * @param skin of a skin mould; null for any other, and while it is not worked out
  * @param order of work, a sentence a step
  * @param ratioSentence the ratio in plain words; empty while there is none
  * @param second the second part after the first was weighed; null before
@@ -64,6 +65,7 @@ public record JobResponse(
     String marksKey,
     DipstickView dipstick,
     CutView cut,
+    SkinView skin,
     List<String> order,
     String ratioSentence,
     SecondPart second,
@@ -76,8 +78,42 @@ public record JobResponse(
    * @param sided each side may have a wall of its own
    * @param ofPipe its wall is not cut from sheet
    * @param onPlate masters stand in it on the plate, so that several can
+   * @param poured whether there is a box at all: skins are brushed on
    */
-  public record BoxKind(boolean sided, boolean ofPipe, boolean onPlate) {}
+  public record BoxKind(boolean sided, boolean ofPipe, boolean onPlate, boolean poured) {}
+
+  /**
+   * @param coats from the master outwards
+   * @param clock when each goes on; empty while the rubber's times are not known
+   * @param off how it comes off, in words
+   * @param cutDegrees the way it is cut open; null when it is not
+   * @param partings of the jacket, degrees from the right counter-clockwise, seen from above
+   * @param stepDegrees they are moved by
+   * @param needs of the jacket, keys of their figures
+   */
+  public record SkinView(
+      List<CoatView> coats,
+      List<BrushingView> clock,
+      String off,
+      Double cutDegrees,
+      List<Double> partings,
+      double stepDegrees,
+      List<String> needs) {}
+
+  /**
+   * @param key its figures begin so
+   * @param cloth whether cloth is bedded in it
+   */
+  public record CoatView(
+      String key, int number, String name, String thickness, String thickener, boolean cloth) {}
+
+  /**
+   * One coat on the clock, minutes from the first.
+   *
+   * @param missed what to do once the next can no longer go on; empty after the last
+   */
+  public record BrushingView(
+      int number, double fromMin, double toMin, double opensMin, double closesMin, String missed) {}
 
   /**
    * @param degrees it runs towards, 0 to the right, 90 to the back

@@ -6,14 +6,17 @@ import java.util.List;
 import org.springframework.stereotype.Component;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.geometry.Vec3;
+import ungula.core.jacket.JacketScan;
 import ungula.core.mark.FacetSet;
 import ungula.core.mark.Mark;
 import ungula.core.master.VolumeWays;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.Dipstick;
+import ungula.core.mould.MouldKind;
 import ungula.core.plan.ChoiceWords;
 import ungula.core.plan.Choices;
+import ungula.core.plan.SkinPlan;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
@@ -22,10 +25,14 @@ import ungula.core.quantity.Volume;
 import ungula.core.rubber.Mix;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.Ratio;
+import ungula.core.skin.SkinClock;
 import ungula.core.study.MeshReport;
+import ungula.server.job.JobResponse.BrushingView;
+import ungula.server.job.JobResponse.CoatView;
 import ungula.server.job.JobResponse.DipstickView;
 import ungula.server.job.JobResponse.MarkView;
 import ungula.server.job.JobResponse.ModelView;
+import ungula.server.job.JobResponse.SkinView;
 import ungula.server.job.JobResponse.Tick;
 import ungula.server.job.JobResponse.WayView;
 import ungula.server.model.Models;
@@ -73,7 +80,10 @@ class JobViews {
         c.pose().liftMm(),
         c.master().solid().kind().measures().stream().map(m -> "master.solid." + m).toList(),
         new JobResponse.BoxKind(
-            c.mould().shape().sided(), c.mould().shape().ofPipe(), c.mould().kind().onPlate()),
+            c.mould().shape().sided(),
+            c.mould().shape().ofPipe(),
+            c.mould().kind() == MouldKind.OPEN,
+            c.mould().kind().poured()),
         job.plan().ways().stream().map(w -> way(w, c.units())).toList(),
         Arrays.stream(Mark.values()).map(m -> mark(m, c)).toList(),
         Choices.fingerprint(c.marks()),
@@ -82,11 +92,46 @@ class JobViews {
             .cut()
             .map(k -> new JobResponse.CutView(k.degrees(), CutPlanes.STEP_DEGREES))
             .orElse(null),
+        job.plan().skin().map(skin -> skin(job, skin)).orElse(null),
         job.plan().order(),
         ratioSentence(c, job.product()),
         job.plan().second().orElse(null),
         products.offers(),
         packs(job.product(), c.units()));
+  }
+
+  private static SkinView skin(Jobs.Job job, SkinPlan skin) {
+    Units units = job.choices().units();
+    return new SkinView(
+        skin.coats().stream()
+            .map(
+                c ->
+                    new CoatView(
+                        "coat." + c.number(),
+                        c.number(),
+                        c.kind().text(),
+                        Length.format(c.mm(), units),
+                        c.thickener().text(),
+                        c.cloth()))
+            .toList(),
+        skin.clock() == null
+            ? List.of()
+            : skin.clock().coats().stream().map(JobViews::brushing).toList(),
+        skin.off().text(),
+        skin.cutDegrees(),
+        skin.sections() == null ? List.of() : skin.sections().partings(),
+        JacketScan.STEP_DEGREES,
+        job.plan().figures().keySet().stream().filter(k -> k.startsWith("jacket.need.")).toList());
+  }
+
+  private static BrushingView brushing(SkinClock.Brushing b) {
+    return new BrushingView(
+        b.number(),
+        b.fromMin(),
+        b.toMin(),
+        b.opensMin(),
+        b.closesMin(),
+        b.next() == null ? "" : "Missed? Then " + b.missed() + ".");
   }
 
   static Double density(Jobs.Job job) {

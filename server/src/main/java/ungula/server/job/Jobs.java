@@ -12,6 +12,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import ungula.core.geometry.Vec3;
 import ungula.core.hollow.HollowCore;
+import ungula.core.jacket.OutsideStudy;
 import ungula.core.mark.MarkedPlaces;
 import ungula.core.master.PosedMaster;
 import ungula.core.mould.BoxMould;
@@ -22,8 +23,10 @@ import ungula.core.plan.MasterFacts;
 import ungula.core.plan.Plan;
 import ungula.core.plan.Planner;
 import ungula.core.plan.ShapeFacts;
+import ungula.core.plan.SkinFacts;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
+import ungula.core.skin.SkinStudy;
 import ungula.core.study.FormStudy;
 import ungula.core.study.ShapeStudy;
 import ungula.server.job.Studies.Question;
@@ -46,6 +49,7 @@ public class Jobs {
   private final JobQuestions questions;
   private final Studies studies;
   private final Cores cores;
+  private final Skins skins;
   private final Json json;
   private final Clock clock = Clock.systemUTC();
 
@@ -57,6 +61,7 @@ public class Jobs {
       JobQuestions questions,
       Studies studies,
       Cores cores,
+      Skins skins,
       Json json) {
     this.mapper = mapper;
     this.products = products;
@@ -65,6 +70,7 @@ public class Jobs {
     this.questions = questions;
     this.studies = studies;
     this.cores = cores;
+    this.skins = skins;
     this.json = json;
   }
 
@@ -97,8 +103,13 @@ public class Jobs {
       return plan.box()
           .orElseThrow(
               () ->
-                  new Problem(
-                      HttpStatus.CONFLICT, "No box yet", "The master's size is not known yet."));
+                  choices.mould().kind().poured()
+                      ? new Problem(
+                          HttpStatus.CONFLICT, "No box yet", "The master's size is not known yet.")
+                      : new Problem(
+                          HttpStatus.CONFLICT,
+                          "No box",
+                          "A skin mould is brushed on: there is no box to it."));
     }
   }
 
@@ -108,6 +119,7 @@ public class Jobs {
    * @param ofPose how it stands in its box
    * @param ofForm what does not depend on that
    * @param ofCore the core of a hollow cast; empty when casts are solid
+   * @param ofSkin a skin on it; empty for other moulds
    */
   public record ShapeAsked(
       Question<ShapeStudy> ofPose,
@@ -115,7 +127,8 @@ public class Jobs {
       Question<FormStudy> ofForm,
       Optional<FormStudy> form,
       Optional<Question<Cores.Kept>> ofCore,
-      Optional<CoreFacts> core) {
+      Optional<CoreFacts> core,
+      Optional<SkinAsked> ofSkin) {
 
     /** Whether it is known how the master stands. */
     boolean answered() {
@@ -125,6 +138,7 @@ public class Jobs {
     /** What is asked and not answered yet. */
     List<Question<?>> open() {
       List<Question<?>> open = new ArrayList<>();
+      ofSkin.flatMap(SkinAsked::open).ifPresent(open::add);
       if (form.isEmpty()) {
         open.add(ofForm);
       }
@@ -133,6 +147,31 @@ public class Jobs {
       }
       ofCore.filter(q -> core.isEmpty()).ifPresent(open::add);
       return open;
+    }
+  }
+
+  /**
+   * What there is to ask of a skin.
+   *
+   * @param ofRoom what one of any thickness takes
+   * @param ofOutside what the outside of the one asked for decides; asks for the room on its way
+   */
+  public record SkinAsked(
+      Question<SkinStudy> ofRoom,
+      Optional<SkinStudy> room,
+      Question<OutsideStudy> ofOutside,
+      Optional<OutsideStudy> outside) {
+
+    /** The one to be asked; empty when both are known. */
+    Optional<Question<?>> open() {
+      return outside.isEmpty()
+          ? Optional.of(ofOutside)
+          : room.isEmpty() ? Optional.of(ofRoom) : Optional.empty();
+    }
+
+    /** As far as it is known. */
+    Optional<SkinFacts> facts() {
+      return room.map(r -> new SkinFacts(r, outside.orElse(null)));
     }
   }
 
@@ -162,8 +201,14 @@ public class Jobs {
             .filter(ShapeAsked::answered)
             .map(s -> facts.with(shapeFacts(choices, s)))
             .orElse(facts);
-    MasterFacts known =
+    MasterFacts cored =
         shape.flatMap(ShapeAsked::core).map(core -> shaped.with(core)).orElse(shaped);
+    MasterFacts known =
+        shape
+            .flatMap(ShapeAsked::ofSkin)
+            .flatMap(SkinAsked::facts)
+            .map(skin -> cored.with(skin))
+            .orElse(cored);
     Plan plan = Planner.plan(choices, known, product, workshop.current(), box);
     return new Job(row, choices, plan, product, shape);
   }
@@ -195,8 +240,21 @@ public class Jobs {
               ofForm,
               studies.known(ofForm),
               ofCore,
-              ofCore.flatMap(cores::known));
+              ofCore.flatMap(cores::known),
+              choices.mould().kind().poured()
+                  ? Optional.empty()
+                  : Optional.of(skinAsked(choices, facts)));
         });
+  }
+
+  private SkinAsked skinAsked(Choices choices, MasterFacts facts) {
+    Question<SkinStudy> ofRoom = questions.skin(choices);
+    Question<OutsideStudy> ofOutside =
+        questions.outside(
+            choices,
+            choices.skin().wallMm(facts.sizeMm()),
+            progress -> skins.room(ofRoom, progress));
+    return new SkinAsked(ofRoom, studies.known(ofRoom), ofOutside, studies.known(ofOutside));
   }
 
   /** Changes when the master's surface does. */

@@ -309,6 +309,6 @@ class ShapeController {
   SectionDrawing section(
       @PathVariable String id, @RequestParam Cut cut, @RequestParam(required = false) Double at) {
     Jobs.Job job = jobs.find(id);
-    return drawings.section(job, job.box(), cut, at);
+    return drawings.section(job, cut, at);
   }
 }

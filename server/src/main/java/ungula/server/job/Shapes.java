@@ -250,6 +250,7 @@ public class Shapes {
         null,
         () -> all,
         null,
+        null,
         null);
   }
 }

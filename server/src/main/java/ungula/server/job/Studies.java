@@ -136,6 +136,11 @@ public class Studies {
     running.put(q.id, task.id());
   }
 
+  /** Finds an answer at once, for another that builds on it. */
+  <A> void find(Question<A> q, Progress progress) throws Exception {
+    q.finding.find(known(q).orElse(null), (answer, facets) -> keep(q.id, answer, facets), progress);
+  }
+
   /** Stops finding it, for all who asked. */
   public void stop(Question<?> q) {
     last(q).map(TaskView::id).ifPresent(tasks::cancel);

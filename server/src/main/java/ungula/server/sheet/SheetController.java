@@ -12,7 +12,6 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import ungula.core.mesh.Slicer.Cut;
-import ungula.core.mould.BoxMould;
 import ungula.core.plan.Choices;
 import ungula.core.plan.Workshop;
 import ungula.core.rubber.Ratio;
@@ -49,6 +48,7 @@ class SheetController {
         job.product() == null
             ? null
             : c.rubber().ratio() == null ? job.product().ratio() : c.rubber().ratio();
+    boolean drawn = job.plan().box().isPresent() || job.plan().skin().isPresent();
     JobSheet.Content content =
         new JobSheet.Content(
             job.row().name(),
@@ -57,7 +57,7 @@ class SheetController {
             job.plan().figures(),
             job.plan().cautions(),
             job.plan().order(),
-            job.plan().box().map(box -> views(job, box)).orElse(List.of()),
+            drawn ? views(job) : List.of(),
             job.plan().cuts().orElse(null),
             drawings.picture(job, 528, 396).orElse(null),
             job.product() == null ? "" : job.product().name(),
@@ -68,16 +68,13 @@ class SheetController {
     return Named.inline(job.row().name() + ".pdf").body(out.toByteArray());
   }
 
-  private List<JobSheet.View> views(Jobs.Job job, BoxMould box) {
+  private List<JobSheet.View> views(Jobs.Job job) {
     return List.of(
         new JobSheet.View(
-            drawings.section(job, box, Cut.FRONT, null),
-            "seen from the front, cut through the middle"),
+            drawings.section(job, Cut.FRONT, null), "seen from the front, cut through the middle"),
+        new JobSheet.View(drawings.section(job, Cut.TOP, null), "seen from above, cut half way up"),
         new JobSheet.View(
-            drawings.section(job, box, Cut.TOP, null), "seen from above, cut half way up"),
-        new JobSheet.View(
-            drawings.section(job, box, Cut.SIDE, null),
-            "seen from the right, cut through the middle"));
+            drawings.section(job, Cut.SIDE, null), "seen from the right, cut through the middle"));
   }
 
   /** Every figure: name, value in the core's unit, and as shown. RFC 4180, UTF-8. */

@@ -24,6 +24,8 @@ class Contract {
           "JobResponse.dipstick",
           "JobResponse.second",
           "JobResponse.cut",
+          "JobResponse.skin",
+          "SkinView.cutDegrees",
           "DipstickView.parting",
           "StudyResponse.sprue",
           "StudyResponse.thinnest",

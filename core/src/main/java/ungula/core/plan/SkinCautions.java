@@ -1,0 +1,336 @@
+package ungula.core.plan;
+
+import static ungula.core.plan.Caution.Level.CHECK;
+import static ungula.core.plan.Caution.Level.NOTE;
+
+import java.util.ArrayList;
+import java.util.List;
+import ungula.core.geometry.Vec3;
+import ungula.core.jacket.Jacket;
+import ungula.core.jacket.Sections;
+import ungula.core.plan.Caution.Fix;
+import ungula.core.plan.Caution.Place;
+import ungula.core.quantity.Length;
+import ungula.core.quantity.Mass;
+import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Volume;
+import ungula.core.release.Stretch;
+import ungula.core.rubber.Product;
+import ungula.core.sentence.WordBook.Edit;
+import ungula.core.skin.Bridge;
+import ungula.core.skin.Coat;
+import ungula.core.skin.Recoat;
+import ungula.core.skin.Skin;
+import ungula.core.skin.SkinClock;
+import ungula.core.skin.TakenOff;
+import ungula.core.skin.Thickener;
+
+/** What can go wrong with a skin and its jacket. */
+final class SkinCautions {
+
+  /** A thicker detail coat runs off before it gels. */
+  private static final double FILM_MM = 1.5;
+
+  /** A share of the surface so steep is worth a word. */
+  private static final double STEEP = 0.02;
+
+  /** From here on a skin tears under its own weight unless cloth holds it, mm². */
+  private static final double HANGS_MM2 = 0.5e6;
+
+  /** Condensation-cure rubber cures slowly where it is thicker. */
+  private static final double SLOW_MM = 10;
+
+  private static final int MOST_BRIDGES = 3;
+
+  private final Planner p;
+  private final Prices prices;
+  private final Skin asked;
+  private final SkinPlan skin;
+  private final List<Caution> found = new ArrayList<>();
+
+  private SkinCautions(Planner p, Prices prices) {
+    this.p = p;
+    this.prices = prices;
+    this.asked = p.choices.skin();
+    this.skin = p.skin;
+  }
+
+  static List<Caution> of(Planner p, Prices prices) {
+    SkinCautions c = new SkinCautions(p, prices);
+    if (c.skin != null) {
+      c.wall();
+      c.detail();
+      c.sag();
+      c.cloth();
+      c.bridges();
+      c.late();
+      c.slow();
+      c.sock();
+      c.locked();
+      c.heavy();
+    }
+    return c.found;
+  }
+
+  private void add(String id, Caution.Level level, String title, String text, Vec3 at, Fix... f) {
+    Place place = at == null ? null : new Place(at.x(), at.y(), at.z());
+    found.add(new Caution(id, level, "mould", title, text, place, List.of(f)));
+  }
+
+  private String mm(double mm) {
+    return Length.format(mm, p.units);
+  }
+
+  private static String percent(double share) {
+    return Numbers.fixed(100 * share, 0) + " %";
+  }
+
+  private Fix wallFix(double mm) {
+    return prices.fix("Make it " + mm(mm), Edit.of("skin.wallMm", mm + " mm"));
+  }
+
+  private void wall() {
+    double usual = Skin.usualWallMm(p.facts.sizeMm());
+    if (skin.wallMm() < Skin.THIN_MM) {
+      add(
+          "skin.thin",
+          CHECK,
+          "A wall of " + mm(skin.wallMm()) + " tears",
+          "Under " + mm(Skin.THIN_MM) + " a skin tears at the first edge it is pulled over.",
+          null,
+          wallFix(usual));
+    } else if (skin.wallMm() < usual - 1) {
+      add(
+          "skin.wall",
+          NOTE,
+          "The wall is thin for a master of this size",
+          "About "
+              + mm(usual)
+              + " keeps its shape in the jacket and stands being pulled for many casts.",
+          null,
+          wallFix(usual));
+    }
+  }
+
+  private void detail() {
+    if (asked.detailMm() > FILM_MM) {
+      add(
+          "skin.detail",
+          NOTE,
+          "The detail coat is thick",
+          "Without thickener "
+              + mm(FILM_MM)
+              + " stay on at most; more runs off and pools at the base.",
+          null,
+          prices.fix("Make it 1 mm", Edit.of("skin.detailMm", "1 mm")));
+    }
+  }
+
+  /** The steepest share of the surface that sheds a coat of the build rubber. */
+  private void sag() {
+    Coat build =
+        skin.coats().stream().filter(c -> c.kind() == Coat.Kind.BUILD).findFirst().orElse(null);
+    if (build == null) {
+      return;
+    }
+    double most = p.figures.has("skin.most") ? p.figures.value("skin.most") : FILM_MM;
+    double share = p.facts.skin() == null ? 1 : p.facts.skin().study().steeper(slope(most, build));
+    if (build.mm() <= most || share < STEEP) {
+      return;
+    }
+    // a coat a little under what stays, in steps of a quarter
+    double stays = Math.max(0.5, Math.floor(most * 4) / 4);
+    List<Fix> fixes = new ArrayList<>();
+    fixes.add(
+        prices.fix("Brush coats of up to " + mm(stays), Edit.of("skin.buildMm", stays + " mm")));
+    Thickener stiffer = stiffer(build.mm());
+    if (stiffer != null) {
+      fixes.add(prices.fix("Make it " + stiffer.text(), Edit.of("skin.thickener", stiffer.name())));
+    }
+    add(
+        "skin.sag",
+        CHECK,
+        "Build coats run off",
+        "A coat of "
+            + mm(build.mm())
+            + " is "
+            + build.thickener().text()
+            + "; no more than "
+            + mm(most)
+            + " stays on an upright wall, and "
+            + percent(share)
+            + " of the surface is too steep for it.",
+        null,
+        fixes.toArray(Fix[]::new));
+  }
+
+  /** From which slope on a coat runs. */
+  private static double slope(double mostUpright, Coat coat) {
+    return Math.toDegrees(Math.asin(Math.min(1, mostUpright / coat.mm())));
+  }
+
+  private Thickener stiffer(double mm) {
+    double density = p.mix() == null ? 1.1 : p.mix().density();
+    for (Thickener t : Thickener.values()) {
+      if (t.mostMm(density, 90) >= mm) {
+        return t;
+      }
+    }
+    return null;
+  }
+
+  private void cloth() {
+    double area = p.figures.value("skin.area");
+    boolean laid = skin.coats().stream().anyMatch(Coat::cloth);
+    int build = (int) skin.coats().stream().filter(c -> c.kind() == Coat.Kind.BUILD).count();
+    if (area >= HANGS_MM2 && !laid && build > 0) {
+      add(
+          "skin.cloth",
+          CHECK,
+          "So large a skin needs cloth in it",
+          "From half a square metre on a skin stretches and tears under its own weight as it is"
+              + " lifted.",
+          null,
+          prices.fix("Bed cloth in after 2 coats", Edit.of("skin.clothAfter", "2")));
+    }
+  }
+
+  private void bridges() {
+    int n = 0;
+    for (Bridge b : skin.bridges()) {
+      if (n++ == MOST_BRIDGES) {
+        return;
+      }
+      String ml = Volume.format(b.mm3(), p.units);
+      Vec3 at = b.at();
+      add(
+          "skin.bridge." + n,
+          CHECK,
+          "A recess closes up solid: " + ml,
+          "Its sides are closer than two walls, so the coats meet in it; "
+              + mm(b.deepMm())
+              + " from the outside to the deepest. A solid lump does not give as the skin is pulled"
+              + " off, and wastes rubber.",
+          at,
+          new Fix(
+              "Plug it with clay first",
+              "−" + ml + " rubber",
+              List.of(Edit.of("skin.plug", at.x() + " " + at.y() + " " + at.z()))));
+    }
+  }
+
+  private void late() {
+    SkinClock clock = skin.clock();
+    if (clock == null) {
+      return;
+    }
+    for (SkinClock.Brushing b : clock.coats()) {
+      if (clock.tooLate(b.number())) {
+        add(
+            "skin.late",
+            CHECK,
+            "Coat " + b.number() + " is no longer tacky when the next goes on",
+            "Brushing it takes "
+                + Amounts.minutes(b.toMin() - b.fromMin())
+                + ", and the rubber stays sticky until "
+                + p.figures.get("skin.window").text().replaceAll(".*until ", "")
+                + ". Brush with two, or let each coat set.",
+            null,
+            prices.fix("Let each coat set first", Edit.of("skin.recoat", Recoat.SET.name())));
+        return;
+      }
+    }
+  }
+
+  private void slow() {
+    if (p.product != null
+        && p.product.chemistry() == Product.Chemistry.CONDENSATION
+        && skin.wallMm() > SLOW_MM) {
+      add(
+          "skin.slow",
+          NOTE,
+          "This rubber cures slowly in so thick a wall",
+          "Condensation-cure rubber needs air and damp to cure: over "
+              + mm(SLOW_MM)
+              + " its inside stays soft for days. Let each coat set before the next.",
+          null);
+    }
+  }
+
+  private void sock() {
+    if (skin.off() != TakenOff.SOCK || p.facts.skin() == null) {
+      return;
+    }
+    Stretch s = p.facts.skin().study().stretch();
+    Double elongation = p.product == null ? null : p.product.elongationPct();
+    double allowed = Stretch.allowed(elongation);
+    if (s.share() > allowed) {
+      add(
+          "skin.sock",
+          CHECK,
+          "The skin does not come off like a sock",
+          "It would have to stretch by "
+              + percent(s.share())
+              + " over the part "
+              + mm(s.wideMm())
+              + " up; the rubber may by "
+              + percent(allowed)
+              + ".",
+          new Vec3(0, 0, s.throatMm()),
+          prices.fix("Cut it open on one side", Edit.of("skin.opening", TakenOff.CUT.name())));
+    }
+  }
+
+  private void locked() {
+    Sections sections = skin.sections();
+    if (sections == null || sections.lockedShare() <= Sections.ACCEPTED) {
+      return;
+    }
+    List<Fix> fixes = new ArrayList<>();
+    int count = sections.sections().size();
+    for (int n = count + 1; n <= Jacket.MOST_SECTIONS; n++) {
+      Choices more =
+          ChoiceWords.edit(p.choices, List.of(Edit.of("jacket.sections", n + "")), p.product);
+      double left = Sections.of(p.facts.skin().outside().scan(), more.jacket()).lockedShare();
+      if (left < sections.lockedShare() / 2) {
+        fixes.add(
+            new Fix(
+                "Make it in " + n + " sections",
+                percent(left) + " stay locked",
+                List.of(Edit.of("jacket.sections", n + ""))));
+        break;
+      }
+    }
+    sections
+        .reliefFor(p.facts.skin().outside().scan())
+        .ifPresent(
+            r ->
+                fixes.add(
+                    new Fix(
+                        "Add a relief section there",
+                        percent(r.lockedShare()) + " stay locked",
+                        List.of(Edit.of("jacket.relief", Jacket.Relief.YES.name())))));
+    add(
+        "jacket.locked",
+        CHECK,
+        percent(sections.lockedShare()) + " of the jacket stays locked",
+        "Pulled straight off, "
+            + (count == 1 ? "the jacket" : "its sections")
+            + " would drag over the skin there: the rubber behind it tears or the jacket breaks."
+            + " Fill the place with rubber, or divide the jacket otherwise.",
+        sections.lockedAt(),
+        fixes.toArray(Fix[]::new));
+  }
+
+  private void heavy() {
+    double lift = p.workshop.equipment().liftG();
+    if (p.figures.has("jacket.withSkin") && p.figures.value("jacket.withSkin") > lift) {
+      add(
+          "jacket.heavy",
+          NOTE,
+          "Skin and jacket weigh " + p.figures.get("jacket.withSkin").text(),
+          "One person lifts " + Mass.format(lift, p.units) + " here: have a second pair of hands.",
+          null);
+    }
+  }
+}

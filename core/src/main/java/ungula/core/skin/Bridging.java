@@ -1,0 +1,141 @@
+package ungula.core.skin;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import ungula.core.field.DistanceField;
+import ungula.core.field.Grid;
+import ungula.core.field.IsoSurface;
+import ungula.core.field.Reach;
+import ungula.core.geometry.Vec3;
+import ungula.core.mesh.Topology;
+import ungula.core.mesh.TriangleMesh;
+import ungula.core.work.Parallel;
+import ungula.core.work.Progress;
+
+/**
+ * Where a skin closes up solid: what no ball as thick as the wall, rolled over the master, gets
+ * into (the master's morphological closing, less the master). Every inner corner has a fillet of
+ * it; a recess is bridged where rubber lies deeper below the skin's outside than half as much again
+ * as the wall, so that the surfaces on both its sides are closer than two walls.
+ */
+public final class Bridging {
+
+  /** Deeper than so many walls below the outside is no fillet of an inner corner. */
+  private static final double DEEP = 1.5;
+
+  /** Depths are not told apart beyond so many walls. */
+  private static final double DEEPEST = 4;
+
+  /** Rubber that is not worth a word, mm³. */
+  private static final double WORTH_MM3 = 300;
+
+  private static final int MOST = 8;
+
+  private final DistanceField field;
+  private final Grid grid;
+  private final double wall;
+  private final DistanceField outside;
+  private final int first;
+
+  private Bridging(DistanceField field, DistanceField outside, double wall) {
+    this.field = field;
+    this.grid = field.grid();
+    this.outside = outside;
+    this.wall = wall;
+    int k = 0;
+    while (grid.z(k) < 0) {
+      k++;
+    }
+    this.first = k;
+  }
+
+  /** The outside of a skin, going on below the plate; rooms closed off within are left out. */
+  public static TriangleMesh outside(SkinField skin, double wallMm) {
+    DistanceField field = skin.field();
+    Grid grid = field.grid();
+    int below = grid.nx() * grid.ny();
+    // closed at the grid's floor: its lowest layer counts as outside
+    TriangleMesh all =
+        IsoSurface.of(grid, cell -> cell < below ? grid.h() : field.at(cell) - wallMm);
+    Topology topology = Topology.of(all);
+    int[] part = topology.partOf();
+    double[] volume = new double[topology.parts()];
+    for (int t = 0; t < part.length; t++) {
+      Vec3 a = all.vertex(all.corners()[3 * t]);
+      Vec3 b = all.vertex(all.corners()[3 * t + 1]);
+      Vec3 c = all.vertex(all.corners()[3 * t + 2]);
+      volume[part[t]] += a.dot(b.cross(c)) / 6;
+    }
+    return all.only(t -> volume[part[t]] > 0);
+  }
+
+  /**
+   * @param outside of the skin, as {@link #outside} gives it
+   * @return largest first; few
+   */
+  public static List<Bridge> of(
+      SkinField skin, TriangleMesh outside, double wallMm, Parallel parallel, Progress progress) {
+    DistanceField from =
+        DistanceField.of(
+            outside,
+            skin.field().grid(),
+            new Reach(DEEPEST * wallMm, skin.field().grid().h()),
+            parallel,
+            progress);
+    return new Bridging(skin.field(), from, wallMm).find();
+  }
+
+  /** How much of a cell is deeper below the outside than the wall, and not master. */
+  private double share(int cell) {
+    double h = grid.h();
+    double deep = 0.5 + (-outside.at(cell) - wall) / h;
+    double free = 0.5 + field.at(cell) / h;
+    return Math.max(0, Math.min(1, deep)) * Math.max(0, Math.min(1, free));
+  }
+
+  private List<Bridge> find() {
+    boolean[] seen = new boolean[grid.count()];
+    int[] stack = new int[grid.count()];
+    List<Bridge> all = new ArrayList<>();
+    int floor = first * grid.nx() * grid.ny();
+    for (int cell = floor; cell < seen.length; cell++) {
+      if (!seen[cell] && -outside.at(cell) > DEEP * wall && field.at(cell) > 0) {
+        Bridge b = grown(cell, seen, stack, floor);
+        if (b.mm3() > WORTH_MM3) {
+          all.add(b);
+        }
+      }
+    }
+    all.sort(Comparator.comparingDouble(Bridge::mm3).reversed());
+    return List.copyOf(all.subList(0, Math.min(MOST, all.size())));
+  }
+
+  /** All that hangs together with a deep cell. */
+  private Bridge grown(int from, boolean[] seen, int[] stack, int floor) {
+    int top = 0;
+    stack[top++] = from;
+    seen[from] = true;
+    double sum = 0;
+    double deepest = 0;
+    Vec3 middle = Vec3.ZERO;
+    int layer = grid.nx() * grid.ny();
+    int[] steps = {1, -1, grid.nx(), -grid.nx(), layer, -layer};
+    while (top > 0) {
+      int cell = stack[--top];
+      double s = share(cell);
+      sum += s;
+      middle = middle.plus(grid.centre(cell).times(s));
+      deepest = Math.max(deepest, -outside.at(cell));
+      for (int step : steps) {
+        int next = cell + step;
+        if (next >= floor && next < seen.length && !seen[next] && share(next) > 0) {
+          seen[next] = true;
+          stack[top++] = next;
+        }
+      }
+    }
+    return new Bridge(
+        sum > 0 ? middle.times(1 / sum) : grid.centre(from), sum * grid.cellMm3(), deepest);
+  }
+}
