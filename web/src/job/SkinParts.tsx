@@ -123,7 +123,8 @@ function Coats({ job, skin }: { job: Job; skin: Skin }) {
             ; on an upright wall no coat over <FigureText figure={f['skin.most']} /> stays
           </>
         )}
-        . The flange takes <FigureText figure={f['skin.flange']} />
+        . At its thinnest the skin is <FigureText figure={f['skin.thinnest']} />. The flange takes{' '}
+        <FigureText figure={f['skin.flange']} />
         {f['skin.plugs'] && (
           <>
             ; <FigureText figure={f['skin.plugs']} /> of clay fill recesses

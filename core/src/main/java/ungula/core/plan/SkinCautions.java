@@ -28,12 +28,6 @@ import ungula.core.skin.Thickener;
 /** What can go wrong with a skin and its jacket. */
 final class SkinCautions {
 
-  /** A thicker detail coat runs off before it gels. */
-  private static final double FILM_MM = 1.5;
-
-  /** A share of the surface so steep is worth a word. */
-  private static final double STEEP = 0.02;
-
   /** From here on a skin tears under its own weight unless cloth holds it, mm². */
   private static final double HANGS_MM2 = 0.5e6;
 
@@ -113,13 +107,13 @@ final class SkinCautions {
   }
 
   private void detail() {
-    if (asked.detailMm() > FILM_MM) {
+    if (asked.detailMm() > Thickener.FILM_MM) {
       add(
           "skin.detail",
           NOTE,
           "The detail coat is thick",
           "Without thickener "
-              + mm(FILM_MM)
+              + mm(Thickener.FILM_MM)
               + " stay on at most; more runs off and pools at the base.",
           null,
           prices.fix("Make it 1 mm", Edit.of("skin.detailMm", "1 mm")));
@@ -133,9 +127,9 @@ final class SkinCautions {
     if (build == null) {
       return;
     }
-    double most = p.figures.has("skin.most") ? p.figures.value("skin.most") : FILM_MM;
+    double most = p.figures.has("skin.most") ? p.figures.value("skin.most") : Thickener.FILM_MM;
     double share = p.facts.skin() == null ? 1 : p.facts.skin().study().steeper(slope(most, build));
-    if (build.mm() <= most || share < STEEP) {
+    if (build.mm() <= most || share < SkinFigures.STEEP) {
       return;
     }
     // a coat a little under what stays, in steps of a quarter

@@ -51,6 +51,9 @@ final class SkinFigures {
 
   private static final double USUAL_OPEN = 1 / 3.0;
 
+  /** Less of the surface that is steep is not worth a word. */
+  static final double STEEP = 0.02;
+
   /** While only measures are known. */
   private static final double STEP_MM = 0.25;
 
@@ -359,6 +362,7 @@ final class SkinFigures {
   /** The thickest coat of the build rubber that stays on an upright wall. */
   private void sag() {
     Thickener t = skin.thickener();
+    thinnest();
     if (t == Thickener.NONE) {
       return;
     }
@@ -384,6 +388,32 @@ final class SkinFigures {
               .given("overhanging", share(90), COMPUTED)
               .done());
     }
+  }
+
+  /** What is left of all coats where they run off: on upright walls and overhangs. */
+  private void thinnest() {
+    double left = 0;
+    for (Coat c : coats) {
+      left += Math.min(c.mm(), most(c.thickener()));
+    }
+    boolean steep = p.facts.skin() == null || p.facts.skin().study().steeper(60) >= STEEP;
+    double thinnest = steep ? left : wall;
+    p.figures.length(
+        "skin.thinnest",
+        thinnest < wall ? "thinnest, on upright walls" : "thinnest",
+        thinnest,
+        Working.of("sum over the coats of what is brushed, or of what stays if that is less")
+            .given("brushed", mm(wall), COMPUTED)
+            .given(
+                "stays of a coat that is " + skin.thickener().text(),
+                mm(most(skin.thickener())),
+                DEFAULT)
+            .given("stays of one that is not", mm(Thickener.FILM_MM), DEFAULT)
+            .done());
+  }
+
+  private double most(Thickener t) {
+    return t == Thickener.NONE ? Thickener.FILM_MM : t.mostMm(density(), 90);
   }
 
   private String share(double degrees) {

@@ -9,6 +9,9 @@ public enum Thickener implements Choosable {
   NORMAL("thickened", 60, 1),
   STIFF("thickened stiff", 120, 2);
 
+  /** Most of a coat without thickener that stays on a steep wall, mm. */
+  public static final double FILM_MM = 1.5;
+
   private final String text;
   private final double yieldPa;
   private final double dosePct;

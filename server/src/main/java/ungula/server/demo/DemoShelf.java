@@ -74,6 +74,7 @@ class DemoShelf {
             HarbourShapes::mooringPost,
             "mooring-post.stl",
             edit("master.material", "WOOD"),
+            edit("mould.kind", "SKIN"),
             edit("mould.sidesMm", "20 mm"),
             edit("mould.overTopMm", "20 mm"),
             edit("mould.sheet", "MELAMINE_16"),

@@ -19,7 +19,11 @@ import ungula.core.mould.SectionDrawing.Dimension;
 import ungula.core.mould.SectionDrawing.Side;
 import ungula.core.plan.Caution;
 import ungula.core.plan.Choices;
+import ungula.core.plan.SkinPlan;
 import ungula.core.plan.Workshop;
+import ungula.core.quantity.Length;
+import ungula.core.skin.Coat;
+import ungula.core.skin.SkinClock;
 import ungula.core.working.Figure;
 import ungula.core.working.Given;
 import ungula.core.working.Working;
@@ -36,6 +40,7 @@ final class JobSheet {
    * @param order of work, a sentence a step
    * @param views of the box, the most telling first; empty while there is none
    * @param cuts what to cut for it; null while there is none
+   * @param skin of a skin mould; null for any other
    * @param picture null without a model
    * @param product name of the rubber; empty while none is picked
    * @param ratio in plain words; empty while there is none
@@ -49,6 +54,7 @@ final class JobSheet {
       List<String> order,
       List<View> views,
       CutList cuts,
+      SkinPlan skin,
       BufferedImage picture,
       String product,
       String ratio,
@@ -90,6 +96,9 @@ final class JobSheet {
     cautions();
     if (c.cuts != null) {
       box(c.cuts);
+    }
+    if (c.skin != null) {
+      skin(c.skin);
     }
     working();
   }
@@ -162,6 +171,116 @@ final class JobSheet {
     }
   }
 
+  /** Every coat with its weights and room for what was really weighed, the clock, the jacket. */
+  private void skin(SkinPlan skin) throws IOException {
+    pen.newPage();
+    pen.line("The skin", 14, true, SheetPen.INK);
+    pen.down(4);
+    float[] at = {0, 96, 150, 220, 400};
+    String[] heads = {"Coat", "Thick", "Rubber", "Base + hardener + thickener", "Really weighed"};
+    row(at, heads, true);
+    for (Coat coat : skin.coats()) {
+      String key = "coat." + coat.number();
+      List<String> parts = new ArrayList<>();
+      for (String part : new String[] {".base", ".hardener", ".thickener"}) {
+        if (c.figures.containsKey(key + part)) {
+          parts.add(c.figures.get(key + part).text());
+        }
+      }
+      row(
+          at,
+          new String[] {
+            coat.number() + " " + coat.kind().text() + (coat.cloth() ? ", cloth" : ""),
+            Length.format(coat.mm(), c.choices.units()),
+            c.figures.get(key + ".volume").text(),
+            String.join(" + ", parts),
+            "___________________"
+          },
+          false);
+    }
+    pen.down(8);
+    if (skin.clock() != null) {
+      strip(skin.clock());
+    }
+    for (View view : c.views.subList(1, c.views.size())) {
+      section(view);
+    }
+    if (c.figures.containsKey("jacket.sections")) {
+      jacket();
+    }
+  }
+
+  private void row(float[] at, String[] cells, boolean head) throws IOException {
+    pen.room(20);
+    for (int i = 0; i < cells.length; i++) {
+      Color colour = head ? SheetPen.QUIET : SheetPen.INK;
+      pen.text(cells[i], pen.left() + at[i], pen.y() - 10, 9, !head && i == 3, colour);
+    }
+    pen.down(17);
+    pen.rule(pen.left(), pen.y() + 2, pen.left() + pen.width(), pen.y() + 2, 0.4f, SheetPen.QUIET);
+  }
+
+  /** When each coat goes on: hands-on time dark, the time in which the next sticks light. */
+  private void strip(SkinClock clock) throws IOException {
+    pen.room(40 + 14 * clock.coats().size());
+    pen.line("When the coats go on", 11, true, SheetPen.INK);
+    double end =
+        clock.coats().stream().mapToDouble(b -> Math.max(b.toMin(), b.closesMin())).max().orElse(1);
+    float x0 = pen.left() + 150;
+    float wide = pen.width() - 160;
+    for (SkinClock.Brushing b : clock.coats()) {
+      float y = pen.y() - 10;
+      pen.text(
+          b.number() + "   " + clock(b.fromMin()) + " to " + clock(b.toMin()),
+          pen.left(),
+          y,
+          9,
+          false,
+          SheetPen.INK);
+      bar(x0, wide, b.opensMin() / end, b.closesMin() / end, y, RUBBER);
+      bar(x0, wide, b.fromMin() / end, b.toMin() / end, y, SheetPen.INK);
+      pen.down(14);
+    }
+    pen.down(10);
+  }
+
+  private void bar(float x0, float wide, double from, double to, float y, Color fill)
+      throws IOException {
+    if (to > from) {
+      float a = x0 + wide * (float) from;
+      float b = Math.max(a + 1, x0 + wide * (float) to);
+      pen.polygon(List.of(new float[] {a, y - 1, b, y - 1, b, y + 8, a, y + 8}), fill, null);
+    }
+  }
+
+  /** "1:30" from the first coat, "day 2, 0:10" after a night. */
+  private static String clock(double min) {
+    int day = (int) (min / (24 * 60));
+    int left = (int) Math.round(min - day * 24 * 60);
+    return (day == 0 ? "" : "day " + (day + 1) + ", ")
+        + left / 60
+        + ":"
+        + (left % 60 < 10 ? "0" : "")
+        + left % 60;
+  }
+
+  private void jacket() throws IOException {
+    pen.room(120);
+    pen.line("The jacket", 11, true, SheetPen.INK);
+    pen.line(
+        c.choices.jacket().kind().text() + ", " + c.figures.get("jacket.sections").text(),
+        9.5f,
+        true,
+        SheetPen.INK);
+    for (Figure f : c.figures.values()) {
+      if (f.key().startsWith("jacket.") && !f.key().equals("jacket.sections")) {
+        pen.room(14);
+        pen.line(f.label() + ": " + f.text(), 9, false, SheetPen.INK);
+      }
+    }
+    pen.down(8);
+  }
+
   private void section(View view) throws IOException {
     pen.room(SECTION_HEIGHT + 60);
     SectionDrawing d = view.drawing;
@@ -207,7 +326,9 @@ final class JobSheet {
       }
       case ENVELOPE -> pen.polygon(rings, MASTER, SheetPen.QUIET);
       case SHADOW, AIR, CAST_AIR -> pen.polygon(rings, null, SheetPen.QUIET);
-      case KEY, SPRUE, CORE -> pen.polygon(rings, null, SheetPen.INK);
+      case JACKET -> pen.polygon(rings, WALL, SheetPen.INK);
+      case DETAIL_COAT, BUILD_COAT, SMOOTHING_COAT -> pen.polygon(rings, RUBBER, SheetPen.INK);
+      case KEY, SPRUE, CORE, CLOTH -> pen.polygon(rings, null, SheetPen.INK);
       case POUR_LINE, GAP -> lines(rings, 1, SheetPen.CLAY);
       case PARTING, CUT_LINE -> lines(rings, 1.6f, SheetPen.INK);
     }

@@ -59,6 +59,7 @@ class SheetController {
             job.plan().order(),
             drawn ? views(job) : List.of(),
             job.plan().cuts().orElse(null),
+            job.plan().skin().orElse(null),
             drawings.picture(job, 528, 396).orElse(null),
             job.product() == null ? "" : job.product().name(),
             ratio == null ? "" : Ratio.sentence(job.product().hardenerPerBase(ratio)),
