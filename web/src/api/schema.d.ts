@@ -548,6 +548,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/jobs/{id}/skin/coats/{number}/mesh': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['coat'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/jobs/{id}/stands': {
     parameters: {
       query?: never;
@@ -850,6 +866,7 @@ export interface components {
       opensMin: number;
       /** Format: double */
       toMin: number;
+      window: string;
     };
     Caution: {
       fixes: components['schemas']['Fix'][];
@@ -863,10 +880,12 @@ export interface components {
     };
     CoatView: {
       cloth: boolean;
+      gap: string;
       key: string;
       name: string;
       /** Format: int32 */
       number: number;
+      rubber: string;
       thickener: string;
       thickness: string;
     };
@@ -1134,6 +1153,7 @@ export interface components {
         | 'DETAIL_COAT'
         | 'BUILD_COAT'
         | 'SMOOTHING_COAT'
+        | 'PLUG'
         | 'CLOTH'
         | 'JACKET'
         | 'KEY'
@@ -1170,6 +1190,8 @@ export interface components {
       coats: components['schemas']['CoatView'][];
       /** Format: double */
       cutDegrees?: number;
+      gaps: components['schemas']['Option'][];
+      moved: boolean;
       needs: string[];
       off: string;
       partings: number[];
@@ -2203,6 +2225,29 @@ export interface operations {
         };
         content: {
           'application/pdf': string;
+        };
+      };
+    };
+  };
+  coat: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+        number: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/octet-stream': string;
         };
       };
     };

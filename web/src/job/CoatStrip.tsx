@@ -19,6 +19,7 @@ export function CoatStrip({ clock }: { clock: Clock }) {
   const scale = (min: number) => LEFT + (shown(min) / end) * (width - LEFT - 8);
   const step = [30, 60, 120, 240, 480].find((s) => end / s <= 7) ?? 480;
   const ticks = Array.from({ length: Math.floor(end / step) + 1 }, (_, i) => i * step);
+  const missed = [...new Set(clock.map((c) => c.missed))].filter((what) => what !== '');
   const height = HEAD + ROW * clock.length + 6;
   return (
     <div ref={ref} className="strip">
@@ -67,7 +68,11 @@ export function CoatStrip({ clock }: { clock: Clock }) {
       <p className="legend">
         <span className="hands" /> at the brush <span className="window" /> the next may go on
       </p>
-      {clock[0] && clock[0].missed !== '' && <p className="quiet">{clock[0].missed}</p>}
+      {missed.map((what) => (
+        <p key={what} className="quiet">
+          {what}
+        </p>
+      ))}
     </div>
   );
 }

@@ -31,7 +31,7 @@ export function Marks({ job, desk, paint, setPaint }: Props) {
                 <Pick
                   name="bends that belong to a face"
                   options={BENDS}
-                  unit="°"
+                  text={(degrees) => `${degrees}°`}
                   value={paint.bendDegrees}
                   choose={(bendDegrees) => setPaint({ ...paint, bendDegrees })}
                 />
@@ -43,7 +43,7 @@ export function Marks({ job, desk, paint, setPaint }: Props) {
                 <Pick
                   name="brush"
                   options={BRUSHES}
-                  unit=" mm"
+                  text={(mm) => `${mm} mm`}
                   value={paint.brushMm}
                   choose={(brushMm) => setPaint({ ...paint, brushMm })}
                 />{' '}

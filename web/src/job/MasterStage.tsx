@@ -30,6 +30,8 @@ const SOLID_NAMES: Record<string, string> = {
   topDiameterMm: 'across at the top',
   tubeDiameterMm: 'thick in the ring',
   profile: 'from the bottom up',
+  girths: 'round it, from the bottom up',
+  carvedPct: 'larger over its carved face than flat',
 };
 
 export function MasterStage({ job, desk, choose, chooseBeside, paint, setPaint }: Props) {
@@ -143,12 +145,16 @@ function ModelFile({
 }
 
 function SolidSentence({ job }: { job: Job }) {
+  const relief = job.words['master.solid.kind']?.value === 'RELIEF';
   return (
     <p className="sentence">
       A <Word k="master.solid.kind" after="," />{' '}
       {job.measures.map((m, i) => (
         <span key={m}>
-          <Word k={m} /> {SOLID_NAMES[m.split('.').at(-1) ?? '']}
+          <Word k={m} />{' '}
+          {relief && m.endsWith('heightMm')
+            ? 'deep on average'
+            : SOLID_NAMES[m.split('.').at(-1) ?? '']}
           {i < job.measures.length - 1 ? ', ' : ''}
         </span>
       ))}
@@ -247,7 +253,14 @@ function Posing({ job, desk }: { job: Job; desk: JobDesk }) {
       </div>
       <p className="sentence">
         Or tip it by{' '}
-        <Pick name="angle to tip by" options={ANGLES} unit="°" value={by} choose={setBy} />:
+        <Pick
+          name="angle to tip by"
+          options={ANGLES}
+          text={(degrees) => `${degrees}°`}
+          value={by}
+          choose={setBy}
+        />
+        :
       </p>
       <div className="turns">
         {TURNS.map(([name, axis, sign]) => (

@@ -28,7 +28,7 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
     setTool({ ...tool, placing: tool.placing === what ? null : what });
   const show = (what: 'LOCKED' | 'WALL') =>
     setTool({ ...tool, show: tool.show === what ? null : what });
-  const known = job.figures['air.poured'] !== undefined;
+  const known = job.figures['air.cast'] !== undefined;
   const halves = job.dipstick?.parting !== undefined;
   return (
     <section className="part shape" aria-label="Air and coming off">

@@ -1,6 +1,7 @@
 import Button from 'react-bootstrap/Button';
 import type { Job } from '../api/client';
 import { FigureText } from '../ui/FigureText';
+import { Pick } from '../ui/Pick';
 import { Word } from '../ui/Word';
 import { big } from '../ui/big';
 import { CoatStrip } from './CoatStrip';
@@ -29,8 +30,16 @@ export function SkinParts({ job, desk }: Props) {
           </>
         )}
         : a detail coat of <Word k="skin.detailMm" after="," /> build coats of up to{' '}
-        <Word k="skin.buildMm" after="," /> <Word k="skin.thickener" after="," /> and a smoothing
-        coat of <Word k="skin.smoothingMm" after="." /> Cloth goes on after{' '}
+        <Word k="skin.buildMm" after="," /> <Word k="skin.thickener" after="," /> of{' '}
+        <Word
+          k="skin.buildProduct"
+          options={[
+            { value: '', text: 'the same rubber' },
+            ...job.rubbers.map((r) => ({ value: r.id, text: r.name, note: r.summary })),
+          ]}
+          after=","
+        />{' '}
+        and a smoothing coat of <Word k="skin.smoothingMm" after="." /> Cloth goes on after{' '}
         <Word k="skin.clothAfter" after="." /> The rubber runs on over the board for{' '}
         <Word k="skin.flangeMm" after=";" /> <Word k="skin.lossPct" /> more stay in brush, pot and
         drips.
@@ -38,9 +47,10 @@ export function SkinParts({ job, desk }: Props) {
       {skin ? (
         <>
           <Coats job={job} skin={skin} />
-          <Clock job={job} skin={skin} />
+          <Clock job={job} skin={skin} desk={desk} />
           <Off job={job} skin={skin} desk={desk} />
           {f['jacket.sections'] && <Jacket job={job} skin={skin} desk={desk} />}
+          <Site job={job} />
         </>
       ) : (
         <p>
@@ -87,6 +97,7 @@ function Coats({ job, skin }: { job: Job; skin: Skin }) {
               <th scope="row">
                 {c.number} {c.name}
                 {c.cloth && <em>, cloth</em>}
+                {c.rubber && <span className="small quiet"> {c.rubber}</span>}
               </th>
               <td className="n">{c.thickness}</td>
               <td className="n">
@@ -97,8 +108,14 @@ function Coats({ job, skin }: { job: Job; skin: Skin }) {
               </td>
               {weighed && (
                 <td className="n">
-                  <FigureText figure={f[`${c.key}.base`]} /> +{' '}
-                  <FigureText figure={f[`${c.key}.hardener`]} />
+                  {f[`${c.key}.base`] ? (
+                    <>
+                      <FigureText figure={f[`${c.key}.base`]} /> +{' '}
+                      <FigureText figure={f[`${c.key}.hardener`]} />
+                    </>
+                  ) : (
+                    'its sheet gives no ratio'
+                  )}
                   {f[`${c.key}.thickener`] && (
                     <>
                       {' '}
@@ -143,19 +160,24 @@ function Coats({ job, skin }: { job: Job; skin: Skin }) {
 }
 
 /** When each coat goes on. */
-function Clock({ job, skin }: { job: Job; skin: Skin }) {
+function Clock({ job, skin, desk }: { job: Job; skin: Skin; desk: JobDesk }) {
   const f = job.figures;
   return (
     <section className="part" aria-label="When the coats go on">
       <h2>Coat on coat</h2>
       <p className="sentence">
-        Each goes on <Word k="skin.recoat" after={f['skin.window'] ? ',' : ';'} />{' '}
+        Each goes on <Word k="skin.recoat" after={f['skin.window'] ? ',' : '.'} />{' '}
         {f['skin.window'] && (
           <>
-            <FigureText figure={f['skin.window']} />;{' '}
+            <FigureText figure={f['skin.window']} />
+            {f['skin.buildWindow'] && (
+              <>
+                , on a build coat <FigureText figure={f['skin.buildWindow']} />
+              </>
+            )}
+            .{' '}
           </>
         )}
-        work stops for the night after <Word k="skin.nightAfter" after="." />{' '}
         {f['skin.hands'] && (
           <>
             <FigureText figure={f['skin.hands']} /> at the brush
@@ -169,11 +191,57 @@ function Clock({ job, skin }: { job: Job; skin: Skin }) {
         .
       </p>
       {skin.clock.length > 0 ? (
-        <CoatStrip clock={skin.clock} />
+        <>
+          <CoatStrip clock={skin.clock} />
+          <Gaps skin={skin} desk={desk} />
+        </>
       ) : (
-        <p className="quiet">Pick a rubber, and the coats are set out on the clock.</p>
+        <p className="quiet">
+          Pick a rubber whose sheet gives its times, and the coats are set out on the clock.
+        </p>
       )}
     </section>
+  );
+}
+
+/** How each coat follows the one before, and what is done when that is missed. */
+function Gaps({ skin, desk }: { skin: Skin; desk: JobDesk }) {
+  const text = (value: string) => skin.gaps.find((g) => g.value === value)?.text ?? value;
+  const values = skin.gaps.map((g) => g.value);
+  return (
+    <table className="compare gaps">
+      <thead>
+        <tr>
+          <th scope="col">After coat</th>
+          <th scope="col">the next goes on</th>
+          <th scope="col" className="n">
+            from the first
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {skin.clock.slice(0, -1).map((b, i) => {
+          const gap = skin.coats[i]?.gap ?? '';
+          return (
+            <tr key={b.number} title={b.missed}>
+              <th scope="row">{b.number}</th>
+              <td>
+                <Pick
+                  name={`after coat ${b.number}`}
+                  options={values}
+                  text={text}
+                  value={gap}
+                  choose={(how) => {
+                    desk.apply([{ word: 'skin.gap', text: `${b.number} ${how}` }]);
+                  }}
+                />
+              </td>
+              <td className="n">{b.window}</td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
   );
 }
 
@@ -250,7 +318,14 @@ function Jacket({ job, skin, desk }: { job: Job; skin: Skin; desk: JobDesk }) {
             <FigureText figure={f['jacket.seam']} /> of seam.{' '}
           </>
         )}
-        <FigureText figure={f['jacket.locked']} /> of the outside stay locked.
+        <FigureText figure={f['jacket.locked']} /> of the outside stay locked. The skin finds its
+        place in it by <Word k="jacket.locators" />
+        {f['jacket.locators'] && (
+          <>
+            , <FigureText figure={f['jacket.locators']} />
+          </>
+        )}
+        .
       </p>
       <table className="compare">
         <tbody>
@@ -264,7 +339,7 @@ function Jacket({ job, skin, desk }: { job: Job; skin: Skin; desk: JobDesk }) {
           ))}
         </tbody>
       </table>
-      {skin.partings.length > 0 && (
+      {skin.moved && (
         <Button
           size="sm"
           variant="outline-primary"
@@ -273,6 +348,37 @@ function Jacket({ job, skin, desk }: { job: Job; skin: Skin; desk: JobDesk }) {
           Divide it where it is best
         </Button>
       )}
+    </section>
+  );
+}
+
+/** Where the work is done, and what has to be carried there. */
+function Site({ job }: { job: Job }) {
+  const f = job.figures;
+  const place = job.words['site.place']?.value;
+  return (
+    <section className="part" aria-label="Where it is built">
+      <h2>Where</h2>
+      <p className="sentence">
+        It is built <Word k="site.place" after={place === 'WORKSHOP' ? '.' : ','} />{' '}
+        {place === 'OUTDOORS' && (
+          <>
+            in <Word k="site.wind" after="," />{' '}
+          </>
+        )}
+        {place !== 'WORKSHOP' && (
+          <>
+            <Word k="site.degreesC" after="," /> with <Word k="site.tripG" /> carried at a time
+            {f['site.trips'] && (
+              <>
+                : <FigureText figure={f['site.trips']} />, the heaviest bucket{' '}
+                <FigureText figure={f['site.bucket']} />
+              </>
+            )}
+            .
+          </>
+        )}
+      </p>
     </section>
   );
 }

@@ -39,7 +39,7 @@ export function useStudy(job: Job | undefined): ShapeDesk {
   const known = job?.figures;
   const missing =
     known !== undefined &&
-    (known['air.poured'] === undefined ||
+    (known['air.cast'] === undefined ||
       known['cast.volume'] === undefined ||
       (job?.box.poured === false && known['jacket.sections'] === undefined));
   useEffect(() => {

@@ -16,14 +16,16 @@ interface Props {
   drawing: Drawing;
   scale: Scale;
   cutting: Cutting;
+  /** The mould is round rather than a block. */
+  round?: boolean;
 }
 
 /** Where the knife goes in, or a jacket parts, seen from above: dragged round the mould. */
-export function Knife({ label, degrees, step, drawing, scale, cutting }: Props) {
+export function Knife({ label, degrees, step, drawing, scale, cutting, round }: Props) {
   const [dragged, setDragged] = useState<number | null>(null);
   const shown = dragged ?? degrees;
   const at = (shown * Math.PI) / 180;
-  const away = 1.04 * reach(drawing, at);
+  const away = 1.04 * (round ? Math.max(drawing.right, drawing.top) : reach(drawing, at));
   const x = scale.x(away * Math.cos(at));
   const y = scale.y(away * Math.sin(at));
 

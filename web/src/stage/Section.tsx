@@ -118,6 +118,7 @@ function Partings({
           drawing={drawing}
           scale={scale}
           cutting={cutting}
+          round
         />
       )}
       {skin.partings.map((degrees, i) => (
@@ -131,6 +132,7 @@ function Partings({
           cutting={{
             drop: (to) => divide(skin.partings.map((other, k) => (k === i ? to : other))),
           }}
+          round
         />
       ))}
     </>

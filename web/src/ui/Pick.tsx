@@ -1,31 +1,36 @@
 import Dropdown from 'react-bootstrap/Dropdown';
 
-interface Props {
+interface Props<V extends string | number> {
   name: string;
-  options: number[];
-  unit: string;
-  value: number;
-  choose: (value: number) => void;
+  options: V[];
+  /** How a value reads. */
+  text: (value: V) => string;
+  value: V;
+  choose: (value: V) => void;
 }
 
 /** A word of the sentence with a few values to choose from. */
-export function Pick({ name, options, unit, value, choose }: Props) {
+export function Pick<V extends string | number>({ name, options, text, value, choose }: Props<V>) {
+  const picked = (key: string | null) => {
+    const option = options.find((o) => String(o) === key);
+    if (option !== undefined) {
+      choose(option);
+    }
+  };
   return (
-    <Dropdown as="span" className="wordhold" onSelect={(v) => choose(Number(v))}>
+    <Dropdown as="span" className="wordhold" onSelect={picked}>
       <Dropdown.Toggle
         as="button"
         type="button"
         className="word choice"
-        aria-label={`${name}: ${value}${unit}`}
+        aria-label={`${name}: ${text(value)}`}
       >
-        {value}
-        {unit}
+        {text(value)}
       </Dropdown.Toggle>
       <Dropdown.Menu as="span">
         {options.map((o) => (
-          <Dropdown.Item key={o} eventKey={o} as="button" active={o === value}>
-            {o}
-            {unit}
+          <Dropdown.Item key={o} eventKey={String(o)} as="button" active={o === value}>
+            {text(o)}
           </Dropdown.Item>
         ))}
       </Dropdown.Menu>

@@ -18,6 +18,7 @@ import {
   MeshBasicMaterial,
   MeshLambertMaterial,
   OrthographicCamera,
+  Plane,
   Raycaster,
   Scene,
   Spherical,
@@ -53,6 +54,9 @@ const DIRECTIONS: Record<Preset, [number, number, number]> = {
   top: [0, -0.0001, 1],
 };
 
+/** Nothing below it is drawn of what it cuts. */
+const PLATE = new Plane(new Vector3(0, 0, 1), 0);
+
 const X = new Vector3(1, 0, 0);
 const HALF = Math.PI / 2;
 
@@ -71,6 +75,7 @@ export class SolidScene {
   private readonly controls: OrbitControls;
   private readonly master = new Group();
   private readonly box = new Group();
+  private readonly coats = new Group();
   private readonly marks = new Group();
   private readonly strokeMarks = new Group();
   private readonly pointer = new Group();
@@ -98,7 +103,8 @@ export class SolidScene {
     this.controls = new OrbitControls(this.camera, this.renderer.domElement);
     this.controls.addEventListener('change', this.draw);
     this.scene.add(new AmbientLight(0xfff7ea, 1.3), this.master, this.box, this.marks);
-    this.scene.add(this.strokeMarks, this.pointer);
+    this.scene.add(this.strokeMarks, this.pointer, this.coats);
+    this.renderer.localClippingEnabled = true;
     const sun = new DirectionalLight(0xffffff, 2.1);
     sun.position.set(-0.6, -0.9, 1.3);
     const sky = new DirectionalLight(0xdbe8ee, 0.7);
@@ -118,14 +124,9 @@ export class SolidScene {
   setMaster(data: ArrayBuffer) {
     clear(this.master);
     const [vertices = 0, triangles = 0, gaps = 0] = new Uint32Array(data, 0, 3);
-    const xyz = new Float32Array(data, 12, 3 * vertices);
-    const corners = new Uint32Array(data, 12 + 12 * vertices, 3 * triangles);
-    const shape = new BufferGeometry();
-    shape.setAttribute('position', new BufferAttribute(xyz, 3));
-    shape.setIndex(new BufferAttribute(corners, 1));
+    const shape = indexed(data);
     const flat = shape.toNonIndexed();
     flat.computeVertexNormals();
-    shape.dispose();
     this.flat = flat;
     this.colour();
     this.master.add(
@@ -133,7 +134,7 @@ export class SolidScene {
     );
     if (gaps > 0) {
       const edges = new BufferGeometry();
-      edges.setAttribute('position', new BufferAttribute(xyz, 3));
+      edges.setAttribute('position', shape.getAttribute('position'));
       edges.setIndex(
         new BufferAttribute(
           new Uint32Array(data, 12 + 12 * vertices + 12 * triangles, 2 * gaps),
@@ -142,6 +143,32 @@ export class SolidScene {
       );
       this.master.add(new LineSegments(edges, new LineBasicMaterial({ color: '#9b2c22' })));
     }
+    this.frameOnce();
+    this.draw();
+  }
+
+  /**
+   * The outsides of a skin's coats from the master outwards, as binary meshes. Each is peeled back
+   * from the right a little further than the one under it.
+   */
+  setCoats(coats: { data: ArrayBuffer; colour: string }[]) {
+    clear(this.coats);
+    const half = new Box3().setFromObject(this.master).getSize(new Vector3()).x / 2;
+    coats.forEach(({ data, colour }, i) => {
+      const shape = indexed(data);
+      shape.computeVertexNormals();
+      const edge = half * (1 - (2 * (i + 1)) / (coats.length + 1));
+      this.coats.add(
+        new Mesh(
+          shape,
+          new MeshLambertMaterial({
+            color: colour,
+            side: DoubleSide,
+            clippingPlanes: [new Plane(new Vector3(-1, 0, 0), edge), PLATE],
+          }),
+        ),
+      );
+    });
     this.frameOnce();
     this.draw();
   }
@@ -513,12 +540,22 @@ export class SolidScene {
     this.controls.dispose();
     clear(this.master);
     clear(this.box);
+    clear(this.coats);
     clear(this.marks);
     clear(this.strokeMarks);
     clear(this.pointer);
     this.renderer.dispose();
     this.renderer.domElement.remove();
   }
+}
+
+/** A binary mesh: three counts, coordinates, corners. */
+function indexed(data: ArrayBuffer) {
+  const [vertices = 0, triangles = 0] = new Uint32Array(data, 0, 2);
+  const shape = new BufferGeometry();
+  shape.setAttribute('position', new BufferAttribute(new Float32Array(data, 12, 3 * vertices), 3));
+  shape.setIndex(new BufferAttribute(new Uint32Array(data, 12 + 12 * vertices, 3 * triangles), 1));
+  return shape;
 }
 
 /** Stands a shape made along y on the plate under a place. */

@@ -36,6 +36,17 @@ const TURNS: Record<string, [number, number]> = {
   ArrowDown: [0, -15],
 };
 
+const COATS: Record<string, [string, string]> = {
+  detail: ['#4f8f99', '#4f8f99'],
+  build: ['#8fc0c6', '#a9d2d6'],
+  smoothing: ['#d3e6e4', '#d3e6e4'],
+};
+
+/** Build coats that lie over each other are told apart by turns. */
+function coatColour(coat: { name: string; number: number }) {
+  return COATS[coat.name]?.[coat.number % 2] ?? '#8fc0c6';
+}
+
 const PRESETS: { id: Preset; text: string }[] = [
   { id: 'corner', text: 'Corner' },
   { id: 'front', text: 'Front' },
@@ -53,7 +64,12 @@ export default function SolidView(props: Props) {
   const latestStroke = useRef<(places: SurfacePoint[]) => void>(() => undefined);
   const [loaded, setLoaded] = useState('');
   const [tinted, setTinted] = useState('');
+  const [coatsOn, setCoatsOn] = useState<number | null>(null);
   const dipstick = job.dipstick;
+  const coats = withBox && !show && !pick && job.skin ? job.skin.coats : [];
+  const on = Math.min(coatsOn ?? coats.length, coats.length);
+  // what the coats look like changes with these
+  const coatsKey = coats.map((c) => c.thickness).join() + (job.figures['skin.plugs']?.text ?? '');
 
   useEffect(() => {
     latestPick.current = pick;
@@ -129,6 +145,29 @@ export default function SolidView(props: Props) {
     })();
     return () => stop.abort();
   }, [job.id, job.version, job.liftMm, withBox, show, dipstick]);
+
+  useEffect(() => {
+    const stop = new AbortController();
+    void (async () => {
+      try {
+        const meshes = await Promise.all(
+          coats.slice(0, on).map(async (c) => {
+            const answer = await fetch(`/api/jobs/${job.id}/skin/coats/${c.number}/mesh`, {
+              signal: stop.signal,
+            });
+            return { data: await answer.arrayBuffer(), ok: answer.ok, colour: coatColour(c) };
+          }),
+        );
+        if (loaded && meshes.every((m) => m.ok)) {
+          scene.current?.setCoats(meshes);
+        }
+      } catch {
+        // the page went on to something else
+      }
+    })();
+    return () => stop.abort();
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- coatsKey names what coats holds
+  }, [job.id, coatsKey, on, loaded]);
 
   const radius = paint ? (paint.brushMm ?? 0) / 2 : null;
   useEffect(() => {
@@ -221,6 +260,19 @@ export default function SolidView(props: Props) {
             {p.text}
           </button>
         ))}
+        {coats.length > 0 && (
+          <label className="peel">
+            coats on{' '}
+            <input
+              type="range"
+              min={0}
+              max={coats.length}
+              value={on}
+              onChange={(e) => setCoatsOn(Number(e.target.value))}
+            />{' '}
+            {on === 0 ? 'none' : `${on} of ${coats.length}, ${coats[on - 1]?.name ?? ''}`}
+          </label>
+        )}
         {hint && <span className="quiet">{hint}</span>}
         {show && (
           <span className="quiet">

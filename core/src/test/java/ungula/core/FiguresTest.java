@@ -30,7 +30,7 @@ public class FiguresTest {
 
   private static Solid solid(
       Shape kind, double l, double w, double h, double d, double top, double tube) {
-    return new Solid(kind, l, w, h, d, top, tube, Solid.DEFAULT.profile(), 0.5);
+    return new Solid(kind, l, w, h, d, top, tube, Solid.DEFAULT.profile(), null, null, 0.5);
   }
 
   @DataProvider
@@ -64,7 +64,7 @@ public class FiguresTest {
     Solid[] more = {
       solid(Shape.ELLIPSOID, 50, 40, 30, 1, 1, 1),
       solid(Shape.HALF_ROUND, 90, 1, 1, 40, 1, 1),
-      new Solid(Shape.TURNED, 1, 1, 1, 1, 1, 1, "20 at 0, 12 at 30; 0 at 45", 0.5)
+      new Solid(Shape.TURNED, 1, 1, 1, 1, 1, 1, "20 at 0, 12 at 30; 0 at 45", null, null, 0.5)
     };
     for (Solid s : more) {
       MeshReport report = MeshReport.of(s.mesh(), Progress.NONE).report();

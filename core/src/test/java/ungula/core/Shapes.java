@@ -15,7 +15,7 @@ public final class Shapes {
 
   private static TriangleMesh solid(
       Shape kind, double l, double w, double h, double d, double top, double tube) {
-    return new Solid(kind, l, w, h, d, top, tube, Solid.DEFAULT.profile(), 0.5).mesh();
+    return new Solid(kind, l, w, h, d, top, tube, Solid.DEFAULT.profile(), null, null, 0.5).mesh();
   }
 
   /** r 30, standing at z = 0. */

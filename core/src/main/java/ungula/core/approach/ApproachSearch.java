@@ -51,6 +51,7 @@ import ungula.core.release.PieceCover;
 import ungula.core.release.Stretch;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
+import ungula.core.skin.SkinClock;
 import ungula.core.skin.SkinField;
 import ungula.core.skin.SkinStudy;
 import ungula.core.skin.TakenOff;
@@ -102,7 +103,11 @@ public final class ApproachSearch {
   private final TriangleMesh mesh;
   private final MeshReport report;
   private final Choices choices;
+  private static final String DAYS =
+      "Begun in the morning, with nine hours of work to a day; days off come on top.";
+
   private final Product product;
+  private final Product build;
   private final Workshop workshop;
   private final Parallel parallel;
 
@@ -123,18 +128,21 @@ public final class ApproachSearch {
    * @param mesh in the model's axes, mm
    * @param report of it
    * @param product null while none is picked
+   * @param build of a skin's build coats; null as the other
    */
   public ApproachSearch(
       TriangleMesh mesh,
       MeshReport report,
       Choices choices,
       Product product,
+      Product build,
       Workshop workshop,
       Parallel parallel) {
     this.mesh = mesh;
     this.report = report;
     this.choices = choices;
     this.product = product;
+    this.build = build;
     this.workshop = workshop;
     this.parallel = parallel;
   }
@@ -240,7 +248,8 @@ public final class ApproachSearch {
       edits.add(Edit.of("parting.line", PartingLine.SILHOUETTE.name()));
       chosen = ChoiceWords.edit(choices, edits, product);
     }
-    Plan plan = Planner.plan(chosen, facts(chosen, posed, parted), product, workshop);
+    MasterFacts facts = facts(chosen, posed, parted);
+    Plan plan = Planner.plan(chosen, facts, product, build, workshop, Planner.box(chosen, facts));
     return compared(t, edits, chosen, posed, plan);
   }
 
@@ -385,6 +394,13 @@ public final class ApproachSearch {
     return rubber.value() + sheet;
   }
 
+  /** Hours from a morning, and the day on which somebody is there to open it. */
+  private static String elapsed(double hours) {
+    double within = hours % 24;
+    long day = 1 + (long) (hours / 24) + (60 * within > SkinClock.WORKING_MIN ? 1 : 0);
+    return Numbers.fixed(hours, 0) + " h" + (day > 1 ? ", day " + day : "");
+  }
+
   private double open(Plan plan, Labour labour, FigureBook book) {
     if (plan.skin().isPresent()) {
       return openSkin(plan, labour, book);
@@ -397,7 +413,7 @@ public final class ApproachSearch {
         "open",
         "until it is open",
         hours,
-        Numbers.fixed(hours, 0) + " h",
+        elapsed(hours),
         Working.of("work by hand + pours × time until the mould opens")
             .given("work", Numbers.fixed(labour.hours(), 1) + " h", COMPUTED)
             .given("pours", String.valueOf(pours), COMPUTED)
@@ -405,7 +421,7 @@ public final class ApproachSearch {
                 "opens after",
                 sheet == null ? Numbers.fixed(demould / 60, 0) + " h" : sheet.text(),
                 sheet == null ? DEFAULT : COMPUTED)
-            .step("Nights and days off come on top.")
+            .step(DAYS)
             .done());
     return hours;
   }
@@ -420,14 +436,14 @@ public final class ApproachSearch {
         "open",
         "until it is open",
         hours,
-        Numbers.fixed(hours, 0) + " h",
+        elapsed(hours),
         Working.of("until the skin has cured + until the jacket can be handled")
             .given(
                 "skin",
                 cured == null ? Numbers.fixed(skin / 60, 0) + " h" : cured.text(),
                 cured == null ? DEFAULT : COMPUTED)
             .given("jacket", jacket.text(), COMPUTED)
-            .step("Nights within the coats are counted; days off come on top.")
+            .step(DAYS)
             .done());
     return hours;
   }

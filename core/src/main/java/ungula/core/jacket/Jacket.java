@@ -17,6 +17,7 @@ import ungula.core.quantity.Choosable;
  * @param thickMm of what is not layered; null as its size asks
  * @param flangeMm how far its flanges stand out
  * @param boltMm between bolts along a flange
+ * @param locators that let the skin find its place in it
  */
 public record Jacket(
     JacketKind kind,
@@ -27,14 +28,27 @@ public record Jacket(
     Integer layers,
     Double thickMm,
     double flangeMm,
-    double boltMm) {
+    double boltMm,
+    Locators locators) {
 
   public static final int MOST_SECTIONS = 4;
 
   public static final Jacket USUAL =
-      new Jacket(JacketKind.BANDAGE, null, null, List.of(), Relief.NO, null, null, 40, 120);
+      new Jacket(
+          JacketKind.BANDAGE,
+          null,
+          null,
+          List.of(),
+          Relief.NO,
+          null,
+          null,
+          40,
+          120,
+          Locators.CUT_IN);
 
+  /** What was kept before locators were asked about has usual ones. */
   public Jacket {
+    locators = locators == null ? Locators.CUT_IN : locators;
     ownDegrees = List.copyOf(ownDegrees);
   }
 
@@ -63,18 +77,33 @@ public record Jacket(
     boolean moved = !ownDegrees.equals(before.ownDegrees);
     return asked && !moved && !ownDegrees.isEmpty()
         ? new Jacket(
-            kind, sections, turnDegrees, List.of(), relief, layers, thickMm, flangeMm, boltMm)
+            kind,
+            sections,
+            turnDegrees,
+            List.of(),
+            relief,
+            layers,
+            thickMm,
+            flangeMm,
+            boltMm,
+            locators)
         : this;
+  }
+
+  /** Whether it is said where it is divided. */
+  public boolean divided() {
+    return turnDegrees != null || !ownDegrees.isEmpty();
   }
 
   /** Divided where it is best again. */
   public Jacket unturned() {
-    return new Jacket(kind, sections, null, List.of(), relief, layers, thickMm, flangeMm, boltMm);
+    return new Jacket(
+        kind, sections, null, List.of(), relief, layers, thickMm, flangeMm, boltMm, locators);
   }
 
   /** With one parting of so many moved. */
   public Jacket moved(List<Double> partings) {
     return new Jacket(
-        kind, partings.size(), null, partings, relief, layers, thickMm, flangeMm, boltMm);
+        kind, partings.size(), null, partings, relief, layers, thickMm, flangeMm, boltMm, locators);
   }
 }

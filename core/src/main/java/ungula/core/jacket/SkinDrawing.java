@@ -61,13 +61,23 @@ public final class SkinDrawing {
       Double at,
       Units units) {
     SkinDrawing drawing = new SkinDrawing(field, sizeMm, cut, units);
+    boolean plugged = !skin.plugs().isEmpty();
     return drawing.draw(
-        slicer, coats, skin.flangeMm(), cutDegrees, sections, jacket.flangeMm(), jacketMm, at);
+        slicer,
+        coats,
+        plugged,
+        skin.flangeMm(),
+        cutDegrees,
+        sections,
+        jacket.flangeMm(),
+        jacketMm,
+        at);
   }
 
   private SectionDrawing draw(
       Slicer slicer,
       List<Coat> coats,
+      boolean plugged,
       double flange,
       Double cutDegrees,
       Sections sections,
@@ -102,6 +112,9 @@ public final class SkinDrawing {
         band(Role.CLOTH, c.toMm(), at);
       }
     }
+    if (plugged) {
+      band(Role.PLUG, 0, at);
+    }
     master(slicer, at);
     if (plan && sections != null) {
       for (double degrees : sections.partings()) {
@@ -122,8 +135,9 @@ public final class SkinDrawing {
     } else {
       dimension(Side.LEFT, 2, -up, up, "");
     }
-    double beside = plan ? outer + thick + 20 : edge + 20;
-    double bottom = plan ? -up - thick - 20 : -BOARD_MM;
+    double round = thick + Math.max(20, jacketFlange);
+    double beside = plan ? outer + round : edge + 20;
+    double bottom = plan ? -up - round : -BOARD_MM;
     return new SectionDrawing(
         cut,
         at,
@@ -132,7 +146,7 @@ public final class SkinDrawing {
         -beside,
         bottom,
         beside,
-        plan ? up + thick + 20 : up + thick,
+        plan ? up + round : up + thick,
         List.copyOf(shapes),
         List.copyOf(dimensions));
   }

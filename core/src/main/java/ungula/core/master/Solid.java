@@ -22,6 +22,8 @@ import ungula.core.quantity.UnreadableQuantity;
  * @param topDiameterMm of a cone frustum's top
  * @param tubeDiameterMm of a torus's ring
  * @param profile a turned profile: "radius at height" pairs from the bottom up
+ * @param girths a body measured with a tape: "girth at height" pairs from the bottom up
+ * @param carvedPct by how much a relief's face is larger than its outline
  * @param toleranceMm ± on every measure, k = 2
  */
 public record Solid(
@@ -33,10 +35,27 @@ public record Solid(
     double topDiameterMm,
     double tubeDiameterMm,
     String profile,
+    String girths,
+    Double carvedPct,
     double toleranceMm) {
 
+  private static final String GIRTHS = "480 at 0, 420 at 300, 510 at 450, 260 at 560";
+
   public static final Solid DEFAULT =
-      new Solid(Shape.BOX, 80, 55, 42, 60, 40, 24, "30 at 0, 22 at 40, 26 at 60", 0.5);
+      new Solid(
+          Shape.BOX, 80, 55, 42, 60, 40, 24, "30 at 0, 22 at 40, 26 at 60", GIRTHS, 20.0, 0.5);
+
+  /** A body with the girths measured is rarely round: ± of its volume and its surface. */
+  private static final double UNROUND = 0.08;
+
+  /** What a guess at how much a face is carved leaves open, ± of its surface. */
+  private static final double CARVED = 0.1;
+
+  /** What was kept before there were bodies measured by tape and reliefs has usual ones. */
+  public Solid {
+    girths = girths == null ? GIRTHS : girths;
+    carvedPct = carvedPct == null ? Double.valueOf(20) : carvedPct;
+  }
 
   public enum Shape implements Choosable {
     BOX("box", "lengthMm", "widthMm", "heightMm"),
@@ -48,7 +67,9 @@ public record Solid(
     TORUS("torus", "diameterMm", "tubeDiameterMm"),
     HALF_ROUND("half-round", "diameterMm", "lengthMm"),
     UNGULA("wedge cut from a cylinder", "diameterMm", "heightMm"),
-    TURNED("turned profile", "profile");
+    TURNED("turned profile", "profile"),
+    GIRTHS("body measured by tape", "girths"),
+    RELIEF("relief", "lengthMm", "widthMm", "heightMm", "carvedPct");
 
     private final String text;
     private final List<String> measures;
@@ -82,7 +103,7 @@ public record Solid(
     double t = topDiameterMm / 2;
     double h = heightMm;
     return switch (kind) {
-      case BOX -> lengthMm * widthMm * h;
+      case BOX, RELIEF -> lengthMm * widthMm * h;
       case CYLINDER -> PI * r * r * h;
       case FRUSTUM -> PI * h / 3 * (r * r + r * t + t * t);
       case SPHERE -> 4 * PI / 3 * r * r * r;
@@ -91,9 +112,9 @@ public record Solid(
       case TORUS -> 2 * PI * PI * ringRadius() * tubeRadius() * tubeRadius();
       case HALF_ROUND -> PI * r * r / 2 * lengthMm;
       case UNGULA -> 2.0 / 3 * r * r * h;
-      case TURNED -> {
+      case TURNED, GIRTHS -> {
         double sum = 0;
-        double[][] p = profile(profile);
+        double[][] p = outline();
         for (int i = 1; i < p.length; i++) {
           double a = p[i - 1][0];
           double b = p[i][0];
@@ -104,15 +125,42 @@ public record Solid(
     };
   }
 
-  /** ± of the volume from ± of every measure, independent: √Σ (∂V/∂m · tolerance)². */
+  /** Radius, height pairs of a turned body; one measured by tape counts as round. */
+  private double[][] outline() {
+    if (kind == Shape.TURNED) {
+      return profile(profile);
+    }
+    double[][] p = girths(girths);
+    for (double[] at : p) {
+      at[0] /= 2 * PI;
+    }
+    return p;
+  }
+
+  /**
+   * ± of the volume from ± of every measure, independent: √Σ (∂V/∂m · tolerance)²; and for a body
+   * measured by tape what it is not round.
+   */
   public double volumeErrorMm3() {
     double v = volumeMm3();
-    double sum = 0;
+    double unround = kind == Shape.GIRTHS ? UNROUND * v : 0;
+    double sum = unround * unround;
     for (String measure : kind.measures) {
       double changed = nudged(measure, toleranceMm).volumeMm3() - v;
       sum += changed * changed;
     }
     return Math.sqrt(sum);
+  }
+
+  /** ± of the surface, and so of what coats take, as a share of it. */
+  public double surfaceErrorShare() {
+    double measured = volumeErrorMm3() / volumeMm3();
+    return kind == Shape.RELIEF ? Math.hypot(CARVED, measured) : measured;
+  }
+
+  /** Of a relief, how much larger its carved face is than its outline, mm²; else 0. */
+  public double carvedMm2() {
+    return kind == Shape.RELIEF ? carvedPct / 100 * lengthMm * widthMm : 0;
   }
 
   private Solid nudged(String measure, double by) {
@@ -129,27 +177,37 @@ public record Solid(
           with(lengthMm, widthMm, heightMm, diameterMm, topDiameterMm + by, tubeDiameterMm);
       case "tubeDiameterMm" ->
           with(lengthMm, widthMm, heightMm, diameterMm, topDiameterMm, tubeDiameterMm + by);
-      default -> {
-        StringBuilder grown = new StringBuilder();
-        for (double[] p : profile(profile)) {
-          grown.append(grown.isEmpty() ? "" : "; ").append(p[0] + by).append(" at ").append(p[1]);
-        }
-        yield new Solid(
-            kind,
-            lengthMm,
-            widthMm,
-            heightMm,
-            diameterMm,
-            topDiameterMm,
-            tubeDiameterMm,
-            grown.toString(),
-            toleranceMm);
-      }
+      case "profile" -> with(grown(profile(profile), by), girths);
+      case "girths" -> with(profile, grown(girths(girths), by));
+      default -> this;
     };
   }
 
+  private static String grown(double[][] pairs, double by) {
+    StringBuilder grown = new StringBuilder();
+    for (double[] p : pairs) {
+      grown.append(grown.isEmpty() ? "" : "; ").append(p[0] + by).append(" at ").append(p[1]);
+    }
+    return grown.toString();
+  }
+
+  private Solid with(String turned, String taped) {
+    return new Solid(
+        kind,
+        lengthMm,
+        widthMm,
+        heightMm,
+        diameterMm,
+        topDiameterMm,
+        tubeDiameterMm,
+        turned,
+        taped,
+        carvedPct,
+        toleranceMm);
+  }
+
   private Solid with(double l, double w, double h, double d, double t, double tube) {
-    return new Solid(kind, l, w, h, d, t, tube, profile, toleranceMm);
+    return new Solid(kind, l, w, h, d, t, tube, profile, girths, carvedPct, toleranceMm);
   }
 
   private double tubeRadius() {
@@ -182,7 +240,7 @@ public record Solid(
     double r = diameterMm / 2;
     double h = heightMm;
     return switch (kind) {
-      case BOX -> Tessellation.box(lengthMm, widthMm, h);
+      case BOX, RELIEF -> Tessellation.box(lengthMm, widthMm, h);
       case CYLINDER -> Tessellation.turned(new double[][] {{0, 0}, {r, 0}, {r, h}, {0, h}}, 4096);
       case FRUSTUM ->
           Tessellation.turned(
@@ -196,9 +254,9 @@ public record Solid(
       case TORUS -> Tessellation.torus(ringRadius(), tubeRadius(), ROUND, 192);
       case HALF_ROUND -> Tessellation.halfRound(r, lengthMm, 4096);
       case UNGULA -> Tessellation.ungula(r, h, 6144);
-      case TURNED -> {
+      case TURNED, GIRTHS -> {
         List<double[]> outline = new ArrayList<>();
-        double[][] p = profile(profile);
+        double[][] p = outline();
         if (p[0][0] > 0) {
           outline.add(new double[] {0, p[0][1]});
         }
@@ -242,18 +300,34 @@ public record Solid(
    * @return radius, height pairs in mm
    */
   public static double[][] profile(String text) {
+    return pairs(text, "profile", "radius");
+  }
+
+  /**
+   * Reads "480 at 0, 420 at 300": girth at height, heights rising.
+   *
+   * @return girth, height pairs in mm
+   */
+  public static double[][] girths(String text) {
+    return pairs(text, "body", "girth");
+  }
+
+  private static double[][] pairs(String text, String of, String what) {
     String[] points = text.strip().split("\\s*[,;]\\s+|\\s*;\\s*");
     if (points.length < 2) {
       throw new UnreadableQuantity(
-          "A profile needs at least two points. Write “30 at 0, 22 at 40, 26 at 60”: radius at"
-              + " height, from the bottom up.");
+          "A "
+              + of
+              + " needs at least two points. Write “300 at 0, 220 at 40, 260 at 60”: "
+              + what
+              + " at height, from the bottom up.");
     }
     double[][] p = new double[points.length][];
     for (int i = 0; i < p.length; i++) {
       String[] halves = points[i].split("\\s+(?:at|@)\\s+");
       if (halves.length != 2) {
         throw new UnreadableQuantity(
-            "“" + points[i] + "” is not a point of a profile. Write “22 at 40”: radius at height.");
+            "“" + points[i] + "” is no " + what + " at a height. Write “220 at 40”.");
       }
       p[i] =
           new double[] {
@@ -263,11 +337,13 @@ public record Solid(
         throw new UnreadableQuantity(
             "“"
                 + points[i]
-                + "”: radii cannot be negative, and heights must rise from the bottom.");
+                + "”: a "
+                + what
+                + " cannot be negative, and heights must rise from the bottom.");
       }
     }
     if (p[p.length - 1][1] <= p[0][1]) {
-      throw new UnreadableQuantity("The profile has no height.");
+      throw new UnreadableQuantity("The " + of + " has no height.");
     }
     return p;
   }

@@ -59,6 +59,8 @@ public record SectionDrawing(
     DETAIL_COAT,
     BUILD_COAT,
     SMOOTHING_COAT,
+    /** Master and the clay that plugs its recesses. */
+    PLUG,
     /** Bedded in between coats. */
     CLOTH,
     /** All within the jacket. */

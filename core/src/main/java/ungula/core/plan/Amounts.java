@@ -8,7 +8,12 @@ import static ungula.core.working.Given.Source.SHEET;
 
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import ungula.core.quantity.Density;
 import ungula.core.quantity.Mass;
@@ -52,9 +57,9 @@ final class Amounts {
     return mix;
   }
 
-  /** Of each coat of a skin; empty while nothing can be weighed. */
+  /** Of each coat of a skin, null where its rubber cannot be weighed; empty while none can. */
   List<Mix> coats() {
-    return List.copyOf(coatMixes);
+    return Collections.unmodifiableList(coatMixes);
   }
 
   /** The heaviest batch of any pour; 0 while nothing can be weighed. */
@@ -82,15 +87,18 @@ final class Amounts {
 
   /**
    * @param skinMm3 rubber on the master
-   * @param coats rubber to mix for each
-   * @param thickeners in each
+   * @param each rubber to mix for each coat
+   * @param coats what each is of, and what is stirred in
    */
-  void workOutCoats(double skinMm3, double[] coats, List<Additive> thickeners) {
-    workOut(skinMm3, coats, thickeners);
+  void workOutCoats(double skinMm3, double[] each, List<Stirred> coats) {
+    workOut(skinMm3, each, coats);
   }
 
-  private void workOut(double boxMm3, double[] pours, List<Additive> thickeners) {
-    boolean coats = !thickeners.isEmpty();
+  /** A coat's rubber, and what is stirred into it. */
+  record Stirred(Product product, Additive additive) {}
+
+  private void workOut(double boxMm3, double[] pours, List<Stirred> stirred) {
+    boolean coats = !stirred.isEmpty();
     Ratio ratio = ratio();
     double mixMm3 = pours[0];
     if (ratio == null || mixMm3 <= 0) {
@@ -107,17 +115,24 @@ final class Amounts {
         return;
       }
     }
-    double boxG = boxMm3 / 1000 * density;
-    figures.mass(
-        "rubber.boxMass",
-        coats ? "rubber in the skin" : "rubber in the box",
-        boxG,
+    double boxG = 0;
+    Working.Builder weight =
         Working.of("mass = volume × mixed density")
             .given("volume", Volume.format(boxMm3, units), COMPUTED)
-            .given("mixed density", Density.format(density), density())
-            .done());
+            .given("mixed density", Density.format(density), density());
+    double mixed = Arrays.stream(pours).sum();
+    for (int i = 0; i < pours.length; i++) {
+      Product of = coats ? stirred.get(i).product : product;
+      double its = of == product ? density : densityOf(of, density);
+      boxG += boxMm3 * pours[i] / mixed / 1000 * its;
+      if (of != product && stirred.get(i - 1).product == product) {
+        weight.given("of " + of.name(), Density.format(its), SHEET);
+      }
+    }
+    figures.mass(
+        "rubber.boxMass", coats ? "rubber in the skin" : "rubber in the box", boxG, weight.done());
     int batches = coats ? 1 : choices.rubber().batches();
-    Additive first = coats ? thickeners.get(0) : choices.rubber().additive();
+    Additive first = coats ? stirred.get(0).additive : choices.rubber().additive();
     mix = Mix.ofVolume(mixMm3 / batches, product, ratio, first);
     coatMixes.add(mix);
     heaviestG = mix.totalG();
@@ -174,12 +189,23 @@ final class Amounts {
             .done());
     inTheRoom("rubber.potLife", "pot life in your room", "pot life", product.potLifeMin());
     inTheRoom("rubber.demould", "mould opens after", "demould time", product.demouldMin());
-    double g = (mix.baseG() + mix.hardenerG()) * batches;
+    Map<Product, Double> used = new LinkedHashMap<>();
+    used.put(product, (mix.baseG() + mix.hardenerG()) * batches);
     for (int i = 1; i < pours.length; i++) {
-      g += coats ? coat(pours[i], ratio, thickeners.get(i)) : later(pours[i], ratio);
+      Product of = coats ? stirred.get(i).product : product;
+      double g = coats ? coat(pours[i], stirred.get(i)) : later(pours[i], ratio);
+      used.merge(of, g, Double::sum);
     }
-    cost(g);
+    cost(used);
+    double g = used.values().stream().mapToDouble(Double::doubleValue).sum();
     alike(g, coats ? 1 : pours.length);
+  }
+
+  /** Of another rubber than the job's, as its sheet says; else as the job's. */
+  private static double densityOf(Product other, double usual) {
+    Double its =
+        other.ratio() == null ? null : other.mixedDensity(other.hardenerPerBase(other.ratio()));
+    return its == null ? usual : its;
   }
 
   /** Several moulds of one master: it is free for the next when the last has opened. */
@@ -253,13 +279,24 @@ final class Amounts {
   }
 
   /**
-   * @return base and hardener of a coat
+   * @return base and hardener of a coat; 0 when the sheet of its rubber does not allow weighing
    */
-  private double coat(double mm3, Ratio ratio, Additive thickener) {
-    Mix next = Mix.ofVolume(Math.max(1, mm3), product, ratio, thickener);
+  private double coat(double mm3, Stirred coat) {
+    Ratio ratio = ratio(coat.product);
+    boolean weighed =
+        ratio != null && coat.product.mixedDensity(coat.product.hardenerPerBase(ratio)) != null;
+    Mix next = weighed ? Mix.ofVolume(Math.max(1, mm3), coat.product, ratio, coat.additive) : null;
     coatMixes.add(next);
+    if (next == null) {
+      return 0;
+    }
     heaviestG = Math.max(heaviestG, next.totalG());
     return next.baseG() + next.hardenerG();
+  }
+
+  /** What a coat's rubber is mixed at. */
+  Ratio ratio(Product of) {
+    return of == product ? ratio() : of.ratio();
   }
 
   private Given.Source density() {
@@ -324,38 +361,40 @@ final class Amounts {
   }
 
   /**
-   * @param need base and hardener mixed
+   * Nothing while the sheet of one of them names no packs.
+   *
+   * @param used base and hardener mixed of each rubber
    */
-  private void cost(double need) {
-    Pack best =
-        product.packs().stream()
-            .min((a, b) -> Double.compare(a.price() / a.massG(), b.price() / b.massG()))
-            .orElse(null);
-    if (best == null) {
-      return;
+  private void cost(Map<Product, Double> used) {
+    double cost = 0;
+    Working.Builder w = Working.of("cost = mass mixed × price per mass of the pack opened for it");
+    for (Map.Entry<Product, Double> e : used.entrySet()) {
+      List<Pack> packs = e.getKey().packs();
+      double need = e.getValue();
+      if (packs.isEmpty()) {
+        return;
+      }
+      // what is used is paid for at the price of the pack one would open for it
+      Pack opened =
+          packs.stream()
+              .filter(p -> p.massG() >= need)
+              .findFirst()
+              .orElseGet(
+                  () ->
+                      packs.stream()
+                          .min(Comparator.comparingDouble(p -> p.price() / p.massG()))
+                          .orElseThrow());
+      cost += need * opened.price() / opened.massG();
+      String of = used.size() == 1 ? "" : " of " + e.getKey().name();
+      w.given("mass mixed" + of, Mass.format(need, units), COMPUTED)
+          .given("pack", pack(opened), SHEET)
+          .step("smallest pack" + of + " " + pack(packs.get(0)));
     }
-    Pack smallest = product.packs().get(0);
-    // what is used is paid for at the price of the pack one would open for it
-    Pack opened = product.packs().stream().filter(p -> p.massG() >= need).findFirst().orElse(best);
-    double cost = need * opened.price() / opened.massG();
-    figures.cost(
-        "rubber.cost",
-        "rubber used",
-        cost,
-        Working.of("cost = mass mixed × price per mass of the pack opened for it")
-            .given("mass mixed", Mass.format(need, units), COMPUTED)
-            .given(
-                "pack",
-                Numbers.trimmed(opened.massG() / 1000, 3)
-                    + " kg at "
-                    + figures.money(opened.price()),
-                SHEET)
-            .step(
-                "smallest pack "
-                    + Numbers.trimmed(smallest.massG() / 1000, 3)
-                    + " kg at "
-                    + figures.money(smallest.price()))
-            .done());
+    figures.cost("rubber.cost", "rubber used", cost, w.done());
+  }
+
+  private String pack(Pack pack) {
+    return Numbers.trimmed(pack.massG() / 1000, 3) + " kg at " + figures.money(pack.price());
   }
 
   /** The second part, once the first was weighed. */

@@ -3,11 +3,13 @@ package ungula.core.plan;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.geometry.Vec3;
 import ungula.core.jacket.Jacket;
 import ungula.core.jacket.JacketKind;
 import ungula.core.jacket.JacketScan;
+import ungula.core.jacket.Locators;
 import ungula.core.mark.FacetSet;
 import ungula.core.mark.Mark;
 import ungula.core.master.MasterMaterial;
@@ -132,16 +134,12 @@ public final class ChoiceWords {
     for (String[] m : measures) {
       book.word("master.solid." + m[0], m[1] + " of the solid", Kind.length(0.1, LARGEST_MM));
     }
-    book.word(
-            "master.solid.profile",
-            "profile, radius at height",
-            Kind.parsed(
-                "profile",
-                text -> {
-                  Solid.profile(text);
-                  return text.strip();
-                },
-                text -> text))
+    book.word("master.solid.profile", "profile, radius at height", pairs("profile", Solid::profile))
+        .word("master.solid.girths", "girths at heights", pairs("girths", Solid::girths))
+        .word(
+            "master.solid.carvedPct",
+            "how much larger the carved face is than flat",
+            Kind.percent(0, 200))
         .word("master.solid.toleranceMm", "± on every measure", Kind.length(0, 50))
         .word("pose.liftMm", "rubber below the master", Kind.length(0, LARGEST_MM))
         .deed("pose.turned", "turn the master", (c, text) -> c.withPose(c.pose().turned(text)))
@@ -195,6 +193,16 @@ public final class ChoiceWords {
             (c, text) ->
                 c.withLooked(
                     new Looked(c.looked().approach(), c.looked().mould(), c.beforeRubber())));
+  }
+
+  private static Kind<String> pairs(String name, Consumer<String> check) {
+    return Kind.parsed(
+        name,
+        text -> {
+          check.accept(text);
+          return text.strip();
+        },
+        text -> text);
   }
 
   /** Reads the first word of "KEEP_CLEAN 12+4 80+1". */
@@ -315,6 +323,7 @@ public final class ChoiceWords {
         .word("skin.detailMm", "detail coat", Kind.length(0.3, 5))
         .word("skin.buildMm", "thickest build coat", Kind.length(0.5, 10))
         .word("skin.thickener", "how build coats are thickened", Kind.choice(Thickener.class))
+        .open("skin.buildProduct", "rubber of the build coats", Kind.text(80), "the same rubber")
         .open("skin.smoothingMm", "smoothing coat", Kind.length(0.3, 5), "none")
         .open(
             "skin.clothAfter",
@@ -324,16 +333,15 @@ public final class ChoiceWords {
         .word("skin.flangeMm", "width of the flange", Kind.length(0, 300))
         .word("skin.lossPct", "left in brush, pot and drips", Kind.percent(0, 50))
         .word("skin.recoat", "when the next coat goes on", Kind.choice(Recoat.class))
-        .open(
-            "skin.nightAfter",
-            "coat after which work stops for the night",
-            Kind.count("coat", "coats", 1, MOST_COATS),
-            "no coat")
+        .deed(
+            "skin.gap",
+            "when the next coat goes on",
+            (c, text) -> c.skinned(gap(c.skin(), text), c.jacket()))
         .open("skin.opening", "how the skin comes off", Kind.choice(TakenOff.class), "as it asks")
         .deed(
             "skin.plug",
             "plug a recess",
-            (c, text) -> c.skinned(c.skin().plugged(place(text)), c.jacket()))
+            (c, text) -> c.skinned(c.skin().plugged(plug(text)), c.jacket()))
         .deed("skin.open", "open the recesses", (c, text) -> c.skinned(c.skin().open(), c.jacket()))
         .word("jacket.kind", "what the jacket is of", Kind.choice(JacketKind.class))
         .open(
@@ -352,6 +360,11 @@ public final class ChoiceWords {
         .open("jacket.thickMm", "thickness of the jacket", Kind.length(1, 100), "usual")
         .word("jacket.flangeMm", "flanges of the jacket", Kind.length(0, 300))
         .word("jacket.boltMm", "distance between bolts", Kind.length(20, 1000))
+        .word("jacket.locators", "what lets the skin find its place", Kind.choice(Locators.class))
+        .word("site.place", "where it is built", Kind.choice(Site.Place.class))
+        .word("site.wind", "wind there", Kind.choice(Site.Wind.class))
+        .open("site.degreesC", "how warm it is there", Kind.temperature(-10, 50), "as warm as here")
+        .word("site.tripG", "carried at a time", Kind.mass(200_000))
         .deed(
             "jacket.partings",
             "move a parting",
@@ -362,13 +375,24 @@ public final class ChoiceWords {
             (c, text) -> c.skinned(c.skin(), c.jacket().unturned()));
   }
 
-  /** Reads "12.5 −3 40": a place, mm. */
-  private static Vec3 place(String text) {
+  /** Reads "12.5 −3 40 12": a place and the wall of the skin, mm. */
+  private static Skin.Plug plug(String text) {
     List<Double> at = numbers(text);
-    if (at.size() != 3) {
-      throw new UnreadableQuantity("A place is three numbers.");
+    if (at.size() != 4 || !(at.get(3) > 0 && at.get(3) <= Skin.MOST_MM)) {
+      throw new UnreadableQuantity("A plug is a place, three numbers, and the wall of the skin.");
     }
-    return new Vec3(at.get(0), at.get(1), at.get(2));
+    return new Skin.Plug(new Vec3(at.get(0), at.get(1), at.get(2)), at.get(3));
+  }
+
+  /** Reads "2 SET": how the next coat follows the second; "2" as all others. */
+  private static Skin gap(Skin skin, String text) {
+    String[] words = text.strip().split("\\s+");
+    try {
+      Recoat how = words.length < 2 ? null : Recoat.valueOf(words[1]);
+      return skin.after(Integer.parseInt(words[0]), how);
+    } catch (IllegalArgumentException e) {
+      throw new UnreadableQuantity("Say after which coat, and how the next one follows.");
+    }
   }
 
   /** Reads "45 165 285": the ways partings run. */

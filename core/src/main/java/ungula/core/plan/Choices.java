@@ -42,6 +42,7 @@ public record Choices(
     Hollow hollow,
     Skin skin,
     Jacket jacket,
+    Site site,
     Rubber rubber,
     Casting casting,
     Marks marks,
@@ -57,6 +58,7 @@ public record Choices(
     hollow = hollow == null ? Hollow.SOLID : hollow;
     skin = skin == null ? Skin.USUAL : skin;
     jacket = jacket == null ? Jacket.USUAL : jacket;
+    site = site == null ? Site.WORKSHOP : site;
     if (mould.kind == null) {
       mould = mould.of(pose.liftMm() > 0 ? MouldKind.CUT : MouldKind.OPEN);
     }
@@ -100,6 +102,7 @@ public record Choices(
         Hollow.SOLID,
         Skin.USUAL,
         Jacket.USUAL,
+        Site.WORKSHOP,
         new Rubber(
             null,
             null,
@@ -357,13 +360,13 @@ public record Choices(
   Choices withCasting(Casting changed) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        rubber, changed, marks, looked);
+        site, rubber, changed, marks, looked);
   }
 
   Choices withMarks(Marks changed) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        rubber, casting, changed, looked);
+        site, rubber, casting, changed, looked);
   }
 
   /**
@@ -411,6 +414,7 @@ public record Choices(
             hollow,
             skin,
             jacket,
+            others.site,
             rubber,
             casting,
             others.marks,
@@ -422,25 +426,25 @@ public record Choices(
   private Choices plated(Plate changed) {
     return new Choices(
         units, master, pose, changed, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        rubber, casting, marks, looked);
+        site, rubber, casting, marks, looked);
   }
 
   private Choices parted(Parting halves, Cut knife) {
     return new Choices(
         units, master, pose, plate, mould, halves, knife, weights, channels, hollow, skin, jacket,
-        rubber, casting, marks, looked);
+        site, rubber, casting, marks, looked);
   }
 
   Choices skinned(Skin coats, Jacket round) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, coats, round,
-        rubber, casting, marks, looked);
+        site, rubber, casting, marks, looked);
   }
 
   private Choices moulded(Box changed) {
     return new Choices(
         units, master, pose, plate, changed, parting, cut, weights, channels, hollow, skin, jacket,
-        rubber, casting, marks, looked);
+        site, rubber, casting, marks, looked);
   }
 
   /**
@@ -458,13 +462,13 @@ public record Choices(
   Choices withPose(Pose changed) {
     return new Choices(
         units, master, changed, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        rubber, casting, marks, looked);
+        site, rubber, casting, marks, looked);
   }
 
   Choices withLooked(Looked changed) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        rubber, casting, marks, changed);
+        site, rubber, casting, marks, changed);
   }
 
   /** The same for equal parts, in this run of the program and in any other. */
@@ -484,6 +488,6 @@ public record Choices(
 
   /** Fingerprint of what the rubber stage builds on. */
   String beforeRubber() {
-    return fingerprint(master, pose, laid(), mould, parting, cut, skin, jacket);
+    return fingerprint(master, pose, laid(), mould, parting, cut, skin, jacket, site);
   }
 }

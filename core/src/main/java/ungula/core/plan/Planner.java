@@ -42,6 +42,10 @@ public final class Planner {
   final Choices choices;
   final MasterFacts facts;
   final Product product;
+
+  /** Rubber of a skin's build coats; the other one where none is picked for them. */
+  final Product build;
+
   final Workshop workshop;
   final Units units;
   final FigureBook figures;
@@ -74,11 +78,13 @@ public final class Planner {
   /** A core keeps free of what is cast. */
   double hollowMm3;
 
-  private Planner(Choices choices, MasterFacts facts, Product product, Workshop workshop) {
+  private Planner(
+      Choices choices, MasterFacts facts, Product product, Product build, Workshop workshop) {
     this.choices = choices;
     this.facts = facts;
     this.product = product;
-    this.workshop = workshop;
+    this.build = build == null ? product : build;
+    this.workshop = choices.site().of(workshop);
     this.units = choices.units();
     this.figures = new FigureBook(units, workshop.currency());
   }
@@ -88,19 +94,21 @@ public final class Planner {
    * @param product null while no rubber is picked
    */
   public static Plan plan(Choices choices, MasterFacts facts, Product product, Workshop workshop) {
-    return plan(choices, facts, product, workshop, box(choices, facts));
+    return plan(choices, facts, product, null, workshop, box(choices, facts));
   }
 
   /**
+   * @param build rubber of a skin's build coats; null as the other
    * @param known what {@link #box} says of the same choices and facts
    */
   public static Plan plan(
       Choices choices,
       MasterFacts facts,
       Product product,
+      Product build,
       Workshop workshop,
       Optional<BoxMould> known) {
-    Planner p = new Planner(choices, facts, product, workshop);
+    Planner p = new Planner(choices, facts, product, build, workshop);
     known.ifPresent(
         box -> {
           p.compute(box.inside());
@@ -112,6 +120,7 @@ public final class Planner {
             p.unfit = Fits.of(p);
           } else {
             JacketFigures.add(p);
+            SiteFigures.add(p);
           }
         });
     List<Caution> cautions = new CautionFinder(p).find();
@@ -135,7 +144,7 @@ public final class Planner {
 
   /** The box and the mix only, without cautions: what other choices would cost. */
   Planner totals(Choices other) {
-    Planner p = new Planner(other, facts, product, workshop);
+    Planner p = new Planner(other, facts, product, build, workshop);
     Choices.Box before = choices.mould();
     Choices.Box after = other.mould();
     boolean same = before.shape() == after.shape() && before.sidesMm() == after.sidesMm();
@@ -148,7 +157,7 @@ public final class Planner {
     if (facts == null) {
       return Optional.empty();
     }
-    Planner p = new Planner(choices, facts, null, Workshop.DEFAULT);
+    Planner p = new Planner(choices, facts, null, null, Workshop.DEFAULT);
     p.compute(inside(choices.mould(), choices.mould().shape(), facts));
     return Optional.of(p.box);
   }
@@ -166,7 +175,7 @@ public final class Planner {
     } else {
       skin = SkinFigures.add(this);
     }
-    ShapeFigures.add(facts.shape(), facts.baseOpen(choices.pose().liftMm()), figures, units);
+    ShapeFigures.add(this);
   }
 
   /** How the rubber is split into pours, and what to weigh for each. */

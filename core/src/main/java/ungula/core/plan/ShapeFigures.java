@@ -23,20 +23,20 @@ final class ShapeFigures {
 
   private ShapeFigures() {}
 
-  /**
-   * @param shape null while it is not worked out: nothing is added
-   * @param baseOpen whether the mould can come off in one piece
-   */
-  static void add(ShapeFacts shape, boolean baseOpen, FigureBook figures, Units units) {
-    if (shape == null) {
+  /** Nothing while the shape is not worked out; of a skin only what holds for its casts. */
+  static void add(Planner p) {
+    if (p.facts.shape() == null) {
       return;
     }
-    ShapeStudy study = shape.study();
-    figures.volume(
-        "air.poured",
-        "air in the rubber",
-        study.poured().totalMm3(),
-        air(study.poured(), study, units));
+    ShapeStudy study = p.facts.shape().study();
+    casting(study, p.figures, p.units);
+    if (p.poured()) {
+      boolean baseOpen = p.facts.baseOpen(p.choices.pose().liftMm());
+      round(study, baseOpen, p.figures, p.units);
+    }
+  }
+
+  private static void casting(ShapeStudy study, FigureBook figures, Units units) {
     figures.volume(
         "air.cast", "air in a cast", study.cast().totalMm3(), air(study.cast(), study, units));
     study.ways().stream()
@@ -51,6 +51,19 @@ final class ShapeFigures {
                         .given(
                             "of it in the cast", Length.format(longest.castMm(), units), COMPUTED)
                         .done()));
+  }
+
+  /**
+   * What holds for rubber poured round the master.
+   *
+   * @param baseOpen whether the mould can come off in one piece
+   */
+  private static void round(ShapeStudy study, boolean baseOpen, FigureBook figures, Units units) {
+    figures.volume(
+        "air.poured",
+        "air in the rubber",
+        study.poured().totalMm3(),
+        air(study.poured(), study, units));
     figures.volume(
         "locks.volume",
         "rubber with master over it",

@@ -2,11 +2,13 @@ package ungula.core.plan;
 
 import static ungula.core.plan.Caution.Level.CHECK;
 import static ungula.core.plan.Caution.Level.NOTE;
+import static ungula.core.plan.Caution.Level.STOP;
 
 import java.util.ArrayList;
 import java.util.List;
 import ungula.core.geometry.Vec3;
 import ungula.core.jacket.Jacket;
+import ungula.core.jacket.Locators;
 import ungula.core.jacket.Sections;
 import ungula.core.plan.Caution.Fix;
 import ungula.core.plan.Caution.Place;
@@ -36,6 +38,16 @@ final class SkinCautions {
 
   private static final int MOST_BRIDGES = 3;
 
+  private static final double STEEP_DEGREES = 60;
+
+  /** Share of the surface that is most of it. */
+  private static final double MOSTLY = 0.5;
+
+  /** Colder or warmer, sheets say little of how rubber cures. */
+  private static final double COLDEST_C = 12;
+
+  private static final double WARMEST_C = 30;
+
   private final Planner p;
   private final Prices prices;
   private final Skin asked;
@@ -58,10 +70,13 @@ final class SkinCautions {
       c.cloth();
       c.bridges();
       c.late();
+      c.chemistry();
       c.slow();
       c.sock();
       c.locked();
+      c.buttons();
       c.heavy();
+      c.site();
     }
     return c.found;
   }
@@ -209,7 +224,9 @@ final class SkinCautions {
           new Fix(
               "Plug it with clay first",
               "−" + ml + " rubber",
-              List.of(Edit.of("skin.plug", at.x() + " " + at.y() + " " + at.z()))));
+              List.of(
+                  Edit.of(
+                      "skin.plug", at.x() + " " + at.y() + " " + at.z() + " " + skin.wallMm()))));
     }
   }
 
@@ -230,9 +247,31 @@ final class SkinCautions {
                 + p.figures.get("skin.window").text().replaceAll(".*until ", "")
                 + ". Brush with two, or let each coat set.",
             null,
-            prices.fix("Let each coat set first", Edit.of("skin.recoat", Recoat.SET.name())));
+            new Fix(
+                "Let coat " + b.number() + " set first",
+                "",
+                List.of(Edit.of("skin.gap", b.number() + " " + Recoat.SET.name()))));
         return;
       }
+    }
+  }
+
+  /** Coats of two chemistries do not hold together. */
+  private void chemistry() {
+    if (p.product != null && p.product.chemistry() != p.build.chemistry()) {
+      add(
+          "skin.chemistry",
+          STOP,
+          "The build coats are of another chemistry",
+          p.build.name()
+              + " does not bond to "
+              + p.product.name()
+              + ", and one may keep the other from curing: the skin comes apart in layers.",
+          null,
+          new Fix(
+              "Build with " + p.product.name() + " too",
+              "",
+              List.of(Edit.of("skin.buildProduct", ""))));
     }
   }
 
@@ -314,6 +353,65 @@ final class SkinCautions {
             + " Fill the place with rubber, or divide the jacket otherwise.",
         sections.lockedAt(),
         fixes.toArray(Fix[]::new));
+  }
+
+  /** Buttons slide off upright walls before they have cured. */
+  private void buttons() {
+    if (p.choices.jacket().locators() == Locators.BUTTONS
+        && p.facts.skin() != null
+        && p.facts.skin().study().steeper(STEEP_DEGREES) > MOSTLY) {
+      add(
+          "jacket.buttons",
+          CHECK,
+          "Buttons slide off upright walls",
+          percent(p.facts.skin().study().steeper(STEEP_DEGREES))
+              + " of the surface is steeper than "
+              + STEEP_DEGREES
+              + "°: what is set on there falls off before it has cured.",
+          null,
+          prices.fix("Cut hollows in instead", Edit.of("jacket.locators", Locators.CUT_IN.name())));
+    }
+  }
+
+  /** What the weather and the way there do to the work. */
+  private void site() {
+    Site site = p.choices.site();
+    if (site.windy()) {
+      add(
+          "site.wind",
+          site.wind() == Site.Wind.WIND ? CHECK : NOTE,
+          "Wind on a skin that cures",
+          "It dries a coat's face before the next sticks, lifts cloth, and carries dust onto tacky"
+              + " rubber. Put a screen up, touch-test before each coat, and massage the first"
+              + " brushful in.",
+          null);
+    }
+    if (site.away()
+        && (p.workshop.roomC() < COLDEST_C || p.workshop.roomC() > WARMEST_C)
+        && p.product != null) {
+      boolean cold = p.workshop.roomC() < COLDEST_C;
+      add(
+          "site.degrees",
+          NOTE,
+          cold ? "It is cold there" : "It is hot there",
+          cold
+              ? "Times off the sheet are stretched for it here; rubber that is cold brushes stiffly"
+                  + " and may not cure. Warm base and hardener before they go out."
+              : "Times off the sheet are shortened for it here. Mix small amounts, keep them in the"
+                  + " shade, and brush before noon.",
+          null);
+    }
+    double bucket = p.workshop.equipment().bucketG();
+    if (p.amounts != null && p.amounts.heaviestG() > bucket) {
+      add(
+          "weight.bucket",
+          NOTE,
+          "A coat takes " + Mass.format(p.amounts.heaviestG(), p.units) + " of rubber",
+          "Over "
+              + Mass.format(bucket, p.units)
+              + " one does not mix and carry it in a bucket: split it between two who brush.",
+          null);
+    }
   }
 
   private void heavy() {

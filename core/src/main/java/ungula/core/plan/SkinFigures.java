@@ -9,15 +9,18 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import ungula.core.geometry.Vec3;
+import ungula.core.jacket.Locators;
 import ungula.core.jacket.OutsideStudy;
 import ungula.core.jacket.Sections;
 import ungula.core.mould.MouldKind;
+import ungula.core.plan.Amounts.Stirred;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Volume;
 import ungula.core.release.Stretch;
 import ungula.core.rubber.Additive;
 import ungula.core.rubber.Mix;
+import ungula.core.rubber.Product;
 import ungula.core.skin.Bridge;
 import ungula.core.skin.Coat;
 import ungula.core.skin.CoatCurve;
@@ -33,9 +36,6 @@ final class SkinFigures {
 
   /** Rubber density counted on before a product is picked, g/cm³. */
   private static final double USUAL_DENSITY = 1.1;
-
-  /** A plug of clay this close to a recess, in walls, is the one in it. */
-  private static final double SAME = 3;
 
   /** Cloth is laid in pieces overlapping so far, mm. */
   private static final double OVERLAP_MM = 25;
@@ -57,11 +57,18 @@ final class SkinFigures {
   /** While only measures are known. */
   private static final double STEP_MM = 0.25;
 
+  /** Of what the distance field says a coat takes. */
+  private static final double FIELD_ERROR = 0.01;
+
   private final Planner p;
   private final Skin skin;
   private final Vec3 size;
   private final CoatCurve curve;
   private final double areaMm2;
+
+  /** Of the surface, what the shape that is known leaves out. */
+  private final double carvedMm2;
+
   private final double wall;
   private final List<Coat> coats;
 
@@ -71,10 +78,12 @@ final class SkinFigures {
     this.size = p.facts.sizeMm();
     SkinStudy study = p.facts.skin() == null ? null : p.facts.skin().study();
     this.curve = study == null ? CoatCurve.ofBlock(size, STEP_MM, Skin.MOST_MM) : study.curve();
+    boolean solid = p.choices.master().source() == Choices.Source.SOLID;
+    this.carvedMm2 = solid ? p.choices.master().solid().carvedMm2() : 0;
     this.areaMm2 =
         study == null
             ? size.x() * size.y() + 2 * (size.x() + size.y()) * size.z()
-            : study.areaMm2();
+            : study.areaMm2() + carvedMm2;
     this.wall = skin.wallMm(size);
     this.coats = skin.coats(size);
   }
@@ -112,33 +121,29 @@ final class SkinFigures {
             .given("longest side", mm(longest()), COMPUTED)
             .step("9 mm to the size of a hand, 12 mm to half a metre, 16 mm to life size.")
             .done());
-    p.figures.put(
-        "skin.area",
-        "surface to be brushed",
-        areaMm2,
-        m2(areaMm2),
-        Working.of("facets a brush gets to, without what stands on the plate").done());
+    p.figures.put("skin.area", "surface to be brushed", areaMm2, m2(areaMm2), surface());
     List<Bridge> bridges = outside == null ? List.of() : outside.bridges();
     double plugged = 0;
     List<Bridge> left = new ArrayList<>();
     for (Bridge b : bridges) {
-      if (skin.plugs().stream().anyMatch(at -> at.minus(b.at()).norm() < SAME * wall)) {
+      if (skin.plugs().stream().anyMatch(plug -> b.fills(plug.at(), plug.wallMm()))) {
         plugged += b.mm3();
       } else {
         left.add(b);
       }
     }
     double flange = flange(outside);
-    double coated = coats(plugged);
-    double onMaster = coated + flange;
-    p.figures.volume(
-        "rubber.box",
-        "rubber in the skin",
-        onMaster,
-        Working.of("all coats + flange")
+    double coated = coats();
+    double located = locators();
+    double onMaster = coated + flange + located;
+    Working.Builder all =
+        Working.of(located > 0 ? "all coats + flange + locators" : "all coats + flange")
             .given("coats", ml(coated), COMPUTED)
-            .given("flange", ml(flange), COMPUTED)
-            .done());
+            .given("flange", ml(flange), COMPUTED);
+    if (located > 0) {
+      all.given("locators", ml(located), COMPUTED);
+    }
+    p.figures.volume("rubber.box", "rubber in the skin", onMaster, all.done());
     double loss = skin.lossPct() / 100 * onMaster;
     p.figures.volume(
         "rubber.allowance",
@@ -161,15 +166,16 @@ final class SkinFigures {
           "skin.plugs",
           "clay in the recesses",
           plugged,
-          Working.of("what lies deeper below the skin's outside than the wall, there").done());
+          Working.of("what lies deeper below the skin's outside than the wall, there")
+              .step("The coats go over the clay as over the master.")
+              .done());
     }
-    List<Mix> mixes = mixes(onMaster);
+    mixes(onMaster);
     sag();
     cloth();
     TakenOff opening = opening();
     Double cut = opening == TakenOff.CUT && outside != null ? cut(outside) : null;
-    return new SkinPlan(
-        wall, coats, mixes, clock(), opening, cut, List.copyOf(left), sections(outside));
+    return new SkinPlan(wall, coats, clock(), opening, cut, List.copyOf(left), sections(outside));
   }
 
   private double longest() {
@@ -266,12 +272,10 @@ final class SkinFigures {
    *
    * @return all of them, mm³
    */
-  private double coats(double pluggedMm3) {
+  private double coats() {
     double all = 0;
-    double whole = curve.within(wall);
     for (Coat c : coats) {
-      double share = whole > 0 ? 1 - pluggedMm3 / whole : 1;
-      double v = share * curve.between(c.fromMm(), c.toMm());
+      double v = curve.between(c.fromMm(), c.toMm()) + carvedMm2 * c.mm();
       double flat = areaMm2 * c.mm();
       all += v;
       p.figures.volume(
@@ -282,7 +286,7 @@ final class SkinFigures {
               .given("from", mm(c.fromMm()), COMPUTED)
               .given("to", mm(c.toMm()), COMPUTED)
               .step("Surface × thickness would be " + ml(flat) + ".")
-              .plusMinus(p.facts.skin() == null ? "as round a block of its size" : "± 1 %")
+              .plusMinus(error())
               .done());
       p.figures.volume(
           key(c, "flat"),
@@ -305,6 +309,42 @@ final class SkinFigures {
     return "coat " + c.number() + ", " + c.kind().text();
   }
 
+  /** Of what the coats take: of the shape that is known, and of what it is known from. */
+  private String error() {
+    if (p.facts.skin() == null) {
+      return "as round a block of its size";
+    }
+    boolean solid = p.choices.master().source() == Choices.Source.SOLID;
+    double measured = solid ? p.choices.master().solid().surfaceErrorShare() : 0;
+    return "± " + Numbers.fixed(Math.ceil(100 * Math.hypot(FIELD_ERROR, measured)), 0) + " %";
+  }
+
+  private Working surface() {
+    Working.Builder w = Working.of("facets a brush gets to, without what stands on the plate");
+    if (carvedMm2 > 0) {
+      w.given("by which its carved face is larger than flat", m2(carvedMm2), CHOSEN);
+    }
+    return w.plusMinus(error()).done();
+  }
+
+  /** Rubber in what is set on the last coat, so that the skin finds its place in the jacket. */
+  private double locators() {
+    Locators locators = p.choices.jacket().locators();
+    double outsideMm2 = curve.areaMm2(wall);
+    int count = locators.count(outsideMm2);
+    double mm3 = count * locators.eachMm3();
+    if (count > 0) {
+      Working.Builder w =
+          Working.of("one to a hand's breadth and a half, three at the least")
+              .given("outside of the skin", m2(outsideMm2), COMPUTED);
+      if (mm3 > 0) {
+        w.given("rubber in each", ml(locators.eachMm3()), DEFAULT);
+      }
+      p.figures.put("jacket.locators", "locators", count, count + " locators", w.done());
+    }
+    return mm3;
+  }
+
   private static Additive thickener(Thickener t) {
     return t == Thickener.NONE
         ? Additive.NONE
@@ -312,9 +352,9 @@ final class SkinFigures {
   }
 
   /** What to weigh for each coat: the flange and what is lost are shared by all as they are. */
-  private List<Mix> mixes(double onMaster) {
+  private void mixes(double onMaster) {
     if (p.product == null) {
-      return List.of();
+      return;
     }
     double[] each = new double[coats.size()];
     double sum = 0;
@@ -326,19 +366,29 @@ final class SkinFigures {
     }
     p.amounts = new Amounts(p.choices, p.product, p.workshop, p.figures);
     p.amounts.workOutCoats(
-        onMaster, each, coats.stream().map(c -> thickener(c.thickener())).toList());
+        onMaster,
+        each,
+        coats.stream().map(c -> new Stirred(product(c), thickener(c.thickener()))).toList());
     List<Mix> mixes = p.amounts.coats();
     for (int i = 0; i < mixes.size(); i++) {
-      weighed(coats.get(i), mixes.get(i), each[i]);
+      if (mixes.get(i) != null) {
+        weighed(coats.get(i), mixes.get(i), each[i]);
+      }
     }
-    return mixes;
+  }
+
+  private Product product(Coat c) {
+    return c.kind() == Coat.Kind.BUILD ? p.build : p.product;
   }
 
   private void weighed(Coat c, Mix mix, double mm3) {
     Working.Builder w =
         Working.of("share of all that is mixed, as its rubber is of all coats; split by the ratio")
             .given("volume to mix", ml(mm3), COMPUTED)
-            .given("ratio", p.amounts.ratio().text(), SHEET);
+            .given("ratio", p.amounts.ratio(product(c)).text(), SHEET);
+    if (p.build != p.product) {
+      w.given("rubber", product(c).name(), CHOSEN);
+    }
     if (mix.additiveG() > 0) {
       w.given(
           c.thickener().text(),
@@ -467,27 +517,17 @@ final class SkinFigures {
     if (p.product == null) {
       return null;
     }
-    Double pot = Amounts.roomMin(p.product.potLifeMin(), p.product, p.workshop);
-    Double set = Amounts.roomMin(p.product.demouldMin(), p.product, p.workshop);
-    if (pot == null || set == null) {
+    SkinClock.Times times = times(p.product, "skin.window", "a next coat sticks");
+    SkinClock.Times build =
+        p.build == p.product
+            ? times
+            : times(p.build, "skin.buildWindow", "a next coat sticks to a build coat");
+    if (times == null || build == null) {
       return null;
     }
-    Double gelSheet = Amounts.roomMin(p.product.gelMin(), p.product, p.workshop);
-    Double openSheet = Amounts.roomMin(p.product.openMin(), p.product, p.workshop);
-    double gel = gelSheet != null ? gelSheet : USUAL_GEL * pot;
-    double open = openSheet != null ? openSheet : gel + USUAL_OPEN * (set - gel);
-    SkinClock clock = SkinClock.of(skin, brush, new SkinClock.Times(gel, open, set));
-    p.figures.put(
-        "skin.window",
-        "a next coat sticks",
-        open,
-        "after " + Amounts.minutes(gel) + ", until " + Amounts.minutes(open),
-        Working.of("from the gel time to the open limit, at the room's temperature")
-            .given("gels after", Amounts.minutes(gel), gelSheet != null ? SHEET : DEFAULT)
-            .given("sticky until", Amounts.minutes(open), openSheet != null ? SHEET : DEFAULT)
-            .step(gelSheet == null ? "Until the sheet says: 1.5 × pot life." : "")
-            .step(openSheet == null ? "Until the sheet says: a third of the way to set." : "")
-            .done());
+    SkinClock clock =
+        SkinClock.of(
+            skin, brush, coats.stream().map(c -> product(c) == p.build ? build : times).toList());
     p.figures.put(
         "skin.cured",
         "until the skin has cured",
@@ -495,8 +535,38 @@ final class SkinFigures {
         Amounts.minutes(clock.curedMin()),
         Working.of("last coat mixed + time until it has set")
             .given("days with work", clock.days() + "", COMPUTED)
-            .given("sets in", Amounts.minutes(set), SHEET)
+            .given("sets in", Amounts.minutes(last(times, build).setMin()), SHEET)
             .done());
     return clock;
+  }
+
+  private SkinClock.Times last(SkinClock.Times times, SkinClock.Times build) {
+    return coats.get(coats.size() - 1).kind() == Coat.Kind.BUILD ? build : times;
+  }
+
+  /** Null while the sheet does not say. */
+  private SkinClock.Times times(Product rubber, String key, String label) {
+    Double pot = Amounts.roomMin(rubber.potLifeMin(), rubber, p.workshop);
+    Double set = Amounts.roomMin(rubber.demouldMin(), rubber, p.workshop);
+    if (pot == null || set == null) {
+      return null;
+    }
+    Double gelSheet = Amounts.roomMin(rubber.gelMin(), rubber, p.workshop);
+    Double openSheet = Amounts.roomMin(rubber.openMin(), rubber, p.workshop);
+    double gel = gelSheet != null ? gelSheet : USUAL_GEL * pot;
+    double open = openSheet != null ? openSheet : gel + USUAL_OPEN * (set - gel);
+    p.figures.put(
+        key,
+        label,
+        open,
+        "after " + Amounts.minutes(gel) + ", until " + Amounts.minutes(open),
+        Working.of("from the gel time to the open limit, at the room's temperature")
+            .given("gels after", Amounts.minutes(gel), gelSheet != null ? SHEET : DEFAULT)
+            .given("sticky until", Amounts.minutes(open), openSheet != null ? SHEET : DEFAULT)
+            .given("room", Numbers.trimmed(p.workshop.roomC(), 0) + " °C", DEFAULT)
+            .step(gelSheet == null ? "Until the sheet says: 1.5 × pot life." : "")
+            .step(openSheet == null ? "Until the sheet says: a third of the way to set." : "")
+            .done());
+    return new SkinClock.Times(gel, open, set);
   }
 }

@@ -2,7 +2,6 @@ package ungula.core.plan;
 
 import java.util.List;
 import ungula.core.jacket.Sections;
-import ungula.core.rubber.Mix;
 import ungula.core.skin.Bridge;
 import ungula.core.skin.Coat;
 import ungula.core.skin.SkinClock;
@@ -13,7 +12,6 @@ import ungula.core.skin.TakenOff;
  *
  * @param wallMm of all coats
  * @param coats from the master outwards
- * @param mixes for each of them, with what is lost; empty while nothing can be weighed
  * @param clock when each goes on; null while the rubber's times are not known
  * @param off how it comes off
  * @param cutDegrees the way a skin is cut open, seen from above; null for one that is not
@@ -23,7 +21,6 @@ import ungula.core.skin.TakenOff;
 public record SkinPlan(
     double wallMm,
     List<Coat> coats,
-    List<Mix> mixes,
     SkinClock clock,
     TakenOff off,
     Double cutDegrees,

@@ -3,6 +3,7 @@ package ungula.core.plan;
 import java.util.ArrayList;
 import java.util.List;
 import ungula.core.hollow.HollowCore;
+import ungula.core.jacket.Locators;
 import ungula.core.mould.MouldKind;
 import ungula.core.parting.Bedding;
 import ungula.core.quantity.Length;
@@ -101,6 +102,9 @@ final class WorkOrder {
     if (p.choices.skin().smoothingMm() != null) {
       steps.add("Brush a last coat over it, smooth, so that the jacket seats.");
     }
+    if (p.figures.has("jacket.locators")) {
+      steps.add(located());
+    }
     if (skin.sections() != null) {
       steps.add(
           "When it has cured, build the jacket in "
@@ -115,6 +119,19 @@ final class WorkOrder {
         "Take the jacket off, then the skin: it "
             + skin.off().text()
             + ". Store the skin in its jacket, closed.");
+  }
+
+  private String located() {
+    int count = (int) p.figures.value("jacket.locators");
+    return p.choices.jacket().locators() == Locators.BUTTONS
+        ? "Set "
+            + count
+            + " buttons of stiff rubber on the last coat while it is tacky, a hand's breadth and a"
+            + " half apart."
+        : "Cut "
+            + count
+            + " shallow hollows into the last coat, a hand's breadth and a half apart: the jacket"
+            + " fills them, and the skin finds its place in it.";
   }
 
   private void core(HollowCore core) {

@@ -93,6 +93,22 @@ public record Workshop(
     }
   }
 
+  /** The same at another temperature. */
+  Workshop at(double degreesC) {
+    return new Workshop(
+        name,
+        currency,
+        units,
+        handMixG,
+        allowancePct,
+        cupLossPct,
+        cupLossMm3,
+        degreesC,
+        paper,
+        equipment,
+        boards);
+  }
+
   public enum Paper implements Choosable {
     A4,
     LETTER;

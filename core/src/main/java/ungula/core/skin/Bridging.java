@@ -1,6 +1,7 @@
 package ungula.core.skin;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.List;
 import ungula.core.field.DistanceField;
@@ -31,6 +32,9 @@ public final class Bridging {
   private static final double WORTH_MM3 = 300;
 
   private static final int MOST = 8;
+
+  /** What fills a recess goes on so many cells into the master. */
+  private static final int INTO_MASTER = 2;
 
   private final DistanceField field;
   private final Grid grid;
@@ -76,14 +80,15 @@ public final class Bridging {
    */
   public static List<Bridge> of(
       SkinField skin, TriangleMesh outside, double wallMm, Parallel parallel, Progress progress) {
-    DistanceField from =
-        DistanceField.of(
-            outside,
-            skin.field().grid(),
-            new Reach(DEEPEST * wallMm, skin.field().grid().h()),
-            parallel,
-            progress);
+    DistanceField from = from(skin, outside, wallMm, parallel, progress);
     return new Bridging(skin.field(), from, wallMm).find();
+  }
+
+  private static DistanceField from(
+      SkinField skin, TriangleMesh outside, double wallMm, Parallel parallel, Progress progress) {
+    Grid grid = skin.field().grid();
+    return DistanceField.of(
+        outside, grid, new Reach(DEEPEST * wallMm, grid.h()), parallel, progress);
   }
 
   /** How much of a cell is deeper below the outside than the wall, and not master. */
@@ -95,42 +100,109 @@ public final class Bridging {
   }
 
   private List<Bridge> find() {
-    boolean[] seen = new boolean[grid.count()];
-    int[] stack = new int[grid.count()];
     List<Bridge> all = new ArrayList<>();
-    int floor = first * grid.nx() * grid.ny();
-    for (int cell = floor; cell < seen.length; cell++) {
-      if (!seen[cell] && -outside.at(cell) > DEEP * wall && field.at(cell) > 0) {
-        Bridge b = grown(cell, seen, stack, floor);
-        if (b.mm3() > WORTH_MM3) {
-          all.add(b);
-        }
-      }
-    }
+    grow(
+        (cells, bridge) -> {
+          if (bridge.mm3() > WORTH_MM3) {
+            all.add(bridge);
+          }
+        });
     all.sort(Comparator.comparingDouble(Bridge::mm3).reversed());
     return List.copyOf(all.subList(0, Math.min(MOST, all.size())));
   }
 
+  /** What takes each recess in turn, with its cells. */
+  @FunctionalInterface
+  private interface Found {
+    void take(BitSet cells, Bridge bridge);
+  }
+
+  private void grow(Found found) {
+    BitSet seen = new BitSet(grid.count());
+    int[] stack = new int[grid.count()];
+    int floor = first * grid.nx() * grid.ny();
+    for (int cell = floor; cell < grid.count(); cell++) {
+      if (!seen.get(cell) && -outside.at(cell) > DEEP * wall && field.at(cell) > 0) {
+        BitSet cells = new BitSet();
+        Bridge bridge = grown(cell, seen, cells, stack, floor);
+        found.take(cells, bridge);
+      }
+    }
+  }
+
+  /**
+   * The distance to what fills recesses: to all that is deeper below the outside of a skin than its
+   * wall, in each recess near a place. It reaches into the master, so that no gap is left.
+   *
+   * @param at in the recesses
+   * @return null when there is no recess there
+   */
+  static DistanceField filled(
+      SkinField skin, double wallMm, List<Vec3> at, Parallel parallel, Progress progress) {
+    TriangleMesh outside = outside(skin, wallMm);
+    Bridging bridging =
+        new Bridging(
+            skin.field(), from(skin, outside, wallMm, parallel, progress.part(0, 0.5)), wallMm);
+    BitSet plug = new BitSet();
+    bridging.grow(
+        (cells, bridge) -> {
+          if (at.stream().anyMatch(p -> bridge.fills(p, wallMm))) {
+            plug.or(cells);
+          }
+        });
+    return plug.isEmpty() ? null : bridging.around(plug, parallel, progress.part(0.5, 1));
+  }
+
+  /** Distances to a body made of cells and, next to them, of the master. */
+  private DistanceField around(BitSet plug, Parallel parallel, Progress progress) {
+    double h = grid.h();
+    BitSet near = (BitSet) plug.clone();
+    for (int ring = 0; ring < INTO_MASTER; ring++) {
+      BitSet inner = (BitSet) near.clone();
+      for (int cell = inner.nextSetBit(0); cell >= 0; cell = inner.nextSetBit(cell + 1)) {
+        for (int step : steps()) {
+          int next = cell + step;
+          if (next >= 0 && next < grid.count()) {
+            near.set(next);
+          }
+        }
+      }
+    }
+    TriangleMesh body =
+        IsoSurface.of(
+            grid,
+            cell ->
+                near.get(cell)
+                    ? Math.max(outside.at(cell) + wall, -field.at(cell) - INTO_MASTER * h)
+                    : h);
+    return DistanceField.of(body, grid, new Reach(2 * h, Skin.MOST_MM + 2 * h), parallel, progress);
+  }
+
+  private int[] steps() {
+    int layer = grid.nx() * grid.ny();
+    return new int[] {1, -1, grid.nx(), -grid.nx(), layer, -layer};
+  }
+
   /** All that hangs together with a deep cell. */
-  private Bridge grown(int from, boolean[] seen, int[] stack, int floor) {
+  private Bridge grown(int from, BitSet seen, BitSet cells, int[] stack, int floor) {
     int top = 0;
     stack[top++] = from;
-    seen[from] = true;
+    seen.set(from);
     double sum = 0;
     double deepest = 0;
     Vec3 middle = Vec3.ZERO;
-    int layer = grid.nx() * grid.ny();
-    int[] steps = {1, -1, grid.nx(), -grid.nx(), layer, -layer};
+    int[] steps = steps();
     while (top > 0) {
       int cell = stack[--top];
+      cells.set(cell);
       double s = share(cell);
       sum += s;
       middle = middle.plus(grid.centre(cell).times(s));
       deepest = Math.max(deepest, -outside.at(cell));
       for (int step : steps) {
         int next = cell + step;
-        if (next >= floor && next < seen.length && !seen[next] && share(next) > 0) {
-          seen[next] = true;
+        if (next >= floor && next < grid.count() && !seen.get(next) && share(next) > 0) {
+          seen.set(next);
           stack[top++] = next;
         }
       }

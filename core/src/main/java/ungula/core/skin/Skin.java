@@ -1,7 +1,10 @@
 package ungula.core.skin;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import ungula.core.geometry.Vec3;
 
 /**
@@ -11,33 +14,46 @@ import ungula.core.geometry.Vec3;
  * @param detailMm of the detail coat, which is never thickened
  * @param buildMm a build coat is no thicker
  * @param thickener in the build coats
+ * @param buildProduct rubber of the build coats; null as of the others
  * @param smoothingMm of a last coat, not thickened, on which the jacket seats; null is none
  * @param clothAfter coat that cloth is bedded in; null is none
  * @param flangeMm how far the rubber goes on over the plate, and along where it opens
  * @param lossPct left in brush, pot and drips, of what is on the master
  * @param recoat how coats follow each other
- * @param nightAfter coat after which work stops until the next day; null is none
+ * @param gaps how the next coat follows certain coats, by their number, where that is otherwise
  * @param opening how it comes off; null as it asks
- * @param plugs places of recesses filled with clay before the first coat, on the master as it
- *     stands
+ * @param plugs recesses filled with clay before the first coat
  */
 public record Skin(
     Double wallMm,
     double detailMm,
     double buildMm,
     Thickener thickener,
+    String buildProduct,
     Double smoothingMm,
     Integer clothAfter,
     double flangeMm,
     double lossPct,
     Recoat recoat,
-    Integer nightAfter,
+    Map<Integer, Recoat> gaps,
     TakenOff opening,
-    List<Vec3> plugs) {
+    List<Plug> plugs) {
 
   public static final Skin USUAL =
       new Skin(
-          null, 1, 2.5, Thickener.NORMAL, 1.0, null, 30, 8, Recoat.TACKY, null, null, List.of());
+          null,
+          1,
+          2.5,
+          Thickener.NORMAL,
+          null,
+          1.0,
+          null,
+          30,
+          8,
+          Recoat.TACKY,
+          Map.of(),
+          null,
+          List.of());
 
   /** Thinner skins tear. */
   public static final double THIN_MM = 5;
@@ -52,8 +68,18 @@ public record Skin(
   private static final double NEAR_MM = 1e-9;
 
   public Skin {
+    gaps = Collections.unmodifiableMap(new TreeMap<>(gaps));
     plugs = List.copyOf(plugs);
   }
+
+  /**
+   * A recess filled with clay: all of it that lies deeper below the outside of a skin than its
+   * wall.
+   *
+   * @param at in the recess, on the master as it stands
+   * @param wallMm of the skin
+   */
+  public record Plug(Vec3 at, double wallMm) {}
 
   /**
    * The wall that suits a master: 9 mm for one of a hand's size, 12 mm for half a metre, 16 mm for
@@ -93,30 +119,51 @@ public record Skin(
     coats.add(new Coat(kind, number, from, from + mm, with, cloth));
   }
 
+  /** How the next coat follows a coat. */
+  public Recoat after(int coat) {
+    return gaps.getOrDefault(coat, recoat);
+  }
+
+  /**
+   * With a gap of its own after a coat.
+   *
+   * @param how null as all others
+   */
+  public Skin after(int coat, Recoat how) {
+    Map<Integer, Recoat> changed = new TreeMap<>(gaps);
+    if (how == null) {
+      changed.remove(coat);
+    } else {
+      changed.put(coat, how);
+    }
+    return with(changed, plugs);
+  }
+
   /** With one more recess plugged. */
-  public Skin plugged(Vec3 at) {
-    List<Vec3> all = new ArrayList<>(plugs);
-    all.add(at);
-    return with(all);
+  public Skin plugged(Plug plug) {
+    List<Plug> all = new ArrayList<>(plugs);
+    all.add(plug);
+    return with(gaps, all);
   }
 
   /** Without any plug. */
   public Skin open() {
-    return with(List.of());
+    return with(gaps, List.of());
   }
 
-  private Skin with(List<Vec3> plugged) {
+  private Skin with(Map<Integer, Recoat> between, List<Plug> plugged) {
     return new Skin(
         wallMm,
         detailMm,
         buildMm,
         thickener,
+        buildProduct,
         smoothingMm,
         clothAfter,
         flangeMm,
         lossPct,
         recoat,
-        nightAfter,
+        between,
         opening,
         plugged);
   }

@@ -41,7 +41,29 @@ public record SkinClock(List<Brushing> coats, double handsMin, double curedMin) 
       Recoat next,
       double opensMin,
       double closesMin,
-      String missed) {}
+      String missed) {
+
+    /**
+     * When the next may go on, such as "1:39 to 3:18" or "from day 2, 0:00"; empty after the last.
+     */
+    public String window() {
+      if (next == null) {
+        return "";
+      }
+      return next == Recoat.NEXT_DAY
+          ? "from " + at(opensMin)
+          : at(opensMin) + " to " + at(closesMin);
+    }
+  }
+
+  /** Minutes from the first coat as a clock reads: "1:30", after a night "day 2, 0:10". */
+  public static String at(double min) {
+    long all = Math.round(min);
+    long day = all / (24 * 60);
+    long left = all % (24 * 60);
+    String time = left / 60 + (left % 60 < 10 ? ":0" : ":") + left % 60;
+    return day == 0 ? time : "day " + (day + 1) + ", " + time;
+  }
 
   /**
    * What the rubber takes, in the room it is in.
@@ -59,21 +81,22 @@ public record SkinClock(List<Brushing> coats, double handsMin, double curedMin) 
 
   /**
    * @param brushMin for each coat
+   * @param rubber of each coat
    */
-  public static SkinClock of(Skin skin, double[] brushMin, Times times) {
+  public static SkinClock of(Skin skin, double[] brushMin, List<Times> rubber) {
     List<Brushing> all = new ArrayList<>();
     double start = 0;
     double day = 0;
     double hands = 0;
     for (int i = 0; i < brushMin.length; i++) {
+      Times times = rubber.get(i);
       double on = start + brushMin[i];
       hands += brushMin[i];
       if (i + 1 == brushMin.length) {
         all.add(new Brushing(i + 1, start, on, null, on, on, ""));
         return new SkinClock(List.copyOf(all), hands, start + times.setMin);
       }
-      boolean night = skin.nightAfter() != null && skin.nightAfter() == i + 1;
-      Recoat how = night ? Recoat.NEXT_DAY : skin.recoat();
+      Recoat how = skin.after(i + 1);
       double opens = how == Recoat.SET ? start + times.setMin : start + times.gelMin;
       double next = Math.max(on, opens);
       if (how != Recoat.NEXT_DAY && next + brushMin[i + 1] > day + WORKING_MIN) {
@@ -84,7 +107,9 @@ public record SkinClock(List<Brushing> coats, double handsMin, double curedMin) 
         closes = Math.max(opens, day + WORKING_MIN);
       }
       if (how == Recoat.NEXT_DAY) {
-        day += DAY_MIN;
+        do {
+          day += DAY_MIN;
+        } while (day < start + times.setMin);
         opens = day;
         closes = day + WORKING_MIN;
         next = day;

@@ -110,6 +110,30 @@ public final class SkinField {
     return reached;
   }
 
+  /**
+   * The room when recesses of the master are plugged: the plugs count as master.
+   *
+   * @throws java.util.concurrent.CancellationException when the progress says that nobody waits
+   */
+  public SkinField plugged(List<Skin.Plug> plugs, Parallel parallel, Progress progress) {
+    Grid grid = field.grid();
+    float[] mm = new float[grid.count()];
+    for (int i = 0; i < mm.length; i++) {
+      mm[i] = field.at(i);
+    }
+    List<Double> walls = plugs.stream().map(Skin.Plug::wallMm).distinct().toList();
+    for (int w = 0; w < walls.size(); w++) {
+      double wall = walls.get(w);
+      List<Vec3> at = plugs.stream().filter(p -> p.wallMm() == wall).map(Skin.Plug::at).toList();
+      Progress part = progress.part(w / (double) walls.size(), (w + 1.0) / walls.size());
+      DistanceField filled = Bridging.filled(this, wall, at, parallel, part);
+      for (int i = 0; filled != null && i < mm.length; i++) {
+        mm[i] = Math.min(mm[i], filled.at(i));
+      }
+    }
+    return new SkinField(DistanceField.kept(grid, mm));
+  }
+
   /** One that was kept. */
   public static SkinField kept(DistanceField field) {
     return new SkinField(field);
@@ -127,6 +151,16 @@ public final class SkinField {
   boolean brushed(Vec3 p, Vec3 out) {
     Vec3 off = p.plus(out.times(field.grid().h()));
     return off.z() > 0 && field.at(off) > 0;
+  }
+
+  /**
+   * The outside of all that lies no further from the surface, for drawing: it goes on a little
+   * below the plate, and is open there.
+   */
+  public TriangleMesh outside(double mm) {
+    TriangleMesh all = Bridging.outside(this, mm);
+    double below = -field.grid().h();
+    return all.only(t -> all.middle(t).z() > below);
   }
 
   /** Volume of coats of any thickness, above the plate. */

@@ -44,7 +44,8 @@ public class ApproachTest {
   private static List<Approach> of(Workshop workshop, TriangleMesh mesh, Edit... edits) {
     MeshReport report = MeshReport.of(mesh, Progress.NONE).report();
     Choices c = ChoiceWords.edit(Choices.fresh(Units.METRIC), List.of(edits), MARRAM);
-    return new ApproachSearch(mesh, report, c, MARRAM, workshop, Parallel.ALL).run(Progress.NONE);
+    return new ApproachSearch(mesh, report, c, MARRAM, null, workshop, Parallel.ALL)
+        .run(Progress.NONE);
   }
 
   private static Approach one(List<Approach> all, MouldKind kind) {
@@ -176,7 +177,7 @@ public class ApproachTest {
     Choices c = Choices.fresh(Units.METRIC);
     long start = System.nanoTime();
     List<Approach> all =
-        new ApproachSearch(mesh, report, c, MARRAM, Workshop.DEFAULT, Parallel.ALL)
+        new ApproachSearch(mesh, report, c, MARRAM, null, Workshop.DEFAULT, Parallel.ALL)
             .run(Progress.NONE);
     double seconds = (System.nanoTime() - start) / 1e9;
     assertTrue(all.size() >= 3);

@@ -190,7 +190,8 @@ public class CutListTest {
   /** 144 × 54 inside: two on each long wall, one on each short one. */
   @Test
   public void ribsStandBetweenTheEndsOfTheWalls() {
-    TriangleMesh block = new Solid(Solid.Shape.BOX, 120, 30, 40, 1, 1, 1, "", 0.5).mesh();
+    TriangleMesh block =
+        new Solid(Solid.Shape.BOX, 120, 30, 40, 1, 1, 1, "", null, null, 0.5).mesh();
     Extras ribs = new Extras(50.0, null, null, List.of(), null);
     CutPart rib = part(CutList.of(box(block, BoxShape.RECTANGLE), ribs, Units.METRIC), "Rib");
     assertEquals(rib.count(), 6);

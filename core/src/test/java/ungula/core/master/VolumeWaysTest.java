@@ -180,7 +180,7 @@ public class VolumeWaysTest {
   @Test(dataProvider = "impossible")
   public void measuresThatContradictEachOtherAreRefused(
       Solid.Shape kind, double diameter, double height, double tube, String profile) {
-    Solid solid = new Solid(kind, 1, 1, height, diameter, 1, tube, profile, 0.5);
+    Solid solid = new Solid(kind, 1, 1, height, diameter, 1, tube, profile, null, null, 0.5);
     expectThrows(UnreadableQuantity.class, solid::volumeMm3);
   }
 
@@ -198,6 +198,8 @@ public class VolumeWaysTest {
               d.topDiameterMm(),
               d.tubeDiameterMm(),
               d.profile(),
+              d.girths(),
+              d.carvedPct(),
               d.toleranceMm());
       Near.absolute(s.mesh().bounds().min().z(), 0, 1e-9);
       Near.relative(s.mesh().measure().volumeMm3(), s.volumeMm3(), 0.002);

@@ -31,7 +31,7 @@ public class MeshTest {
 
   private static TriangleMesh ball(double r) {
     Solid s = Solid.DEFAULT;
-    return new Solid(Shape.SPHERE, 1, 1, 1, 2 * r, 1, 1, s.profile(), 0).mesh();
+    return new Solid(Shape.SPHERE, 1, 1, 1, 2 * r, 1, 1, s.profile(), null, null, 0).mesh();
   }
 
   @Test

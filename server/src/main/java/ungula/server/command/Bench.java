@@ -166,6 +166,7 @@ public final class Bench {
                         facts.report(),
                         choices,
                         product,
+                        null,
                         Workshop.DEFAULT,
                         Parallel.ALL)
                     .run(Progress.NONE)));

@@ -21,6 +21,7 @@ import ungula.core.mould.SectionDrawing.Side;
 import ungula.core.parting.Parting;
 import ungula.core.plan.SkinPlan;
 import ungula.core.quantity.Length;
+import ungula.core.skin.SkinField;
 import ungula.core.working.Figure;
 
 /** Drawings of a job as it stands, for the page and for paper. */
@@ -50,10 +51,7 @@ public class Drawings {
     Figure jacket = job.plan().figures().get("jacket.thick");
     SectionDrawing drawing =
         SkinDrawing.of(
-            job.shape()
-                .flatMap(Jobs.ShapeAsked::ofSkin)
-                .flatMap(s -> skins.field(s.ofRoom()))
-                .orElse(null),
+            room(job).orElse(null),
             shapes.posed(job.choices()).map(p -> p.slicer(cut)).orElse(null),
             shapes.facts(job.choices()).sizeMm(),
             skin.coats(),
@@ -68,6 +66,27 @@ public class Drawings {
     return job.study()
         .map(s -> drawing.with(Role.CAST_AIR, s.castAt(cut, drawing.at())))
         .orElse(drawing);
+  }
+
+  /** The room that coats lie in; empty while it is not worked out, or there is no shape. */
+  private Optional<SkinField> room(Jobs.Job job) {
+    return job.shape().flatMap(Jobs.ShapeAsked::ofSkin).flatMap(s -> skins.field(s.ofRoom()));
+  }
+
+  /**
+   * The outside of a skin, above the plate; empty while it is not worked out.
+   *
+   * @param coats that are on
+   */
+  Optional<TriangleMesh> outside(Jobs.Job job, int coats) {
+    return job.plan()
+        .skin()
+        .flatMap(
+            skin ->
+                skin.coats().stream()
+                    .filter(c -> c.number() == coats)
+                    .findFirst()
+                    .flatMap(c -> room(job).map(field -> field.outside(c.toMm()))));
   }
 
   private SectionDrawing boxed(Jobs.Job job, BoxMould box, Cut cut, Double at) {

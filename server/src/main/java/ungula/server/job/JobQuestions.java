@@ -13,7 +13,6 @@ import ungula.core.hollow.HollowCore;
 import ungula.core.jacket.Jacket;
 import ungula.core.jacket.OutsideStudy;
 import ungula.core.mark.Marks;
-import ungula.core.master.PosedMaster;
 import ungula.core.master.Solid;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
@@ -64,7 +63,7 @@ public class JobQuestions {
   private record AskedOfCore(
       int version, Body body, Rotation turn, Plate plate, boolean open, double wallMm) {}
 
-  private record AskedOfSkin(int version, Body body, Rotation turn) {}
+  private record AskedOfSkin(int version, Body body, Rotation turn, List<Skin.Plug> plugs) {}
 
   private record AskedOfOutside(
       int version, int skinVersion, Body body, Rotation turn, double wallMm) {}
@@ -87,6 +86,7 @@ public class JobQuestions {
       Marks marks,
       Units units,
       Product product,
+      Product build,
       Workshop workshop) {}
 
   private Body body(Choices c) {
@@ -156,16 +156,39 @@ public class JobQuestions {
         });
   }
 
-  /** What a skin of any thickness takes; beside it the room round the master. */
+  /** What a skin of any thickness takes; beside it the room round the master, nothing plugged. */
   Question<SkinStudy> skin(Choices c) {
+    return skin(
+        c,
+        List.of(),
+        progress -> {
+          progress.at("Measuring the room round it", 0);
+          return SkinField.of(shapes.posed(c).orElseThrow().mesh(), Parallel.ALL, progress);
+        });
+  }
+
+  /** The same when its recesses are plugged. */
+  Question<SkinStudy> plugged(Choices c, Room unplugged) {
+    List<Skin.Plug> plugs = c.skin().plugs();
+    return skin(
+        c,
+        plugs,
+        progress -> {
+          SkinField field = unplugged.of(progress.part(0, 0.5));
+          progress.at("Plugging recesses", 0.5);
+          return field.plugged(plugs, Parallel.ALL, progress.part(0.5, 1));
+        });
+  }
+
+  private Question<SkinStudy> skin(Choices c, List<Skin.Plug> plugs, Room room) {
     return studies.question(
-        new AskedOfSkin(SkinField.VERSION, body(c), c.pose().turn()),
+        new AskedOfSkin(SkinField.VERSION, body(c), c.pose().turn(), plugs),
         SkinStudy.class,
         (known, keep, progress) -> {
-          progress.at("Measuring the room round it", 0);
-          PosedMaster posed = shapes.posed(c).orElseThrow();
-          SkinField field = SkinField.of(posed.mesh(), Parallel.ALL, progress);
-          keep.keep(SkinStudy.of(posed, field, Parallel.ALL), FieldBytes.of(field.field()));
+          SkinField field = room.of(progress);
+          keep.keep(
+              SkinStudy.of(shapes.posed(c).orElseThrow(), field, Parallel.ALL),
+              FieldBytes.of(field.field()));
         });
   }
 
@@ -227,7 +250,8 @@ public class JobQuestions {
   public record Approaches(List<Approach> all) {}
 
   /** Every kind of mould that could be made, as far as the choices leave it open. */
-  public Question<Approaches> approaches(Choices c, Product product, Workshop workshop) {
+  public Question<Approaches> approaches(
+      Choices c, Product product, Product build, Workshop workshop) {
     return studies.question(
         new AskedOfApproaches(
             ApproachSearch.VERSION,
@@ -245,6 +269,7 @@ public class JobQuestions {
             c.marks(),
             c.units(),
             product,
+            build,
             workshop),
         Approaches.class,
         (known, keep, progress) ->
@@ -255,6 +280,7 @@ public class JobQuestions {
                             shapes.facts(c).report(),
                             c,
                             product,
+                            build,
                             workshop,
                             Parallel.ALL)
                         .run(progress)),

@@ -7,6 +7,7 @@ import ungula.core.mould.Dipstick;
 import ungula.core.plan.Caution;
 import ungula.core.plan.Plan;
 import ungula.core.rubber.SecondPart;
+import ungula.core.sentence.Kind;
 import ungula.core.sentence.Word;
 import ungula.core.working.Figure;
 import ungula.server.product.Products;
@@ -87,33 +88,53 @@ public record JobResponse(
    * @param clock when each goes on; empty while the rubber's times are not known
    * @param off how it comes off, in words
    * @param cutDegrees the way it is cut open; null when it is not
+   * @param gaps how a coat can follow the one before
    * @param partings of the jacket, degrees from the right counter-clockwise, seen from above
+   * @param moved whether they were moved one by one or turned
    * @param stepDegrees they are moved by
    * @param needs of the jacket, keys of their figures
    */
   public record SkinView(
       List<CoatView> coats,
       List<BrushingView> clock,
+      List<Kind.Option> gaps,
       String off,
       Double cutDegrees,
       List<Double> partings,
+      boolean moved,
       double stepDegrees,
       List<String> needs) {}
 
   /**
    * @param key its figures begin so
+   * @param rubber it is of, when not all coats are of one
    * @param cloth whether cloth is bedded in it
+   * @param gap how the next follows, by name; empty after the last
    */
   public record CoatView(
-      String key, int number, String name, String thickness, String thickener, boolean cloth) {}
+      String key,
+      int number,
+      String name,
+      String thickness,
+      String thickener,
+      String rubber,
+      boolean cloth,
+      String gap) {}
 
   /**
    * One coat on the clock, minutes from the first.
    *
+   * @param window when the next may go on, in words; empty after the last
    * @param missed what to do once the next can no longer go on; empty after the last
    */
   public record BrushingView(
-      int number, double fromMin, double toMin, double opensMin, double closesMin, String missed) {}
+      int number,
+      double fromMin,
+      double toMin,
+      double opensMin,
+      double closesMin,
+      String window,
+      String missed) {}
 
   /**
    * @param degrees it runs towards, 0 to the right, 90 to the back

@@ -25,6 +25,9 @@ import ungula.core.quantity.Volume;
 import ungula.core.rubber.Mix;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.Ratio;
+import ungula.core.sentence.Kind;
+import ungula.core.skin.Coat;
+import ungula.core.skin.Recoat;
 import ungula.core.skin.SkinClock;
 import ungula.core.study.MeshReport;
 import ungula.server.job.JobResponse.BrushingView;
@@ -100,8 +103,9 @@ class JobViews {
         packs(job.product(), c.units()));
   }
 
-  private static SkinView skin(Jobs.Job job, SkinPlan skin) {
+  private SkinView skin(Jobs.Job job, SkinPlan skin) {
     Units units = job.choices().units();
+    Product build = jobs.build(job.choices());
     return new SkinView(
         skin.coats().stream()
             .map(
@@ -112,14 +116,22 @@ class JobViews {
                         c.kind().text(),
                         Length.format(c.mm(), units),
                         c.thickener().text(),
-                        c.cloth()))
+                        build == null || job.product() == null
+                            ? ""
+                            : c.kind() == Coat.Kind.BUILD ? build.name() : job.product().name(),
+                        c.cloth(),
+                        c.number() == skin.coats().size()
+                            ? ""
+                            : job.choices().skin().after(c.number()).name()))
             .toList(),
         skin.clock() == null
             ? List.of()
             : skin.clock().coats().stream().map(JobViews::brushing).toList(),
+        Arrays.stream(Recoat.values()).map(r -> new Kind.Option(r.name(), r.text())).toList(),
         skin.off().text(),
         skin.cutDegrees(),
         skin.sections() == null ? List.of() : skin.sections().partings(),
+        job.choices().jacket().divided(),
         JacketScan.STEP_DEGREES,
         job.plan().figures().keySet().stream().filter(k -> k.startsWith("jacket.need.")).toList());
   }
@@ -131,6 +143,7 @@ class JobViews {
         b.toMin(),
         b.opensMin(),
         b.closesMin(),
+        b.window(),
         b.next() == null ? "" : "Missed? Then " + b.missed() + ".");
   }
 

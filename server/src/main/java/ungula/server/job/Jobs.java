@@ -209,8 +209,14 @@ public class Jobs {
             .flatMap(SkinAsked::facts)
             .map(skin -> cored.with(skin))
             .orElse(cored);
-    Plan plan = Planner.plan(choices, known, product, workshop.current(), box);
+    Product build = build(choices);
+    Plan plan = Planner.plan(choices, known, product, build, workshop.current(), box);
     return new Job(row, choices, plan, product, shape);
+  }
+
+  /** Rubber of a skin's build coats; null as the other. */
+  public Product build(Choices choices) {
+    return products.find(choices.skin().buildProduct()).orElse(null);
   }
 
   private ShapeFacts shapeFacts(Choices choices, ShapeAsked asked) {
@@ -248,12 +254,12 @@ public class Jobs {
   }
 
   private SkinAsked skinAsked(Choices choices, MasterFacts facts) {
-    Question<SkinStudy> ofRoom = questions.skin(choices);
-    Question<OutsideStudy> ofOutside =
-        questions.outside(
-            choices,
-            choices.skin().wallMm(facts.sizeMm()),
-            progress -> skins.room(ofRoom, progress));
+    Question<SkinStudy> unplugged = questions.skin(choices);
+    JobQuestions.Room room = progress -> skins.room(unplugged, progress);
+    Question<SkinStudy> ofRoom =
+        choices.skin().plugs().isEmpty() ? unplugged : questions.plugged(choices, room);
+    double wall = choices.skin().wallMm(facts.sizeMm());
+    Question<OutsideStudy> ofOutside = questions.outside(choices, wall, room);
     return new SkinAsked(ofRoom, studies.known(ofRoom), ofOutside, studies.known(ofOutside));
   }
 

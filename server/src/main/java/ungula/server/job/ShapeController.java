@@ -2,8 +2,6 @@ package ungula.server.job;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
-import java.nio.ByteBuffer;
-import java.nio.ByteOrder;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -34,6 +32,7 @@ import ungula.core.plate.Laying;
 import ungula.core.quantity.Numbers;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.server.job.MadeFiles.Made;
+import ungula.server.model.MeshBytes;
 import ungula.server.model.Models;
 import ungula.server.task.Tasks;
 import ungula.server.task.Tasks.Lane;
@@ -230,32 +229,23 @@ class ShapeController {
         .body(content::write);
   }
 
-  /**
-   * The master set down at z = 0 for drawing, little-endian: vertex count, triangle count, open
-   * edge count as int32; x, y, z per vertex as float32 mm; three corners per triangle, then two per
-   * open edge, as uint32.
-   */
+  /** The master set down at z = 0, its open edges with it, as {@link MeshBytes#drawn}. */
   @GetMapping(value = "/mesh", produces = MediaType.APPLICATION_OCTET_STREAM_VALUE)
   ResponseEntity<byte[]> mesh(@PathVariable String id) {
     TriangleMesh mesh = posed(id).mesh();
-    List<int[]> gaps = Topology.of(mesh).boundaryLoops();
-    int gapEdges = gaps.stream().mapToInt(l -> l.length).sum();
-    ByteBuffer b =
-        ByteBuffer.allocate(12 + 4 * mesh.xyz().length + 4 * mesh.corners().length + 8 * gapEdges)
-            .order(ByteOrder.LITTLE_ENDIAN);
-    b.putInt(mesh.vertexCount()).putInt(mesh.triangleCount()).putInt(gapEdges);
-    for (double v : mesh.xyz()) {
-      b.putFloat((float) v);
-    }
-    for (int c : mesh.corners()) {
-      b.putInt(c);
-    }
-    for (int[] loop : gaps) {
-      for (int i = 0; i < loop.length; i++) {
-        b.putInt(loop[i]).putInt(loop[(i + 1) % loop.length]);
-      }
-    }
-    return ResponseEntity.ok().body(b.array());
+    return ResponseEntity.ok(MeshBytes.drawn(mesh, Topology.of(mesh).boundaryLoops()));
+  }
+
+  /** The outside of a skin once so many coats are on, above the plate, as the master's mesh. */
+  @GetMapping(
+      value = "/skin/coats/{number}/mesh",
+      produces = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+  ResponseEntity<byte[]> coat(@PathVariable String id, @PathVariable int number) {
+    return ResponseEntity.ok(
+        drawings
+            .outside(jobs.find(id), number)
+            .map(mesh -> MeshBytes.drawn(mesh, List.of()))
+            .orElseThrow(() -> Problem.gone("This coat")));
   }
 
   /**

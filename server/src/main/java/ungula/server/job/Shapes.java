@@ -22,6 +22,7 @@ import ungula.core.plan.MasterFacts;
 import ungula.core.plate.OnPlate;
 import ungula.core.plate.Plate;
 import ungula.core.quantity.Length;
+import ungula.core.quantity.Numbers;
 import ungula.core.study.MeshReport;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
@@ -207,6 +208,8 @@ public class Shapes {
       case "diameterMm" -> "Ø " + Length.format(s.diameterMm(), choices.units());
       case "topDiameterMm" -> "top Ø " + Length.format(s.topDiameterMm(), choices.units());
       case "tubeDiameterMm" -> "ring " + Length.format(s.tubeDiameterMm(), choices.units());
+      case "carvedPct" -> "its face " + Numbers.trimmed(s.carvedPct(), 0) + " % larger than flat";
+      case "girths" -> "girths " + s.girths();
       default -> s.profile();
     };
   }

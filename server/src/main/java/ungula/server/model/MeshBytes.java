@@ -6,9 +6,14 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.util.List;
 import ungula.core.mesh.TriangleMesh;
 
-/** Meshes as they are kept: vertex count, triangle count, coordinates, corners; big-endian. */
+/**
+ * Meshes as they are kept, vertex count, triangle count, coordinates, corners, big-endian; and as
+ * the page draws them.
+ */
 public final class MeshBytes {
 
   private MeshBytes() {}
@@ -34,6 +39,32 @@ public final class MeshBytes {
       throw new UncheckedIOException(e);
     }
     return out.toByteArray();
+  }
+
+  /**
+   * For drawing, little-endian: vertex count, triangle count, open edge count as int32; x, y, z per
+   * vertex as float32 mm; three corners per triangle, then two per open edge, as uint32.
+   *
+   * @param loops of open edges to draw
+   */
+  public static byte[] drawn(TriangleMesh mesh, List<int[]> loops) {
+    int edges = loops.stream().mapToInt(l -> l.length).sum();
+    ByteBuffer b =
+        ByteBuffer.allocate(12 + 4 * mesh.xyz().length + 4 * mesh.corners().length + 8 * edges)
+            .order(ByteOrder.LITTLE_ENDIAN);
+    b.putInt(mesh.vertexCount()).putInt(mesh.triangleCount()).putInt(edges);
+    for (double v : mesh.xyz()) {
+      b.putFloat((float) v);
+    }
+    for (int c : mesh.corners()) {
+      b.putInt(c);
+    }
+    for (int[] loop : loops) {
+      for (int i = 0; i < loop.length; i++) {
+        b.putInt(loop[i]).putInt(loop[(i + 1) % loop.length]);
+      }
+    }
+    return b.array();
   }
 
   public static TriangleMesh mesh(ByteBuffer all) {

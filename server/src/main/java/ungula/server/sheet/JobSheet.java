@@ -231,7 +231,7 @@ final class JobSheet {
     for (SkinClock.Brushing b : clock.coats()) {
       float y = pen.y() - 10;
       pen.text(
-          b.number() + "   " + clock(b.fromMin()) + " to " + clock(b.toMin()),
+          b.number() + "   " + SkinClock.at(b.fromMin()) + " to " + SkinClock.at(b.toMin()),
           pen.left(),
           y,
           9,
@@ -251,17 +251,6 @@ final class JobSheet {
       float b = Math.max(a + 1, x0 + wide * (float) to);
       pen.polygon(List.of(new float[] {a, y - 1, b, y - 1, b, y + 8, a, y + 8}), fill, null);
     }
-  }
-
-  /** "1:30" from the first coat, "day 2, 0:10" after a night. */
-  private static String clock(double min) {
-    int day = (int) (min / (24 * 60));
-    int left = (int) Math.round(min - day * 24 * 60);
-    return (day == 0 ? "" : "day " + (day + 1) + ", ")
-        + left / 60
-        + ":"
-        + (left % 60 < 10 ? "0" : "")
-        + left % 60;
   }
 
   private void jacket() throws IOException {
@@ -328,6 +317,7 @@ final class JobSheet {
       case SHADOW, AIR, CAST_AIR -> pen.polygon(rings, null, SheetPen.QUIET);
       case JACKET -> pen.polygon(rings, WALL, SheetPen.INK);
       case DETAIL_COAT, BUILD_COAT, SMOOTHING_COAT -> pen.polygon(rings, RUBBER, SheetPen.INK);
+      case PLUG -> pen.polygon(rings, SheetPen.CLAY, SheetPen.INK);
       case KEY, SPRUE, CORE, CLOTH -> pen.polygon(rings, null, SheetPen.INK);
       case POUR_LINE, GAP -> lines(rings, 1, SheetPen.CLAY);
       case PARTING, CUT_LINE -> lines(rings, 1.6f, SheetPen.INK);
