@@ -100,12 +100,12 @@ public final class ApproachSearch {
   /** What a millilitre of air in a cast counts for, in millimetres of seam to dress. */
   private static final double SEAM_MM_PER_ML = 50;
 
-  private final TriangleMesh mesh;
-  private final MeshReport report;
-  private final Choices choices;
   private static final String DAYS =
       "Begun in the morning, with nine hours of work to a day; days off come on top.";
 
+  private final TriangleMesh mesh;
+  private final MeshReport report;
+  private final Choices choices;
   private final Product product;
   private final Product build;
   private final Workshop workshop;

@@ -17,7 +17,7 @@ import ungula.core.work.Progress;
 public record OutsideStudy(List<Bridge> bridges, JacketScan scan) {
 
   /** Changes when the same skin comes out otherwise: old ones are made again. */
-  public static final int VERSION = 1;
+  public static final int VERSION = 2;
 
   /**
    * @throws java.util.concurrent.CancellationException when the progress says that nobody waits

@@ -10,6 +10,7 @@ import java.util.Random;
 import org.testng.annotations.Test;
 import ungula.core.Near;
 import ungula.core.geometry.Vec3;
+import ungula.core.jacket.Locators;
 import ungula.core.mesh.FillCurve;
 import ungula.core.mould.Bowing;
 import ungula.core.mould.BoxShape;
@@ -23,6 +24,9 @@ import ungula.core.quantity.Units;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
+import ungula.core.skin.Recoat;
+import ungula.core.skin.TakenOff;
+import ungula.core.skin.Thickener;
 import ungula.core.sprue.Spout;
 
 /** What holds for the cautions of any plan, tried on many. */
@@ -32,8 +36,15 @@ public class CautionTest {
 
   private record Case(Choices choices, MasterFacts facts, Product product) {
 
+    /** Build coats of a skin are of the softest rubber when they are not of the same. */
     Plan plan() {
-      return Planner.plan(choices, facts, product, Workshop.DEFAULT);
+      return Planner.plan(
+          choices,
+          facts,
+          product,
+          choices.skin().buildProduct() == null ? null : PRODUCTS.get(PRODUCTS.size() - 1),
+          Workshop.DEFAULT,
+          Planner.box(choices, facts));
     }
   }
 
@@ -72,6 +83,20 @@ public class CautionTest {
     edits.add(Edit.of("channels.sprueMm", r.nextBoolean() ? "" : 1 + r.nextInt(20) + " mm"));
     edits.add(Edit.of("channels.resin.viscosityPas", String.valueOf(0.1 + r.nextInt(5))));
     edits.add(Edit.of("rubber.product", "any"));
+    edits.add(Edit.of("skin.wallMm", r.nextBoolean() ? "" : 2 + r.nextInt(24) + " mm"));
+    edits.add(Edit.of("skin.detailMm", 0.5 + r.nextInt(3) + " mm"));
+    edits.add(Edit.of("skin.buildMm", 1 + r.nextInt(8) + " mm"));
+    edits.add(Edit.of("skin.thickener", any(Thickener.values(), r)));
+    edits.add(Edit.of("skin.buildProduct", r.nextBoolean() ? "" : "other"));
+    edits.add(Edit.of("skin.smoothingMm", r.nextBoolean() ? "" : "1 mm"));
+    edits.add(Edit.of("skin.clothAfter", r.nextBoolean() ? "" : "2"));
+    edits.add(Edit.of("skin.recoat", any(Recoat.values(), r)));
+    edits.add(Edit.of("skin.gap", "1 " + any(Recoat.values(), r)));
+    edits.add(Edit.of("skin.opening", any(TakenOff.values(), r)));
+    edits.add(Edit.of("jacket.locators", any(Locators.values(), r)));
+    edits.add(Edit.of("site.place", any(Site.Place.values(), r)));
+    edits.add(Edit.of("site.wind", any(Site.Wind.values(), r)));
+    edits.add(Edit.of("site.degreesC", r.nextBoolean() ? "" : 5 + r.nextInt(35) + " °C"));
     if (r.nextInt(3) == 0) {
       edits.add(Edit.of("mould.insideLengthMm", Math.max(1, l + r.nextInt(80) - 30) + " mm"));
     }
