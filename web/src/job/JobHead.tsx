@@ -96,10 +96,18 @@ export function JobHead({ job, desk, make }: Props) {
             <Dropdown.Item as="button" onClick={() => make('mended')} disabled={!job.hasShape}>
               Mended copy, closed, STL
             </Dropdown.Item>
-            <Dropdown.Item as="button" onClick={() => make('stl')} disabled={!job.hasShape}>
+            <Dropdown.Item
+              as="button"
+              onClick={() => make('stl')}
+              disabled={!job.dipstick || !job.hasShape}
+            >
               Pieces of the mould, STL
             </Dropdown.Item>
-            <Dropdown.Item as="button" onClick={() => make('threeMf')} disabled={!job.hasShape}>
+            <Dropdown.Item
+              as="button"
+              onClick={() => make('threeMf')}
+              disabled={!job.dipstick || !job.hasShape}
+            >
               Pieces of the mould, 3MF
             </Dropdown.Item>
             <Dropdown.Item href={`/api/jobs/${job.id}/formers.zip`} disabled={!job.dipstick}>

@@ -41,6 +41,16 @@ test('offcuts say how many find room, once that is known', () => {
   expect(reads()).toContain('it gets open; 120 mL find room, clear of the master.');
 });
 
+test('a skin is brushed: no batches, no offcuts, what each coat takes stands with the mould', () => {
+  const amounts = { ...MIX, 'rubber.box': '3.18 L', 'rubber.allowance': '254 mL' };
+  const box = { sided: false, ofPipe: false, onPlate: false, poured: false };
+  const { reads } = show(job(amounts, PICKED, { box }));
+  expect(reads()).toContain('Over the 3.18 L on the master 254 mL stay in brush, pot and drips.');
+  expect(reads()).not.toContain('offcuts');
+  expect(reads()).not.toContain('Mixed in');
+  expect(screen.getByRole('link', { name: 'Mould stage' })).toBeTruthy();
+});
+
 test('one mould is one, several come one after the other', () => {
   const one = show(job(MIX, PICKED));
   expect(one.reads()).toContain('Of this master open is made.');

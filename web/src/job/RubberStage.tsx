@@ -8,11 +8,12 @@ export function RubberStage({ job }: { job: Job }) {
   const picked = !job.words['rubber.product']?.unset;
   const first = job.words['rubber.first']?.value === 'HARDENER' ? 'hardener' : 'base';
   const other = first === 'base' ? 'hardener' : 'base';
+  const { poured } = job.box;
   return (
     <>
       <h1>Rubber</h1>
       <p className="sentence">
-        Poured with{' '}
+        {poured ? 'Poured' : 'Brushed on'} with{' '}
         <Word
           k="rubber.product"
           options={job.rubbers.map((r) => ({ value: r.id, text: r.name, note: r.summary }))}
@@ -33,41 +34,58 @@ export function RubberStage({ job }: { job: Job }) {
       )}
       {picked && (
         <>
-          <p className="sentence">
-            Mixed in <Word k="rubber.batches" /> with an allowance{' '}
-            <Word k="rubber.allowancePct" after="," />{' '}
-            <FigureText figure={job.figures['rubber.allowance']} />, over the{' '}
-            <FigureText figure={job.figures['rubber.box']} /> in the box. The{' '}
-            <Word k="rubber.first" /> goes into the cup first.
-          </p>
+          {poured ? (
+            <p className="sentence">
+              Mixed in <Word k="rubber.batches" /> with an allowance{' '}
+              <Word k="rubber.allowancePct" after="," />{' '}
+              <FigureText figure={job.figures['rubber.allowance']} />, over the{' '}
+              <FigureText figure={job.figures['rubber.box']} /> in the box. The{' '}
+              <Word k="rubber.first" /> goes into the cup first.
+            </p>
+          ) : (
+            <p className="sentence">
+              Over the <FigureText figure={job.figures['rubber.box']} /> on the master{' '}
+              <FigureText figure={job.figures['rubber.allowance']} /> stay in brush, pot and drips.
+              The <Word k="rubber.first" /> goes into the cup first. What each coat takes stands on
+              the <Link to={`/jobs/${job.id}/mould`}>Mould stage</Link>.
+            </p>
+          )}
           {base && <Weigh job={job} first={first} other={other} />}
-          <p className="sentence">
-            Stirred in besides: <Word k="rubber.additive.dosePct" />
-            {job.words['rubber.additive.dosePct']?.unset ? (
-              '.'
-            ) : (
-              <>
-                {' '}
-                of <Word k="rubber.additive.name" after="," />{' '}
-                <Word k="rubber.additive.of" after="," /> its density{' '}
-                <Word k="rubber.additive.density" after="." />
-              </>
-            )}
-          </p>
-          <p className="sentence">
-            Of cured offcuts of the same rubber it gets <Word k="rubber.offcutsMm3" />
-            {job.figures['offcuts.most'] && (
-              <>
-                ; <FigureText figure={job.figures['offcuts.most']} /> find room, clear of the master
-              </>
-            )}
-            .
-          </p>
+          {poured && <Besides job={job} />}
           {base && <Poured job={job} first={first} other={other} />}
           {base && <Alike job={job} />}
           <Buying job={job} />
         </>
       )}
+    </>
+  );
+}
+
+/** What goes into a poured mould besides base and hardener. */
+function Besides({ job }: { job: Job }) {
+  return (
+    <>
+      <p className="sentence">
+        Stirred in besides: <Word k="rubber.additive.dosePct" />
+        {job.words['rubber.additive.dosePct']?.unset ? (
+          '.'
+        ) : (
+          <>
+            {' '}
+            of <Word k="rubber.additive.name" after="," /> <Word k="rubber.additive.of" after="," />{' '}
+            its density <Word k="rubber.additive.density" after="." />
+          </>
+        )}
+      </p>
+      <p className="sentence">
+        Of cured offcuts of the same rubber it gets <Word k="rubber.offcutsMm3" />
+        {job.figures['offcuts.most'] && (
+          <>
+            ; <FigureText figure={job.figures['offcuts.most']} /> find room, clear of the master
+          </>
+        )}
+        .
+      </p>
     </>
   );
 }
@@ -107,7 +125,7 @@ function Weigh({ job, first, other }: { job: Job; first: string; other: string }
 function Poured({ job, first, other }: { job: Job; first: string; other: string }) {
   return (
     <div className="part">
-      <h2>As really poured</h2>
+      <h2>As really {job.box.poured ? 'poured' : 'weighed'}</h2>
       <p className="sentence">
         <Word k="rubber.firstG" /> of {first}, <Word k="rubber.secondG" /> of {other}.
       </p>
@@ -168,9 +186,11 @@ function Buying({ job }: { job: Job }) {
       )}
       {job.figures['rubber.potLife'] && (
         <p>
-          In your room it can be poured for <FigureText figure={job.figures['rubber.potLife']} />{' '}
-          and opened after <FigureText figure={job.figures['rubber.demould']} />. Where the sheet
-          says otherwise, the sheet counts.
+          In your room it can be {job.box.poured ? 'poured' : 'brushed'} for{' '}
+          <FigureText figure={job.figures['rubber.potLife']} /> and{' '}
+          {job.box.poured ? 'opened' : 'handled'} after{' '}
+          <FigureText figure={job.figures['rubber.demould']} />. Where the sheet says otherwise, the
+          sheet counts.
         </p>
       )}
     </div>

@@ -7,7 +7,7 @@ import { Knife } from './Knife';
 afterEach(cleanup);
 
 /** Drawn so that a millimetre is a pixel, the middle at (100, 100). */
-function drawn(degrees: number) {
+function drawn(degrees: number, round = false) {
   const dropped: number[] = [];
   holdPointers();
   render(
@@ -19,11 +19,25 @@ function drawn(degrees: number) {
         drawing={{ left: -50, right: 50, bottom: -40, top: 40 } as Drawing}
         scale={{ x: (mm) => 100 + mm, y: (mm) => 100 - mm }}
         cutting={{ drop: (at) => dropped.push(at) }}
+        round={round}
       />
     </svg>,
   );
   return { dropped, knife: screen.getByRole('slider', { name: 'Way of the cut' }) };
 }
+
+test('round a skin its handle keeps the same distance all round', () => {
+  const at = (degrees: number) => {
+    drawn(degrees, true);
+    const handle = document.querySelector('path.knife')?.getAttribute('transform') ?? '';
+    cleanup();
+    const [x = 0, y = 0] = (/translate\(([-\d.]+) ([-\d.]+)\)/.exec(handle) ?? [])
+      .slice(1)
+      .map(Number);
+    return Math.hypot(x - 100, y - 100);
+  };
+  expect(at(45)).toBeCloseTo(at(0), 6);
+});
 
 test('it is dragged round the block in steps', () => {
   const { dropped, knife } = drawn(0);

@@ -298,7 +298,9 @@ public final class HarbourShapes {
               shells = Math.min(shells, Math.max(across - b[2] - 3, -crater));
             }
           }
-          return Math.max(softest(softest(trunk, cap, 6), shells, 3), -z);
+          // where a ring was bolted on
+          double hole = Math.max(Math.hypot(y, z - 330) - 9, 28 - x);
+          return Math.max(Math.max(softest(softest(trunk, cap, 6), shells, 3), -hole), -z);
         };
     Box3 room = new Box3(new Vec3(-86, -86, -5), new Vec3(86, 86, 512));
     return standing(IsoSurface.of(post, room, 190), Rotation.NONE);

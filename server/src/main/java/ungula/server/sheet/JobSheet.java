@@ -41,6 +41,7 @@ final class JobSheet {
    * @param views of the box, the most telling first; empty while there is none
    * @param cuts what to cut for it; null while there is none
    * @param skin of a skin mould; null for any other
+   * @param build rubber of its build coats; empty where all coats are of one
    * @param picture null without a model
    * @param product name of the rubber; empty while none is picked
    * @param ratio in plain words; empty while there is none
@@ -55,6 +56,7 @@ final class JobSheet {
       List<View> views,
       CutList cuts,
       SkinPlan skin,
+      String build,
       BufferedImage picture,
       String product,
       String ratio,
@@ -198,6 +200,21 @@ final class JobSheet {
           },
           false);
     }
+    if (!c.build.isEmpty()) {
+      pen.down(4);
+      pen.line("Build coats of " + c.build + ", the others of " + c.product + ".", 9, false, SheetPen.INK);
+    }
+    if (c.figures.containsKey("site.trips")) {
+      pen.line(
+          c.choices.site().place().text()
+              + ": "
+              + c.figures.get("site.trips").text()
+              + ", the heaviest bucket "
+              + c.figures.get("site.bucket").text(),
+          9,
+          false,
+          SheetPen.INK);
+    }
     pen.down(8);
     if (skin.clock() != null) {
       strip(skin.clock());
@@ -226,12 +243,17 @@ final class JobSheet {
     pen.line("When the coats go on", 11, true, SheetPen.INK);
     double end =
         clock.coats().stream().mapToDouble(b -> Math.max(b.toMin(), b.closesMin())).max().orElse(1);
-    float x0 = pen.left() + 150;
-    float wide = pen.width() - 160;
+    float x0 = pen.left() + 215;
+    float wide = pen.width() - 225;
     for (SkinClock.Brushing b : clock.coats()) {
       float y = pen.y() - 10;
       pen.text(
-          b.number() + "   " + SkinClock.at(b.fromMin()) + " to " + SkinClock.at(b.toMin()),
+          b.number()
+              + "   "
+              + SkinClock.at(b.fromMin())
+              + " to "
+              + SkinClock.at(b.toMin())
+              + (b.next() == null ? "" : "; the next " + b.window()),
           pen.left(),
           y,
           9,
@@ -240,6 +262,13 @@ final class JobSheet {
       bar(x0, wide, b.opensMin() / end, b.closesMin() / end, y, RUBBER);
       bar(x0, wide, b.fromMin() / end, b.toMin() / end, y, SheetPen.INK);
       pen.down(14);
+    }
+    pen.down(4);
+    for (String missed :
+        clock.coats().stream().map(SkinClock.Brushing::missed).distinct().toList()) {
+      if (!missed.isEmpty()) {
+        pen.line("Missed: " + missed + ".", 9, false, SheetPen.QUIET);
+      }
     }
     pen.down(10);
   }

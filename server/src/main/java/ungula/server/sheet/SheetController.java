@@ -4,6 +4,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -14,6 +15,7 @@ import org.springframework.web.bind.annotation.RestController;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.plan.Choices;
 import ungula.core.plan.Workshop;
+import ungula.core.rubber.Product;
 import ungula.core.rubber.Ratio;
 import ungula.core.working.Figure;
 import ungula.server.job.Drawings;
@@ -60,6 +62,7 @@ class SheetController {
             drawn ? views(job) : List.of(),
             job.plan().cuts().orElse(null),
             job.plan().skin().orElse(null),
+            Optional.ofNullable(jobs.build(job.choices())).map(Product::name).orElse(""),
             drawings.picture(job, 528, 396).orElse(null),
             job.product() == null ? "" : job.product().name(),
             ratio == null ? "" : Ratio.sentence(job.product().hardenerPerBase(ratio)),
