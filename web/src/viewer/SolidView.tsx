@@ -64,6 +64,7 @@ export default function SolidView(props: Props) {
   const latestStroke = useRef<(places: SurfacePoint[]) => void>(() => undefined);
   const [loaded, setLoaded] = useState('');
   const [tinted, setTinted] = useState('');
+  const [drawnCoats, setDrawnCoats] = useState(0);
   const [coatsOn, setCoatsOn] = useState<number | null>(null);
   const dipstick = job.dipstick;
   const coats = withBox && !show && !pick && job.skin ? job.skin.coats : [];
@@ -160,6 +161,7 @@ export default function SolidView(props: Props) {
         );
         if (loaded && meshes.every((m) => m.ok)) {
           scene.current?.setCoats(meshes);
+          setDrawnCoats(meshes.length);
         }
       } catch {
         // the page went on to something else
@@ -234,6 +236,7 @@ export default function SolidView(props: Props) {
       ref={host}
       data-loaded={loaded}
       data-shows={tinted}
+      data-coats={drawnCoats}
       data-pockets={study && !stale ? study.poured.length + study.cast.length : ''}
       aria-label="The master in its mould, solid. Arrows turn it, Enter picks what is in the middle."
       role="group"

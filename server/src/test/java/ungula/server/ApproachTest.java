@@ -23,7 +23,7 @@ public class ApproachTest extends OnServer {
   private JsonNode approaches() throws Exception {
     JsonNode s = server.post("/api/jobs/" + id + "/approaches", "").body();
     while (s.get("work").get("state").asString().equals("WORKING")) {
-      Thread.onSpinWait();
+      Running.lookLater();
       s = server.get("/api/jobs/" + id + "/approaches").body();
     }
     return s;
@@ -121,7 +121,7 @@ public class ApproachTest extends OnServer {
     assertEquals(s.get("says").asString(), "");
     s = server.post("/api/jobs/" + id + "/partition", "").body();
     while (s.get("work").get("state").asString().equals("WORKING")) {
-      Thread.onSpinWait();
+      Running.lookLater();
       s = server.get("/api/jobs/" + id + "/partition").body();
     }
     assertTrue(s.get("says").asString().contains("Two pieces"), s.toString());

@@ -5,8 +5,6 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.io.ByteArrayInputStream;
-import java.time.Duration;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.zip.ZipEntry;
@@ -24,22 +22,8 @@ public class CoreTest extends OnServer {
     return id;
   }
 
-  private void studied(String id) throws Exception {
-    Instant late = Instant.now().plus(Duration.ofSeconds(120));
-    JsonNode s = server.post("/api/jobs/" + id + "/study", "").body();
-    while (!s.get("work").get("state").asString().equals("READY")) {
-      assertTrue(Instant.now().isBefore(late), s.toString());
-      Thread.onSpinWait();
-      s = server.get("/api/jobs/" + id + "/study").body();
-    }
-  }
-
   private static boolean has(JsonNode job, String figure) {
     return job.get("figures").has(figure);
-  }
-
-  private static double value(JsonNode job, String figure) {
-    return job.get("figures").get(figure).get("value").asDouble();
   }
 
   @Test
@@ -49,18 +33,19 @@ public class CoreTest extends OnServer {
     JsonNode before = server.job(id);
     assertFalse(has(before, "core.volume") || has(before, "cast.volume"), "known already");
     assertEquals(server.post("/api/jobs/" + id + "/pieces", "").status(), 409);
-    studied(id);
+    server.studied(id);
     JsonNode after = server.job(id);
     double core = 34 * 54 * 77;
-    assertEquals(value(after, "core.volume"), core, 0.01 * core);
-    assertEquals(value(after, "cast.volume"), 192_000 - value(after, "core.volume"), 1e-6);
+    assertEquals(Running.value(after, "core.volume"), core, 0.01 * core);
+    assertEquals(
+        Running.value(after, "cast.volume"), 192_000 - Running.value(after, "core.volume"), 1e-6);
     String front = server.get("/api/jobs/" + id + "/section?cut=FRONT").body().toString();
     assertTrue(front.contains("CORE"), front);
 
     server.restart();
     JsonNode again = server.job(id);
-    assertEquals(value(again, "core.volume"), value(after, "core.volume"), 1e-9);
-    assertEquals(value(again, "core.stretch"), value(after, "core.stretch"), 1e-9);
+    assertEquals(Running.value(again, "core.volume"), Running.value(after, "core.volume"), 1e-9);
+    assertEquals(Running.value(again, "core.stretch"), Running.value(after, "core.stretch"), 1e-9);
 
     // another wall is another question; back again it is known
     server.write(id, "hollow.wallMm", "5 mm");
@@ -68,14 +53,14 @@ public class CoreTest extends OnServer {
     server.write(id, "hollow.wallMm", "3 mm");
     assertTrue(has(server.job(id), "core.volume"));
     server.write(id, "hollow.wallMm", "");
-    assertEquals(value(server.job(id), "cast.volume"), 192_000, 1);
+    assertEquals(Running.value(server.job(id), "cast.volume"), 192_000, 1);
   }
 
   @Test
   public void itLeavesWithThePiecesOfTheMould() throws Exception {
     String id = boxJob();
     server.write(id, "hollow.wallMm", "4 mm");
-    studied(id);
+    server.studied(id);
     JsonNode task = server.done(server.post("/api/jobs/" + id + "/pieces", "").body());
     assertEquals(task.get("state").asString(), "DONE", task.toString());
     List<String> names = new ArrayList<>();
@@ -92,10 +77,10 @@ public class CoreTest extends OnServer {
   public void nothingLeftIsAnAnswerThatIsKept() throws Exception {
     String id = boxJob();
     server.write(id, "hollow.wallMm", "25 mm");
-    studied(id);
+    server.studied(id);
     JsonNode job = server.job(id);
     assertTrue(
         job.get("cautions").toString().contains("core.none"), job.get("cautions").toString());
-    assertEquals(value(job, "cast.volume"), 192_000, 1);
+    assertEquals(Running.value(job, "cast.volume"), 192_000, 1);
   }
 }

@@ -13,19 +13,6 @@ import ungula.core.master.Tessellation;
 /** Several masters in one open mould. */
 public class PlateTest extends OnServer {
 
-  private static double value(JsonNode job, String figure) {
-    return job.get("figures").get(figure).get("value").asDouble();
-  }
-
-  private static String caution(JsonNode job, String id) {
-    for (JsonNode c : job.get("cautions")) {
-      if (c.get("id").asString().equals(id)) {
-        return c.toString();
-      }
-    }
-    return "";
-  }
-
   @Test
   public void copiesShareOneBoxAndLieWhereTheBaseSays() throws Exception {
     String id = server.addJob();
@@ -33,17 +20,17 @@ public class PlateTest extends OnServer {
     assertFalse(server.job(id).get("figures").has("plate.masters"));
     server.write(id, "plate.copies", "4");
     JsonNode job = server.job(id);
-    assertEquals(value(job, "plate.masters"), 4, 0);
-    assertEquals(value(job, "plate.land"), 12, 0.05);
-    assertEquals(value(job, "master.volume"), 4 * 30_000, 1e-3);
+    assertEquals(Running.value(job, "plate.masters"), 4, 0);
+    assertEquals(Running.value(job, "plate.land"), 12, 0.05);
+    assertEquals(Running.value(job, "master.volume"), 4 * 30_000, 1e-3);
     // two by two, or one beside the other: 136 × 76 or 74 × 140 inside, 40 high
     double inside = Math.min(136 * 76, 74 * 140);
-    assertEquals(value(job, "rubber.box"), inside * 40 - 120_000, 0.004 * inside * 40);
+    assertEquals(Running.value(job, "rubber.box"), inside * 40 - 120_000, 0.004 * inside * 40);
     String base = server.get("/api/jobs/" + id + "/box/cutlist").body().toString();
     assertTrue(base.contains("where each master is fixed"), base);
     // a mould that hangs free holds the model once
     server.write(id, "mould.kind", "CUT");
-    assertEquals(value(server.job(id), "master.volume"), 30_000, 1e-3);
+    assertEquals(Running.value(server.job(id), "master.volume"), 30_000, 1e-3);
   }
 
   @Test
@@ -113,11 +100,11 @@ public class PlateTest extends OnServer {
     String id = server.addJob();
     server.upload(id, "bollards.stl", Running.stl(HarbourShapes.chessSet()));
     server.write(id, "plate.landMm", "18 mm");
-    assertTrue(caution(server.job(id), "plate.land").contains("14 mm"), "as modelled");
+    assertTrue(Running.caution(server.job(id), "plate.land").contains("14 mm"), "as modelled");
     server.write(id, "plate.laying", "CLOSE");
     JsonNode laid = server.job(id);
-    assertEquals(caution(laid, "plate.land"), "");
-    assertTrue(value(laid, "plate.land") >= 17.99);
+    assertEquals(Running.caution(laid, "plate.land"), "");
+    assertTrue(Running.value(laid, "plate.land") >= 17.99);
   }
 
   @Test
@@ -128,13 +115,13 @@ public class PlateTest extends OnServer {
     JsonNode task = server.uploadBeside(id, "cube.stl", Running.stl(Tessellation.box(24, 24, 24)));
     assertEquals(task.get("state").asString(), "DONE", task.toString());
     JsonNode job = server.job(id);
-    assertEquals(value(job, "plate.masters"), 2, 0);
-    assertEquals(value(job, "master.volume"), 30_000 + 24 * 24 * 24, 1);
+    assertEquals(Running.value(job, "plate.masters"), 2, 0);
+    assertEquals(Running.value(job, "master.volume"), 30_000 + 24 * 24 * 24, 1);
     // the first still lies as it was turned, the second stands as it came
-    assertEquals(value(job, "master.size"), 24, 1e-3);
+    assertEquals(Running.value(job, "master.size"), 24, 1e-3);
     assertTrue(job.get("model").get("name").asString().contains("cube.stl"));
     server.post("/api/jobs/" + id + "/steps?by=-1&version=" + job.get("version").asInt(), "");
-    assertEquals(value(server.job(id), "master.volume"), 30_000, 1e-3);
+    assertEquals(Running.value(server.job(id), "master.volume"), 30_000, 1e-3);
   }
 
   @Test
@@ -146,9 +133,9 @@ public class PlateTest extends OnServer {
     server.write(id, "master.measured.heightMm", "20 mm");
     server.write(id, "plate.copies", "2");
     JsonNode job = server.job(id);
-    assertEquals(value(job, "plate.masters"), 2, 0);
+    assertEquals(Running.value(job, "plate.masters"), 2, 0);
     // 30 + 12 + 30 and two walls long, 30 and two walls wide, 30 high
     double rubber = (72 + 24) * (30 + 24) * 30 - 2 * Math.PI * 15 * 15 * 20;
-    assertEquals(value(job, "rubber.box"), rubber, 0.005 * rubber);
+    assertEquals(Running.value(job, "rubber.box"), rubber, 0.005 * rubber);
   }
 }

@@ -15,6 +15,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
+import java.util.concurrent.locks.LockSupport;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
@@ -142,10 +143,46 @@ final class Running implements AutoCloseable {
       if (Instant.now().isAfter(late)) {
         throw new AssertionError("Still running: " + task);
       }
-      Thread.onSpinWait();
+      lookLater();
       task = get("/api/tasks/" + task.get("id").asString()).body();
     }
     return task;
+  }
+
+  /** Leaves the machine to what is waited for until the next look at it. */
+  static void lookLater() {
+    LockSupport.parkNanos(20_000_000);
+  }
+
+  /** Value of a job's figure. */
+  static double value(JsonNode job, String figure) {
+    return job.get("figures").get(figure).get("value").asDouble();
+  }
+
+  /** A job's caution as it comes; empty when there is none. */
+  static String caution(JsonNode job, String id) {
+    for (JsonNode c : job.get("cautions")) {
+      if (c.get("id").asString().equals(id)) {
+        return c.toString();
+      }
+    }
+    return "";
+  }
+
+  /** Has a job's shape studied, and waits until all of it is known. */
+  JsonNode studied(String id) throws Exception {
+    Instant late = Instant.now().plus(Duration.ofSeconds(90));
+    while (true) {
+      JsonNode s = post("/api/jobs/" + id + "/study", "").body();
+      String state = s.get("work").get("state").asString();
+      if (state.equals("READY")) {
+        return s;
+      }
+      if (!state.equals("WORKING") || Instant.now().isAfter(late)) {
+        throw new AssertionError("Not studied: " + s);
+      }
+      lookLater();
+    }
   }
 
   static byte[] stl(TriangleMesh mesh) throws IOException {

@@ -30,7 +30,7 @@ public class StandTest extends OnServer {
     JsonNode s = stands(id);
     while (!s.get("work").get("state").asString().equals(state)) {
       assertTrue(Instant.now().isBefore(late), "not " + state + ": " + s);
-      Thread.onSpinWait();
+      Running.lookLater();
       s = stands(id);
     }
     return s;

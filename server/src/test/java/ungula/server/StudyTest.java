@@ -31,25 +31,8 @@ public class StudyTest extends OnServer {
     return server.get("/api/jobs/" + id + "/study").body();
   }
 
-  private JsonNode ready(String id) throws Exception {
-    JsonNode s = server.post("/api/jobs/" + id + "/study", "").body();
-    Instant late = Instant.now().plus(Duration.ofSeconds(60));
-    while (s.get("work").get("state").asString().equals("WORKING")) {
-      assertTrue(Instant.now().isBefore(late), "still working: " + s);
-      Thread.onSpinWait();
-      s = study(id);
-    }
-    assertEquals(s.get("work").get("state").asString(), "READY", s.toString());
-    return s;
-  }
-
   private static boolean warns(JsonNode job, String caution) {
-    for (JsonNode c : job.get("cautions")) {
-      if (c.get("id").asString().equals(caution)) {
-        return true;
-      }
-    }
-    return false;
+    return !Running.caution(job, caution).isEmpty();
   }
 
   @Test
@@ -57,7 +40,7 @@ public class StudyTest extends OnServer {
     String id = hatJob(120);
     assertEquals(study(id).get("work").get("state").asString(), "OPEN");
     assertFalse(warns(server.job(id), "air.poured"));
-    JsonNode s = ready(id);
+    JsonNode s = server.studied(id);
     assertEquals(s.get("poured").size(), 1);
     assertTrue(s.get("poured").get(0).get("text").asString().contains("mL of air"));
     JsonNode job = server.job(id);
@@ -80,7 +63,7 @@ public class StudyTest extends OnServer {
   @Test
   public void twoJobsAskingTheSameShareTheAnswerAlsoAfterARestart() throws Exception {
     String first = hatJob(130);
-    ready(first);
+    server.studied(first);
     String second = hatJob(130);
     assertEquals(study(second).get("work").get("state").asString(), "READY");
     server.restart();
@@ -91,7 +74,7 @@ public class StudyTest extends OnServer {
   @Test
   public void tippingAsTheCautionSaysLetsTheAirOut() throws Exception {
     String id = hatJob(140);
-    ready(id);
+    server.studied(id);
     JsonNode fix = null;
     for (JsonNode c : server.job(id).get("cautions")) {
       if (c.get("id").asString().equals("air.poured")) {
@@ -101,7 +84,7 @@ public class StudyTest extends OnServer {
     assertTrue(fix.get("label").asString().startsWith("Tip it"), fix.toString());
     JsonNode edit = fix.get("edits").get(0);
     server.write(id, edit.get("word").asString(), edit.get("text").asString());
-    ready(id);
+    server.studied(id);
     assertFalse(warns(server.job(id), "air.poured"));
   }
 
@@ -114,11 +97,11 @@ public class StudyTest extends OnServer {
     Instant late = Instant.now().plus(Duration.ofSeconds(60));
     while (s.get("work").get("state").asString().equals("WORKING")) {
       assertTrue(Instant.now().isBefore(late));
-      Thread.onSpinWait();
+      Running.lookLater();
       s = study(id);
     }
     assertEquals(s.get("work").get("state").asString(), "STOPPED");
-    ready(id);
+    server.studied(id);
   }
 
   @Test

@@ -202,7 +202,11 @@ final class JobSheet {
     }
     if (!c.build.isEmpty()) {
       pen.down(4);
-      pen.line("Build coats of " + c.build + ", the others of " + c.product + ".", 9, false, SheetPen.INK);
+      pen.line(
+          "Build coats of " + c.build + ", the others of " + c.product + ".",
+          9,
+          false,
+          SheetPen.INK);
     }
     if (c.figures.containsKey("site.trips")) {
       pen.line(
