@@ -1240,6 +1240,8 @@ export interface components {
     StudyResponse: {
       cast: components['schemas']['PocketView'][];
       inlet: string;
+      /** Format: int32 */
+      open: number;
       poured: components['schemas']['PocketView'][];
       sprue?: components['schemas']['PlaceView'];
       thinnest?: components['schemas']['PlaceView'];

@@ -21,6 +21,7 @@ function work(part: Partial<Work>): Work {
 function study(part: Partial<Study>): Study {
   return {
     work: work({}),
+    open: 0,
     inlet: 'in through the open base',
     poured: [],
     cast: [],

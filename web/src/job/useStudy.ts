@@ -42,15 +42,16 @@ export function useStudy(job: Job | undefined): ShapeDesk {
     (known['air.cast'] === undefined ||
       known['cast.volume'] === undefined ||
       (job?.box.poured === false && known['jacket.sections'] === undefined));
+  const open = data?.open;
   useEffect(() => {
-    if (state === 'READY' && missing) {
-      // figures, cautions and sections follow; the study itself is known
+    if (open !== undefined && missing) {
+      // one more answer is known: figures, cautions and sections follow from it
       void queries.invalidateQueries({
         predicate: (q) =>
           q.queryKey[0] === 'job' && q.queryKey[1] === id && q.queryKey[2] !== 'study',
       });
     }
-  }, [state, missing, queries, id]);
+  }, [open, missing, queries, id]);
 
   const ended =
     state === 'STOPPED'

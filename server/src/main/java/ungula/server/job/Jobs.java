@@ -135,6 +135,13 @@ public class Jobs {
       return study.isPresent() && form.isPresent();
     }
 
+    /**
+     * Of what is open, what to find out now: a skin, which is what one looks at, before the rest.
+     */
+    List<Question<?>> next() {
+      return ofSkin.flatMap(SkinAsked::open).<List<Question<?>>>map(List::of).orElseGet(this::open);
+    }
+
     /** What is asked and not answered yet. */
     List<Question<?>> open() {
       List<Question<?>> open = new ArrayList<>();

@@ -56,6 +56,7 @@ class StudyController {
   record PlaceView(double x, double y, double z) {}
 
   /**
+   * @param open questions that are not answered yet
    * @param inlet where a cast is poured in, in words
    * @param poured air in the rubber
    * @param cast air in a cast
@@ -66,6 +67,7 @@ class StudyController {
    */
   record StudyResponse(
       WorkView work,
+      int open,
       String inlet,
       List<PocketView> poured,
       List<PocketView> cast,
@@ -83,7 +85,7 @@ class StudyController {
   @PostMapping
   StudyResponse askStudy(@PathVariable String id) {
     Jobs.Job job = jobs.find(id);
-    job.shape().ifPresent(s -> s.open().forEach(studies::ask));
+    job.shape().ifPresent(s -> s.next().forEach(studies::ask));
     // it may be known by now
     return view(jobs.find(id));
   }
@@ -132,6 +134,7 @@ class StudyController {
     SurfacePoint sprue = c.casting().sprue();
     return new StudyResponse(
         work(job),
+        job.shape().map(s -> s.open().size()).orElse(0),
         study == null ? "" : study.inlet().text(),
         study == null ? List.of() : pockets(study.poured(), c.units()),
         study == null ? List.of() : pockets(study.cast(), c.units()),
