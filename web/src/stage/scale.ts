@@ -7,7 +7,7 @@ export interface Scale {
 }
 
 /** Room round the drawing for dimensions, in pixels. */
-const ROOM = { left: 88, right: 40, top: 26, bottom: 66 };
+const ROOM = { left: 112, right: 40, top: 26, bottom: 66 };
 
 /** Room for the dipstick on its right. */
 export const DIPSTICK = 136;

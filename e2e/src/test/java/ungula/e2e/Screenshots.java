@@ -109,6 +109,15 @@ public class Screenshots extends Browsing {
     page.locator(".drawing[data-stale='false'] path.SHADOW").waitFor();
     page.locator("[aria-label='Cut list'] tr").last().scrollIntoViewIfNeeded();
     take("boxes");
+    visit(demoJob("Barnacled mooring post") + "/mould");
+    page.locator("[aria-label='Jacket']").waitFor(new Locator.WaitForOptions().setTimeout(60_000));
+    drawn();
+    page.locator("[aria-label='When the coats go on']").scrollIntoViewIfNeeded();
+    take("skin");
+    page.locator("main.words").evaluate("e => e.scrollTo(0, 0)");
+    button("Solid").click();
+    page.locator(".solid[data-coats='6']").waitFor();
+    take("peel");
     visit("rubber/samphire-15");
     assertThat(page.locator("article")).isVisible();
     take("rubber-sheet");
