@@ -33,6 +33,12 @@ final class CautionFinder {
   /** Poured rubber thinner than this tears when a cast is pulled. */
   private static final double TEARS_MM = 5;
 
+  /** A block of this hardness, Shore A, stands so many times higher than wide; softer ones less. */
+  private static final double STANDING_A = 25;
+
+  private static final double STANDING = 4;
+  private static final double LEAST_STANDING = 1.5;
+
   private final Planner p;
   private final Prices prices;
   private final List<Caution> found = new ArrayList<>();
@@ -53,6 +59,7 @@ final class CautionFinder {
         bowing();
         lift();
         sealing();
+        leaning();
       } else {
         found.addAll(SkinCautions.of(p, prices));
       }
@@ -71,6 +78,30 @@ final class CautionFinder {
     }
     found.sort(Comparator.comparing(Caution::level));
     return List.copyOf(found);
+  }
+
+  /** A soft block much higher than it is wide does not stand by itself. */
+  private void leaning() {
+    if (p.product == null || p.product.hardness() == null) {
+      return;
+    }
+    double shoreA = p.product.scale() == Product.Scale.SHORE_A ? p.product.hardness() : 0;
+    double stands = Math.max(LEAST_STANDING, STANDING * Math.min(1, shoreA / STANDING_A));
+    double slender = p.box.pourLineMm() / Math.min(p.box.insideLengthMm(), p.box.insideWidthMm());
+    if (slender > stands) {
+      add(
+          "mould.leans",
+          NOTE,
+          "mould",
+          "The mould leans when it stands alone",
+          "It is "
+              + Numbers.fixed(slender, 1)
+              + " times as high as it is wide; of so soft a rubber it stands by itself up to about "
+              + Numbers.fixed(stands, 1)
+              + ". Cast with boards banded round it, or lay a stiff jacket over it before it comes"
+              + " off its base.",
+          null);
+    }
   }
 
   private void add(

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import ungula.core.geometry.Vec3;
 import ungula.core.jacket.Jacket;
+import ungula.core.jacket.JacketKind;
 import ungula.core.jacket.Locators;
 import ungula.core.jacket.Sections;
 import ungula.core.plan.Caution.Fix;
@@ -48,6 +49,9 @@ final class SkinCautions {
 
   private static final double WARMEST_C = 30;
 
+  /** Higher than one reaches from the ground. */
+  private static final double LADDER_MM = 1800;
+
   private final Planner p;
   private final Prices prices;
   private final Skin asked;
@@ -76,6 +80,7 @@ final class SkinCautions {
       c.locked();
       c.buttons();
       c.heavy();
+      c.jacketing();
       c.site();
     }
     return c.found;
@@ -373,6 +378,45 @@ final class SkinCautions {
     }
   }
 
+  /** What the jacket's own materials can do to those who build it. */
+  private void jacketing() {
+    if (skin.sections() == null) {
+      return;
+    }
+    String first = "Follow the product's own safety sheet and your local rules. ";
+    switch (p.choices.jacket().kind()) {
+      case BANDAGE, PLASTER ->
+          add(
+              "jacket.safety",
+              NOTE,
+              "Plaster heats as it sets",
+              first
+                  + "Thick plaster burns skin: never enclose a hand or limb. Keep its dust out of"
+                  + " the air; warm water makes it set faster.",
+              null);
+      case LAMINATE ->
+          add(
+              "jacket.safety",
+              CHECK,
+              "Resin and mat: fumes, fire and dust",
+              first
+                  + "Styrene and peroxide only outdoors or under extraction, away from flames, with"
+                  + " gloves and a mask the sheet names; never sand mat without one.",
+              null,
+              prices.fix(
+                  "Take plaster bandage", Edit.of("jacket.kind", JacketKind.BANDAGE.name())));
+      default ->
+          add(
+              "jacket.safety",
+              NOTE,
+              "Filled resin: fumes and heat",
+              first
+                  + "Amines and isocyanates sensitise: gloves, and air that moves. It heats in thick"
+                  + " places: build it in layers.",
+              null);
+    }
+  }
+
   /** What the weather and the way there do to the work. */
   private void site() {
     Site site = p.choices.site();
@@ -399,6 +443,17 @@ final class SkinCautions {
                   + " and may not cure. Warm base and hardener before they go out."
               : "Times off the sheet are shortened for it here. Mix small amounts, keep them in the"
                   + " shade, and brush before noon.",
+          null);
+    }
+    if (site.away() && p.facts.sizeMm().z() > LADDER_MM) {
+      add(
+          "site.height",
+          NOTE,
+          "Work on a ladder, with pails",
+          "It is "
+              + mm(p.facts.sizeMm().z())
+              + " high: a firm scaffold rather than a ladder, a second person below, small pails"
+              + " tied on. Rubber on the floor is slippery.",
           null);
     }
     double bucket = p.workshop.equipment().bucketG();

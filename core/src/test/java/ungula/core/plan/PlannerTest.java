@@ -93,6 +93,16 @@ public class PlannerTest {
     assertEquals(value(four, "moulds.next"), 260 + cup, 1e-9);
   }
 
+  /** 79 mm wide inside; A 20 stands 3.2 times as high, 252.8 mm. */
+  @Test
+  public void aSlenderSoftMouldLeans() {
+    assertFalse(
+        caution(plan(FLAT, MARRAM, "mould.overTopMm", "205 mm"), "mould.leans").isPresent());
+    Caution leans = caution(plan(FLAT, MARRAM, "mould.overTopMm", "215 mm"), "mould.leans").get();
+    assertTrue(leans.text().contains("3.3 times") && leans.text().contains("3.2"), leans.text());
+    assertFalse(caution(plan(FLAT, null, "mould.overTopMm", "215 mm"), "mould.leans").isPresent());
+  }
+
   @Test
   public void severalMastersOfOneSizeWeighAndLiftTogether() {
     PosedMaster laid =

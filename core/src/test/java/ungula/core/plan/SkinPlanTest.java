@@ -242,6 +242,23 @@ public class SkinPlanTest {
   }
 
   @DataProvider
+  public Object[][] jackets() {
+    return new Object[][] {
+      {"BANDAGE", "never enclose a hand"},
+      {"PLASTER", "never enclose a hand"},
+      {"LAMINATE", "outdoors or under extraction"},
+      {"PUTTY", "sensitise"}
+    };
+  }
+
+  @Test(dataProvider = "jackets")
+  public void whatAJacketIsOfIsWarnedOf(String kind, String words) {
+    Caution safety = caution(post.plan("jacket.kind", kind), "jacket.safety");
+    assertTrue(safety.text().contains(words), safety.text());
+    assertTrue(safety.text().contains("own safety sheet"), safety.text());
+  }
+
+  @DataProvider
   public Object[][] unreadable() {
     return new Object[][] {
       {"skin.plug", "1 2 3"},
