@@ -40,6 +40,7 @@ final class Amounts {
   private final FigureBook figures;
   private final Units units;
   private final List<Mix> coatMixes = new ArrayList<>();
+  private int batches = 1;
   private Mix mix;
   private double heaviestG;
   private RatioGuard.Verdict verdict;
@@ -80,8 +81,10 @@ final class Amounts {
   /**
    * @param mouldMm3 rubber in the mould
    * @param pours rubber to mix for each of them, over all batches
+   * @param batchesOfEach that each is split into
    */
-  void workOut(double mouldMm3, double[] pours) {
+  void workOut(double mouldMm3, double[] pours, int batchesOfEach) {
+    batches = batchesOfEach;
     workOut(mouldMm3, pours, List.of());
   }
 
@@ -131,7 +134,6 @@ final class Amounts {
     }
     figures.mass(
         "rubber.boxMass", coats ? "rubber in the skin" : "rubber in the box", boxG, weight.done());
-    int batches = coats ? 1 : choices.rubber().batches();
     Additive first = coats ? stirred.get(0).additive : choices.rubber().additive();
     mix = Mix.ofVolume(mixMm3 / batches, product, ratio, first);
     coatMixes.add(mix);
@@ -238,10 +240,9 @@ final class Amounts {
     }
     Double weighed = choices.rubber().mouldG();
     if (weighed != null) {
-      double batches = pours * choices.rubber().batches();
+      double all = (double) pours * batches;
       double density = mix.totalG() / mix.volumeMm3();
-      double cup =
-          workshop.cupLossPct() / 100 * weighed + batches * workshop.cupLossMm3() * density;
+      double cup = workshop.cupLossPct() / 100 * weighed + all * workshop.cupLossMm3() * density;
       figures.mass(
           "moulds.next",
           "to mix for the next",
@@ -259,7 +260,6 @@ final class Amounts {
    * @return base and hardener over all its batches
    */
   private double later(double mm3, Ratio ratio) {
-    int batches = choices.rubber().batches();
     Mix next =
         Mix.ofVolume(Math.max(1, mm3) / batches, product, ratio, choices.rubber().additive());
     Working working =

@@ -74,7 +74,7 @@ final class CautionFinder {
     if (p.product != null) {
       ratio();
       sheet();
-      batch();
+      batches();
     }
     found.sort(Comparator.comparing(Caution::level));
     return List.copyOf(found);
@@ -487,30 +487,8 @@ final class CautionFinder {
         null);
   }
 
-  private void batch() {
-    double heaviest = p.amounts == null ? 0 : p.amounts.heaviestG();
-    if (heaviest <= p.workshop.handMixG()) {
-      return;
-    }
-    int batches =
-        (int) Math.ceil(heaviest * p.choices.rubber().batches() / p.workshop.handMixG() - 1e-9);
-    Fix[] fixes =
-        batches > ChoiceWords.MOST_BATCHES
-            ? new Fix[0]
-            : new Fix[] {
-              fix(
-                  "Mix " + batches + " equal batches",
-                  Edit.of("rubber.batches", String.valueOf(batches)))
-            };
-    add(
-        "batch.heavy",
-        CHECK,
-        "rubber",
-        "A batch of " + Mass.format(heaviest, p.units) + " is more than a person mixes",
-        "By hand, up to "
-            + Mass.format(p.workshop.handMixG(), p.units)
-            + " gets evenly mixed in time; more leaves streaks that never cure.",
-        null,
-        fixes);
+  /** What is wrong with the batches asked for, their weighing, and the clock they run against. */
+  private void batches() {
+    found.addAll(PourCautions.of(p, prices));
   }
 }

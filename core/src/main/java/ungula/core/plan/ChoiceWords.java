@@ -26,11 +26,12 @@ import ungula.core.parting.Bedding;
 import ungula.core.parting.Keying;
 import ungula.core.parting.PartingLine;
 import ungula.core.plan.Choices.First;
-import ungula.core.plan.Choices.Looked;
 import ungula.core.plan.Choices.RatioMeant;
 import ungula.core.plan.Choices.Source;
 import ungula.core.plate.Laying;
 import ungula.core.plate.Plate;
+import ungula.core.pour.Batching;
+import ungula.core.pour.Bubbles;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.UnreadableQuantity;
 import ungula.core.rubber.Additive;
@@ -54,7 +55,6 @@ public final class ChoiceWords {
   private static final double LARGEST_MM3 = 1e13;
   private static final double LARGEST_G = 1e8;
 
-  static final int MOST_BATCHES = 99;
   private static final int MOST_MOULDS = 500;
   private static final int MOST_COATS = 40;
 
@@ -178,21 +178,19 @@ public final class ChoiceWords {
         .deed(
             "looked.mould",
             "looked at",
-            (c, text) ->
-                c.withLooked(
-                    new Looked(c.looked().approach(), c.beforeMould(), c.looked().rubber())))
+            (c, text) -> c.withLooked(c.looked().mould(c.beforeMould())))
         .deed(
             "looked.approach",
             "looked at",
-            (c, text) ->
-                c.withLooked(
-                    new Looked(c.beforeApproach(), c.looked().mould(), c.looked().rubber())))
+            (c, text) -> c.withLooked(c.looked().approach(c.beforeApproach())))
         .deed(
             "looked.rubber",
             "looked at",
-            (c, text) ->
-                c.withLooked(
-                    new Looked(c.looked().approach(), c.looked().mould(), c.beforeRubber())));
+            (c, text) -> c.withLooked(c.looked().rubber(c.beforeRubber())))
+        .deed(
+            "looked.pours",
+            "looked at",
+            (c, text) -> c.withLooked(c.looked().pours(c.beforePours())));
   }
 
   private static Kind<String> pairs(String name, Consumer<String> check) {
@@ -433,8 +431,12 @@ public final class ChoiceWords {
         .open("rubber.firstG", "really poured of the first part", Kind.mass(LARGEST_G), "not yet")
         .open("rubber.secondG", "really poured of the second part", Kind.mass(LARGEST_G), "not yet")
         .open("rubber.allowancePct", "allowance", Kind.percent(0, 100), "by rule")
-        .word(
-            "rubber.batches", "number of batches", Kind.count("batch", "batches", 1, MOST_BATCHES))
+        .open(
+            "rubber.batches",
+            "number of batches",
+            Kind.count("batch", "batches", 1, Batching.MOST),
+            "as few as it takes")
+        .word("rubber.bubbles", "how air is got out of it", Kind.choice(Bubbles.class))
         .open("rubber.offcutsMm3", "cured offcuts put in", Kind.volume(LARGEST_MM3), "none")
         .open(
             "rubber.moulds",

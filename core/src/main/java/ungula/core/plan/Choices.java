@@ -20,6 +20,7 @@ import ungula.core.parting.Bedding;
 import ungula.core.parting.Keying;
 import ungula.core.parting.PartingLine;
 import ungula.core.plate.Plate;
+import ungula.core.pour.Bubbles;
 import ungula.core.quantity.Choosable;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.Additive;
@@ -111,7 +112,8 @@ public record Choices(
             null,
             null,
             null,
-            1,
+            null,
+            Bubbles.THIN_POUR,
             Additive.NONE,
             null,
             null,
@@ -315,7 +317,8 @@ public record Choices(
    * @param firstG what was really poured of it; null before
    * @param secondG what was really poured of the other; null before
    * @param allowancePct over the volume needed; null is by rule
-   * @param batches of equal size
+   * @param batches of equal size in each pour; null is as few as the workshop's limits allow
+   * @param bubbles how air is got out of it
    * @param additive stirred in
    * @param offcutsMm3 cured pieces of the same rubber put into the box; null is none
    * @param moulds alike, made of one master; null is one
@@ -329,11 +332,18 @@ public record Choices(
       Double firstG,
       Double secondG,
       Double allowancePct,
-      int batches,
+      Integer batches,
+      Bubbles bubbles,
       Additive additive,
       Double offcutsMm3,
       Integer moulds,
-      Double mouldG) {}
+      Double mouldG) {
+
+    /** What was kept before bubbles were asked about is poured thin. */
+    public Rubber {
+      bubbles = bubbles == null ? Bubbles.THIN_POUR : bubbles;
+    }
+  }
 
   /**
    * How casting material gets into the mould and air out of it.
@@ -451,11 +461,28 @@ public record Choices(
    * What each stage was last looked at against: a fingerprint of everything before it. Empty when
    * never.
    */
-  public record Looked(String approach, String mould, String rubber) {
-    static final Looked NOTHING = new Looked("", "", "");
+  public record Looked(String approach, String mould, String rubber, String pours) {
+    static final Looked NOTHING = new Looked("", "", "", "");
 
     public Looked {
       approach = approach == null ? "" : approach;
+      pours = pours == null ? "" : pours;
+    }
+
+    Looked approach(String now) {
+      return new Looked(now, mould, rubber, pours);
+    }
+
+    Looked mould(String now) {
+      return new Looked(approach, now, rubber, pours);
+    }
+
+    Looked rubber(String now) {
+      return new Looked(approach, mould, now, pours);
+    }
+
+    Looked pours(String now) {
+      return new Looked(approach, mould, rubber, now);
     }
   }
 
@@ -489,5 +516,10 @@ public record Choices(
   /** Fingerprint of what the rubber stage builds on. */
   String beforeRubber() {
     return fingerprint(master, pose, laid(), mould, parting, cut, skin, jacket, site);
+  }
+
+  /** Fingerprint of what the pours build on. */
+  String beforePours() {
+    return fingerprint(beforeRubber(), rubber.product, rubber.ratio, rubber.additive);
   }
 }

@@ -6,6 +6,7 @@ import static ungula.core.working.Given.Source.DEFAULT;
 import static ungula.core.working.Given.Source.MEASURED;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,6 +23,7 @@ import ungula.core.mould.Inside;
 import ungula.core.mould.MouldKind;
 import ungula.core.parting.Bedding;
 import ungula.core.parting.Parting;
+import ungula.core.pour.Batching;
 import ungula.core.quantity.Density;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
@@ -71,6 +73,14 @@ public final class Planner {
   List<Caution> unfit = List.of();
 
   Amounts amounts;
+
+  /** That each pour is split into. */
+  int batches = 1;
+
+  /** How the workshop's limits split the largest pour; null while nothing can be weighed. */
+  Batching batching;
+
+  List<PlannedBatch> planned = List.of();
   double masterMm3;
   double masterErrorMm3;
   double mixMm3;
@@ -138,6 +148,8 @@ public final class Planner {
         WorkOrder.of(p),
         Optional.ofNullable(p.mix()),
         p.amounts == null ? Optional.empty() : p.amounts.second(),
+        p.planned,
+        PourFigures.fewer(p),
         p.stages(),
         p.undecided());
   }
@@ -191,9 +203,18 @@ public final class Planner {
       cut = CutFigures.add(this);
     }
     if (product != null && poured()) {
+      batching = PourFigures.split(this, Arrays.stream(pours).max().orElse(0)).orElse(null);
+      batches = asked(batching);
       amounts = new Amounts(choices, product, workshop, figures);
-      amounts.workOut(box.rubberMm3(), pours);
+      amounts.workOut(box.rubberMm3(), pours, batches);
     }
+    planned = PourFigures.add(this, pours);
+  }
+
+  /** As many batches as are asked for, else as the limits ask for. */
+  private int asked(Batching split) {
+    Integer chosen = choices.rubber().batches();
+    return chosen != null ? chosen : split == null ? 1 : split.count();
   }
 
   /** Whether rubber is poured round the master in a box. */
@@ -474,9 +495,9 @@ public final class Planner {
                     + Volume.exact(below, units))
             .plusMinus(masterErrorMm3 > 0 ? "± " + ml(masterErrorMm3) + ", from the master" : "")
             .done());
-    int batches = choices.rubber().batches();
     double least = workshop.allowancePct() / 100 * v;
-    double loss = workshop.cupLossPct() / 100 * v + workshop.cupLossMm3() * batches;
+    int cups = asked(PourFigures.split(this, v + least).orElse(null));
+    double loss = workshop.cupLossPct() / 100 * v + workshop.cupLossMm3() * cups;
     Double chosen = choices.rubber().allowancePct();
     double allowance =
         chosen != null ? chosen / 100 * v : Math.max(least, Math.max(masterErrorMm3, loss));
@@ -536,6 +557,7 @@ public final class Planner {
         "approach", stage(facts != null, choices.looked().approach(), choices.beforeApproach()));
     stages.put("mould", stage(box != null, choices.looked().mould(), choices.beforeMould()));
     stages.put("rubber", stage(mix() != null, choices.looked().rubber(), choices.beforeRubber()));
+    stages.put("pours", stage(mix() != null, choices.looked().pours(), choices.beforePours()));
     return stages;
   }
 

@@ -24,6 +24,7 @@ import ungula.core.sentence.WordBook;
  * @param paper for printed sheets
  * @param equipment there is
  * @param boards there are of each sheet
+ * @param mixing what rubber is mixed and weighed with, and how fast
  */
 public record Workshop(
     String name,
@@ -36,11 +37,13 @@ public record Workshop(
     double roomC,
     Paper paper,
     Equipment equipment,
-    Map<SheetStock, Board> boards) {
+    Map<SheetStock, Board> boards,
+    Mixing mixing) {
 
   /** What was kept before equipment was asked about has none; every sheet has its boards. */
   public Workshop {
     equipment = equipment == null ? Equipment.NONE : equipment;
+    mixing = mixing == null ? Mixing.UNKNOWN : mixing;
     Map<SheetStock, Board> all = new EnumMap<>(SheetStock.class);
     for (SheetStock sheet : SheetStock.values()) {
       Board board = boards == null ? null : boards.get(sheet);
@@ -106,7 +109,8 @@ public record Workshop(
         degreesC,
         paper,
         equipment,
-        boards);
+        boards,
+        mixing);
   }
 
   public enum Paper implements Choosable {
@@ -131,7 +135,8 @@ public record Workshop(
           21,
           Paper.A4,
           Equipment.NONE,
-          Map.of());
+          Map.of(),
+          Mixing.UNKNOWN);
 
   public static WordBook<Workshop> words() {
     WordBook<Workshop> words =
@@ -158,6 +163,7 @@ public record Workshop(
             .open("equipment.bedWidthMm", "width of the cutter's bed", inside(), "?")
             .word("equipment.liftG", "what one person lifts", Kind.mass(200_000))
             .word("equipment.bucketG", "rubber in one bucket", Kind.mass(200_000));
+    Mixing.words(words);
     for (SheetStock sheet : SheetStock.values()) {
       String board = boards(sheet);
       words

@@ -83,7 +83,9 @@ public class FitsTest {
                     Edit.of("equipment.bedWidthMm", "300 mm"))),
             "bed.small"));
     assertTrue(warns(plan(List.of(Edit.of("equipment.liftG", "300 g"))), "weight.lift"));
-    assertTrue(warns(plan(List.of(Edit.of("equipment.bucketG", "200 g"))), "weight.bucket"));
+    List<Edit> bucket = List.of(Edit.of("equipment.bucketG", "200 g"));
+    assertTrue(warns(plan(bucket, Edit.of("rubber.batches", "1")), "weight.bucket"));
+    assertFalse(warns(plan(bucket), "weight.bucket"), "it is split");
     assertFalse(warns(plan(List.of()), "weight.lift"));
   }
 

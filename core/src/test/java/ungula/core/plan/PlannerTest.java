@@ -194,7 +194,7 @@ public class PlannerTest {
       },
       {"master.floats", new String[] {"master.material", "WOOD", "mould.fixing", "NONE"}},
       {"box.seal", new String[] {"mould.sheet", "MDF_18"}},
-      {"batch.heavy", new String[] {"mould.sidesMm", "120 mm"}},
+      {"batch.heavy", new String[] {"mould.sidesMm", "120 mm", "rubber.batches", "1"}},
       {"ratio.off", new String[] {"rubber.ratio", "4 : 1 by weight"}},
     };
   }

@@ -18,7 +18,9 @@ import ungula.core.mould.SheetStock;
 import ungula.core.plan.Board;
 import ungula.core.plan.ChoiceWords;
 import ungula.core.plan.Choices;
+import ungula.core.plan.Mixing;
 import ungula.core.plan.Workshop;
+import ungula.core.pour.Pace;
 import ungula.core.quantity.Units;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.work.Progress;
@@ -66,7 +68,14 @@ class DemoShelf {
                 SheetStock.STYRENE_2, new Board(650.0, 500.0, 4),
                 SheetStock.ACRYLIC_3, new Board(600.0, 400.0, 3),
                 SheetStock.PLY_12, new Board(1200.0, 600.0, 1),
-                SheetStock.MELAMINE_16, new Board(2400.0, 600.0, 1))));
+                SheetStock.MELAMINE_16, new Board(2400.0, 600.0, 1)),
+            new Mixing(
+                new Mixing.VesselSize(84.0, 108.0, 140.0),
+                new Mixing.VesselSize(130.0, 165.0, 200.0),
+                new Mixing.VesselSize(235.0, 275.0, 290.0),
+                new Mixing.ScaleSize(500.0, 0.1),
+                new Mixing.ScaleSize(15_000.0, 1.0),
+                Pace.USUAL)));
     List<Entry> entries = new ArrayList<>();
     entries.add(
         entry(

@@ -1,0 +1,14 @@
+package ungula.core.plan;
+
+/**
+ * One batch of rubber, by the keys of its figures.
+ *
+ * @param number in the order they are mixed, from 1
+ * @param of what it is for, when they are for different things; else empty
+ * @param key its own figures begin so: fill, level, start, by
+ * @param base what to weigh of the base
+ * @param hardener what to weigh of the hardener
+ * @param additive what is stirred in; empty for none
+ */
+public record PlannedBatch(
+    int number, String of, String key, String base, String hardener, String additive) {}

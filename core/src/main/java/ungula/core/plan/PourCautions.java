@@ -1,0 +1,221 @@
+package ungula.core.plan;
+
+import static ungula.core.plan.Caution.Level.CHECK;
+import static ungula.core.plan.Caution.Level.NOTE;
+
+import java.util.ArrayList;
+import java.util.List;
+import ungula.core.plan.Caution.Fix;
+import ungula.core.plan.Caution.Place;
+import ungula.core.pour.Bubbles;
+import ungula.core.pour.Pace;
+import ungula.core.pour.Scale;
+import ungula.core.quantity.Length;
+import ungula.core.quantity.Mass;
+import ungula.core.sentence.WordBook.Edit;
+import ungula.core.working.Figure;
+
+/** What can go wrong between the scale and the mould. */
+final class PourCautions {
+
+  /** The first batch covers the master so far, or a line shows on every cast, mm. */
+  private static final double COVERED_MM = 5;
+
+  /** Of the pot life, a pump may take as much to collapse the foam. */
+  private static final double PUMP_SHARE = 1 / 3.0;
+
+  private final Planner p;
+  private final Prices prices;
+  private final List<Caution> found = new ArrayList<>();
+
+  private PourCautions(Planner p, Prices prices) {
+    this.p = p;
+    this.prices = prices;
+  }
+
+  static List<Caution> of(Planner p, Prices prices) {
+    PourCautions c = new PourCautions(p, prices);
+    if (p.mix() != null) {
+      c.heavy();
+      c.seam();
+      c.clock();
+      c.vacuum();
+      c.scales();
+    }
+    return c.found;
+  }
+
+  private void add(
+      String id, Caution.Level level, String title, String text, Place at, List<Fix> fixes) {
+    found.add(new Caution(id, level, "pours", title, text, at, fixes));
+  }
+
+  private Fix asFewAsItTakes() {
+    return prices.fix(
+        p.batching.count() == 1 ? "Mix one batch" : "Mix " + p.batching.count() + " equal batches",
+        Edit.of("rubber.batches", ""));
+  }
+
+  private void heavy() {
+    double heaviest = p.amounts.heaviestG();
+    if (!p.poured()) {
+      if (heaviest > p.workshop.handMixG()) {
+        add(
+            "batch.heavy",
+            CHECK,
+            "A coat of " + Mass.format(heaviest, p.units) + " is more than a person mixes",
+            "By hand, up to "
+                + Mass.format(p.workshop.handMixG(), p.units)
+                + " gets evenly mixed in time. Mix it in two, and brush with two.",
+            null,
+            List.of());
+      }
+    } else if (p.batching != null && p.batches < p.batching.count()) {
+      add(
+          "batch.heavy",
+          CHECK,
+          "A batch of " + Mass.format(heaviest, p.units) + " is too large",
+          PourFigures.reason(p.batching.reason()),
+          null,
+          List.of(asFewAsItTakes()));
+    }
+  }
+
+  /** Where one batch ends on the master a line shows on every cast. */
+  private void seam() {
+    if (p.batches < 2 || p.parting != null || !p.poured()) {
+      return;
+    }
+    double top = p.box.belowMm() + p.box.masterMm().z();
+    double first = p.box.rubberMm3() / p.batches;
+    double level = p.box.levelOf(first);
+    if (level >= Math.min(top + COVERED_MM, p.box.pourLineMm())) {
+      return;
+    }
+    String fewer = String.join(", ", PourFigures.fewer(p));
+    add(
+        "batch.seam",
+        CHECK,
+        "The first batch does not cover the master",
+        "It stands "
+            + mm(level)
+            + " up the box, and the master "
+            + mm(top)
+            + ": where the next begins, a line shows on every cast. Pour it before the first has"
+            + " gelled"
+            + (fewer.isEmpty() ? "." : "; or in fewer: " + fewer + "."),
+        new Place(0, 0, level),
+        p.batching != null && p.choices.rubber().batches() != null && p.batching.count() < p.batches
+            ? List.of(asFewAsItTakes())
+            : List.of());
+  }
+
+  private void clock() {
+    if (!p.figures.has("rubber.potLife") || !p.poured()) {
+      return;
+    }
+    double pot = p.figures.value("rubber.potLife");
+    Pace pace = p.workshop.mixing().pace();
+    Bubbles bubbles = p.choices.rubber().bubbles();
+    double minutes = p.figures.value("batch.minutes");
+    if (minutes > Pace.POT_SHARE * pot) {
+      List<Fix> fixes = new ArrayList<>();
+      if (bubbles.vacuum()) {
+        fixes.add(
+            prices.fix(
+                "Pour it high and thin instead",
+                Edit.of("rubber.bubbles", Bubbles.THIN_POUR.name())));
+      }
+      add(
+          "batch.clock",
+          CHECK,
+          "This rubber is too fast for a batch",
+          "Weighing, mixing and pouring take "
+              + p.figures.get("batch.minutes").text()
+              + "; of its pot life of "
+              + p.figures.get("rubber.potLife").text()
+              + " four fifths are safe. A slower grade, or a helper who weighs ahead.",
+          null,
+          fixes);
+    }
+    if (bubbles.vacuum() && pace.degasMin() > PUMP_SHARE * pot) {
+      add(
+          "batch.pump",
+          CHECK,
+          "The pump is too slow for this rubber",
+          "It takes "
+              + Amounts.minutes(pace.degasMin())
+              + " to pull the foam down, over a third of the pot life: the rubber thickens round"
+              + " its bubbles.",
+          null,
+          List.of(
+              prices.fix(
+                  "Pour it high and thin instead",
+                  Edit.of("rubber.bubbles", Bubbles.THIN_POUR.name()))));
+    }
+  }
+
+  private void vacuum() {
+    if (!p.choices.rubber().bubbles().vacuum() || p.workshop.equipment().chamber() != null) {
+      return;
+    }
+    add(
+        "batch.chamber",
+        CHECK,
+        "The workshop says nothing of a vacuum chamber",
+        "How much of it foams up at a time cannot be worked out without its size.",
+        null,
+        List.of(
+            prices.fix(
+                "Pour it high and thin instead",
+                Edit.of("rubber.bubbles", Bubbles.THIN_POUR.name()))));
+  }
+
+  /** Amounts that none of the shop's scales tells apart well enough. */
+  private void scales() {
+    List<Scale> scales = p.workshop.mixing().scales();
+    if (scales.isEmpty()) {
+      return;
+    }
+    for (PlannedBatch batch : p.planned) {
+      for (String key : List.of(batch.base(), batch.hardener(), batch.additive())) {
+        if (!key.isEmpty() && scales.stream().noneMatch(s -> s.weighs(p.figures.value(key)))) {
+          scale(p.figures.get(key), scales);
+          return;
+        }
+      }
+    }
+  }
+
+  private void scale(Figure amount, List<Scale> scales) {
+    Scale finest = scales.get(0);
+    boolean small = amount.value() < Scale.READINGS * finest.readG();
+    add(
+        "batch.scale",
+        small ? CHECK : NOTE,
+        amount.text()
+            + " of "
+            + amount.label()
+            + " is "
+            + (small ? "too little" : "too much")
+            + " for the scales",
+        small
+            ? "The finest tells "
+                + Mass.exact(finest.readG(), p.units)
+                + " apart: the amount may be "
+                + Math.round(100 * finest.readG() / amount.value())
+                + " % off. Mix fewer, larger batches, or weigh it on a finer scale."
+            : "None carries it: weigh it in two goes.",
+        null,
+        small
+                && p.choices.rubber().batches() != null
+                && p.batching != null
+                && p.batching.count() < p.batches
+            ? List.of(asFewAsItTakes())
+            : List.of());
+  }
+
+  private String mm(double mm) {
+    return Length.format(mm, p.units);
+  }
+}

@@ -1,0 +1,328 @@
+package ungula.core.plan;
+
+import static ungula.core.working.Given.Source.CHOSEN;
+import static ungula.core.working.Given.Source.COMPUTED;
+import static ungula.core.working.Given.Source.DEFAULT;
+import static ungula.core.working.Given.Source.MEASURED;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import ungula.core.pour.Batching;
+import ungula.core.pour.Batching.Limit;
+import ungula.core.pour.Bubbles;
+import ungula.core.pour.Pace;
+import ungula.core.pour.Vessel;
+import ungula.core.quantity.Length;
+import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Volume;
+import ungula.core.rubber.Mix;
+import ungula.core.skin.Coat;
+import ungula.core.working.Working;
+
+/** What is mixed when: the batches of a plan, one after the other. */
+final class PourFigures {
+
+  /** A vessel is not filled to the brim. */
+  private static final double BRIM = 0.9;
+
+  private final Planner p;
+  private final Bubbles bubbles;
+  private final Pace pace;
+  private final List<PlannedBatch> batches = new ArrayList<>();
+
+  private PourFigures(Planner p) {
+    this.p = p;
+    this.bubbles = p.choices.rubber().bubbles();
+    this.pace = p.workshop.mixing().pace();
+  }
+
+  /**
+   * How a mix is split by the workshop's limits; empty while no rubber is picked that can be
+   * weighed.
+   */
+  static Optional<Batching> split(Planner p, double mixMm3) {
+    if (p.product == null || p.product.ratio() == null) {
+      return Optional.empty();
+    }
+    Double density = p.product.mixedDensity(p.product.hardenerPerBase(p.product.ratio()));
+    return density == null
+        ? Optional.empty()
+        : Optional.of(Batching.of(mixMm3, new PourFigures(p).limits(density)));
+  }
+
+  /** Largest batch by volume that each limit lets through, mm³; only limits that are known. */
+  private Map<Limit, Double> limits(double density) {
+    Map<Limit, Double> most = new EnumMap<>(Limit.class);
+    most.put(Limit.MIXING, 1000 * p.workshop.handMixG() / density);
+    most.put(Limit.BUCKET, 1000 * p.workshop.equipment().bucketG() / density);
+    Mixing mixing = p.workshop.mixing();
+    mixing.vessels().stream()
+        .mapToDouble(n -> BRIM * n.vessel().volumeMm3())
+        .max()
+        .ifPresent(mm3 -> most.put(Limit.VESSEL, mm3));
+    if (bubbles.vacuum()) {
+      degassed().ifPresent(n -> most.put(Limit.DEGASSING, foamed(n.vessel())));
+    }
+    mixing.scales().stream()
+        .mapToDouble(s -> 1000 * s.capacityG() / density)
+        .max()
+        .ifPresent(mm3 -> most.put(Limit.SCALE, mm3));
+    Double pot = Amounts.roomMin(p.product.potLifeMin(), p.product, p.workshop);
+    if (pot != null && pace.mostMm3(pot, bubbles) > 0) {
+      most.put(Limit.CLOCK, pace.mostMm3(pot, bubbles));
+    }
+    return most;
+  }
+
+  /** The largest vessel that goes into the vacuum chamber. */
+  private Optional<Mixing.Named> degassed() {
+    Workshop.Equipment e = p.workshop.equipment();
+    if (e.chamber() == null) {
+      return Optional.empty();
+    }
+    return p.workshop.mixing().vessels().stream()
+        .filter(n -> n.vessel().fits(e.chamberDiameterMm(), e.chamberHeightMm()))
+        .reduce((smaller, larger) -> larger);
+  }
+
+  private double foamed(Vessel vessel) {
+    return vessel.volumeMm3() / bubbles.rise();
+  }
+
+  /** The smallest vessel that holds a batch, with its foam in the chamber when it is degassed. */
+  private Optional<Mixing.Named> vesselFor(double mm3) {
+    Workshop.Equipment e = p.workshop.equipment();
+    return p.workshop.mixing().vessels().stream()
+        .filter(
+            n ->
+                bubbles.vacuum()
+                    ? foamed(n.vessel()) >= mm3 - 1e-6
+                        && (e.chamber() == null
+                            || n.vessel().fits(e.chamberDiameterMm(), e.chamberHeightMm()))
+                    : BRIM * n.vessel().volumeMm3() >= mm3 - 1e-6)
+        .findFirst();
+  }
+
+  /** Adds the figures of all batches; none while nothing can be weighed. */
+  static List<PlannedBatch> add(Planner p, double[] pours) {
+    if (p.mix() == null) {
+      return List.of();
+    }
+    PourFigures f = new PourFigures(p);
+    f.budget();
+    if (p.poured()) {
+      f.count();
+      f.poured(pours);
+    } else {
+      f.coats();
+    }
+    return List.copyOf(f.batches);
+  }
+
+  private String ml(double mm3) {
+    return Volume.format(mm3, p.units);
+  }
+
+  private void count() {
+    Integer chosen = p.choices.rubber().batches();
+    Working.Builder w = Working.of("fewest equal batches that keep within every limit");
+    Optional<Batching> split = Optional.ofNullable(p.batching);
+    split.ifPresent(
+        b -> {
+          w.given("largest pour", ml(b.eachMm3() * b.count()), COMPUTED);
+          w.step(b.reason() == null ? "One keeps within all of them." : reason(b.reason()));
+        });
+    if (chosen != null) {
+      w.given("asked for", String.valueOf(chosen), CHOSEN);
+    }
+    p.figures.put(
+        "batch.count",
+        "batches",
+        p.batches,
+        p.batches == 1 ? "one batch" : p.batches + " equal batches",
+        w.done());
+  }
+
+  /** Why a batch is no larger, as a sentence. */
+  static String reason(Limit limit) {
+    return switch (limit) {
+      case MIXING -> "More is not stirred evenly by hand in time.";
+      case BUCKET -> "More is not carried and poured from one bucket.";
+      case VESSEL -> "The largest vessel holds no more.";
+      case DEGASSING -> "Its foam fills the largest vessel that goes into the vacuum chamber.";
+      case SCALE -> "The scale carries no more.";
+      case CLOCK -> "More is not weighed, mixed and poured within four fifths of the pot life.";
+    };
+  }
+
+  /** What lifting a limit would take, as a phrase. */
+  static String lifted(Limit limit) {
+    return switch (limit) {
+      case MIXING -> "with a mixer on a drill";
+      case BUCKET -> "with two who pour";
+      case VESSEL -> "in a larger vessel";
+      case DEGASSING -> "with a larger chamber and vessel";
+      case SCALE -> "on a larger scale";
+      case CLOCK -> "with a slower grade, or a helper";
+    };
+  }
+
+  /** How long one batch takes against its pot life. */
+  private void budget() {
+    double mm3 = p.mix().volumeMm3();
+    double minutes = pace.batchMin(mm3, bubbles);
+    Working.Builder w =
+        Working.of("weighing + stirring + second cup + degassing + pouring")
+            .given("weighing", Amounts.minutes(60 * pace.measureMin() / 60), DEFAULT)
+            .given("stirring", Amounts.minutes(pace.mixMin()), DEFAULT)
+            .given("second cup", Amounts.minutes(pace.secondCupMin()), DEFAULT);
+    if (bubbles.vacuum()) {
+      double degas = pace.beforePouringMin(bubbles) - pace.mixMin() - pace.secondCupMin();
+      w.given("degassing", Amounts.minutes(degas), DEFAULT);
+    }
+    p.figures.put(
+        "batch.minutes",
+        "one batch takes",
+        minutes,
+        Amounts.minutes(minutes),
+        w.given("pouring", Amounts.minutes(pace.pouringMin(mm3)), COMPUTED)
+            .step("In a high thin stream of " + ml(pace.pourMm3PerMin()) + " a minute.")
+            .done());
+  }
+
+  private void poured(double[] pours) {
+    double start = 0;
+    for (int pour = 0; pour < pours.length; pour++) {
+      String of = pours.length == 1 ? "" : pour == 0 ? "upper half" : "lower half";
+      String keys = pour == 0 ? "mix" : "later";
+      double each = pours[pour] / p.batches;
+      for (int i = 1; i <= p.batches; i++) {
+        int number = batches.size() + 1;
+        String key = "batch." + number;
+        fill(key, each);
+        if (pours.length == 1) {
+          level(key, i);
+        }
+        start = clock(key, each, start);
+        batches.add(
+            new PlannedBatch(number, of, key, keys + ".base", keys + ".hardener", additive(keys)));
+      }
+    }
+  }
+
+  private String additive(String keys) {
+    return p.figures.has(keys + ".additive") ? keys + ".additive" : "";
+  }
+
+  private void coats() {
+    for (Coat c : p.skin.coats()) {
+      String coat = "coat." + c.number();
+      int number = batches.size() + 1;
+      String key = "batch." + number;
+      Mix mix = p.amounts.coats().get(c.number() - 1);
+      if (mix == null) {
+        continue;
+      }
+      fill(key, mix.volumeMm3());
+      batches.add(
+          new PlannedBatch(
+              number,
+              c.kind().text() + " coat",
+              key,
+              coat + ".base",
+              coat + ".hardener",
+              p.figures.has(coat + ".thickener") ? coat + ".thickener" : ""));
+    }
+  }
+
+  /** How high a batch stands in the vessel it is mixed in. */
+  private void fill(String key, double mm3) {
+    vesselFor(mm3)
+        .ifPresent(
+            n -> {
+              double level = n.vessel().levelMm(mm3);
+              String text = Length.format(level, p.units) + " up the " + n.name();
+              Working.Builder w =
+                  Working.of("height of the volume in a tapering vessel")
+                      .given("volume", ml(mm3), COMPUTED)
+                      .given("the " + n.name() + " holds", ml(n.vessel().volumeMm3()), MEASURED);
+              if (bubbles.vacuum()) {
+                w.step(
+                    "Its foam stands up to "
+                        + Length.format(
+                            n.vessel()
+                                .levelMm(Math.min(bubbles.rise() * mm3, n.vessel().volumeMm3())),
+                            p.units)
+                        + ".");
+              }
+              p.figures.put(key + ".fill", "fill mark", level, text, w.done());
+            });
+  }
+
+  /** How high the box is full after so many of its batches. */
+  private void level(String key, int poured) {
+    double share = (double) poured / p.batches;
+    double level = p.box.levelOf(share * p.box.rubberMm3());
+    p.figures.length(
+        key + ".level",
+        "level in the box",
+        level,
+        Working.of("height at which the box holds what is poured")
+            .given("poured so far", ml(share * p.box.rubberMm3()), COMPUTED)
+            .step(
+                "Read it off with the dipstick: more than 5 % short, it leaks or the master lifts.")
+            .done());
+  }
+
+  /**
+   * When a batch begins, and until when it is poured.
+   *
+   * @return when the next begins
+   */
+  private double clock(String key, double mm3, double startMin) {
+    p.figures.put(
+        key + ".start",
+        "begin",
+        startMin,
+        clock(startMin),
+        Working.of("when the batch before is poured")
+            .given("each takes", p.figures.get("batch.minutes").text(), COMPUTED)
+            .done());
+    if (p.figures.has("rubber.potLife")) {
+      double by = startMin + pace.measureMin() + p.figures.value("rubber.potLife");
+      p.figures.put(
+          key + ".by",
+          "poured by",
+          by,
+          clock(by),
+          Working.of("both parts meet + pot life in your room")
+              .given("they meet", clock(startMin + pace.measureMin()), COMPUTED)
+              .given("pot life", p.figures.get("rubber.potLife").text(), COMPUTED)
+              .done());
+    }
+    return startMin + pace.batchMin(mm3, bubbles);
+  }
+
+  /** Hours and minutes from the first: "0:25". */
+  private static String clock(double min) {
+    long all = Math.round(min);
+    return all / 60 + (all % 60 < 10 ? ":0" : ":") + all % 60;
+  }
+
+  /** Figures of limits in words: what would make fewer batches do. */
+  static List<String> fewer(Planner p) {
+    if (p.batching == null || p.choices.rubber().batches() != null) {
+      return List.of();
+    }
+    return p.batching.without().stream()
+        .map(
+            w ->
+                Numbers.fixed(w.count(), 0)
+                    + (w.count() == 1 ? " batch " : " batches ")
+                    + lifted(w.limit()))
+        .toList();
+  }
+}

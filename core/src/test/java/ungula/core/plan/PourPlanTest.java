@@ -1,0 +1,157 @@
+package ungula.core.plan;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.testng.annotations.Test;
+import ungula.core.Near;
+import ungula.core.geometry.Vec3;
+import ungula.core.mesh.FillCurve;
+import ungula.core.plan.Mixing.ScaleSize;
+import ungula.core.plan.Mixing.VesselSize;
+import ungula.core.pour.Pace;
+import ungula.core.pour.Vessel;
+import ungula.core.quantity.Units;
+import ungula.core.rubber.ExampleProducts;
+import ungula.core.rubber.Product;
+import ungula.core.sentence.WordBook.Edit;
+
+/** Rubber split into batches by what the workshop has. */
+public class PourPlanTest {
+
+  private static final Product MARRAM = ExampleProducts.all().get("marram-20");
+
+  /** 300 × 200 × 100, full. */
+  private static final MasterFacts LARGE =
+      new MasterFacts(
+          new Vec3(300, 200, 100),
+          new Vec3(0, 0, 100),
+          FillCurve.even(300 * 200 * 100, 0, 100),
+          60_000,
+          null,
+          null,
+          "made up");
+
+  private static Workshop shop(Double chamberMm) {
+    Workshop d = Workshop.DEFAULT;
+    return new Workshop(
+        d.name(),
+        d.currency(),
+        d.units(),
+        2500,
+        d.allowancePct(),
+        d.cupLossPct(),
+        d.cupLossMm3(),
+        23,
+        d.paper(),
+        new Workshop.Equipment(null, null, chamberMm, chamberMm, null, null, 20_000, 10_000),
+        Map.of(),
+        new Mixing(
+            new VesselSize(84.0, 108.0, 140.0),
+            new VesselSize(130.0, 165.0, 200.0),
+            VesselSize.UNKNOWN,
+            new ScaleSize(500.0, 0.1),
+            new ScaleSize(15_000.0, 1.0),
+            Pace.USUAL));
+  }
+
+  private static Plan plan(Workshop shop, String... edits) {
+    List<Edit> all = new ArrayList<>();
+    all.add(Edit.of("master.source", "MEASURED"));
+    for (int i = 0; i < edits.length; i += 2) {
+      all.add(Edit.of(edits[i], edits[i + 1]));
+    }
+    Choices c = ChoiceWords.edit(Choices.fresh(Units.METRIC), all, MARRAM);
+    return Planner.plan(c, LARGE, MARRAM, shop);
+  }
+
+  private static double value(Plan plan, String key) {
+    return plan.figures().get(key).value();
+  }
+
+  private static boolean warns(Plan plan, String id) {
+    return plan.cautions().stream().anyMatch(c -> c.id().equals(id));
+  }
+
+  @Test
+  public void theFewestBatchesThatEveryLimitLetsThrough() {
+    Plan plan = plan(shop(null));
+    double each = value(plan, "mix.total");
+    int n = (int) value(plan, "batch.count");
+    assertTrue(n > 1 && each <= 2500 && each * n / (n - 1) > 2500, n + " of " + each);
+    assertEquals(plan.batches().size(), n);
+    Near.relative(n * value(plan, "mix.volume"), value(plan, "rubber.mix"), 1e-9);
+    String why = plan.figures().get("batch.count").working().steps().get(0);
+    assertTrue(why.contains("stirred"), why);
+    assertFalse(warns(plan, "batch.heavy"));
+  }
+
+  @Test
+  public void eachBatchHasItsMarkItsLevelAndItsTime() {
+    Plan plan = plan(shop(null));
+    int n = plan.batches().size();
+    double poured = value(plan, "batch." + n + ".level");
+    Near.absolute(poured, 110, 1e-6);
+    double before = 0;
+    for (int i = 1; i <= n; i++) {
+      double level = value(plan, "batch." + i + ".level");
+      assertTrue(level > before, level + " after " + before);
+      before = level;
+      Near.absolute(
+          value(plan, "batch." + i + ".start"), (i - 1) * value(plan, "batch.minutes"), 1e-9);
+      Near.absolute(
+          value(plan, "batch." + i + ".by"),
+          value(plan, "batch." + i + ".start") + 3 + value(plan, "rubber.potLife"),
+          1e-9);
+    }
+    String fill = plan.figures().get("batch.1.fill").text();
+    assertTrue(fill.endsWith("up the jug"), fill);
+    // the first half of the box is poured round the master: it ends below its top
+    assertTrue(warns(plan, "batch.seam"));
+  }
+
+  @Test
+  public void degassedByTheFoamInTheLargestVesselThatFits() {
+    Plan plan = plan(shop(210.0), "rubber.bubbles", "VACUUM");
+    double jug = new Vessel(130, 165, 200).volumeMm3();
+    assertTrue(5 * value(plan, "mix.volume") <= jug * (1 + 1e-9));
+    int straight = (int) value(plan, "batch.count");
+    int cycled = (int) value(plan(shop(210.0), "rubber.bubbles", "VACUUM_CYCLED"), "batch.count");
+    assertTrue(cycled < straight && cycled >= straight / 2, cycled + " of " + straight);
+    assertTrue(plan.fewer().toString().contains("with a larger chamber"), plan.fewer().toString());
+    assertTrue(warns(plan(shop(null), "rubber.bubbles", "VACUUM"), "batch.chamber"));
+  }
+
+  @Test
+  public void fewerThanTheLimitsAskForIsWarnedOf() {
+    Plan plan = plan(shop(null), "rubber.batches", "1");
+    Caution heavy =
+        plan.cautions().stream()
+            .filter(c -> c.id().equals("batch.heavy"))
+            .findFirst()
+            .orElseThrow();
+    assertEquals(heavy.fixes().get(0).edits(), List.of(Edit.of("rubber.batches", "")));
+    assertEquals(plan.batches().size(), 1);
+    // so many that hardener can no longer be weighed
+    Plan many = plan(shop(null), "rubber.batches", "99", "mould.overTopMm", "-90 mm");
+    assertTrue(warns(many, "batch.scale"));
+  }
+
+  @Test
+  public void withoutVesselsOrScalesOnlyWhatIsKnownCounts() {
+    Plan plan =
+        Planner.plan(
+            ChoiceWords.edit(
+                Choices.fresh(Units.METRIC), List.of(Edit.of("master.source", "MEASURED")), MARRAM),
+            LARGE,
+            MARRAM,
+            Workshop.DEFAULT);
+    assertTrue(plan.batches().size() > 1);
+    assertFalse(plan.figures().containsKey("batch.1.fill"));
+    assertFalse(warns(plan, "batch.scale"));
+  }
+}
