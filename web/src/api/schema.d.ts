@@ -840,6 +840,11 @@ export interface components {
       says: string;
       work: components['schemas']['WorkView'];
     };
+    Batches: {
+      each: components['schemas']['PlannedBatch'][];
+      fewer: string[];
+      reason: string;
+    };
     BoxKind: {
       ofPipe: boolean;
       onPlate: boolean;
@@ -961,6 +966,7 @@ export interface components {
     };
     JobResponse: {
       archived: boolean;
+      batches: components['schemas']['Batches'];
       box: components['schemas']['BoxKind'];
       cautions: components['schemas']['Caution'][];
       cut?: components['schemas']['CutView'];
@@ -1057,6 +1063,15 @@ export interface components {
       y: number;
       /** Format: double */
       z: number;
+    };
+    PlannedBatch: {
+      additive: string;
+      base: string;
+      hardener: string;
+      key: string;
+      /** Format: int32 */
+      number: number;
+      of: string;
     };
     PocketView: {
       /** Format: double */

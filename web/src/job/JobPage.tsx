@@ -15,6 +15,7 @@ import { ApproachTable } from './ApproachTable';
 import { JobHead } from './JobHead';
 import { MasterStage } from './MasterStage';
 import { MouldStage } from './MouldStage';
+import { PoursStage } from './PoursStage';
 import { RubberStage } from './RubberStage';
 import { ShapePart, type SolidTool } from './ShapePart';
 import { STAGES } from './stages';
@@ -175,6 +176,7 @@ export function JobPage() {
               </MouldStage>
             )}
             {stage === 'rubber' && <RubberStage job={job} />}
+            {stage === 'pours' && <PoursStage job={job} />}
             <div ref={cautions}>
               <CautionList
                 cautions={[...here, ...elsewhere]}

@@ -2,6 +2,7 @@ import { Link } from 'react-router-dom';
 import type { Job } from '../api/client';
 import { FigureText } from '../ui/FigureText';
 import { Word } from '../ui/Word';
+import { big } from '../ui/big';
 
 export function RubberStage({ job }: { job: Job }) {
   const base = job.figures['mix.base'];
@@ -36,10 +37,9 @@ export function RubberStage({ job }: { job: Job }) {
         <>
           {poured ? (
             <p className="sentence">
-              Mixed in <Word k="rubber.batches" /> with an allowance{' '}
+              Over the <FigureText figure={job.figures['rubber.box']} /> in the box an allowance{' '}
               <Word k="rubber.allowancePct" after="," />{' '}
-              <FigureText figure={job.figures['rubber.allowance']} />, over the{' '}
-              <FigureText figure={job.figures['rubber.box']} /> in the box. The{' '}
+              <FigureText figure={job.figures['rubber.allowance']} />, is mixed. The{' '}
               <Word k="rubber.first" /> goes into the cup first.
             </p>
           ) : (
@@ -173,6 +173,7 @@ function Alike({ job }: { job: Job }) {
 }
 
 function Buying({ job }: { job: Job }) {
+  const bought = [job.figures['buy.0'], job.figures['buy.1']].filter((f) => f !== undefined);
   return (
     <div className="part">
       <h2>Cost and packs</h2>
@@ -180,6 +181,12 @@ function Buying({ job }: { job: Job }) {
         <p>
           This job uses <FigureText figure={job.figures['rubber.cost']} /> of it. It is sold as{' '}
           {job.packs.join(', ')}.
+          {bought.map((f) => (
+            <span key={f.key}>
+              {' '}
+              {big(f.label)}: <FigureText figure={f} />.
+            </span>
+          ))}
         </p>
       ) : (
         <p>The sheet names no packs, so there is no price.</p>

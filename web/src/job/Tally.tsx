@@ -11,7 +11,7 @@ interface Props {
 /** The bottom line: what people ask first. It never scrolls away. */
 export function Tally({ job, showCautions, showWorking }: Props) {
   const f = job.figures;
-  const batches = job.words['rubber.batches']?.text;
+  const batches = f['batch.count'];
   const stops = job.cautions.filter((c) => c.level === 'STOP').length;
   const level = stops > 0 ? 'STOP' : job.cautions.some((c) => c.level === 'CHECK') ? 'CHECK' : '';
   return (
@@ -25,7 +25,7 @@ export function Tally({ job, showCautions, showWorking }: Props) {
           <dt>
             Weigh out{f['later.base'] && ', first pour'}
             {!job.box.poured && ', first coat'}
-            {job.box.poured && batches && batches !== '1 batch' ? `, each of ${batches}` : ''}
+            {batches && batches.value > 1 ? `, each of ${batches.text}` : ''}
           </dt>
           <dd data-tally="weigh">
             {f['mix.base'] ? (

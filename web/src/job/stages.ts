@@ -4,4 +4,5 @@ export const STAGES = [
   { id: 'approach', text: 'Approach' },
   { id: 'mould', text: 'Mould' },
   { id: 'rubber', text: 'Rubber' },
+  { id: 'pours', text: 'Pours' },
 ] as const;

@@ -52,7 +52,7 @@ afterEach(() => {
 });
 
 /** Drawn so that a millimetre is two pixels, the plate at y = 300. */
-function drawn(parting?: Reading) {
+function drawn(parting?: Reading, batches: { number: number; mm: number }[] = []) {
   const dropped: number[] = [];
   const parted: number[] = [];
   const nudged: number[] = [];
@@ -73,11 +73,19 @@ function drawn(parting?: Reading) {
           drop: (at) => parted.push(at.upMm),
           nudge: (steps) => nudged.push(100 * steps),
         }}
+        batches={batches}
       />
     </svg>,
   );
   return { dropped, parted, nudged, handle: screen.getByRole('slider', { name: 'Pour line' }) };
 }
+
+test('batch lines stand where each comes up to', () => {
+  drawn(undefined, [{ number: 1, mm: 20 }]);
+  const line = document.querySelector('.batch line');
+  expect(line?.getAttribute('y1')).toBe('260');
+  expect(document.querySelector('.batch text')?.textContent).toBe('1');
+});
 
 test('says height, volume and mass', () => {
   const { handle } = drawn();

@@ -18,12 +18,14 @@ interface Props {
   cut: CutName;
   line: Dragging;
   parting: Dragging;
+  /** Where each batch but the last comes up to, mm above the plate. */
+  batches?: { number: number; mm: number }[];
 }
 
 const WIDTH = 40;
 
 /** Height against volume and mass; its pour line and its parting can be dragged. */
-export function Dipstick({ jobId, stick, x, scale, cut, line, parting }: Props) {
+export function Dipstick({ jobId, stick, x, scale, cut, line, parting, batches }: Props) {
   const [filled, setFilled] = useState<number | null>(null);
   const top = scale.y(stick.heightMm);
   const bottom = scale.y(0);
@@ -60,6 +62,15 @@ export function Dipstick({ jobId, stick, x, scale, cut, line, parting }: Props) 
       >
         <title>top of the master</title>
       </line>
+      {batches?.map((b) => (
+        <g key={b.number} className="batch">
+          <line x1={x} x2={x + WIDTH} y1={scale.y(b.mm)} y2={scale.y(b.mm)} />
+          <text x={x + WIDTH - 4} y={scale.y(b.mm) + 12} textAnchor="end">
+            {b.number}
+          </text>
+          <title>{`batch ${String(b.number)} comes up to here`}</title>
+        </g>
+      ))}
       {stick.parting && (
         <Mark {...shared} mark="PARTING" kept={stick.parting} dragging={parting} moved={noMove} />
       )}

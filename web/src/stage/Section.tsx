@@ -85,12 +85,21 @@ export function Section({ job, cut, at, pointed, shape, line, parting, cutting, 
               cut={cut}
               line={line}
               parting={parting}
+              batches={batchLines(job)}
             />
           )}
         </svg>
       )}
     </div>
   );
+}
+
+/** Where each batch but the last comes up to. */
+function batchLines(job: Job) {
+  return job.batches.each.slice(0, -1).flatMap((b) => {
+    const level = job.figures[`${b.key}.level`];
+    return level ? [{ number: b.number, mm: level.value }] : [];
+  });
 }
 
 /** How a skin is cut open and its jacket divided, seen from above. */

@@ -56,6 +56,7 @@ export function job(
     order: [],
     packs: [],
     rubbers: [],
+    batches: { each: [], reason: '', fewer: [] },
     measures: [],
     marks: [],
     stages: {},

@@ -79,6 +79,26 @@ export function WorkshopPage() {
               One person lifts <Word k="equipment.liftG" after="," /> and pours from a bucket with
               up to <Word k="equipment.bucketG" /> of rubber.
             </p>
+            <h2 className="part">Mixing</h2>
+            {(['cup', 'jug', 'bucket'] as const).map((vessel) => (
+              <p key={vessel} className="sentence">
+                The mixing {vessel} is <Word k={`mixing.${vessel}.bottomMm`} /> across at the
+                bottom, <Word k={`mixing.${vessel}.topMm`} /> at the rim and{' '}
+                <Word k={`mixing.${vessel}.heightMm`} /> high inside.
+              </p>
+            ))}
+            <p className="sentence">
+              The fine scale carries <Word k="mixing.fine.capacityG" /> and tells{' '}
+              <Word k="mixing.fine.readG" /> apart, the coarse one{' '}
+              <Word k="mixing.coarse.capacityG" /> and <Word k="mixing.coarse.readG" after="." />
+            </p>
+            <p className="sentence">
+              A batch is weighed in <Word k="mixing.pace.measureMin" after="," /> stirred for{' '}
+              <Word k="mixing.pace.mixMin" after="," /> scraped over and stirred again in{' '}
+              <Word k="mixing.pace.secondCupMin" after="," /> degassed in{' '}
+              <Word k="mixing.pace.degasMin" /> and poured at <Word k="mixing.pace.pourMm3PerMin" />{' '}
+              a minute; vibrating takes <Word k="mixing.pace.vibrateMin" after="." />
+            </p>
             <h2 className="part">On the rack</h2>
             <table className="compare rack">
               <thead>

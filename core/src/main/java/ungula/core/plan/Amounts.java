@@ -25,6 +25,7 @@ import ungula.core.rubber.Additive;
 import ungula.core.rubber.Mix;
 import ungula.core.rubber.Pack;
 import ungula.core.rubber.Product;
+import ungula.core.rubber.Purchase;
 import ungula.core.rubber.Ratio;
 import ungula.core.rubber.RatioGuard;
 import ungula.core.rubber.SecondPart;
@@ -39,6 +40,10 @@ final class Amounts {
   private final Workshop workshop;
   private final FigureBook figures;
   private final Units units;
+
+  /** Larger packs are worth a word when they cost no more than so much of the cheapest. */
+  private static final double DEARER = 0.1;
+
   private final List<Mix> coatMixes = new ArrayList<>();
   private int batches = 1;
   private Mix mix;
@@ -199,6 +204,7 @@ final class Amounts {
       used.merge(of, g, Double::sum);
     }
     cost(used);
+    buy(used);
     double g = used.values().stream().mapToDouble(Double::doubleValue).sum();
     alike(g, coats ? 1 : pours.length);
   }
@@ -391,6 +397,48 @@ final class Amounts {
           .step("smallest pack" + of + " " + pack(packs.get(0)));
     }
     figures.cost("rubber.cost", "rubber used", cost, w.done());
+  }
+
+  /** What to buy of each rubber for all moulds of the job. */
+  private void buy(Map<Product, Double> used) {
+    Integer asked = choices.rubber().moulds();
+    int moulds = asked == null ? 1 : asked;
+    int n = 0;
+    for (Map.Entry<Product, Double> e : used.entrySet()) {
+      List<Pack> packs = e.getKey().packs();
+      double need = moulds * e.getValue();
+      Optional<Purchase> bought = Purchase.cheapest(need, packs);
+      if (bought.isEmpty()) {
+        continue;
+      }
+      Working.Builder w =
+          Working.of("the packs that cover the need for the least money")
+              .given("base and hardener", Mass.format(need, units), COMPUTED)
+              .given("sold as", Pack.text(packs), SHEET);
+      bought
+          .get()
+          .inLargerPacks(need, packs, DEARER)
+          .ifPresent(
+              other ->
+                  w.step(
+                      other.text()
+                          + " costs "
+                          + figures.money(other.price() - bought.get().price())
+                          + " more and leaves "
+                          + Mass.format(other.leftG(), units)
+                          + "."));
+      figures.put(
+          "buy." + n++,
+          used.size() == 1 ? "to buy" : "to buy of " + e.getKey().name(),
+          bought.get().price(),
+          bought.get().text()
+              + " for "
+              + figures.money(bought.get().price())
+              + ", "
+              + Mass.format(bought.get().leftG(), units)
+              + " left over",
+          w.done());
+    }
   }
 
   private String pack(Pack pack) {

@@ -30,8 +30,7 @@ import ungula.core.working.Figure;
  * @param mix one batch of the first pour; empty while no rubber is picked or its sheet does not
  *     allow weighing
  * @param second what to pour after the first part was really weighed
- * @param batches of rubber, in the order they are mixed; empty while nothing can be weighed
- * @param fewer what would make fewer of them do, in words
+ * @param batches of rubber
  * @param stages how far each stage is
  * @param undecided what is still open, in words
  */
@@ -49,8 +48,7 @@ public record Plan(
     List<String> order,
     Optional<Mix> mix,
     Optional<SecondPart> second,
-    List<PlannedBatch> batches,
-    List<String> fewer,
+    Batches batches,
     Map<String, Stage> stages,
     List<String> undecided) {
 

@@ -80,7 +80,7 @@ public final class Planner {
   /** How the workshop's limits split the largest pour; null while nothing can be weighed. */
   Batching batching;
 
-  List<PlannedBatch> planned = List.of();
+  Batches planned = Batches.NONE;
   double masterMm3;
   double masterErrorMm3;
   double mixMm3;
@@ -149,7 +149,6 @@ public final class Planner {
         Optional.ofNullable(p.mix()),
         p.amounts == null ? Optional.empty() : p.amounts.second(),
         p.planned,
-        PourFigures.fewer(p),
         p.stages(),
         p.undecided());
   }

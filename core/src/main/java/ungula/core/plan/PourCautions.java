@@ -92,7 +92,7 @@ final class PourCautions {
     if (level >= Math.min(top + COVERED_MM, p.box.pourLineMm())) {
       return;
     }
-    String fewer = String.join(", ", PourFigures.fewer(p));
+    String fewer = String.join(", ", p.planned.fewer());
     add(
         "batch.seam",
         CHECK,
@@ -177,7 +177,7 @@ final class PourCautions {
     if (scales.isEmpty()) {
       return;
     }
-    for (PlannedBatch batch : p.planned) {
+    for (PlannedBatch batch : p.planned.each()) {
       for (String key : List.of(batch.base(), batch.hardener(), batch.additive())) {
         if (!key.isEmpty() && scales.stream().noneMatch(s -> s.weighs(p.figures.value(key)))) {
           scale(p.figures.get(key), scales);

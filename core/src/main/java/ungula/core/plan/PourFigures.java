@@ -107,9 +107,9 @@ final class PourFigures {
   }
 
   /** Adds the figures of all batches; none while nothing can be weighed. */
-  static List<PlannedBatch> add(Planner p, double[] pours) {
+  static Batches add(Planner p, double[] pours) {
     if (p.mix() == null) {
-      return List.of();
+      return Batches.NONE;
     }
     PourFigures f = new PourFigures(p);
     f.budget();
@@ -119,7 +119,9 @@ final class PourFigures {
     } else {
       f.coats();
     }
-    return List.copyOf(f.batches);
+    boolean limited = p.choices.rubber().batches() == null && p.batching != null;
+    String reason = limited && p.batching.reason() != null ? reason(p.batching.reason()) : "";
+    return new Batches(List.copyOf(f.batches), reason, fewer(p));
   }
 
   private String ml(double mm3) {
@@ -244,7 +246,7 @@ final class PourFigures {
         .ifPresent(
             n -> {
               double level = n.vessel().levelMm(mm3);
-              String text = Length.format(level, p.units) + " up the " + n.name();
+              String text = Length.format(level, p.units) + ", " + n.name();
               Working.Builder w =
                   Working.of("height of the volume in a tapering vessel")
                       .given("volume", ml(mm3), COMPUTED)
@@ -312,8 +314,8 @@ final class PourFigures {
     return all / 60 + (all % 60 < 10 ? ":0" : ":") + all % 60;
   }
 
-  /** Figures of limits in words: what would make fewer batches do. */
-  static List<String> fewer(Planner p) {
+  /** What would make fewer batches do, in words. */
+  private static List<String> fewer(Planner p) {
     if (p.batching == null || p.choices.rubber().batches() != null) {
       return List.of();
     }

@@ -83,17 +83,18 @@ public class PourPlanTest {
     double each = value(plan, "mix.total");
     int n = (int) value(plan, "batch.count");
     assertTrue(n > 1 && each <= 2500 && each * n / (n - 1) > 2500, n + " of " + each);
-    assertEquals(plan.batches().size(), n);
+    assertEquals(plan.batches().each().size(), n);
     Near.relative(n * value(plan, "mix.volume"), value(plan, "rubber.mix"), 1e-9);
     String why = plan.figures().get("batch.count").working().steps().get(0);
     assertTrue(why.contains("stirred"), why);
+    assertEquals(plan.batches().reason(), why);
     assertFalse(warns(plan, "batch.heavy"));
   }
 
   @Test
   public void eachBatchHasItsMarkItsLevelAndItsTime() {
     Plan plan = plan(shop(null));
-    int n = plan.batches().size();
+    int n = plan.batches().each().size();
     double poured = value(plan, "batch." + n + ".level");
     Near.absolute(poured, 110, 1e-6);
     double before = 0;
@@ -109,7 +110,7 @@ public class PourPlanTest {
           1e-9);
     }
     String fill = plan.figures().get("batch.1.fill").text();
-    assertTrue(fill.endsWith("up the jug"), fill);
+    assertTrue(fill.endsWith(" mm, jug"), fill);
     // the first half of the box is poured round the master: it ends below its top
     assertTrue(warns(plan, "batch.seam"));
   }
@@ -122,7 +123,9 @@ public class PourPlanTest {
     int straight = (int) value(plan, "batch.count");
     int cycled = (int) value(plan(shop(210.0), "rubber.bubbles", "VACUUM_CYCLED"), "batch.count");
     assertTrue(cycled < straight && cycled >= straight / 2, cycled + " of " + straight);
-    assertTrue(plan.fewer().toString().contains("with a larger chamber"), plan.fewer().toString());
+    assertTrue(
+        plan.batches().fewer().toString().contains("with a larger chamber"),
+        plan.batches().fewer().toString());
     assertTrue(warns(plan(shop(null), "rubber.bubbles", "VACUUM"), "batch.chamber"));
   }
 
@@ -135,7 +138,7 @@ public class PourPlanTest {
             .findFirst()
             .orElseThrow();
     assertEquals(heavy.fixes().get(0).edits(), List.of(Edit.of("rubber.batches", "")));
-    assertEquals(plan.batches().size(), 1);
+    assertEquals(plan.batches().each().size(), 1);
     // so many that hardener can no longer be weighed
     Plan many = plan(shop(null), "rubber.batches", "99", "mould.overTopMm", "-90 mm");
     assertTrue(warns(many, "batch.scale"));
@@ -150,7 +153,7 @@ public class PourPlanTest {
             LARGE,
             MARRAM,
             Workshop.DEFAULT);
-    assertTrue(plan.batches().size() > 1);
+    assertTrue(plan.batches().each().size() > 1);
     assertFalse(plan.figures().containsKey("batch.1.fill"));
     assertFalse(warns(plan, "batch.scale"));
   }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import ungula.core.mark.Mark;
 import ungula.core.mould.Dipstick;
+import ungula.core.plan.Batches;
 import ungula.core.plan.Caution;
 import ungula.core.plan.Plan;
 import ungula.core.rubber.SecondPart;
@@ -70,6 +71,7 @@ public record JobResponse(
     List<String> order,
     String ratioSentence,
     SecondPart second,
+    Batches batches,
     List<Products.Offer> rubbers,
     List<String> packs) {
 

@@ -99,6 +99,7 @@ class JobViews {
         job.plan().order(),
         ratioSentence(c, job.product()),
         job.plan().second().orElse(null),
+        job.plan().batches(),
         products.offers(),
         packs(job.product(), c.units()));
   }

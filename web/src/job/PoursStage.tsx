@@ -1,0 +1,119 @@
+import type { Job } from '../api/client';
+import { FigureText } from '../ui/FigureText';
+import { Word } from '../ui/Word';
+
+/** What is mixed when: every batch with its weights, its marks and its time. */
+export function PoursStage({ job }: { job: Job }) {
+  const f = job.figures;
+  const { each, reason, fewer } = job.batches;
+  const { poured } = job.box;
+  if (each.length === 0) {
+    return (
+      <>
+        <h1>Pours</h1>
+        <p>
+          {job.words['rubber.product']?.unset
+            ? 'Pick a rubber on the Rubber stage, and its batches stand here.'
+            : 'Nothing can be weighed yet: see what is missing below.'}
+        </p>
+      </>
+    );
+  }
+  return (
+    <>
+      <h1>Pours</h1>
+      {poured ? (
+        <p className="sentence">
+          The rubber is <Word k="rubber.bubbles" after="," /> and mixed in{' '}
+          <Word k="rubber.batches" />{' '}
+          {job.words['rubber.batches']?.unset && (
+            <>
+              (<FigureText figure={f['batch.count']} />){' '}
+            </>
+          )}
+          of <FigureText figure={f['mix.total']} />. {reason}
+        </p>
+      ) : (
+        <p className="sentence">
+          Each coat is a batch of its own, mixed when its turn comes: when that is, the Mould stage
+          says.
+        </p>
+      )}
+      {fewer.length > 0 && <p className="quiet">It would be {list(fewer)}.</p>}
+      {f['batch.minutes'] && (
+        <p className="sentence">
+          {poured ? 'One' : 'The first'} takes <FigureText figure={f['batch.minutes']} />
+          {f['rubber.potLife'] && (
+            <>
+              {' '}
+              against a pot life of <FigureText figure={f['rubber.potLife']} /> in your room
+            </>
+          )}
+          .
+        </p>
+      )}
+      <Table job={job} />
+    </>
+  );
+}
+
+/** What each batch has besides its weights; only columns that are known. */
+const COLUMNS = [
+  { key: 'fill', text: 'Fill mark' },
+  { key: 'level', text: 'Then in the box' },
+  { key: 'start', text: 'Begin' },
+  { key: 'by', text: 'Poured by' },
+];
+
+function Table({ job }: { job: Job }) {
+  const f = job.figures;
+  const { each } = job.batches;
+  const columns = COLUMNS.filter((c) => each.some((b) => f[`${b.key}.${c.key}`]));
+  return (
+    <table className="compare batches">
+      <thead>
+        <tr>
+          <th scope="col">Batch</th>
+          <th scope="col" className="n">
+            Weigh
+          </th>
+          {columns.map((c) => (
+            <th key={c.key} scope="col" className="n">
+              {c.text}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {each.map((b) => (
+          <tr key={b.key}>
+            <th scope="row">
+              {b.number} {b.of}
+            </th>
+            <td className="n">
+              <FigureText figure={f[b.base]} /> + <FigureText figure={f[b.hardener]} />
+              {b.additive && (
+                <>
+                  {' '}
+                  + <FigureText figure={f[b.additive]} />
+                </>
+              )}
+            </td>
+            {columns.map((c) => (
+              <td key={c.key} className="n">
+                {f[`${b.key}.${c.key}`] ? <FigureText figure={f[`${b.key}.${c.key}`]} /> : '–'}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** "a, b or c". */
+function list(parts: string[]) {
+  return parts.length < 2
+    ? (parts[0] ?? '')
+    : `${parts.slice(0, -1).join(', ')} or ${parts.at(-1) ?? ''}`;
+}
