@@ -47,7 +47,7 @@ export function MasterStage({ job, desk, choose, chooseBeside, paint, setPaint }
             , <strong>{job.model.name}</strong>
           </>
         )}
-        . It is made of <Word k="master.material" />
+        . It is made of <Word k="master.material" after="," /> <Word k="master.preparation" />
         {job.words['master.massG']?.unset && job.figures['master.mass'] && (
           <>
             , which by its volume should weigh <FigureText figure={job.figures['master.mass']} />
@@ -59,7 +59,8 @@ export function MasterStage({ job, desk, choose, chooseBeside, paint, setPaint }
             )}
           </>
         )}
-        ; {copies ? 'one on the scale' : 'on the scale'}: <Word k="master.massG" after="." />
+        ; {copies ? 'one on the scale' : 'on the scale'}: <Word k="master.massG" after="." /> A
+        test patch of the rubber on it: <Word k="master.patch" after="." />
       </p>
       {source === 'FILE' && <ModelFile job={job} choose={choose} chooseBeside={chooseBeside} />}
       {source === 'SOLID' && <SolidSentence job={job} />}

@@ -72,6 +72,7 @@ final class CautionFinder {
       found.addAll(p.unfit);
     }
     if (p.product != null) {
+      found.addAll(ContactCautions.of(p));
       ratio();
       sheet();
       batches();

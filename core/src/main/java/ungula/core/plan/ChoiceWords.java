@@ -4,6 +4,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import ungula.core.contact.Patch;
+import ungula.core.contact.Preparation;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.geometry.Vec3;
 import ungula.core.jacket.Jacket;
@@ -120,6 +122,8 @@ public final class ChoiceWords {
             Kind.plain("mm", 1e-6, 1e6, 1),
             "as guessed")
         .word("master.material", "material of the master", Kind.choice(MasterMaterial.class))
+        .word("master.preparation", "preparation of its surface", Kind.choice(Preparation.class))
+        .word("master.patch", "test patch of the rubber on it", Kind.choice(Patch.class))
         .open("master.massG", "mass of the master", Kind.mass(LARGEST_G), "not weighed")
         .word("master.way", "whose volume counts", Kind.choice(VolumeWays.Way.class))
         .word("master.solid.kind", "kind of solid", Kind.choice(Solid.Shape.class));

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
+import ungula.core.contact.Patch;
+import ungula.core.contact.Preparation;
 import ungula.core.jacket.Jacket;
 import ungula.core.mark.Marks;
 import ungula.core.master.MasterMaterial;
@@ -78,7 +80,9 @@ public record Choices(
             Measured.NOTHING,
             VolumeWays.Way.BEST,
             MasterMaterial.PRINT_RESIN,
-            null),
+            null,
+            Preparation.BARE,
+            Patch.NONE),
         Pose.AS_MODELLED,
         Plate.ALONE,
         new Box(
@@ -150,6 +154,8 @@ public record Choices(
    * @param way whose volume counts
    * @param material it is made of
    * @param massG as weighed; null when only computed
+   * @param preparation of its surface
+   * @param patch of the rubber on it
    */
   public record Master(
       Source source,
@@ -159,7 +165,33 @@ public record Choices(
       Measured measured,
       VolumeWays.Way way,
       MasterMaterial material,
-      Double massG) {}
+      Double massG,
+      Preparation preparation,
+      Patch patch) {
+
+    /** What was kept before surfaces were asked about is bare, and no patch was tried. */
+    public Master {
+      preparation = preparation == null ? Preparation.BARE : preparation;
+      patch = patch == null ? Patch.NONE : patch;
+    }
+
+    /** Nothing is known of another surface, and a patch holds for one rubber on one surface. */
+    Master agreeing(Master before, boolean sameRubber) {
+      boolean other = material != before.material;
+      boolean changed = other || preparation != before.preparation || !sameRubber;
+      return new Master(
+          source,
+          model,
+          unitMm,
+          solid,
+          measured,
+          way,
+          material,
+          massG,
+          other && preparation == before.preparation ? Preparation.BARE : preparation,
+          changed && patch == before.patch ? Patch.NONE : patch);
+    }
+  }
 
   /**
    * @param kind of mould; an open one stands on the plate, any other clear of it
@@ -388,11 +420,12 @@ public record Choices(
         master.source == before.master.source
             && Objects.equals(master.model, before.master.model)
             && (master.source != Source.SOLID || master.solid.equals(before.master.solid));
-    Choices now = this;
+    boolean sameRubber = Objects.equals(rubber.product, before.rubber.product);
+    Choices now = mastered(master.agreeing(before.master, sameRubber));
     if (!sameSurface) {
-      now = withCasting(Casting.NOTHING).withMarks(Marks.NONE);
+      now = now.withCasting(Casting.NOTHING).withMarks(Marks.NONE);
     } else if (laid().copies() != before.laid().copies()) {
-      now = withCasting(Casting.NOTHING);
+      now = now.withCasting(Casting.NOTHING);
     }
     now = now.plated(plate.agreeing(before.plate)).skinned(skin, jacket.agreeing(before.jacket));
     if (!sameSurface || !pose.turn().equals(before.pose.turn())) {
@@ -431,6 +464,12 @@ public record Choices(
             others.looked)
         .agreeing(this)
         .withMarks(others.marks);
+  }
+
+  private Choices mastered(Master changed) {
+    return new Choices(
+        units, changed, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
+        site, rubber, casting, marks, looked);
   }
 
   private Choices plated(Plate changed) {

@@ -2,6 +2,7 @@ package ungula.core.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import ungula.core.contact.Contact;
 import ungula.core.hollow.HollowCore;
 import ungula.core.jacket.Locators;
 import ungula.core.mould.MouldKind;
@@ -23,6 +24,9 @@ final class WorkOrder {
   /** Empty while there is no mould. */
   static List<String> of(Planner p) {
     WorkOrder order = new WorkOrder(p);
+    if (p.facts != null) {
+      order.surface();
+    }
     if (!p.poured()) {
       order.skin();
     } else if (p.parting != null) {
@@ -42,6 +46,24 @@ final class WorkOrder {
 
   private String ml(double mm3) {
     return Volume.format(mm3, p.units);
+  }
+
+  /** What is done to the master before rubber touches it. */
+  private void surface() {
+    Choices.Master m = p.choices.master();
+    switch (m.preparation()) {
+      case SEALED ->
+          steps.add(
+              "Seal the master: two thin coats of shellac, PVA or wax, each dry before the next.");
+      case CURED -> steps.add("Wash the master, cure it on all sides, and let it cool and air.");
+      default -> {
+        // as it is
+      }
+    }
+    Contact contact = ContactCautions.contact(p);
+    if (contact != null && contact.verdict() == Contact.Verdict.PATCH) {
+      steps.add("Try a patch of the rubber on the master where it does not show, and let it cure.");
+    }
   }
 
   private void onePart() {

@@ -83,6 +83,7 @@ class DemoShelf {
             HarbourShapes::mooringPost,
             "mooring-post.stl",
             edit("master.material", "WOOD"),
+            edit("master.preparation", "SEALED"),
             edit("mould.kind", "SKIN"),
             edit("mould.sidesMm", "20 mm"),
             edit("mould.overTopMm", "20 mm"),
@@ -94,6 +95,7 @@ class DemoShelf {
             HarbourShapes::sealPup,
             "seal-pup.stl",
             edit("master.material", "PRINT_RESIN"),
+            edit("master.preparation", "CURED"),
             edit("rubber.product", "samphire-15")));
     entries.add(
         entry(
@@ -108,6 +110,7 @@ class DemoShelf {
             HarbourShapes::ropeKnot,
             "rope-knot.stl",
             edit("master.material", "PRINT_RESIN"),
+            edit("master.preparation", "CURED"),
             edit("pose.liftMm", "10 mm"),
             edit("rubber.product", "dulse-30")));
     entries.add(
@@ -116,6 +119,7 @@ class DemoShelf {
             HarbourShapes::chessSet,
             "bollards.stl",
             edit("master.material", "PRINT_RESIN"),
+            edit("master.preparation", "CURED"),
             edit("mould.sidesMm", "12 mm"),
             edit("mould.overTopMm", "-6 mm")));
     entries.add(
@@ -124,6 +128,7 @@ class DemoShelf {
             HarbourShapes::waveTile,
             "wave-tile.stl",
             edit("master.material", "PLASTER"),
+            edit("master.preparation", "SEALED"),
             edit("mould.sidesMm", "15 mm"),
             edit("mould.overTopMm", "12 mm"),
             edit("mould.sheet", "MELAMINE_16"),
@@ -134,6 +139,7 @@ class DemoShelf {
             HarbourShapes::finial,
             "finial.stl",
             edit("master.material", "WOOD"),
+            edit("master.preparation", "SEALED"),
             edit("mould.sheet", "STYRENE_2"),
             edit("rubber.product", "samphire-15"),
             edit("mould.fixing", "SCREWS")));
@@ -143,8 +149,10 @@ class DemoShelf {
             HarbourShapes::octopus,
             "octopus.stl",
             edit("master.material", "PRINT_RESIN"),
+            edit("master.preparation", "CURED"),
             edit("mould.sheet", "ACRYLIC_3"),
-            edit("rubber.product", "samphire-15")));
+            edit("rubber.product", "samphire-15"),
+            edit("master.patch", "CURED")));
     entries.add(
         entry(
             "Nautilus touch model",
@@ -154,7 +162,8 @@ class DemoShelf {
             edit("pose.liftMm", "15 mm"),
             edit("mould.overTopMm", "15 mm"),
             edit("mould.sheet", "ACRYLIC_3"),
-            edit("rubber.product", "marram-20")));
+            edit("rubber.product", "marram-20"),
+            edit("master.patch", "CURED")));
     // shapes take seconds to make: side by side
     List<TriangleMesh> meshes = entries.parallelStream().map(e -> e.shape.get()).toList();
     for (int i = 0; i < meshes.size(); i++) {
