@@ -59,8 +59,8 @@ export function MasterStage({ job, desk, choose, chooseBeside, paint, setPaint }
             )}
           </>
         )}
-        ; {copies ? 'one on the scale' : 'on the scale'}: <Word k="master.massG" after="." /> A
-        test patch of the rubber on it: <Word k="master.patch" after="." />
+        ; {copies ? 'one on the scale' : 'on the scale'}: <Word k="master.massG" after="." /> A test
+        patch of the rubber on it: <Word k="master.patch" after="." />
       </p>
       {source === 'FILE' && <ModelFile job={job} choose={choose} chooseBeside={chooseBeside} />}
       {source === 'SOLID' && <SolidSentence job={job} />}

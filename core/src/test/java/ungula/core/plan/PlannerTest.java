@@ -12,6 +12,8 @@ import java.util.Optional;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import ungula.core.Near;
+import ungula.core.contact.Patch;
+import ungula.core.contact.Preparation;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.demo.HarbourShapes;
 import ungula.core.geometry.Rotation;
@@ -91,6 +93,26 @@ public class PlannerTest {
     Workshop w = Workshop.DEFAULT;
     double cup = w.cupLossPct() / 100 * 260 + w.cupLossMm3() * density;
     assertEquals(value(four, "moulds.next"), 260 + cup, 1e-9);
+  }
+
+  @Test
+  public void aPatchHoldsForOneRubberOnOneSurface() {
+    Caution stop = caution(plan(FLAT, MARRAM), "contact.master").get();
+    assertEquals(stop.level(), Caution.Level.STOP);
+    Choices cured = ChoiceWords.edit(choices(), stop.fixes().get(0).edits(), MARRAM);
+    Plan washed = Planner.plan(cured, FLAT, MARRAM, Workshop.DEFAULT);
+    Caution patch = caution(washed, "contact.master").get();
+    assertTrue(patch.title().startsWith("Try a patch"), patch.title());
+    assertTrue(washed.order().get(0).startsWith("Wash the master"), washed.order().toString());
+    Choices tried = ChoiceWords.edit(cured, patch.fixes().get(0).edits(), MARRAM);
+    assertFalse(
+        caution(Planner.plan(tried, FLAT, MARRAM, Workshop.DEFAULT), "contact.master").isPresent());
+    // another rubber, another surface: the patch no longer counts; another material is bare again
+    Edit other = Edit.of("rubber.product", "another");
+    assertEquals(ChoiceWords.edit(tried, List.of(other), MARRAM).master().patch(), Patch.NONE);
+    Choices wood = ChoiceWords.edit(tried, List.of(Edit.of("master.material", "WOOD")), MARRAM);
+    assertEquals(wood.master().preparation(), Preparation.BARE);
+    assertEquals(wood.master().patch(), Patch.NONE);
   }
 
   /** 79 mm wide inside; A 20 stands 3.2 times as high, 252.8 mm. */

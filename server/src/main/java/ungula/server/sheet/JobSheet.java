@@ -19,6 +19,7 @@ import ungula.core.mould.SectionDrawing.Dimension;
 import ungula.core.mould.SectionDrawing.Side;
 import ungula.core.plan.Caution;
 import ungula.core.plan.Choices;
+import ungula.core.plan.PlannedBatch;
 import ungula.core.plan.SkinPlan;
 import ungula.core.plan.Workshop;
 import ungula.core.quantity.Length;
@@ -40,6 +41,7 @@ final class JobSheet {
    * @param order of work, a sentence a step
    * @param views of the box, the most telling first; empty while there is none
    * @param cuts what to cut for it; null while there is none
+   * @param batches of rubber, one card each
    * @param skin of a skin mould; null for any other
    * @param build rubber of its build coats; empty where all coats are of one
    * @param picture null without a model
@@ -55,6 +57,7 @@ final class JobSheet {
       List<String> order,
       List<View> views,
       CutList cuts,
+      List<PlannedBatch> batches,
       SkinPlan skin,
       String build,
       BufferedImage picture,
@@ -101,6 +104,8 @@ final class JobSheet {
     }
     if (c.skin != null) {
       skin(c.skin);
+    } else {
+      cards();
     }
     working();
   }
@@ -400,13 +405,59 @@ final class JobSheet {
     pen.down(8);
   }
 
+  /** For the bench: one card a batch, in large figures, with room for what really happened. */
+  private void cards() throws IOException {
+    if (!c.batches.isEmpty()) {
+      pen.newPage();
+    }
+    for (PlannedBatch batch : c.batches) {
+      pen.room(150);
+      pen.line(
+          "Batch "
+              + batch.number()
+              + " of "
+              + c.batches.size()
+              + (batch.of().isEmpty() ? "" : ", " + batch.of()),
+          13,
+          true,
+          SheetPen.INK);
+      pen.down(4);
+      for (String key : List.of(batch.base(), batch.hardener(), batch.additive())) {
+        if (!key.isEmpty()) {
+          Figure f = c.figures.get(key);
+          pen.down(22);
+          pen.text(f.text(), pen.left(), pen.y(), 22, true, SheetPen.INK);
+          float after = pen.left() + pen.widthOf(f.text(), 22, true) + 8;
+          pen.text(f.label().split(",")[0], after, pen.y(), 10, false, SheetPen.INK);
+        }
+      }
+      pen.down(6);
+      List<String> marks = new ArrayList<>();
+      for (String mark : List.of(".fill", ".level", ".start", ".by")) {
+        Figure f = c.figures.get(batch.key() + mark);
+        if (f != null) {
+          marks.add(f.label() + " " + f.text());
+        }
+      }
+      pen.line(String.join("  ·  ", marks), 10, false, SheetPen.INK);
+      rows(new String[][] {{"base", "hardener", "begun", "poured"}});
+      pen.rule(pen.left(), pen.y(), pen.left() + pen.width(), pen.y(), 0.6f, SheetPen.QUIET);
+      pen.down(12);
+    }
+  }
+
   private void blanks() throws IOException {
     pen.room(70);
     pen.line("What really happened", 11, true, SheetPen.INK);
-    String[][] rows = {
-      {"base", "hardener", "room", "mixed at"},
-      {"poured by", "level after", "left over", "opened at"}
-    };
+    rows(
+        new String[][] {
+          {"base", "hardener", "room", "mixed at"},
+          {"poured by", "level after", "left over", "opened at"}
+        });
+  }
+
+  /** Lines to write on. */
+  private void rows(String[][] rows) throws IOException {
     for (String[] row : rows) {
       pen.down(20);
       float step = pen.width() / row.length;

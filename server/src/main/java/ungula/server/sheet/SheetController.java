@@ -61,6 +61,7 @@ class SheetController {
             job.plan().order(),
             drawn ? views(job) : List.of(),
             job.plan().cuts().orElse(null),
+            job.plan().batches().each(),
             job.plan().skin().orElse(null),
             Optional.ofNullable(jobs.build(job.choices())).map(Product::name).orElse(""),
             drawings.picture(job, 528, 396).orElse(null),
