@@ -24,7 +24,8 @@ public class AccessTest extends Browsing {
       {"{job}/master"},
       {"{job}/approach"},
       {"{job}/mould"},
-      {"{job}/rubber"}
+      {"{job}/rubber"},
+      {"{job}/pours"}
     };
   }
 

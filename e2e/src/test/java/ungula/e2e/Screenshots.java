@@ -61,9 +61,6 @@ public class Screenshots extends Browsing {
     page.locator("[data-tally='rubber.box'] button").click();
     assertThat(page.locator(".popover")).isVisible();
     take("working");
-    visit(demoJob("Bollard chess pieces") + "/mould");
-    drawn();
-    take("cautions");
     visit(demoJob("Bollard chess pieces") + "/mould?view=TOP");
     drawn();
     write("plate.copies", "2");
@@ -82,6 +79,11 @@ public class Screenshots extends Browsing {
     solidDrawn();
     page.locator(".solid[data-shows='LOCKED']").waitFor();
     take("locks");
+    stage("Pours");
+    choose("rubber.bubbles", "pulled in the vacuum chamber, straight through");
+    page.locator("table.batches tbody tr").nth(1).waitFor();
+    drawn();
+    take("pours");
     visit(demoJob("Rope-knot paperweight") + "/master");
     solidDrawn();
     button("Find the best ways up").click();

@@ -175,6 +175,21 @@ public record Choices(
       patch = patch == null ? Patch.NONE : patch;
     }
 
+    /** What a mould is planned by: all but what is done to the surface. */
+    Master shape() {
+      return new Master(
+          source,
+          model,
+          unitMm,
+          solid,
+          measured,
+          way,
+          material,
+          massG,
+          Preparation.BARE,
+          Patch.NONE);
+    }
+
     /** Nothing is known of another surface, and a patch holds for one rubber on one surface. */
     Master agreeing(Master before, boolean sameRubber) {
       boolean other = material != before.material;
@@ -544,12 +559,12 @@ public record Choices(
 
   /** Fingerprint of what the choice of a kind of mould builds on. */
   String beforeApproach() {
-    return fingerprint(master, marks);
+    return fingerprint(master.shape(), marks);
   }
 
   /** Fingerprint of what the mould stage builds on. */
   String beforeMould() {
-    return fingerprint(master, pose);
+    return fingerprint(master.shape(), pose);
   }
 
   /** Fingerprint of what the rubber stage builds on. */

@@ -177,13 +177,13 @@ final class PourFigures {
     double mm3 = p.mix().volumeMm3();
     double minutes = pace.batchMin(mm3, bubbles);
     Working.Builder w =
-        Working.of("weighing + stirring + second cup + degassing + pouring")
-            .given("weighing", Amounts.minutes(60 * pace.measureMin() / 60), DEFAULT)
+        Working.of("weighing + stirring + second cup + getting air out + pouring")
+            .given("weighing", Amounts.minutes(pace.measureMin()), DEFAULT)
             .given("stirring", Amounts.minutes(pace.mixMin()), DEFAULT)
             .given("second cup", Amounts.minutes(pace.secondCupMin()), DEFAULT);
-    if (bubbles.vacuum()) {
-      double degas = pace.beforePouringMin(bubbles) - pace.mixMin() - pace.secondCupMin();
-      w.given("degassing", Amounts.minutes(degas), DEFAULT);
+    if (pace.airMin(bubbles) > 0) {
+      String air = bubbles.vacuum() ? "degassing" : "vibrating";
+      w.given(air, Amounts.minutes(pace.airMin(bubbles)), DEFAULT);
     }
     p.figures.put(
         "batch.minutes",

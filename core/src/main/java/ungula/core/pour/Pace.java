@@ -7,7 +7,7 @@ package ungula.core.pour;
  * @param mixMin stirring
  * @param secondCupMin scraping over into a second cup, and stirring again
  * @param degasMin pulling a vacuum straight through; twice that when the pump is cycled
- * @param vibrateMin after pouring; the rubber may gel meanwhile
+ * @param vibrateMin after pouring, while the rubber still flows
  * @param pourMm3PerMin in a high thin stream
  */
 public record Pace(
@@ -23,28 +23,32 @@ public record Pace(
   /** Of the pot life, as much is planned with. */
   public static final double POT_SHARE = 0.8;
 
-  /** From the first drop of the second part until pouring begins. */
-  public double beforePouringMin(Bubbles bubbles) {
-    double degas =
-        switch (bubbles) {
-          case VACUUM -> degasMin;
-          case VACUUM_CYCLED -> 2 * degasMin;
-          default -> 0;
-        };
-    return mixMin + secondCupMin + degas;
+  /** Getting air out: in the chamber before pouring, or vibrating after it. */
+  public double airMin(Bubbles bubbles) {
+    return switch (bubbles) {
+      case VACUUM -> degasMin;
+      case VACUUM_CYCLED -> 2 * degasMin;
+      case VIBRATED -> vibrateMin;
+      case THIN_POUR -> 0;
+    };
+  }
+
+  /** All but pouring. */
+  private double restMin(Bubbles bubbles) {
+    return measureMin + mixMin + secondCupMin + airMin(bubbles);
   }
 
   public double pouringMin(double mm3) {
     return mm3 / pourMm3PerMin;
   }
 
-  /** From the first part on the scale until the batch is poured. */
+  /** From the first part on the scale until the batch is in the mould, and its air out. */
   public double batchMin(double mm3, Bubbles bubbles) {
-    return measureMin + beforePouringMin(bubbles) + pouringMin(mm3);
+    return restMin(bubbles) + pouringMin(mm3);
   }
 
   /** The most that is poured in time, mm³; 0 or less when nothing is. */
   public double mostMm3(double potLifeMin, Bubbles bubbles) {
-    return (POT_SHARE * potLifeMin - measureMin - beforePouringMin(bubbles)) * pourMm3PerMin;
+    return (POT_SHARE * potLifeMin - restMin(bubbles)) * pourMm3PerMin;
   }
 }

@@ -107,6 +107,7 @@ public class BatchingTest {
     Near.relative(p.batchMin(0, Bubbles.VACUUM_CYCLED), 8 + 10, 1e-12);
     double most = p.mostMm3(30, Bubbles.THIN_POUR);
     Near.relative(p.batchMin(most, Bubbles.THIN_POUR), 0.8 * 30, 1e-12);
+    Near.relative(p.batchMin(0, Bubbles.VIBRATED), 8 + 15, 1e-12);
     assertTrue(p.mostMm3(15, Bubbles.VACUUM) < 0);
     Scale fine = new Scale(500, 0.1);
     assertTrue(fine.weighs(5) && fine.weighs(500) && !fine.weighs(4.9) && !fine.weighs(501));
