@@ -104,11 +104,13 @@ public class Screenshots extends Browsing {
     assertThat(page.locator(".marks li").first()).containsText("cm²");
     page.locator(".marks li").last().scrollIntoViewIfNeeded();
     take("marks");
-    page.locator("[data-caution]").first().waitFor(new Locator.WaitForOptions().setTimeout(60_000));
     stage("Mould");
     button("Take the box that follows the outline").click();
     button("Top").click();
     page.locator(".drawing[data-stale='false'] path.SHADOW").waitFor();
+    // what follows from the shape moves the page: it is known first
+    page.locator(".shape button:has-text('Show what locks')")
+        .waitFor(new Locator.WaitForOptions().setTimeout(60_000));
     page.locator("[aria-label='Cut list'] tr").last().scrollIntoViewIfNeeded();
     take("boxes");
     visit(demoJob("Barnacled mooring post") + "/mould");
