@@ -692,6 +692,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/mix': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['mix'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/products': {
     parameters: {
       query?: never;
@@ -1010,6 +1026,13 @@ export interface components {
       mark: 'KEEP_CLEAN' | 'BASE' | 'THREAD' | 'PLUG' | 'FRAGILE';
       meaning: string;
       text: string;
+    };
+    MixNow: {
+      figures: {
+        [key: string]: components['schemas']['Figure'];
+      };
+      now: string;
+      sentence: string;
     };
     ModelView: {
       defects: string[];
@@ -2558,6 +2581,30 @@ export interface operations {
           [name: string]: unknown;
         };
         content?: never;
+      };
+    };
+  };
+  mix: {
+    parameters: {
+      query: {
+        product: string;
+        amount: string;
+        poured?: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['MixNow'];
+        };
       };
     };
   };

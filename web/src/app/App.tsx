@@ -1,6 +1,7 @@
 import { Navigate, Route, Routes } from 'react-router-dom';
 import { HelpPage } from '../help/HelpPage';
 import { JobPage } from '../job/JobPage';
+import { MixPage } from '../rubber/MixPage';
 import { RubberPage } from '../rubber/RubberPage';
 import { ShelfPage } from '../shelf/ShelfPage';
 import { WorkshopPage } from '../workshop/WorkshopPage';
@@ -13,6 +14,7 @@ export function App() {
       <Route path="/jobs/:id/:stage" element={<JobPage />} />
       <Route path="/rubber" element={<RubberPage />} />
       <Route path="/rubber/:product" element={<RubberPage />} />
+      <Route path="/mix" element={<MixPage />} />
       <Route path="/workshop" element={<WorkshopPage />} />
       <Route path="/help" element={<HelpPage />} />
       <Route path="*" element={<Navigate to="/" replace />} />

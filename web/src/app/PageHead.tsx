@@ -12,6 +12,7 @@ export function PageHead() {
           Shelf
         </NavLink>
         <NavLink to="/rubber">Rubber</NavLink>
+        <NavLink to="/mix">Mix now</NavLink>
         <NavLink to="/workshop">Workshop</NavLink>
         <NavLink to="/help">Help</NavLink>
       </nav>

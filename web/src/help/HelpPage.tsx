@@ -9,6 +9,10 @@ const TERMS: [string, string][] = [
   ['pour line', 'the height the rubber is poured to'],
   ['dipstick', 'the gauge that ties height to volume and mass'],
   ['wall', 'the rubber between master and box'],
+  ['skin mould', 'rubber brushed on in coats, with a jacket; also brush-on, blanket, glove'],
+  ['detail coat, build coat', 'the first thin brushed coat; the thickened ones after it'],
+  ['jacket', 'stiff shell round a skin; also mother mould, case, shell'],
+  ['test patch', 'a dab of the rubber on the master, cured, before the whole is poured'],
   ['lock', 'shape that holds the master in the mould; some say undercut'],
   ['air trap', 'shape that holds air while something is poured; some say undercut too'],
   ['pot life', 'how long the mix can be poured, from first contact of its parts'],
@@ -16,7 +20,7 @@ const TERMS: [string, string][] = [
 ];
 
 const KEYS: [string, string][] = [
-  ['1 2 3 4', 'the stages of a job'],
+  ['1 2 3 4 5', 'the stages of a job'],
   ['Tab', 'the next word'],
   ['Enter', 'change the word, or take what is typed'],
   ['Esc', 'leave it as it was'],

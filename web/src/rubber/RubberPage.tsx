@@ -1,4 +1,4 @@
-import { queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import Button from 'react-bootstrap/Button';
 import { NavLink, useNavigate, useParams } from 'react-router-dom';
@@ -8,11 +8,7 @@ import { useTitle } from '../app/useTitle';
 import { useInTurn } from '../ui/useInTurn';
 import { Word } from '../ui/Word';
 import { WordContext } from '../ui/words';
-
-const productsQuery = queryOptions({
-  queryKey: ['products'],
-  queryFn: () => unwrap(client.GET('/api/products')),
-});
+import { productsQuery } from './productsQuery';
 
 export function RubberPage() {
   const { product: chosen } = useParams();

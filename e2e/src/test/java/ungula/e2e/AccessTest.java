@@ -19,6 +19,7 @@ public class AccessTest extends Browsing {
     return new Object[][] {
       {""},
       {"rubber"},
+      {"mix"},
       {"workshop"},
       {"help"},
       {"{job}/master"},

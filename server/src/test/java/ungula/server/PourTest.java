@@ -72,6 +72,16 @@ public class PourTest extends OnServer {
     assertFalse(server.job(id).get("figures").has("buy.0"));
   }
 
+  /** 1 : 1 by volume, 1.04 and 1.22: 600 mL are 312 g and 366 g. */
+  @Test
+  public void aBareVolumeIsMixedWithoutAJob() throws Exception {
+    JsonNode mix = server.get("/api/mix?product=samphire-15&amount=600%20mL").body();
+    assertEquals(mix.get("figures").get("now.base").get("value").asDouble(), 312, 0.1);
+    assertEquals(mix.get("figures").get("now.hardener").get("value").asDouble(), 366, 0.1);
+    assertEquals(server.get("/api/mix?product=samphire-15&amount=much").status(), 422);
+    assertEquals(server.get("/api/mix?product=nothing&amount=1%20kg").status(), 404);
+  }
+
   @Test
   public void contactIsStoppedAndLifted() throws Exception {
     String id = job();

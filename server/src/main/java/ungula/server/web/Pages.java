@@ -10,7 +10,8 @@ class Pages implements WebMvcConfigurer {
 
   @Override
   public void addViewControllers(ViewControllerRegistry registry) {
-    for (String path : new String[] {"/", "/jobs/**", "/rubber/**", "/workshop", "/help/**"}) {
+    String[] paths = {"/", "/jobs/**", "/rubber/**", "/mix", "/workshop", "/help/**"};
+    for (String path : paths) {
       registry.addViewController(path).setViewName("forward:/index.html");
     }
   }

@@ -1,0 +1,82 @@
+package ungula.core.plan;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+import static org.testng.Assert.expectThrows;
+
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import ungula.core.Near;
+import ungula.core.quantity.UnreadableQuantity;
+import ungula.core.rubber.ExampleProducts;
+import ungula.core.rubber.Product;
+import ungula.core.rubber.ProductWords;
+
+public class MixNowTest {
+
+  private static final Product MARRAM = ExampleProducts.all().get("marram-20");
+  private static final Product SAMPHIRE = ExampleProducts.all().get("samphire-15");
+
+  private static MixNow mix(String amount, String poured, Product product) {
+    return MixNow.of(amount, poured, product, Workshop.DEFAULT);
+  }
+
+  private static double value(MixNow now, String key) {
+    return now.figures().get(key).value();
+  }
+
+  /** 1 : 1 by volume, 1.04 and 1.22: 600 mL are 312 g and 366 g. */
+  @Test
+  public void aVolumeByItsDensities() {
+    MixNow now = mix("600 mL", null, SAMPHIRE);
+    Near.absolute(value(now, "now.base"), 312, 0.1);
+    Near.absolute(value(now, "now.hardener"), 366, 0.1);
+    Near.relative(value(now, "now.volume"), 600_000, 1e-9);
+    assertTrue(now.sentence().contains("117.3 g of hardener"), now.sentence());
+  }
+
+  /** 100 : 10 by weight. */
+  @Test
+  public void aMassByItsRatio() {
+    MixNow now = mix(" 1.1 kg ", "", MARRAM);
+    Near.absolute(value(now, "now.base"), 1000, 1e-6);
+    Near.absolute(value(now, "now.hardener"), 100, 1e-6);
+    assertFalse(now.figures().containsKey("now.second"));
+    assertEquals(now.now(), "");
+    assertTrue(now.figures().containsKey("now.potLife"));
+  }
+
+  /** 1 240 g of base actually poured at 100 : 10: 124.0 g. */
+  @Test
+  public void theSecondPartFollowsWhatWasReallyPoured() {
+    MixNow now = mix("1.3 kg", "1240 g", MARRAM);
+    Near.absolute(value(now, "now.second"), 124, 1e-6);
+    assertTrue(now.now().contains("124.0 g of hardener"), now.now());
+  }
+
+  @DataProvider
+  public Object[][] unreadable() {
+    return new Object[][] {
+      {"2 bananas", "", "neither a mass nor a volume"},
+      {"0 g", "", "nothing to mix"},
+      {"", "", "neither a mass nor a volume"},
+      {"500 g", "some", "a mass"}
+    };
+  }
+
+  @Test(dataProvider = "unreadable")
+  public void whatCannotBeReadIsRefused(String amount, String poured, String words) {
+    UnreadableQuantity refused =
+        expectThrows(UnreadableQuantity.class, () -> mix(amount, poured, MARRAM));
+    assertTrue(refused.getMessage().contains(words), refused.getMessage());
+  }
+
+  @Test
+  public void withoutARatioNothingIsWeighed() {
+    UnreadableQuantity refused =
+        expectThrows(
+            UnreadableQuantity.class, () -> mix("500 g", "", ProductWords.blank("New rubber")));
+    assertTrue(refused.getMessage().contains("Complete the sheet"), refused.getMessage());
+  }
+}

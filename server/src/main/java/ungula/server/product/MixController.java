@@ -1,0 +1,39 @@
+package ungula.server.product;
+
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import ungula.core.plan.MixNow;
+import ungula.server.web.Problem;
+import ungula.server.workshop.Habits;
+
+/** A bare mass or volume of rubber in its parts, without a job. */
+@RestController
+@RequestMapping("/api/mix")
+class MixController {
+
+  private final Products products;
+  private final Habits workshop;
+
+  MixController(Products products, Habits workshop) {
+    this.products = products;
+    this.workshop = workshop;
+  }
+
+  /**
+   * @param amount a mass or a volume, as typed
+   * @param poured of the base, as typed; left out before it is
+   */
+  @GetMapping
+  MixNow mix(
+      @RequestParam String product,
+      @RequestParam String amount,
+      @RequestParam(required = false) String poured) {
+    return MixNow.of(
+        amount,
+        poured,
+        products.find(product).orElseThrow(() -> Problem.gone("This rubber")),
+        workshop.current());
+  }
+}

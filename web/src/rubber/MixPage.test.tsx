@@ -1,0 +1,84 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { cleanup, render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { MemoryRouter } from 'react-router-dom';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import { figures } from '../testing/job';
+import { MixPage } from './MixPage';
+
+const asked: URLSearchParams[] = [];
+
+const PRODUCTS = [
+  { id: 'a', name: 'Marram', retired: false },
+  { id: 'b', name: 'Old one', retired: true },
+  { id: 'c', name: 'Tern', retired: false },
+];
+
+beforeEach(() => {
+  asked.length = 0;
+  vi.stubGlobal('fetch', (request: Request) => {
+    const url = new URL(request.url);
+    if (url.pathname === '/api/products') {
+      return Promise.resolve(Response.json(PRODUCTS));
+    }
+    asked.push(url.searchParams);
+    const poured = url.searchParams.get('poured');
+    return Promise.resolve(
+      url.searchParams.get('amount') === '2 bananas'
+        ? Response.json({ title: 'Not understood', detail: 'neither' }, { status: 422 })
+        : Response.json({
+            figures: figures({
+              'now.base': '1 000 g',
+              'now.hardener': '100 g',
+              'now.total': '1.1 kg',
+              'now.volume': '1.02 L',
+              ...(poured ? { 'now.second': '124 g' } : {}),
+            }),
+            sentence: 'for every 100 g of base, 10 g of hardener',
+            now: poured ? 'Now pour 124 g of hardener.' : '',
+          }),
+    );
+  });
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <MemoryRouter>
+        <MixPage />
+      </MemoryRouter>
+    </QueryClientProvider>,
+  );
+});
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+test('an amount becomes its parts, and what was poured sets the other', async () => {
+  const user = userEvent.setup();
+  await user.type(await screen.findByLabelText('how much'), '1.1 kg');
+  expect(await screen.findByText('1 000 g')).toBeTruthy();
+  expect(screen.getByText(/for every 100 g of base/)).toBeTruthy();
+  await user.type(screen.getByLabelText(/Base really poured/), '1240');
+  expect(await screen.findByText('Now pour 124 g of hardener.')).toBeTruthy();
+  expect(screen.getByText('hardener, now')).toBeTruthy();
+  expect(asked.at(-1)?.get('poured')).toBe('1240');
+});
+
+test('what is not understood stays as typed, with what would be', async () => {
+  const user = userEvent.setup();
+  const input = await screen.findByLabelText<HTMLInputElement>('how much');
+  await user.type(input, '2 bananas');
+  expect((await screen.findByRole('alert')).textContent).toBe('neither');
+  expect(input.value).toBe('2 bananas');
+  expect(screen.queryByText('1 000 g')).toBeNull();
+});
+
+test('retired rubbers are not offered, another one is asked for by its id', async () => {
+  const user = userEvent.setup();
+  await user.click(await screen.findByText('Marram'));
+  expect(screen.queryByText('Old one')).toBeNull();
+  await user.click(screen.getByText('Tern'));
+  await user.type(screen.getByLabelText('how much'), '5 g');
+  await screen.findByText('1 000 g');
+  expect(asked.at(-1)?.get('product')).toBe('c');
+});
