@@ -6,5 +6,6 @@ export default defineConfig({
   css: { preprocessorOptions: { scss: { quietDeps: true, silenceDeprecations: ['import'] } } },
   server: { proxy: { '/api': 'http://127.0.0.1:8420' } },
   build: { chunkSizeWarningLimit: 900 },
-  test: { environment: 'jsdom', globals: false },
+  // a busy machine may take seconds to draw a page
+  test: { environment: 'jsdom', globals: false, testTimeout: 30_000 },
 });

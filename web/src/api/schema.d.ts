@@ -1235,6 +1235,8 @@ export interface components {
       partings: number[];
       /** Format: double */
       stepDegrees: number;
+      /** Format: double */
+      workingMin: number;
     };
     StandView: {
       edit: string;

@@ -1,22 +1,10 @@
 import { cleanup, render, screen } from '@testing-library/react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import { sized } from '../testing/sized';
 import { CoatStrip } from './CoatStrip';
 
-class Sized {
-  constructor(private readonly tell: ResizeObserverCallback) {}
-  observe() {
-    this.tell(
-      [{ contentRect: { width: 434, height: 100 } } as ResizeObserverEntry],
-      this as unknown as ResizeObserver,
-    );
-  }
-  disconnect() {
-    return undefined;
-  }
-}
-
 beforeEach(() => {
-  vi.stubGlobal('ResizeObserver', Sized);
+  vi.stubGlobal('ResizeObserver', sized(434));
 });
 
 afterEach(() => {
@@ -35,7 +23,7 @@ const coat = (number: number, fromMin: number, toMin: number, window?: [number, 
 });
 
 const draw = (...clock: ReturnType<typeof coat>[]) => {
-  render(<CoatStrip clock={clock} />);
+  render(<CoatStrip clock={clock} workingMin={540} />);
   const strip = screen.getByRole('img');
   const bars = (kind: string) =>
     [...strip.querySelectorAll(`rect.${kind}`)].map((r) => ({

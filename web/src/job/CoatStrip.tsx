@@ -6,14 +6,14 @@ type Clock = NonNullable<Job['skin']>['clock'];
 const ROW = 22;
 const HEAD = 24;
 const LEFT = 26;
-const NIGHT_MIN = 24 * 60;
-const WORKING_MIN = 9 * 60;
+const DAY_MIN = 24 * 60;
 
 /**
  * When each coat may go on: hands-on time as a bar, the time in which the next one sticks as a
  * lighter one. Nights take no room.
  */
-export function CoatStrip({ clock }: { clock: Clock }) {
+export function CoatStrip({ clock, workingMin }: { clock: Clock; workingMin: number }) {
+  const shown = (min: number) => atWork(min, workingMin);
   const { ref, width } = useSize<HTMLDivElement>();
   const end = Math.max(...clock.map((c) => shown(Math.max(c.toMin, c.closesMin))));
   const scale = (min: number) => LEFT + (shown(min) / end) * (width - LEFT - 8);
@@ -31,7 +31,7 @@ export function CoatStrip({ clock }: { clock: Clock }) {
               <g key={min}>
                 <line className="tick" x1={x} x2={x} y1={HEAD - 5} y2={height} />
                 <text x={x} y={13} textAnchor={min === 0 ? 'start' : 'middle'}>
-                  {time(min)}
+                  {time(min, workingMin)}
                 </text>
               </g>
             );
@@ -78,14 +78,14 @@ export function CoatStrip({ clock }: { clock: Clock }) {
 }
 
 /** Minutes at work: what is left of each day after the work is left out. */
-function shown(min: number) {
-  const day = Math.floor(min / NIGHT_MIN);
-  return day * WORKING_MIN + Math.min(WORKING_MIN, min - day * NIGHT_MIN);
+function atWork(min: number, workingMin: number) {
+  const day = Math.floor(min / DAY_MIN);
+  return day * workingMin + Math.min(workingMin, min - day * DAY_MIN);
 }
 
-function time(min: number) {
-  const day = Math.floor(min / WORKING_MIN);
-  const hours = (min - day * WORKING_MIN) / 60;
+function time(min: number, workingMin: number) {
+  const day = Math.floor(min / workingMin);
+  const hours = (min - day * workingMin) / 60;
   const text = `${hours} h`;
   return day === 0 ? text : `day ${day + 1}, ${text}`;
 }

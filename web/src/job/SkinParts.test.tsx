@@ -2,6 +2,7 @@ import { cleanup, screen, within } from '@testing-library/react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import type { Job } from '../api/client';
 import { drawn, job } from '../testing/job';
+import { sized } from '../testing/sized';
 import { SkinParts } from './SkinParts';
 import type { JobDesk } from './useJob';
 
@@ -10,22 +11,8 @@ const DESK = {
   apply: (edits: { word: string; text: string }[]) => applied.push(...edits),
 } as unknown as JobDesk;
 
-// jsdom lays nothing out: the strip gets a width to draw on
-class Sized {
-  constructor(private readonly tell: ResizeObserverCallback) {}
-  observe() {
-    this.tell(
-      [{ contentRect: { width: 400, height: 100 } } as ResizeObserverEntry],
-      this as unknown as ResizeObserver,
-    );
-  }
-  disconnect() {
-    return undefined;
-  }
-}
-
 beforeEach(() => {
-  vi.stubGlobal('ResizeObserver', Sized);
+  vi.stubGlobal('ResizeObserver', sized(400));
 });
 
 afterEach(() => {
@@ -65,6 +52,7 @@ const SKIN: Skin = {
     brushing(2, 60, '2:00 to 3:00', 'Missed? Let it cure.'),
     brushing(3, 120, ''),
   ],
+  workingMin: 540,
   gaps: [
     { value: 'TACKY', text: 'while tacky' },
     { value: 'SET', text: 'over set rubber' },

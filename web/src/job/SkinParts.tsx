@@ -192,7 +192,7 @@ function Clock({ job, skin, desk }: { job: Job; skin: Skin; desk: JobDesk }) {
       </p>
       {skin.clock.length > 0 ? (
         <>
-          <CoatStrip clock={skin.clock} />
+          <CoatStrip clock={skin.clock} workingMin={skin.workingMin} />
           <Gaps skin={skin} desk={desk} />
         </>
       ) : (

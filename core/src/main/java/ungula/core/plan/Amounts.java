@@ -35,14 +35,14 @@ import ungula.core.working.Working;
 /** What to weigh of a picked rubber, how long it can be poured, and what it costs. */
 final class Amounts {
 
+  /** Larger packs are worth a word when they cost no more than so much of the cheapest. */
+  private static final double DEARER = 0.1;
+
   private final Choices choices;
   private final Product product;
   private final Workshop workshop;
   private final FigureBook figures;
   private final Units units;
-
-  /** Larger packs are worth a word when they cost no more than so much of the cheapest. */
-  private static final double DEARER = 0.1;
 
   private final List<Mix> coatMixes = new ArrayList<>();
   private int batches = 1;

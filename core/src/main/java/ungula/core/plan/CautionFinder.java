@@ -27,9 +27,6 @@ import ungula.core.sentence.WordBook.Edit;
 /** Looks a computed plan over for what would go wrong, and prices the ways out. */
 final class CautionFinder {
 
-  /** Rubber density counted on before a product is picked, g/cm³. */
-  private static final double USUAL_DENSITY = 1.1;
-
   /** Poured rubber thinner than this tears when a cast is pulled. */
   private static final double TEARS_MM = 5;
 
@@ -75,7 +72,7 @@ final class CautionFinder {
       found.addAll(ContactCautions.of(p));
       ratio();
       sheet();
-      batches();
+      found.addAll(PourCautions.of(p, prices));
     }
     found.sort(Comparator.comparing(Caution::level));
     return List.copyOf(found);
@@ -311,10 +308,6 @@ final class CautionFinder {
         fix("Pour 10 mm over the top", Edit.of("mould.overTopMm", typed(10))));
   }
 
-  private double density() {
-    return p.mix() == null ? USUAL_DENSITY : p.mix().density();
-  }
-
   private void bowing() {
     BoxMould box = p.box;
     SheetStock sheet = box.sheet();
@@ -325,7 +318,7 @@ final class CautionFinder {
     if (!(depth > 0) || !(span > 0)) {
       return;
     }
-    Bowing bow = Bowing.of(span, depth, sheet, density());
+    Bowing bow = Bowing.of(span, depth, sheet, p.density());
     double limit = Bowing.limitMm(Math.max(1, p.choices.mould().sidesMm()));
     if (bow.mm() <= limit) {
       return;
@@ -340,7 +333,7 @@ final class CautionFinder {
               Edit.of("mould.ribSpacingMm", typed(spacing))));
     }
     for (SheetStock stiffer : SheetStock.values()) {
-      if (Bowing.of(span, depth, stiffer, density()).mm() <= limit) {
+      if (Bowing.of(span, depth, stiffer, p.density()).mm() <= limit) {
         fixes.add(fix("Use " + stiffer.text(), Edit.of("mould.sheet", stiffer.name())));
         break;
       }
@@ -365,7 +358,7 @@ final class CautionFinder {
   private double ribSpacing(double depth, SheetStock sheet, double limit, double longest) {
     for (int ribs = 1; ribs < 40; ribs++) {
       double spacing = longest / (ribs + 1);
-      if (Bowing.of(spacing, depth, sheet, density()).mm() <= limit) {
+      if (Bowing.of(spacing, depth, sheet, p.density()).mm() <= limit) {
         return Math.floor(spacing / 5) * 5;
       }
     }
@@ -375,7 +368,7 @@ final class CautionFinder {
   private void lift() {
     double below = p.box.curve().below(Math.max(0, p.box.pourLineMm()));
     double mass = p.figures.value("master.mass");
-    Lift lift = Lift.of(below, density(), mass);
+    Lift lift = Lift.of(below, p.density(), mass);
     if (lift.forceN() <= 0) {
       return;
     }
@@ -486,10 +479,5 @@ final class CautionFinder {
         "The sheet of " + p.product.name() + " leaves something out",
         "Not checked: " + String.join("; ", gaps) + ".",
         null);
-  }
-
-  /** What is wrong with the batches asked for, their weighing, and the clock they run against. */
-  private void batches() {
-    found.addAll(PourCautions.of(p, prices));
   }
 }

@@ -41,6 +41,9 @@ import ungula.core.working.Working;
  */
 public final class Planner {
 
+  /** Rubber density counted on before a product is picked, g/cm³. */
+  private static final double USUAL_DENSITY = 1.1;
+
   final Choices choices;
   final MasterFacts facts;
   final Product product;
@@ -236,6 +239,11 @@ public final class Planner {
   /** One batch; null while nothing can be weighed. */
   Mix mix() {
     return amounts == null ? null : amounts.mix();
+  }
+
+  /** Of the rubber mixed, g/cm³; a usual one while nothing can be weighed. */
+  double density() {
+    return mix() == null ? USUAL_DENSITY : mix().density();
   }
 
   /** Whether a core is wanted that is not worked out yet: what a cast takes is open until then. */

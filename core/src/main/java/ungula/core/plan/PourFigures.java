@@ -19,6 +19,7 @@ import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Volume;
 import ungula.core.rubber.Mix;
+import ungula.core.rubber.Ratio;
 import ungula.core.skin.Coat;
 import ungula.core.working.Working;
 
@@ -44,10 +45,12 @@ final class PourFigures {
    * weighed.
    */
   static Optional<Batching> split(Planner p, double mixMm3) {
-    if (p.product == null || p.product.ratio() == null) {
+    Ratio own = p.choices.rubber().ratio();
+    Ratio ratio = own != null || p.product == null ? own : p.product.ratio();
+    if (p.product == null || ratio == null) {
       return Optional.empty();
     }
-    Double density = p.product.mixedDensity(p.product.hardenerPerBase(p.product.ratio()));
+    Double density = p.product.mixedDensity(p.product.hardenerPerBase(ratio));
     return density == null
         ? Optional.empty()
         : Optional.of(Batching.of(mixMm3, new PourFigures(p).limits(density)));

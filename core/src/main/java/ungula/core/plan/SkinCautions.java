@@ -184,7 +184,7 @@ final class SkinCautions {
   }
 
   private Thickener stiffer(double mm) {
-    double density = p.mix() == null ? 1.1 : p.mix().density();
+    double density = p.density();
     for (Thickener t : Thickener.values()) {
       if (t.mostMm(density, 90) >= mm) {
         return t;

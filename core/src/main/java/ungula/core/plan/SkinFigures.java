@@ -34,9 +34,6 @@ import ungula.core.working.Working;
 /** The numbers of a skin brushed on in coats. */
 final class SkinFigures {
 
-  /** Rubber density counted on before a product is picked, g/cm³. */
-  private static final double USUAL_DENSITY = 1.1;
-
   /** Cloth is laid in pieces overlapping so far, mm. */
   private static final double OVERLAP_MM = 25;
 
@@ -404,11 +401,6 @@ final class SkinFigures {
     p.figures.mass(key(c, "mass"), "to mix, " + name(c), mix.totalG(), done);
   }
 
-  private double density() {
-    Mix mix = p.mix();
-    return mix == null ? USUAL_DENSITY : mix.density();
-  }
-
   /** The thickest coat of the build rubber that stays on an upright wall. */
   private void sag() {
     Thickener t = skin.thickener();
@@ -419,10 +411,10 @@ final class SkinFigures {
     p.figures.length(
         "skin.most",
         "most that stays on an upright wall",
-        t.mostMm(density(), 90),
+        t.mostMm(p.density(), 90),
         Working.of("thickest coat = yield stress ÷ (density × 9.81 × sin slope)")
             .given("yield stress, " + t.text(), Numbers.fixed(t.yieldPa(), 0) + " Pa", DEFAULT)
-            .given("density", Numbers.fixed(density(), 2) + " g/cm³", COMPUTED)
+            .given("density", Numbers.fixed(p.density(), 2) + " g/cm³", COMPUTED)
             .given("slope", "90°", COMPUTED)
             .done());
     if (p.facts.skin() != null) {
@@ -463,7 +455,7 @@ final class SkinFigures {
   }
 
   private double most(Thickener t) {
-    return t == Thickener.NONE ? Thickener.FILM_MM : t.mostMm(density(), 90);
+    return t == Thickener.NONE ? Thickener.FILM_MM : t.mostMm(p.density(), 90);
   }
 
   private String share(double degrees) {

@@ -51,11 +51,7 @@ public final class Bridging {
     this.grid = field.grid();
     this.outside = outside;
     this.wall = wall;
-    int k = 0;
-    while (grid.z(k) < 0) {
-      k++;
-    }
-    this.first = k;
+    this.first = SkinField.first(grid);
   }
 
   /** The outside of a skin, going on below the plate; rooms closed off within are left out. */

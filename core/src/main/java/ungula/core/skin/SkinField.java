@@ -46,7 +46,8 @@ public final class SkinField {
     this.first = first(field.grid());
   }
 
-  private static int first(Grid grid) {
+  /** First layer of cells above the plate. */
+  static int first(Grid grid) {
     int k = 0;
     while (grid.z(k) < 0) {
       k++;

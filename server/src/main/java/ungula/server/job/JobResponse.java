@@ -90,6 +90,7 @@ public record JobResponse(
    * @param clock when each goes on; empty while the rubber's times are not known
    * @param off how it comes off, in words
    * @param cutDegrees the way it is cut open; null when it is not
+   * @param workingMin in a day; nights are left out of the clock as it is drawn
    * @param gaps how a coat can follow the one before
    * @param partings of the jacket, degrees from the right counter-clockwise, seen from above
    * @param moved whether they were moved one by one or turned
@@ -99,6 +100,7 @@ public record JobResponse(
   public record SkinView(
       List<CoatView> coats,
       List<BrushingView> clock,
+      double workingMin,
       List<Kind.Option> gaps,
       String off,
       Double cutDegrees,

@@ -128,6 +128,7 @@ class JobViews {
         skin.clock() == null
             ? List.of()
             : skin.clock().coats().stream().map(JobViews::brushing).toList(),
+        SkinClock.WORKING_MIN,
         Arrays.stream(Recoat.values()).map(r -> new Kind.Option(r.name(), r.text())).toList(),
         skin.off().text(),
         skin.cutDegrees(),
