@@ -1,8 +1,10 @@
 package ungula.core;
 
-import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
+import java.util.HashMap;
+import java.util.Map;
+import java.util.function.BiConsumer;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import ungula.core.master.Measured;
@@ -15,13 +17,13 @@ import ungula.core.mould.Lift;
 import ungula.core.mould.SheetStock;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.Additive;
-import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Mix;
 import ungula.core.rubber.Product;
-import ungula.core.rubber.ProductWords;
+import ungula.core.rubber.ProductTable;
 import ungula.core.rubber.Ratio;
 import ungula.core.rubber.RatioGuard;
 import ungula.core.rubber.SecondPart;
+import ungula.core.rubber.Shrinkage;
 import ungula.core.study.MeshReport;
 import ungula.core.work.Progress;
 
@@ -133,32 +135,12 @@ public class FiguresTest {
   }
 
   private static Product product(Ratio ratio, Double a, Double b, Double mixed) {
-    Product p = ProductWords.blank("test");
-    return new Product(
-        p.name(),
-        p.chemistry(),
-        20.0,
-        p.scale(),
-        "",
-        p.clear(),
-        a,
-        b,
-        mixed,
-        ratio,
-        null,
-        null,
-        null,
-        null,
-        null,
-        null,
-        23.0,
-        null,
-        null,
-        null,
-        null,
-        null,
-        null,
-        "");
+    Map<String, String> row = new HashMap<>(Map.of("name", "test", "ratio", ratio.text()));
+    BiConsumer<String, Double> put = (word, g) -> row.put(word, g == null ? "" : g.toString());
+    put.accept("densityBase", a);
+    put.accept("densityHardener", b);
+    put.accept("densityMixed", mixed);
+    return ProductTable.product(row, 1);
   }
 
   @Test
@@ -219,17 +201,10 @@ public class FiguresTest {
   }
 
   @Test
-  public void examplesCoverWhatAShopMeets() {
-    var all = ExampleProducts.all().values();
-    assertEquals(all.size(), 6);
-    for (Product.Chemistry c : Product.Chemistry.values()) {
-      assertTrue(all.stream().anyMatch(p -> p.chemistry() == c));
-    }
-    for (Ratio.Basis b : Ratio.Basis.values()) {
-      assertTrue(all.stream().anyMatch(p -> p.ratio().basis() == b));
-    }
-    for (Product p : all) {
-      assertTrue(!p.contradictsItself() && p.gaps().isEmpty(), p.name() + p.gaps());
-    }
+  public void shrinkage() {
+    Shrinkage s = new Shrinkage(0.3, 0.4);
+    Near.absolute(s.scaleUp(), 1.00704, 0.000005);
+    Near.absolute(s.lostMm(180), 1.26, 0.005);
+    Near.relative(s.scaleUp() * s.factor(), 1, 1e-12);
   }
 }

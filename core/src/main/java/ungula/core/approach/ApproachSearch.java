@@ -39,6 +39,7 @@ import ungula.core.plan.Choices;
 import ungula.core.plan.CoreFacts;
 import ungula.core.plan.FigureBook;
 import ungula.core.plan.MasterFacts;
+import ungula.core.plan.Materials;
 import ungula.core.plan.Plan;
 import ungula.core.plan.Planner;
 import ungula.core.plan.SkinFacts;
@@ -106,8 +107,8 @@ public final class ApproachSearch {
   private final TriangleMesh mesh;
   private final MeshReport report;
   private final Choices choices;
+  private final Materials materials;
   private final Product product;
-  private final Product build;
   private final Workshop workshop;
   private final Parallel parallel;
 
@@ -127,22 +128,20 @@ public final class ApproachSearch {
   /**
    * @param mesh in the model's axes, mm
    * @param report of it
-   * @param product null while none is picked
-   * @param build of a skin's build coats; null as the other
+   * @param materials picked so far
    */
   public ApproachSearch(
       TriangleMesh mesh,
       MeshReport report,
       Choices choices,
-      Product product,
-      Product build,
+      Materials materials,
       Workshop workshop,
       Parallel parallel) {
     this.mesh = mesh;
     this.report = report;
     this.choices = choices;
-    this.product = product;
-    this.build = build;
+    this.materials = materials;
+    this.product = materials.rubber();
     this.workshop = workshop;
     this.parallel = parallel;
   }
@@ -249,7 +248,7 @@ public final class ApproachSearch {
       chosen = ChoiceWords.edit(choices, edits, product);
     }
     MasterFacts facts = facts(chosen, posed, parted);
-    Plan plan = Planner.plan(chosen, facts, product, build, workshop, Planner.box(chosen, facts));
+    Plan plan = Planner.plan(chosen, facts, materials, workshop, Planner.box(chosen, facts));
     return compared(t, edits, chosen, posed, plan);
   }
 
@@ -313,14 +312,9 @@ public final class ApproachSearch {
     taken(plan, "core.stretch", "core", "to draw the core", book);
     taken(plan, "fits.pot", "pot", "in the pressure pot", book);
     double money = money(plan, book);
-    Labour labour = Labour.of(plan, choices.units());
-    book.put(
-        "work",
-        "work by hand",
-        labour.hours(),
-        Numbers.fixed(labour.hours(), 1) + " h",
-        labour.working());
-    double hours = open(plan, labour, book);
+    taken(plan, "job.hands", "work", "work by hand", book);
+    double work = plan.figures().get("job.hands").value();
+    double hours = open(plan, work, book);
     int pieces = plan.parting().isPresent() ? 2 : 1;
     book.put(
         "pieces",
@@ -355,7 +349,7 @@ public final class ApproachSearch {
         reason(t, chosen, plan, posed, locked, stretch),
         edits,
         book.all(),
-        new Worth(money, hours, labour.hours(), seam + SEAM_MM_PER_ML * air / 1000));
+        new Worth(money, hours, work, seam + SEAM_MM_PER_ML * air / 1000));
   }
 
   private static void taken(Plan plan, String key, String as, String label, FigureBook book) {
@@ -401,21 +395,21 @@ public final class ApproachSearch {
     return Numbers.fixed(hours, 0) + " h" + (day > 1 ? ", day " + day : "");
   }
 
-  private double open(Plan plan, Labour labour, FigureBook book) {
+  private double open(Plan plan, double work, FigureBook book) {
     if (plan.skin().isPresent()) {
-      return openSkin(plan, labour, book);
+      return openSkin(plan, work, book);
     }
     Figure sheet = plan.figures().get("rubber.demould");
     double demould = sheet == null ? USUAL_DEMOULD_MIN : sheet.value();
-    int pours = Labour.pours(plan);
-    double hours = labour.hours() + pours * demould / 60;
+    int pours = plan.parting().isPresent() ? 2 : 1;
+    double hours = work + pours * demould / 60;
     book.put(
         "open",
         "until it is open",
         hours,
         elapsed(hours),
         Working.of("work by hand + pours × time until the mould opens")
-            .given("work", Numbers.fixed(labour.hours(), 1) + " h", COMPUTED)
+            .given("work", Numbers.fixed(work, 1) + " h", COMPUTED)
             .given("pours", String.valueOf(pours), COMPUTED)
             .given(
                 "opens after",
@@ -427,10 +421,10 @@ public final class ApproachSearch {
   }
 
   /** The skin has to cure, then the jacket to set. */
-  private double openSkin(Plan plan, Labour labour, FigureBook book) {
+  private double openSkin(Plan plan, double work, FigureBook book) {
     Figure cured = plan.figures().get("skin.cured");
     Figure jacket = plan.figures().get("jacket.ready");
-    double skin = cured == null ? 60 * labour.hours() + USUAL_DEMOULD_MIN : cured.value();
+    double skin = cured == null ? 60 * work + USUAL_DEMOULD_MIN : cured.value();
     double hours = (skin + jacket.value()) / 60;
     book.put(
         "open",

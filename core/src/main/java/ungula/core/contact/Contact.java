@@ -1,6 +1,6 @@
 package ungula.core.contact;
 
-import ungula.core.rubber.Product;
+import java.util.Optional;
 import ungula.core.rubber.Product.Chemistry;
 
 /**
@@ -14,14 +14,32 @@ public record Contact(Verdict verdict, String reason, String remedy) {
 
   /** From the best to the worst. */
   public enum Verdict {
-    FINE,
-    RELEASE,
-    SEAL,
-    PATCH,
-    DO_NOT
+    FINE("fine"),
+    RELEASE("release"),
+    SEAL("seal first"),
+    PATCH("try a patch"),
+    DO_NOT("do not");
+
+    private final String text;
+
+    Verdict(String text) {
+      this.text = text;
+    }
+
+    public String text() {
+      return text;
+    }
   }
 
-  private static final Contact FINE = new Contact(Verdict.FINE, "", "");
+  static final Contact FINE = new Contact(Verdict.FINE, "", "");
+
+  private static final String RELEASED = "Two thin coats of release, five minutes apart.";
+  private static final String SEALED =
+      "Two thin coats of shellac, PVA or wax, each dry before the next.";
+
+  static Contact release(String reason) {
+    return new Contact(Verdict.RELEASE, reason + ".", RELEASED);
+  }
 
   /**
    * @param chemistry of the rubber
@@ -36,24 +54,50 @@ public record Contact(Verdict verdict, String reason, String remedy) {
           "The patch stayed tacky or stuck: the whole mould would too.",
           surface.remedy().isEmpty() ? "Seal it, and try again." : surface.remedy());
     }
-    boolean inhibits = chemistry == Product.Chemistry.ADDITION && surface.inhibits() != null;
-    if (inhibits && patch != Patch.CURED) {
-      boolean surely = bare && surface.surely();
+    Optional<Trait> inhibitor =
+        surface.traits().stream().filter(t -> t.inhibits(chemistry)).findFirst();
+    if (inhibitor.isPresent() && patch != Patch.CURED) {
+      boolean surely = bare && inhibitor.get() == Trait.UNCURED;
       return new Contact(
-          surely ? Verdict.DO_NOT : Verdict.PATCH, surface.inhibits() + ".", surface.remedy());
+          surely ? Verdict.DO_NOT : Verdict.PATCH,
+          inhibitor.get().reason() + ".",
+          surface.remedy());
     }
-    if (surface.porous() && preparation != Preparation.SEALED) {
-      return new Contact(
-          Verdict.SEAL,
-          "It drinks rubber, which then tears as it is pulled off.",
-          "Two thin coats of shellac, PVA or wax, each dry before the next.");
+    if (preparation != Preparation.SEALED) {
+      for (Trait trait : surface.traits()) {
+        if (sealed(trait, chemistry)) {
+          return new Contact(Verdict.SEAL, trait.reason() + ".", SEALED);
+        }
+      }
     }
-    if (surface.bonds() && bare) {
-      return new Contact(
-          Verdict.RELEASE,
-          "Silicone bonds to it.",
-          "Two thin coats of release, five minutes apart.");
+    return sticking(surface, bare, chemistry);
+  }
+
+  /** Whether a trait of a surface has to be kept away from a rubber. */
+  private static boolean sealed(Trait trait, Chemistry chemistry) {
+    return switch (trait) {
+      case POROUS -> chemistry != Chemistry.LATEX;
+      case MOIST -> chemistry == Chemistry.URETHANE;
+      case OILS -> chemistry == Chemistry.LATEX;
+      default -> false;
+    };
+  }
+
+  private static Contact sticking(Surface surface, boolean bare, Chemistry chemistry) {
+    if (surface.is(Trait.BONDS)) {
+      return release(Trait.BONDS.reason());
     }
-    return FINE;
+    if (chemistry == Chemistry.URETHANE) {
+      return surface.is(Trait.SLIPPERY)
+          ? FINE
+          : release("Urethane rubber bonds to everything that is not released");
+    }
+    if (chemistry == Chemistry.LATEX) {
+      return FINE;
+    }
+    if (surface.is(Trait.SILICONE)) {
+      return release(Trait.SILICONE.reason());
+    }
+    return surface.is(Trait.GLASSY) && bare ? release(Trait.GLASSY.reason()) : FINE;
   }
 }

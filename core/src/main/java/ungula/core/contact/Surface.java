@@ -1,84 +1,137 @@
 package ungula.core.contact;
 
+import static ungula.core.contact.Trait.AMINES;
+import static ungula.core.contact.Trait.BONDS;
+import static ungula.core.contact.Trait.GLASSY;
+import static ungula.core.contact.Trait.MOIST;
+import static ungula.core.contact.Trait.OILS;
+import static ungula.core.contact.Trait.POROUS;
+import static ungula.core.contact.Trait.SILICONE;
+import static ungula.core.contact.Trait.SLIPPERY;
+import static ungula.core.contact.Trait.SULPHUR;
+import static ungula.core.contact.Trait.TACKIFIERS;
+import static ungula.core.contact.Trait.TIN;
+import static ungula.core.contact.Trait.UNCURED;
+
+import java.util.List;
+import java.util.Optional;
 import ungula.core.master.MasterMaterial;
+import ungula.core.mould.Fixing;
+import ungula.core.mould.SheetStock;
+import ungula.core.parting.Bedding;
+import ungula.core.rubber.Product.Chemistry;
 
 /**
- * What fresh rubber lies against, with what it does to it. The rules of contact are data here; that
- * every pair has a verdict is in {@link Contact}.
+ * What fresh rubber lies against: master, bedding, box, and what holds them. The rules of contact
+ * are data here; that every pair has a verdict is in {@link Contact}.
  */
 public enum Surface {
   PRINT_RESIN(
-      false,
-      false,
-      "Resin that has not cured through keeps addition-cure rubber tacky against it",
-      true,
-      "Wash it, cure it on all sides, bake it where its sheet allows, or coat it."),
-  PRINT_PLA(false, false, null, false, ""),
-  CLAY_OIL(
-      false,
-      false,
-      "Many oil clays hold sulphur, which keeps addition-cure rubber from curing",
-      false,
-      "Take a sulphur-free clay, or seal it; then try a patch."),
-  CLAY_WATER(true, false, null, false, ""),
-  WAX(false, false, null, false, ""),
-  WOOD(true, false, null, false, ""),
-  PLASTER(true, false, null, false, ""),
-  STONE(false, true, null, false, ""),
-  METAL(false, false, null, false, ""),
-  GLASS(false, true, null, false, ""),
+      "printed resin",
+      "Wash it, cure it on all sides, bake it where its sheet allows, or coat it.",
+      UNCURED),
+  PRINT_PLA("printed PLA", ""),
+  CLAY_OIL("oil clay", "Take a sulphur-free clay, or seal it; then try a patch.", SULPHUR, OILS),
+  CLAY_SULPHUR_FREE("sulphur-free clay", "", OILS),
+  CLAY_WATER("water clay", "", POROUS, MOIST),
+  WAX("wax", "", SLIPPERY, OILS),
+  WOOD("wood", "", POROUS, MOIST),
+  PLASTER("plaster", "", POROUS, MOIST),
+  STONE("stone", "", GLASSY),
+  METAL("metal", ""),
+  GLASS("glass", "", GLASSY),
   PU_BOARD(
-      true,
-      false,
-      "Fresh urethane gives off amines, which keep addition-cure rubber from curing",
-      false,
-      "Let it age, warm, for some days, or seal it; then try a patch."),
-  CAST_RESIN(
-      false,
-      false,
-      "Fresh epoxy and urethane give off amines, which keep addition-cure rubber from curing",
-      false,
-      "Let it cure warm for some days, or coat it; then try a patch.");
+      "tooling board",
+      "Let it age, warm, for some days, or seal it; then try a patch.",
+      AMINES,
+      POROUS),
+  CAST_RESIN("cast resin", "Let it cure warm for some days, or coat it; then try a patch.", AMINES),
+  RUBBER(
+      "vulcanised rubber",
+      "Seal it, and try a patch; or take a condensation-cure rubber.",
+      SULPHUR),
+  PAINT("paint", "Let it dry through, or seal it with shellac; then try a patch.", TACKIFIERS),
+  SILICONE_RUBBER("silicone rubber", "", SILICONE, SLIPPERY),
+  TIN_SILICONE(
+      "condensation-cure silicone",
+      "Bake it to drive off what is left of its cure, seal it; then try a patch.",
+      TIN,
+      SILICONE,
+      SLIPPERY),
+  CURED_RUBBER("the same rubber", "", BONDS),
+  FOAM_BOARD("foam board", ""),
+  PLASTIC("smooth plastic", ""),
+  CARD("card", "", POROUS),
+  BOARD("wooden board", "", POROUS, MOIST),
+  MELAMINE("melamine board", ""),
+  TAPE("tape", "Keep it under the master, or try a patch on it.", TACKIFIERS),
+  HOT_GLUE("hot glue", "Wipe off what oozes out, or try a patch on it.", TACKIFIERS);
 
-  private final boolean porous;
-  private final boolean bonds;
-  private final String inhibits;
-  private final boolean surely;
+  private final String text;
   private final String remedy;
+  private final List<Trait> traits;
 
-  Surface(boolean porous, boolean bonds, String inhibits, boolean surely, String remedy) {
-    this.porous = porous;
-    this.bonds = bonds;
-    this.inhibits = inhibits;
-    this.surely = surely;
+  Surface(String text, String remedy, Trait... traits) {
+    this.text = text;
     this.remedy = remedy;
+    this.traits = List.of(traits);
   }
 
   public static Surface of(MasterMaterial material) {
     return valueOf(material.name());
   }
 
-  /** Drinks rubber, which then cannot be pulled off. */
-  boolean porous() {
-    return porous;
+  public static Surface of(SheetStock sheet) {
+    return switch (sheet) {
+      case FOAM_BOARD_6, FOAM_BOARD_10 -> FOAM_BOARD;
+      case STYRENE_2, ACRYLIC_3 -> PLASTIC;
+      case CARD_2 -> CARD;
+      case PLY_12, MDF_18 -> BOARD;
+      case MELAMINE_16 -> MELAMINE;
+    };
   }
 
-  /** Silicone bonds to it unless released. */
-  boolean bonds() {
-    return bonds;
+  public static Surface of(Bedding bedding) {
+    return switch (bedding) {
+      case CLAY -> CLAY_OIL;
+      case CLAY_SULPHUR_FREE -> CLAY_SULPHUR_FREE;
+      case CLAY_WATER -> CLAY_WATER;
+      case BOARD -> BOARD;
+    };
   }
 
-  /** Why addition-cure rubber may stay tacky against it; null where it does not. */
-  String inhibits() {
-    return inhibits;
+  /** Empty for what rubber does not touch. */
+  public static Optional<Surface> of(Fixing fixing) {
+    return switch (fixing) {
+      case NONE, SCREWS -> Optional.empty();
+      case TAPE -> Optional.of(TAPE);
+      case STICKY_WAX -> Optional.of(WAX);
+      case HOT_GLUE -> Optional.of(HOT_GLUE);
+    };
   }
 
-  /** Whether it does so for certain when bare. */
-  boolean surely() {
-    return surely;
+  /** Cured rubber of the same kind: the other half, or a mould it is poured into. */
+  public static Surface itself(Chemistry chemistry) {
+    return switch (chemistry) {
+      case CONDENSATION -> TIN_SILICONE;
+      case ADDITION -> SILICONE_RUBBER;
+      default -> CURED_RUBBER;
+    };
   }
 
-  /** What is done against that. */
+  public String text() {
+    return text;
+  }
+
+  boolean is(Trait trait) {
+    return traits.contains(trait);
+  }
+
+  List<Trait> traits() {
+    return traits;
+  }
+
+  /** What is done against what keeps rubber from curing; empty where nothing does. */
   String remedy() {
     return remedy;
   }

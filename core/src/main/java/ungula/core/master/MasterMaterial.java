@@ -15,7 +15,10 @@ public enum MasterMaterial implements Choosable {
   METAL("metal", 7.8),
   GLASS("glass", 2.5),
   PU_BOARD("tooling board", 0.7),
-  CAST_RESIN("cast resin", 1.1);
+  CAST_RESIN("cast resin", 1.1),
+  RUBBER("vulcanised rubber", 1.2),
+  PAINT("painted all over", 1.0),
+  SILICONE_RUBBER("silicone rubber", 1.1);
 
   private final String text;
   private final double density;

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import ungula.core.contact.CastingMaterial;
 import ungula.core.contact.Patch;
 import ungula.core.contact.Preparation;
 import ungula.core.cutline.CutPlanes;
@@ -58,6 +59,7 @@ public final class ChoiceWords {
   private static final double LARGEST_G = 1e8;
 
   private static final int MOST_MOULDS = 500;
+  private static final int MOST_CASTS = 100_000;
   private static final int MOST_COATS = 40;
 
   private static final WordBook<Choices> BOOK = book();
@@ -422,6 +424,7 @@ public final class ChoiceWords {
 
   private static void rubber(WordBook<Choices> book) {
     book.open("rubber.product", "rubber", Kind.text(80), "a rubber")
+        .open("rubber.catalyst", "grade of catalyst", Kind.text(40), "the usual")
         .open(
             "rubber.ratio",
             "ratio to mix at",
@@ -451,6 +454,13 @@ public final class ChoiceWords {
         .open("rubber.additive.name", "additive", Kind.text(60), "an additive")
         .open("rubber.additive.dosePct", "dose of the additive", Kind.percent(0, 60), "nothing")
         .word("rubber.additive.of", "what the dose is a share of", Kind.choice(Additive.Of.class))
-        .open("rubber.additive.density", "density of the additive", Kind.density(), "as the mix");
+        .open("rubber.additive.density", "density of the additive", Kind.density(), "as the mix")
+        .word("cast.material", "what is cast", Kind.choice(CastingMaterial.class))
+        .open("cast.product", "product that is cast", Kind.text(80), "no one product")
+        .open(
+            "cast.wanted",
+            "casts wanted",
+            Kind.count("cast", "casts", 1, MOST_CASTS),
+            "as many as it gives");
   }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
+import ungula.core.contact.CastingMaterial;
 import ungula.core.contact.Patch;
 import ungula.core.contact.Preparation;
 import ungula.core.jacket.Jacket;
@@ -47,6 +48,7 @@ public record Choices(
     Jacket jacket,
     Site site,
     Rubber rubber,
+    Cast cast,
     Casting casting,
     Marks marks,
     Looked looked) {
@@ -65,6 +67,7 @@ public record Choices(
     if (mould.kind == null) {
       mould = mould.of(pose.liftMm() > 0 ? MouldKind.CUT : MouldKind.OPEN);
     }
+    cast = cast == null ? Cast.USUAL : cast;
     casting = casting == null ? Casting.NOTHING : casting;
     marks = marks == null ? Marks.NONE : marks;
   }
@@ -111,6 +114,7 @@ public record Choices(
         new Rubber(
             null,
             null,
+            null,
             RatioMeant.NO,
             First.BASE,
             null,
@@ -122,6 +126,7 @@ public record Choices(
             null,
             null,
             null),
+        Cast.USUAL,
         Casting.NOTHING,
         Marks.NONE,
         Looked.NOTHING);
@@ -358,6 +363,7 @@ public record Choices(
 
   /**
    * @param product id of the product; null while none is picked
+   * @param catalyst grade of it, by its name on the sheet; null is the usual one
    * @param ratio to mix at; null is the sheet's
    * @param ratioMeant whether a ratio far off the sheet was confirmed
    * @param first which part goes into the cup first
@@ -373,6 +379,7 @@ public record Choices(
    */
   public record Rubber(
       String product,
+      String catalyst,
       Ratio ratio,
       RatioMeant ratioMeant,
       First first,
@@ -390,6 +397,39 @@ public record Choices(
     public Rubber {
       bubbles = bubbles == null ? Bubbles.THIN_POUR : bubbles;
     }
+
+    /** A grade of catalyst belongs to one rubber. */
+    Rubber agreeing(Rubber before) {
+      boolean other = !Objects.equals(product, before.product);
+      return other && Objects.equals(catalyst, before.catalyst) && catalyst != null
+          ? new Rubber(
+              product,
+              null,
+              ratio,
+              ratioMeant,
+              first,
+              firstG,
+              secondG,
+              allowancePct,
+              batches,
+              bubbles,
+              additive,
+              offcutsMm3,
+              moulds,
+              mouldG)
+          : this;
+    }
+  }
+
+  /**
+   * What casts are made of.
+   *
+   * @param material while no product is picked
+   * @param product id of it; null while none is picked
+   * @param wanted casts; null while it is not said
+   */
+  public record Cast(CastingMaterial material, String product, Integer wanted) {
+    static final Cast USUAL = new Cast(CastingMaterial.URETHANE, null, null);
   }
 
   /**
@@ -417,13 +457,13 @@ public record Choices(
   Choices withCasting(Casting changed) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, changed, marks, looked);
+        site, rubber, cast, changed, marks, looked);
   }
 
   Choices withMarks(Marks changed) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, casting, changed, looked);
+        site, rubber, cast, casting, changed, looked);
   }
 
   /**
@@ -436,7 +476,9 @@ public record Choices(
             && Objects.equals(master.model, before.master.model)
             && (master.source != Source.SOLID || master.solid.equals(before.master.solid));
     boolean sameRubber = Objects.equals(rubber.product, before.rubber.product);
-    Choices now = mastered(master.agreeing(before.master, sameRubber));
+    Choices now =
+        mastered(master.agreeing(before.master, sameRubber))
+            .withRubber(rubber.agreeing(before.rubber));
     if (!sameSurface) {
       now = now.withCasting(Casting.NOTHING).withMarks(Marks.NONE);
     } else if (laid().copies() != before.laid().copies()) {
@@ -474,6 +516,7 @@ public record Choices(
             jacket,
             others.site,
             rubber,
+            others.cast,
             casting,
             others.marks,
             others.looked)
@@ -484,31 +527,37 @@ public record Choices(
   private Choices mastered(Master changed) {
     return new Choices(
         units, changed, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, casting, marks, looked);
+        site, rubber, cast, casting, marks, looked);
+  }
+
+  private Choices withRubber(Rubber changed) {
+    return new Choices(
+        units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
+        site, changed, cast, casting, marks, looked);
   }
 
   private Choices plated(Plate changed) {
     return new Choices(
         units, master, pose, changed, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, casting, marks, looked);
+        site, rubber, cast, casting, marks, looked);
   }
 
   private Choices parted(Parting halves, Cut knife) {
     return new Choices(
         units, master, pose, plate, mould, halves, knife, weights, channels, hollow, skin, jacket,
-        site, rubber, casting, marks, looked);
+        site, rubber, cast, casting, marks, looked);
   }
 
   Choices skinned(Skin coats, Jacket round) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, coats, round,
-        site, rubber, casting, marks, looked);
+        site, rubber, cast, casting, marks, looked);
   }
 
   private Choices moulded(Box changed) {
     return new Choices(
         units, master, pose, plate, changed, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, casting, marks, looked);
+        site, rubber, cast, casting, marks, looked);
   }
 
   /**
@@ -543,13 +592,13 @@ public record Choices(
   Choices withPose(Pose changed) {
     return new Choices(
         units, master, changed, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, casting, marks, looked);
+        site, rubber, cast, casting, marks, looked);
   }
 
   Choices withLooked(Looked changed) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, casting, marks, changed);
+        site, rubber, cast, casting, marks, changed);
   }
 
   /** The same for equal parts, in this run of the program and in any other. */
@@ -574,6 +623,7 @@ public record Choices(
 
   /** Fingerprint of what the pours build on. */
   String beforePours() {
-    return fingerprint(beforeRubber(), rubber.product, rubber.ratio, rubber.additive);
+    return fingerprint(
+        beforeRubber(), rubber.product, rubber.catalyst, rubber.ratio, rubber.additive);
   }
 }

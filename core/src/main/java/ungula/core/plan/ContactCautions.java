@@ -2,75 +2,157 @@ package ungula.core.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import ungula.core.contact.CastingMaterial;
 import ungula.core.contact.Contact;
+import ungula.core.contact.Contact.Verdict;
 import ungula.core.contact.Patch;
 import ungula.core.contact.Preparation;
 import ungula.core.contact.Surface;
+import ungula.core.parting.Bedding;
 import ungula.core.plan.Caution.Fix;
 import ungula.core.plan.Caution.Level;
+import ungula.core.rubber.Product.Chemistry;
+import ungula.core.rubber.Product.Clarity;
 import ungula.core.sentence.WordBook.Edit;
 
-/** Whether the rubber may touch the master. */
+/** Whether the rubber may touch what it touches. */
 final class ContactCautions {
 
-  private ContactCautions() {}
+  private final Planner p;
+  private final List<Caution> found = new ArrayList<>();
 
-  /** What the rubber that is picked says to the master; null while none is picked. */
-  static Contact contact(Planner p) {
-    Choices.Master m = p.choices.master();
-    return p.product == null
-        ? null
-        : Contact.of(Surface.of(m.material()), m.preparation(), p.product.chemistry(), m.patch());
+  private ContactCautions(Planner p) {
+    this.p = p;
   }
 
   static List<Caution> of(Planner p) {
-    Contact contact = contact(p);
-    if (contact == null || contact.verdict() == Contact.Verdict.FINE) {
-      return List.of();
-    }
-    String master = p.choices.master().material().text();
-    Fix patch = fix("A patch cured clean", "master.patch", Patch.CURED.name());
-    Fix seal = fix("Seal it", "master.preparation", Preparation.SEALED.name());
-    Fix cure = fix("Wash it and cure it through", "master.preparation", Preparation.CURED.name());
-    boolean print = Surface.of(p.choices.master().material()) == Surface.PRINT_RESIN;
-    List<Fix> fixes = new ArrayList<>();
-    Level level = Level.CHECK;
-    String title;
-    switch (contact.verdict()) {
-      case DO_NOT -> {
-        level = Level.STOP;
-        title = "This rubber does not cure against bare " + master;
-        if (p.choices.master().patch() == Patch.TACKY) {
-          title = "The patch on the master did not cure";
-        } else {
-          if (print) {
-            fixes.add(cure);
+    ContactCautions c = new ContactCautions(p);
+    for (Touching t : Touching.of(p)) {
+      if (t.contact().verdict() != Verdict.FINE) {
+        switch (t.what()) {
+          case MASTER -> c.master(t.contact());
+          case BEDDING -> c.bedding(t);
+          case GLUE -> c.glue(t);
+          case CAST -> c.cast(t);
+          default -> {
+            // a box is sealed by the caution of its sheet; the halves' release is a step
           }
-          fixes.add(seal);
         }
       }
-      case PATCH -> {
-        title = "Try a patch on the master first";
-        fixes.add(patch);
-      }
-      case SEAL -> {
-        title = "Seal the master first";
-        fixes.add(seal);
-      }
-      default -> {
-        level = Level.NOTE;
-        title = "Release the master, or the rubber bonds to it";
-      }
     }
-    return List.of(
+    c.marked();
+    return c.found;
+  }
+
+  private void add(String id, Level level, String title, Contact contact, List<Fix> fixes) {
+    found.add(
         new Caution(
-            "contact.master",
+            "contact." + id,
             level,
             "rubber",
             title,
             contact.reason() + " " + contact.remedy(),
             null,
             fixes));
+  }
+
+  private void master(Contact contact) {
+    String master = p.choices.master().material().text();
+    Fix patch = fix("A patch cured clean", "master.patch", Patch.CURED.name());
+    Fix seal = fix("Seal it", "master.preparation", Preparation.SEALED.name());
+    Fix cure = fix("Wash it and cure it through", "master.preparation", Preparation.CURED.name());
+    boolean print = Surface.of(p.choices.master().material()) == Surface.PRINT_RESIN;
+    switch (contact.verdict()) {
+      case DO_NOT -> {
+        if (p.choices.master().patch() == Patch.TACKY) {
+          add("master", Level.STOP, "The patch on the master did not cure", contact, List.of());
+        } else {
+          add(
+              "master",
+              Level.STOP,
+              "This rubber does not cure against bare " + master,
+              contact,
+              print ? List.of(cure, seal) : List.of(seal));
+        }
+      }
+      case PATCH ->
+          add("master", Level.CHECK, "Try a patch on the master first", contact, List.of(patch));
+      case SEAL -> add("master", Level.CHECK, "Seal the master first", contact, List.of(seal));
+      default ->
+          add(
+              "master",
+              Level.NOTE,
+              "Release the master, or the rubber bonds to it",
+              contact,
+              List.of());
+    }
+  }
+
+  private void bedding(Touching t) {
+    switch (t.contact().verdict()) {
+      case PATCH ->
+          add(
+              "bedding",
+              Level.CHECK,
+              "The " + t.surface() + " it is bedded in may keep the rubber from curing",
+              t.contact(),
+              List.of(
+                  fix(
+                      "Bed it in sulphur-free clay",
+                      "parting.bedding",
+                      Bedding.CLAY_SULPHUR_FREE.name())));
+      case SEAL ->
+          add(
+              "bedding",
+              Level.NOTE,
+              "Seal the " + t.surface() + " it is bedded in",
+              t.contact(),
+              List.of());
+      default -> {
+        // released as a step
+      }
+    }
+  }
+
+  private void glue(Touching t) {
+    if (t.contact().verdict() == Verdict.PATCH) {
+      add(
+          "glue",
+          Level.NOTE,
+          "Rubber may stay tacky where it touches the " + t.surface(),
+          t.contact(),
+          List.of());
+    }
+  }
+
+  private void cast(Touching t) {
+    if (t.contact().verdict() == Verdict.DO_NOT) {
+      add("cast", Level.STOP, "Not in this rubber: " + t.surface(), t.contact(), List.of());
+    } else {
+      add(
+          "cast",
+          Level.NOTE,
+          "Release the mould before every cast of " + t.surface(),
+          t.contact(),
+          List.of());
+    }
+  }
+
+  /** Condensation-cure rubber gives off residues for some days. */
+  private void marked() {
+    boolean clear = p.cast != null && p.cast.clear() == Clarity.CLEAR;
+    boolean silicone = p.castingMaterial() == CastingMaterial.SILICONE;
+    if (p.product.chemistry() == Chemistry.CONDENSATION && (clear || silicone)) {
+      add(
+          "residue",
+          Level.CHECK,
+          "What this rubber gives off marks " + (clear ? "clear" : "silicone") + " casts",
+          new Contact(
+              Verdict.PATCH,
+              "Condensation-cure rubber leaves residues for some days.",
+              "Bake the mould before the first cast, or take an addition-cure rubber."),
+          List.of());
+    }
   }
 
   private static Fix fix(String label, String word, String to) {

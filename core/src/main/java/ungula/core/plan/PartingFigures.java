@@ -167,7 +167,7 @@ final class PartingFigures {
   }
 
   private void bedding() {
-    if (p.choices.parting().bedding() == Bedding.CLAY) {
+    if (p.choices.parting().bedding() != Bedding.BOARD) {
       p.figures.volume(
           "parting.clay",
           "clay to bed it in",

@@ -27,6 +27,7 @@ import ungula.core.working.Figure;
  * @param core that makes casts hollow; empty when they are solid
  * @param cuts what to cut for it; empty while there is no box
  * @param order of work, a sentence a step
+ * @param touching what fresh rubber and casts lie against, with a verdict each
  * @param mix one batch of the first pour; empty while no rubber is picked or its sheet does not
  *     allow weighing
  * @param second what to pour after the first part was really weighed
@@ -46,6 +47,7 @@ public record Plan(
     Optional<SkinPlan> skin,
     Optional<CutList> cuts,
     List<String> order,
+    List<Touching> touching,
     Optional<Mix> mix,
     Optional<SecondPart> second,
     Batches batches,

@@ -11,6 +11,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import ungula.core.contact.CastingMaterial;
 import ungula.core.cutline.CutLine;
 import ungula.core.cutlist.CutList;
 import ungula.core.cutlist.Extras;
@@ -46,10 +47,14 @@ public final class Planner {
 
   final Choices choices;
   final MasterFacts facts;
+  final Materials materials;
   final Product product;
 
   /** Rubber of a skin's build coats; the other one where none is picked for them. */
   final Product build;
+
+  /** What is cast; null while no product is picked for it. */
+  final Product cast;
 
   final Workshop workshop;
   final Units units;
@@ -91,12 +96,13 @@ public final class Planner {
   /** A core keeps free of what is cast. */
   double hollowMm3;
 
-  private Planner(
-      Choices choices, MasterFacts facts, Product product, Product build, Workshop workshop) {
+  private Planner(Choices choices, MasterFacts facts, Materials materials, Workshop workshop) {
     this.choices = choices;
     this.facts = facts;
-    this.product = product;
-    this.build = build == null ? product : build;
+    this.materials = materials;
+    this.product = materials.rubber();
+    this.build = materials.build() == null ? product : materials.build();
+    this.cast = materials.cast();
     this.workshop = choices.site().of(workshop);
     this.units = choices.units();
     this.figures = new FigureBook(units, workshop.currency());
@@ -107,21 +113,20 @@ public final class Planner {
    * @param product null while no rubber is picked
    */
   public static Plan plan(Choices choices, MasterFacts facts, Product product, Workshop workshop) {
-    return plan(choices, facts, product, null, workshop, box(choices, facts));
+    return plan(choices, facts, Materials.of(product), workshop, box(choices, facts));
   }
 
   /**
-   * @param build rubber of a skin's build coats; null as the other
+   * @param facts null while the master's size is not known
    * @param known what {@link #box} says of the same choices and facts
    */
   public static Plan plan(
       Choices choices,
       MasterFacts facts,
-      Product product,
-      Product build,
+      Materials materials,
       Workshop workshop,
       Optional<BoxMould> known) {
-    Planner p = new Planner(choices, facts, product, build, workshop);
+    Planner p = new Planner(choices, facts, materials, workshop);
     known.ifPresent(
         box -> {
           p.compute(box.inside());
@@ -135,6 +140,8 @@ public final class Planner {
             JacketFigures.add(p);
             SiteFigures.add(p);
           }
+          Labour.add(p);
+          CastFigures.add(p);
         });
     List<Caution> cautions = new CautionFinder(p).find();
     return new Plan(
@@ -149,6 +156,7 @@ public final class Planner {
         Optional.ofNullable(p.skin),
         Optional.ofNullable(p.cuts),
         WorkOrder.of(p),
+        Touching.of(p),
         Optional.ofNullable(p.mix()),
         p.amounts == null ? Optional.empty() : p.amounts.second(),
         p.planned,
@@ -158,7 +166,7 @@ public final class Planner {
 
   /** The box and the mix only, without cautions: what other choices would cost. */
   Planner totals(Choices other) {
-    Planner p = new Planner(other, facts, product, build, workshop);
+    Planner p = new Planner(other, facts, materials, workshop);
     Choices.Box before = choices.mould();
     Choices.Box after = other.mould();
     boolean same = before.shape() == after.shape() && before.sidesMm() == after.sidesMm();
@@ -171,7 +179,7 @@ public final class Planner {
     if (facts == null) {
       return Optional.empty();
     }
-    Planner p = new Planner(choices, facts, null, null, Workshop.DEFAULT);
+    Planner p = new Planner(choices, facts, Materials.of(null), Workshop.DEFAULT);
     p.compute(inside(choices.mould(), choices.mould().shape(), facts));
     return Optional.of(p.box);
   }
@@ -249,6 +257,30 @@ public final class Planner {
   /** Whether a core is wanted that is not worked out yet: what a cast takes is open until then. */
   boolean coreOpen() {
     return choices.hollow().wallMm() != null && facts.parted() != null && facts.core() == null;
+  }
+
+  /** What is cast, as far as pouring it goes: the product's sheet, and what was said besides. */
+  Sprue.Resin resin() {
+    Sprue.Resin said = choices.channels().resin();
+    if (cast == null) {
+      return said;
+    }
+    Double density =
+        cast.mixedDensity(cast.ratio() == null ? 1 : cast.hardenerPerBase(cast.ratio()));
+    return new Sprue.Resin(
+        cast.viscosityPas() == null ? said.viscosityPas() : cast.viscosityPas(),
+        cast.potLifeMin() == null ? said.potLifeMin() : cast.potLifeMin(),
+        density == null ? said.density() : density);
+  }
+
+  /** What is cast. */
+  CastingMaterial castingMaterial() {
+    return cast == null ? choices.cast().material() : CastingMaterial.of(cast);
+  }
+
+  /** As hot as a cast gets, °C. */
+  double castC() {
+    return cast == null || cast.peakC() == null ? castingMaterial().usualC() : cast.peakC();
   }
 
   /** What a cast takes, without what stays in its channels. */

@@ -46,7 +46,7 @@ final class SprueCautions {
   }
 
   private void slow() {
-    Sprue.Resin resin = p.choices.channels().resin();
+    Sprue.Resin resin = p.resin();
     if (p.coreOpen() || p.sprue.inTime(p.castMm3(), resin)) {
       return;
     }

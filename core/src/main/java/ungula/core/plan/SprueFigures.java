@@ -3,6 +3,7 @@ package ungula.core.plan;
 import static ungula.core.working.Given.Source.CHOSEN;
 import static ungula.core.working.Given.Source.COMPUTED;
 import static ungula.core.working.Given.Source.DEFAULT;
+import static ungula.core.working.Given.Source.SHEET;
 
 import java.time.Duration;
 import ungula.core.air.VentWay;
@@ -12,6 +13,7 @@ import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Timespan;
 import ungula.core.quantity.Volume;
 import ungula.core.sprue.Sprue;
+import ungula.core.working.Given;
 import ungula.core.working.Working;
 
 /** What a cast takes, with what it is poured in through. */
@@ -29,7 +31,7 @@ final class SprueFigures {
     Sprue sprue = open ? null : sprue(p);
     double channels = sprue == null ? 0 : sprue.volumeMm3();
     double vents = vents(p);
-    Sprue.Resin resin = p.choices.channels().resin();
+    Sprue.Resin resin = p.resin();
     if (p.coreOpen()) {
       return sprue;
     }
@@ -51,7 +53,7 @@ final class SprueFigures {
         cast / 1000 * resin.density(),
         Working.of("mass = volume × density of what is cast")
             .given("volume", Volume.format(cast, p.units), COMPUTED)
-            .given("density", Density.format(resin.density()), CHOSEN)
+            .given("density", Density.format(resin.density()), p.cast == null ? CHOSEN : SHEET)
             .done());
     return sprue;
   }
@@ -60,7 +62,9 @@ final class SprueFigures {
   private static Sprue sprue(Planner p) {
     Choices.Channels c = p.choices.channels();
     double length = p.box.belowMm();
-    Sprue proposed = Sprue.proposed(p.castMm3(), length, c.resin());
+    Sprue.Resin resin = p.resin();
+    Given.Source said = p.cast == null ? CHOSEN : SHEET;
+    Sprue proposed = Sprue.proposed(p.castMm3(), length, resin);
     Sprue sprue = c.sprueMm() == null ? proposed : new Sprue(c.sprueMm(), length);
     p.figures.length(
         "sprue.diameter",
@@ -68,11 +72,11 @@ final class SprueFigures {
         sprue.diameterMm(),
         Working.of("narrowest standard channel with π ρ g d⁴ ÷ 128 µ enough to fill it in time")
             .given("to fill", Volume.format(p.castMm3(), p.units), COMPUTED)
-            .given("density", Density.format(c.resin().density()), CHOSEN)
-            .given("viscosity", Numbers.trimmed(c.resin().viscosityPas(), 3) + " Pa·s", CHOSEN)
+            .given("density", Density.format(resin.density()), said)
+            .given("viscosity", Numbers.trimmed(resin.viscosityPas(), 3) + " Pa·s", said)
             .given(
                 "in time: a third of its pot life",
-                seconds(Sprue.IN_TIME * 60 * c.resin().potLifeMin()),
+                seconds(Sprue.IN_TIME * 60 * resin.potLifeMin()),
                 DEFAULT)
             .given(
                 "poured by hand at most",
@@ -93,7 +97,7 @@ final class SprueFigures {
   }
 
   private static void fill(Planner p, Sprue sprue) {
-    Sprue.Resin resin = p.choices.channels().resin();
+    Sprue.Resin resin = p.resin();
     p.figures.put(
         "sprue.fill",
         "time to fill",

@@ -2,11 +2,14 @@ package ungula.core.plan;
 
 import java.util.ArrayList;
 import java.util.List;
-import ungula.core.contact.Contact;
+import java.util.Locale;
+import ungula.core.contact.Contact.Verdict;
+import ungula.core.contact.Releases;
 import ungula.core.hollow.HollowCore;
 import ungula.core.jacket.Locators;
 import ungula.core.mould.MouldKind;
 import ungula.core.parting.Bedding;
+import ungula.core.plan.Touching.What;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Volume;
 import ungula.core.skin.Coat;
@@ -60,9 +63,30 @@ final class WorkOrder {
         // as it is
       }
     }
-    Contact contact = ContactCautions.contact(p);
-    if (contact != null && contact.verdict() == Contact.Verdict.PATCH) {
+    if (verdict(What.MASTER) == Verdict.PATCH) {
       steps.add("Try a patch of the rubber on the master where it does not show, and let it cure.");
+    }
+  }
+
+  /** What is said of a part; fine where nothing is. */
+  private Verdict verdict(What what) {
+    return Touching.of(p, what).map(t -> t.contact().verdict()).orElse(Verdict.FINE);
+  }
+
+  /** Releases what must be, and by habit the rest; nothing where neither asks for it. */
+  private void release(What... parts) {
+    boolean all = p.workshop.releases() == Releases.EVERYTHING;
+    List<String> names = new ArrayList<>();
+    for (What what : parts) {
+      if (all || verdict(what) == Verdict.RELEASE) {
+        names.add(what.name().toLowerCase(Locale.ROOT));
+      }
+    }
+    if (!names.isEmpty()) {
+      steps.add(
+          "Release "
+              + String.join(" and ", names)
+              + ": two thin coats, the second five minutes after the first, and let it dry.");
     }
   }
 
@@ -75,7 +99,7 @@ final class WorkOrder {
                 + mm(p.box.belowMm())
                 + " clear of the base.");
     steps.add(box() + " Level it both ways.");
-    steps.add("Release the master, and let it dry.");
+    release(What.MASTER, What.BOX);
     steps.add(
         "Pour to the line, "
             + mm(p.box.pourLineMm())
@@ -191,7 +215,7 @@ final class WorkOrder {
 
   private void twoParts() {
     String level = mm(p.parting.levelMm());
-    boolean clay = p.choices.parting().bedding() == Bedding.CLAY;
+    boolean clay = p.choices.parting().bedding() != Bedding.BOARD;
     steps.add(
         clay
             ? "Bed the master in clay up to the parting, "
@@ -212,7 +236,11 @@ final class WorkOrder {
     if (p.parting.ring() != null) {
       steps.add("Lay the seal ring on the bedding, as drawn.");
     }
-    steps.add(box() + " Release master and bedding.");
+    steps.add(box());
+    if (verdict(What.BEDDING) == Verdict.SEAL) {
+      steps.add("Seal the bedding: two thin coats, each dry before the next.");
+    }
+    release(What.MASTER, What.BEDDING, What.BOX);
     steps.add(
         "First pour, the upper half: "
             + ml(p.parting.upperMm3())

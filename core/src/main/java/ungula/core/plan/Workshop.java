@@ -1,8 +1,12 @@
 package ungula.core.plan;
 
+import java.lang.reflect.RecordComponent;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
+import ungula.core.contact.CastingMaterial;
+import ungula.core.contact.MouldLife;
+import ungula.core.contact.Releases;
 import ungula.core.fit.Pot;
 import ungula.core.mould.SheetStock;
 import ungula.core.quantity.Choosable;
@@ -25,6 +29,10 @@ import ungula.core.sentence.WordBook;
  * @param equipment there is
  * @param boards there are of each sheet
  * @param mixing what rubber is mixed and weighed with, and how fast
+ * @param air of the room
+ * @param costs besides rubber and box
+ * @param releases what is released before rubber goes on
+ * @param lives casts a mould gives, by what is cast
  */
 public record Workshop(
     String name,
@@ -38,10 +46,23 @@ public record Workshop(
     Paper paper,
     Equipment equipment,
     Map<SheetStock, Board> boards,
-    Mixing mixing) {
+    Mixing mixing,
+    Air air,
+    Costs costs,
+    Releases releases,
+    Map<CastingMaterial, MouldLife> lives) {
 
   /** What was kept before equipment was asked about has none; every sheet has its boards. */
   public Workshop {
+    air = air == null ? Air.USUAL : air;
+    costs = costs == null ? Costs.UNCOUNTED : costs;
+    releases = releases == null ? Releases.RUBBER_ONLY : releases;
+    Map<CastingMaterial, MouldLife> every = new EnumMap<>(CastingMaterial.class);
+    for (CastingMaterial cast : CastingMaterial.values()) {
+      MouldLife life = lives == null ? null : lives.get(cast);
+      every.put(cast, life == null ? MouldLife.usual(cast) : life);
+    }
+    lives = Collections.unmodifiableMap(every);
     equipment = equipment == null ? Equipment.NONE : equipment;
     mixing = mixing == null ? Mixing.UNKNOWN : mixing;
     Map<SheetStock, Board> all = new EnumMap<>(SheetStock.class);
@@ -96,6 +117,22 @@ public record Workshop(
     }
   }
 
+  /**
+   * @param humidityPct relative, of the room
+   * @param altitudeM above the sea
+   */
+  public record Air(double humidityPct, double altitudeM) {
+    static final Air USUAL = new Air(50, 0);
+  }
+
+  /**
+   * @param hour of work
+   * @param consumables release, gloves, cups and tape for a mould
+   */
+  public record Costs(double hour, double consumables) {
+    static final Costs UNCOUNTED = new Costs(0, 0);
+  }
+
   /** The same at another temperature. */
   Workshop at(double degreesC) {
     return new Workshop(
@@ -110,7 +147,11 @@ public record Workshop(
         paper,
         equipment,
         boards,
-        mixing);
+        mixing,
+        air,
+        costs,
+        releases,
+        lives);
   }
 
   public enum Paper implements Choosable {
@@ -136,7 +177,11 @@ public record Workshop(
           Paper.A4,
           Equipment.NONE,
           Map.of(),
-          Mixing.UNKNOWN);
+          Mixing.UNKNOWN,
+          Air.USUAL,
+          Costs.UNCOUNTED,
+          Releases.RUBBER_ONLY,
+          Map.of());
 
   public static WordBook<Workshop> words() {
     WordBook<Workshop> words =
@@ -150,6 +195,11 @@ public record Workshop(
             .word("cupLossPct", "lost on cup and stick, as a share", Kind.percent(0, 30))
             .word("cupLossMm3", "lost on cup and stick in every batch", Kind.volume(1e6))
             .word("roomC", "room temperature", Kind.temperature(-10, 50))
+            .word("air.humidityPct", "humidity of the room", Kind.percent(0, 100))
+            .word("air.altitudeM", "height above the sea", Kind.plain("m", -400, 5000, 50))
+            .word("costs.hour", "an hour of work", Kind.plain("", 0, 10_000, 1))
+            .word("costs.consumables", "consumables of a mould", Kind.plain("", 0, 100_000, 1))
+            .word("releases", "what is released", Kind.choice(Releases.class))
             .word("paper", "paper", Kind.choice(Paper.class))
             .open("equipment.potDiameterMm", "inside of the pressure pot, across", inside(), "?")
             .open("equipment.potHeightMm", "inside of the pressure pot, high", inside(), "?")
@@ -175,7 +225,20 @@ public record Workshop(
               Kind.count("board", "boards", 0, 10_000),
               "not counted");
     }
+    for (CastingMaterial cast : CastingMaterial.values()) {
+      for (RecordComponent rubber : MouldLife.class.getRecordComponents()) {
+        words.word(
+            lives(cast) + "." + rubber.getName(),
+            "casts of " + cast.text() + " in " + rubber.getName(),
+            Kind.count("", "", 0, 100_000));
+      }
+    }
     return words;
+  }
+
+  /** The words of a casting material's lives begin so. */
+  public static String lives(CastingMaterial cast) {
+    return "lives." + cast.name();
   }
 
   /** The words of a sheet's boards begin so. */

@@ -104,7 +104,12 @@ public record Ratio(Basis basis, double base, double hardener) {
 
   /** The plain sentence that is always echoed. */
   public static String sentence(double hardenerPerBase) {
-    return "for every 100 g of base, " + grams(100 * hardenerPerBase) + " of hardener";
+    return sentence(hardenerPerBase, "base", "hardener");
+  }
+
+  /** The same of parts that go by other names. */
+  static String sentence(double secondPerFirst, String first, String second) {
+    return "for every 100 g of " + first + ", " + grams(100 * secondPerFirst) + " of " + second;
   }
 
   private static String grams(double g) {

@@ -23,6 +23,7 @@ import ungula.core.plan.ChoiceWords;
 import ungula.core.plan.Choices;
 import ungula.core.plan.Choices.Weights;
 import ungula.core.plan.FigureBook;
+import ungula.core.plan.Materials;
 import ungula.core.plan.Workshop;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.ExampleProducts;
@@ -44,7 +45,7 @@ public class ApproachTest {
   private static List<Approach> of(Workshop workshop, TriangleMesh mesh, Edit... edits) {
     MeshReport report = MeshReport.of(mesh, Progress.NONE).report();
     Choices c = ChoiceWords.edit(Choices.fresh(Units.METRIC), List.of(edits), MARRAM);
-    return new ApproachSearch(mesh, report, c, MARRAM, null, workshop, Parallel.ALL)
+    return new ApproachSearch(mesh, report, c, Materials.of(MARRAM), workshop, Parallel.ALL)
         .run(Progress.NONE);
   }
 
@@ -177,7 +178,7 @@ public class ApproachTest {
     Choices c = Choices.fresh(Units.METRIC);
     long start = System.nanoTime();
     List<Approach> all =
-        new ApproachSearch(mesh, report, c, MARRAM, null, Workshop.DEFAULT, Parallel.ALL)
+        new ApproachSearch(mesh, report, c, Materials.of(MARRAM), Workshop.DEFAULT, Parallel.ALL)
             .run(Progress.NONE);
     double seconds = (System.nanoTime() - start) / 1e9;
     assertTrue(all.size() >= 3);

@@ -9,17 +9,23 @@ import java.util.List;
 import java.util.Random;
 import org.testng.annotations.Test;
 import ungula.core.Near;
+import ungula.core.contact.CastingMaterial;
+import ungula.core.contact.Patch;
+import ungula.core.contact.Preparation;
 import ungula.core.geometry.Vec3;
 import ungula.core.jacket.Locators;
+import ungula.core.master.MasterMaterial;
 import ungula.core.mesh.FillCurve;
 import ungula.core.mould.Bowing;
 import ungula.core.mould.BoxShape;
 import ungula.core.mould.Fixing;
 import ungula.core.mould.MouldKind;
 import ungula.core.mould.SheetStock;
+import ungula.core.parting.Bedding;
 import ungula.core.parting.Keying;
 import ungula.core.parting.PartingLine;
 import ungula.core.plan.Caution.Level;
+import ungula.core.pour.Bubbles;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
@@ -32,7 +38,11 @@ import ungula.core.sprue.Spout;
 /** What holds for the cautions of any plan, tried on many. */
 public class CautionTest {
 
-  private static final List<Product> PRODUCTS = List.copyOf(ExampleProducts.all().values());
+  private static final List<Product> PRODUCTS =
+      ExampleProducts.all().values().stream().filter(p -> p.role() == Product.Role.RUBBER).toList();
+
+  private static final List<Product> CASTS =
+      ExampleProducts.all().values().stream().filter(p -> p.role().cast()).toList();
 
   private record Case(Choices choices, MasterFacts facts, Product product) {
 
@@ -41,8 +51,12 @@ public class CautionTest {
       return Planner.plan(
           choices,
           facts,
-          product,
-          choices.skin().buildProduct() == null ? null : PRODUCTS.get(PRODUCTS.size() - 1),
+          new Materials(
+              product,
+              choices.skin().buildProduct() == null ? null : PRODUCTS.get(PRODUCTS.size() - 1),
+              choices.cast().wanted() == null
+                  ? null
+                  : CASTS.get(choices.cast().wanted() % CASTS.size())),
           Workshop.DEFAULT,
           Planner.box(choices, facts));
     }
@@ -97,6 +111,13 @@ public class CautionTest {
     edits.add(Edit.of("site.place", any(Site.Place.values(), r)));
     edits.add(Edit.of("site.wind", any(Site.Wind.values(), r)));
     edits.add(Edit.of("site.degreesC", r.nextBoolean() ? "" : 5 + r.nextInt(35) + " °C"));
+    edits.add(Edit.of("master.material", any(MasterMaterial.values(), r)));
+    edits.add(Edit.of("master.preparation", any(Preparation.values(), r)));
+    edits.add(Edit.of("master.patch", any(Patch.values(), r)));
+    edits.add(Edit.of("parting.bedding", any(Bedding.values(), r)));
+    edits.add(Edit.of("rubber.bubbles", any(Bubbles.values(), r)));
+    edits.add(Edit.of("cast.material", any(CastingMaterial.values(), r)));
+    edits.add(Edit.of("cast.wanted", r.nextBoolean() ? "" : String.valueOf(1 + r.nextInt(900))));
     if (r.nextInt(3) == 0) {
       edits.add(Edit.of("mould.insideLengthMm", Math.max(1, l + r.nextInt(80) - 30) + " mm"));
     }

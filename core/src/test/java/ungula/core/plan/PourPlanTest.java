@@ -56,7 +56,11 @@ public class PourPlanTest {
             VesselSize.UNKNOWN,
             new ScaleSize(500.0, 0.1),
             new ScaleSize(15_000.0, 1.0),
-            Pace.USUAL));
+            Pace.USUAL),
+        d.air(),
+        d.costs(),
+        d.releases(),
+        d.lives());
   }
 
   private static Plan plan(Workshop shop, String... edits) {

@@ -88,7 +88,8 @@ public class SkinPlanTest {
                   new SkinFacts(
                       SkinStudy.of(posed, room, Parallel.ALL),
                       OutsideStudy.of(field, wall, Parallel.ALL, Progress.NONE)));
-      return Planner.plan(c, facts, product, build, Workshop.DEFAULT, Planner.box(c, facts));
+      return Planner.plan(
+          c, facts, new Materials(product, build, null), Workshop.DEFAULT, Planner.box(c, facts));
     }
 
     Plan plan(String... edits) {

@@ -6,6 +6,7 @@ import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import org.testng.annotations.Test;
 import ungula.core.Near;
@@ -48,31 +49,19 @@ public class MixTest {
   public void microspheresLightenAsTheFiguresSay() {
     // A 50 g (1.05), B 50 g (1.12), 12 % of A+B at 0.20: 112 g, 152.3 mL, 0.736
     Product resin =
-        new Product(
-            "resin",
-            Product.Chemistry.ADDITION,
-            null,
-            Product.Scale.SHORE_A,
-            "",
-            Product.Clarity.OPAQUE,
-            1.05,
-            1.12,
-            null,
-            Ratio.parse("1 : 1 by weight"),
-            null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            "");
+        ProductTable.product(
+            Map.of(
+                "name",
+                "resin",
+                "role",
+                "casting resin",
+                "densityBase",
+                "1.05",
+                "densityHardener",
+                "1.12",
+                "ratio",
+                "1 : 1 by weight"),
+            1);
     Mix mix =
         Mix.ofBase(
             50, resin, resin.ratio(), new Additive("spheres", 12.0, Of.BASE_AND_HARDENER, 0.2));

@@ -4,15 +4,19 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertNull;
 import static org.testng.Assert.assertTrue;
+import static org.testng.Assert.expectThrows;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import ungula.core.Near;
 import ungula.core.quantity.Units;
+import ungula.core.quantity.UnreadableQuantity;
 import ungula.core.rubber.Ratio.Basis;
 import ungula.core.sentence.WordBook.Edit;
+import ungula.core.table.Csv;
 
 /** Sheets, their ratios and what they leave out. */
 public class ProductTest {
@@ -83,7 +87,7 @@ public class ProductTest {
 
   @Test
   public void everyGapNamesWhatCannotBeChecked() {
-    assertEquals(ProductWords.blank("x").gaps().size(), 6);
+    assertEquals(ProductWords.blank("x").gaps().size(), 7);
     Product full =
         sheet(
             "ratio",
@@ -97,7 +101,9 @@ public class ProductTest {
             "elongationPct",
             "400",
             "shrinkagePct",
-            "0.1");
+            "0.1",
+            "heatLimitC",
+            "180");
     assertEquals(full.gaps(), List.of());
     Product byVolume =
         ProductWords.book().edit(full, List.of(Edit.of("ratio", "1 : 1 by volume")), Units.METRIC);
@@ -133,5 +139,70 @@ public class ProductTest {
     assertEquals(words.get("viscosityPas").text(), "15 Pa·s");
     assertEquals(words.get("notes").text(), "shake B");
     assertEquals(words.get("tearKnPerM").text(), "not stated");
+  }
+
+  @Test
+  public void examplesCoverWhatAShopMeets() {
+    var all = ExampleProducts.all().values();
+    assertTrue(all.size() >= 16);
+    for (Product.Role role : Product.Role.values()) {
+      assertTrue(all.stream().anyMatch(p -> p.role() == role), role.text());
+    }
+    for (Basis b : Basis.values()) {
+      assertTrue(all.stream().anyMatch(p -> p.ratio() != null && p.ratio().basis() == b));
+    }
+    for (String hardness : List.of("00-30", "45 A")) {
+      assertTrue(all.stream().anyMatch(p -> p.hardnessText().equals(hardness)), hardness);
+    }
+    assertTrue(all.stream().anyMatch(p -> p.catalysts().size() > 1));
+    for (Product p : all) {
+      assertTrue(!p.contradictsItself() && p.gaps().isEmpty(), p.name() + p.gaps());
+    }
+  }
+
+  @Test
+  public void aSheetIsTheSameOutOfATable() {
+    for (Product p : ExampleProducts.all().values()) {
+      String csv = Csv.write(List.of(ProductTable.row(p)));
+      assertEquals(ProductTable.product(Csv.read(csv).get(0), 1), p);
+    }
+  }
+
+  @Test
+  public void aTableSaysWhereItIsNotUnderstood() {
+    for (var e :
+        Map.of(
+                "name,notes\n,x",
+                "Product 1",
+                "name,ratio\nA,1 : 1",
+                "by weight",
+                "name\n\"A",
+                "line 2")
+            .entrySet()) {
+      UnreadableQuantity refused =
+          expectThrows(
+              UnreadableQuantity.class, () -> ProductTable.product(Csv.read(e.getKey()).get(0), 1));
+      assertTrue(refused.getMessage().contains(e.getValue()), refused.getMessage());
+    }
+  }
+
+  @Test
+  public void speedBelongsToTheGradeOfCatalyst() {
+    Product slow = ExampleProducts.all().get("gannet-25").with("slow");
+    assertEquals(slow.ratio().text(), "3 % of base");
+    Near.absolute(slow.potLifeMin(), 120, 0);
+    Near.absolute(slow.demouldMin(), 36 * 60, 0);
+    assertNull(slow.gelMin(), "the sheet says nothing of it for this grade");
+    assertEquals(slow.with("none such"), slow);
+  }
+
+  @Test
+  public void aLargerMassOfResinGelsSooner() {
+    Product resin = ExampleProducts.all().get("oyster-75");
+    Near.absolute(resin.potLifeMin(100), 5, 1e-12);
+    Near.absolute(resin.potLifeMin(1000), 2.5, 1e-12);
+    Near.absolute(resin.potLifeMin(20), 5, 1e-12);
+    Product rubber = ExampleProducts.all().get("marram-20");
+    Near.absolute(rubber.potLifeMin(5000), 45, 0);
   }
 }

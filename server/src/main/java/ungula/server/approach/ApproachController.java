@@ -67,9 +67,7 @@ class ApproachController {
   private Optional<Question<Approaches>> question(Jobs.Job job) {
     return shapes.posed(job.choices()).isEmpty()
         ? Optional.empty()
-        : Optional.of(
-            questions.approaches(
-                job.choices(), job.product(), jobs.build(job.choices()), workshop.current()));
+        : Optional.of(questions.approaches(job.choices(), job.materials(), workshop.current()));
   }
 
   @GetMapping

@@ -41,6 +41,7 @@ import ungula.core.orient.StandSearch;
 import ungula.core.parting.PartedMaster;
 import ungula.core.plan.Choices;
 import ungula.core.plan.MasterFacts;
+import ungula.core.plan.Materials;
 import ungula.core.plan.Planner;
 import ungula.core.plan.Workshop;
 import ungula.core.quantity.Units;
@@ -165,8 +166,7 @@ public final class Bench {
                         posed[0].mesh(),
                         facts.report(),
                         choices,
-                        product,
-                        null,
+                        Materials.of(product),
                         Workshop.DEFAULT,
                         Parallel.ALL)
                     .run(Progress.NONE)));

@@ -11,6 +11,7 @@ import java.util.function.Supplier;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
+import ungula.core.contact.Releases;
 import ungula.core.demo.HarbourShapes;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mesh.io.StlWriter;
@@ -75,7 +76,11 @@ class DemoShelf {
                 new Mixing.VesselSize(235.0, 275.0, 290.0),
                 new Mixing.ScaleSize(500.0, 0.1),
                 new Mixing.ScaleSize(15_000.0, 1.0),
-                Pace.USUAL)));
+                Pace.USUAL),
+            new Workshop.Air(60, 5),
+            new Workshop.Costs(24, 6),
+            Releases.RUBBER_ONLY,
+            Map.of()));
     List<Entry> entries = new ArrayList<>();
     entries.add(
         entry(

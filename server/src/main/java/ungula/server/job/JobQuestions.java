@@ -18,11 +18,11 @@ import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
 import ungula.core.orient.StandSearch;
 import ungula.core.plan.Choices;
+import ungula.core.plan.Materials;
 import ungula.core.plan.Workshop;
 import ungula.core.plate.Plate;
 import ungula.core.quantity.Units;
 import ungula.core.release.PieceCover;
-import ungula.core.rubber.Product;
 import ungula.core.skin.Skin;
 import ungula.core.skin.SkinField;
 import ungula.core.skin.SkinStudy;
@@ -85,8 +85,7 @@ public class JobQuestions {
       Choices.Rubber rubber,
       Marks marks,
       Units units,
-      Product product,
-      Product build,
+      Materials materials,
       Workshop workshop) {}
 
   private Body body(Choices c) {
@@ -250,8 +249,7 @@ public class JobQuestions {
   public record Approaches(List<Approach> all) {}
 
   /** Every kind of mould that could be made, as far as the choices leave it open. */
-  public Question<Approaches> approaches(
-      Choices c, Product product, Product build, Workshop workshop) {
+  public Question<Approaches> approaches(Choices c, Materials materials, Workshop workshop) {
     return studies.question(
         new AskedOfApproaches(
             ApproachSearch.VERSION,
@@ -268,8 +266,7 @@ public class JobQuestions {
             c.rubber(),
             c.marks(),
             c.units(),
-            product,
-            build,
+            materials,
             workshop),
         Approaches.class,
         (known, keep, progress) ->
@@ -279,8 +276,7 @@ public class JobQuestions {
                             shapes.asModelled(c).orElseThrow(),
                             shapes.facts(c).report(),
                             c,
-                            product,
-                            build,
+                            materials,
                             workshop,
                             Parallel.ALL)
                         .run(progress)),

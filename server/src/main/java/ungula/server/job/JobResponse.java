@@ -2,11 +2,13 @@ package ungula.server.job;
 
 import java.util.List;
 import java.util.Map;
+import ungula.core.contact.Contact;
 import ungula.core.mark.Mark;
 import ungula.core.mould.Dipstick;
 import ungula.core.plan.Batches;
 import ungula.core.plan.Caution;
 import ungula.core.plan.Plan;
+import ungula.core.plan.Touching;
 import ungula.core.rubber.SecondPart;
 import ungula.core.sentence.Kind;
 import ungula.core.sentence.Word;
@@ -41,6 +43,9 @@ import ungula.server.product.Products;
  * @param ratioSentence the ratio in plain words; empty while there is none
  * @param second the second part after the first was weighed; null before
  * @param rubbers to choose from
+ * @param casts products to cast to choose from
+ * @param catalysts grades the rubber is sold with, to choose from
+ * @param touching what the rubber touches, with a verdict each
  * @param packs of the rubber, one line each
  */
 public record JobResponse(
@@ -73,7 +78,19 @@ public record JobResponse(
     SecondPart second,
     Batches batches,
     List<Products.Offer> rubbers,
+    List<Products.Offer> casts,
+    List<Kind.Option> catalysts,
+    List<TouchView> touching,
     List<String> packs) {
+
+  /**
+   * @param surface it is, in words
+   * @param verdict in words
+   * @param level of the verdict
+   * @param text why, and what helps; empty when nothing is needed
+   */
+  public record TouchView(
+      Touching.What what, String surface, String verdict, Contact.Verdict level, String text) {}
 
   /**
    * What can be said of the box chosen.

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.springframework.stereotype.Component;
+import ungula.core.contact.Contact;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.geometry.Vec3;
 import ungula.core.jacket.JacketScan;
@@ -17,6 +18,7 @@ import ungula.core.mould.MouldKind;
 import ungula.core.plan.ChoiceWords;
 import ungula.core.plan.Choices;
 import ungula.core.plan.SkinPlan;
+import ungula.core.plan.Touching;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
@@ -100,13 +102,16 @@ class JobViews {
         ratioSentence(c, job.product()),
         job.plan().second().orElse(null),
         job.plan().batches(),
-        products.offers(),
+        products.rubbers(),
+        products.casts(),
+        catalysts(job.product()),
+        job.plan().touching().stream().map(JobViews::touch).toList(),
         packs(job.product(), c.units()));
   }
 
   private SkinView skin(Jobs.Job job, SkinPlan skin) {
     Units units = job.choices().units();
-    Product build = jobs.build(job.choices());
+    Product build = job.materials().build();
     return new SkinView(
         skin.coats().stream()
             .map(
@@ -158,7 +163,23 @@ class JobViews {
       return "";
     }
     Ratio ratio = c.rubber().ratio() == null ? product.ratio() : c.rubber().ratio();
-    return ratio == null ? "" : Ratio.sentence(product.hardenerPerBase(ratio));
+    return ratio == null ? "" : product.sentence(ratio);
+  }
+
+  private static JobResponse.TouchView touch(Touching t) {
+    Contact c = t.contact();
+    return new JobResponse.TouchView(
+        t.what(),
+        t.surface(),
+        c.verdict().text(),
+        c.verdict(),
+        (c.reason() + " " + c.remedy()).strip());
+  }
+
+  private static List<Kind.Option> catalysts(Product product) {
+    return product == null
+        ? List.of()
+        : product.catalysts().stream().map(c -> new Kind.Option(c.name(), c.name())).toList();
   }
 
   private List<String> packs(Product product, Units units) {

@@ -20,6 +20,7 @@ import ungula.core.plan.ChoiceWords;
 import ungula.core.plan.Choices;
 import ungula.core.plan.CoreFacts;
 import ungula.core.plan.MasterFacts;
+import ungula.core.plan.Materials;
 import ungula.core.plan.Plan;
 import ungula.core.plan.Planner;
 import ungula.core.plan.ShapeFacts;
@@ -80,7 +81,16 @@ public class Jobs {
    * @param shape what there is to ask of its shape; empty while it has none, or no box
    */
   public record Job(
-      JobMapper.Row row, Choices choices, Plan plan, Product product, Optional<ShapeAsked> shape) {
+      JobMapper.Row row,
+      Choices choices,
+      Plan plan,
+      Materials materials,
+      Optional<ShapeAsked> shape) {
+
+    /** Its rubber; null while none is picked. */
+    public Product product() {
+      return materials.rubber();
+    }
 
     /** Its study; empty while not everything about the shape is known. */
     Optional<ShapeStudy> study() {
@@ -199,7 +209,7 @@ public class Jobs {
   }
 
   private Job planned(JobMapper.Row row, Choices choices) {
-    Product product = products.find(choices.rubber().product()).orElse(null);
+    Materials materials = materials(choices);
     MasterFacts facts = shapes.facts(choices);
     Optional<BoxMould> box = Planner.box(choices, facts);
     Optional<ShapeAsked> shape = asked(choices, facts, box);
@@ -216,14 +226,15 @@ public class Jobs {
             .flatMap(SkinAsked::facts)
             .map(skin -> cored.with(skin))
             .orElse(cored);
-    Product build = build(choices);
-    Plan plan = Planner.plan(choices, known, product, build, workshop.current(), box);
-    return new Job(row, choices, plan, product, shape);
+    Plan plan = Planner.plan(choices, known, materials, workshop.current(), box);
+    return new Job(row, choices, plan, materials, shape);
   }
 
-  /** Rubber of a skin's build coats; null as the other. */
-  public Product build(Choices choices) {
-    return products.find(choices.skin().buildProduct()).orElse(null);
+  private Materials materials(Choices c) {
+    return new Materials(
+        products.find(c.rubber().product()).map(p -> p.with(c.rubber().catalyst())).orElse(null),
+        products.find(c.skin().buildProduct()).orElse(null),
+        products.find(c.cast().product()).orElse(null));
   }
 
   private ShapeFacts shapeFacts(Choices choices, ShapeAsked asked) {
@@ -301,8 +312,7 @@ public class Jobs {
   public Job edit(String id, int version, List<Edit> edits) {
     JobMapper.Row row = live(id, version);
     Choices before = choices(row);
-    Product product = products.find(before.rubber().product()).orElse(null);
-    Choices after = ChoiceWords.edit(before, edits, product);
+    Choices after = ChoiceWords.edit(before, edits, materials(before).rubber());
     if (after.equals(before)) {
       return planned(row, before);
     }
@@ -366,7 +376,7 @@ public class Jobs {
             r.id(), r.name(), r.version() + 1, step, r.demo(), r.archived(), r.deleted(), now),
         job.choices(),
         job.plan(),
-        job.product(),
+        job.materials(),
         job.shape());
   }
 

@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -13,16 +15,19 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import ungula.core.quantity.Units;
+import ungula.core.quantity.UnreadableQuantity;
 import ungula.core.rubber.Product;
+import ungula.core.rubber.ProductTable;
 import ungula.core.rubber.ProductWords;
-import ungula.core.rubber.Ratio;
 import ungula.core.sentence.Word;
 import ungula.core.sentence.WordBook;
+import ungula.core.table.Csv;
 import ungula.server.web.Json;
+import ungula.server.web.Named;
 import ungula.server.web.Problem;
 import ungula.server.workshop.Habits;
 
-/** Sheets of rubbers: the shipped examples, and the user's own. */
+/** Sheets of materials: the shipped examples, and the user's own. */
 @RestController
 @RequestMapping("/api/products")
 class ProductController {
@@ -42,6 +47,9 @@ class ProductController {
   }
 
   /**
+   * @param role what it is for
+   * @param parts what its two parts are called; empty when it comes ready
+   * @param cast whether casts are made of it
    * @param summary hardness, chemistry and density in one line
    * @param sentence the ratio as a plain sentence; empty while there is none
    * @param gaps what the sheet leaves out, and what cannot be checked for it
@@ -53,6 +61,9 @@ class ProductController {
       boolean shipped,
       boolean retired,
       String name,
+      Product.Role role,
+      List<String> parts,
+      boolean cast,
       String summary,
       String sentence,
       List<String> gaps,
@@ -79,7 +90,7 @@ class ProductController {
   @Transactional
   public ProductResponse addProduct(@RequestBody NewProduct body) {
     String name = body.name() == null ? "" : body.name().strip();
-    Product sheet = ProductWords.blank(name.isEmpty() ? "New rubber" : name);
+    Product sheet = ProductWords.blank(name.isEmpty() ? "New product" : name);
     if (body.copyOf() != null) {
       Product from = products.sheet(row(body.copyOf()));
       String copied = name.isEmpty() ? from.name() + ", copy" : name;
@@ -113,15 +124,86 @@ class ProductController {
   @Transactional
   public ProductResponse retireProduct(@PathVariable String id, @RequestParam boolean retired) {
     if (mapper.retire(id, retired) == 0) {
-      throw Problem.gone("This rubber");
+      throw Problem.gone("This product");
     }
     return response(row(id), workshop.current().units());
+  }
+
+  /**
+   * @param added how many sheets are new
+   * @param changed how many of the user's own were of the same name, and are as in the file now
+   */
+  record Imported(int added, int changed) {}
+
+  /**
+   * Sheets from a table: CSV with a head line, or a JSON list of objects; their names are the words
+   * of a sheet. All of them, or none when one is not understood.
+   */
+  @PostMapping("/imported")
+  @Transactional
+  public Imported importProducts(@RequestBody ProductFile file) {
+    List<Map<String, String>> rows;
+    String text = file.text() == null ? "" : file.text();
+    try {
+      rows = text.strip().startsWith("[") ? json.readRows(text) : Csv.read(text);
+      if (rows.isEmpty()) {
+        throw new UnreadableQuantity("There is no product in it.");
+      }
+      int added = 0;
+      for (int i = 0; i < rows.size(); i++) {
+        added += keep(ProductTable.product(rows.get(i), i + 1)) ? 1 : 0;
+      }
+      return new Imported(added, rows.size() - added);
+    } catch (UnreadableQuantity e) {
+      throw new Problem(
+          HttpStatus.UNPROCESSABLE_CONTENT,
+          "Not read",
+          e.getMessage() + " Nothing was taken in: mend it in the file, and drop it again.");
+    }
+  }
+
+  /**
+   * @param text of the whole file
+   */
+  record ProductFile(String text) {}
+
+  /**
+   * @return whether it is new
+   */
+  private boolean keep(Product product) {
+    for (ProductMapper.Row row : mapper.all()) {
+      if (!row.shipped() && products.sheet(row).name().equalsIgnoreCase(product.name())) {
+        mapper.save(row.id(), row.version(), json.write(product));
+        return false;
+      }
+    }
+    String id = UUID.randomUUID().toString();
+    mapper.add(new ProductMapper.Row(id, 1, false, false, json.write(product)));
+    return true;
+  }
+
+  /** All sheets in use, as they can be imported again. */
+  @GetMapping(value = "/table.csv", produces = "text/csv")
+  ResponseEntity<String> csv() {
+    return Named.attachment("products.csv").body(Csv.write(rows()));
+  }
+
+  @GetMapping(value = "/table.json", produces = MediaType.APPLICATION_JSON_VALUE)
+  ResponseEntity<String> json() {
+    return Named.attachment("products.json").body(json.write(rows()));
+  }
+
+  private List<Map<String, String>> rows() {
+    return mapper.all().stream()
+        .filter(row -> !row.retired())
+        .map(row -> ProductTable.row(products.sheet(row)))
+        .toList();
   }
 
   private ProductMapper.Row row(String id) {
     ProductMapper.Row row = mapper.find(id);
     if (row == null) {
-      throw Problem.gone("This rubber");
+      throw Problem.gone("This product");
     }
     return row;
   }
@@ -134,8 +216,11 @@ class ProductController {
         row.shipped(),
         row.retired(),
         p.name(),
+        p.role(),
+        p.role().mixed() ? List.of(p.role().first(), p.role().second()) : List.of(),
+        p.role().cast(),
         p.summary(),
-        p.ratio() == null ? "" : Ratio.sentence(p.hardenerPerBase(p.ratio())),
+        p.ratio() == null ? "" : p.sentence(p.ratio()),
         p.gaps(),
         p.contradictsItself(),
         WORDS.states(p, units));

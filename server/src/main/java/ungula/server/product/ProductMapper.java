@@ -30,6 +30,9 @@ interface ProductMapper {
           + " WHERE id = #{id} AND version = #{version} AND NOT shipped")
   int save(String id, int version, String sheet);
 
+  @Update("UPDATE product SET version = version + 1, sheet = #{sheet} WHERE id = #{id} AND shipped")
+  void reship(String id, String sheet);
+
   @Update("UPDATE product SET version = version + 1, retired = #{retired} WHERE id = #{id}")
   int retire(String id, boolean retired);
 }

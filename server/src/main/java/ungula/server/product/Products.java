@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Predicate;
 import org.springframework.stereotype.Component;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
@@ -28,8 +29,12 @@ public class Products {
     ExampleProducts.all()
         .forEach(
             (id, product) -> {
-              if (mapper.find(id) == null) {
-                mapper.add(new ProductMapper.Row(id, 1, true, false, json.write(product)));
+              ProductMapper.Row row = mapper.find(id);
+              String sheet = json.write(product);
+              if (row == null) {
+                mapper.add(new ProductMapper.Row(id, 1, true, false, sheet));
+              } else if (!row.sheet().equals(sheet)) {
+                mapper.reship(id, sheet);
               }
             });
   }
@@ -44,10 +49,19 @@ public class Products {
         row.id() + "@" + row.version(), key -> json.read(row.sheet(), Product.class));
   }
 
-  /** What a job may choose from: id, and the name with its hardness. */
-  public List<Offer> offers() {
+  /** Rubbers a job may choose from. */
+  public List<Offer> rubbers() {
+    return offers(p -> p.role() == Product.Role.RUBBER);
+  }
+
+  /** Casting materials a job may choose from. */
+  public List<Offer> casts() {
+    return offers(p -> p.role().cast());
+  }
+
+  private List<Offer> offers(Predicate<Product> wanted) {
     return mapper.all().stream()
-        .filter(row -> !row.retired())
+        .filter(row -> !row.retired() && wanted.test(sheet(row)))
         .map(row -> new Offer(row.id(), sheet(row).name(), sheet(row).summary()))
         .toList();
   }

@@ -63,10 +63,10 @@ class SheetController {
             job.plan().cuts().orElse(null),
             job.plan().batches().each(),
             job.plan().skin().orElse(null),
-            Optional.ofNullable(jobs.build(job.choices())).map(Product::name).orElse(""),
+            Optional.ofNullable(job.materials().build()).map(Product::name).orElse(""),
             drawings.picture(job, 528, 396).orElse(null),
             job.product() == null ? "" : job.product().name(),
-            ratio == null ? "" : Ratio.sentence(job.product().hardenerPerBase(ratio)),
+            ratio == null ? "" : job.product().sentence(ratio),
             LocalDate.now());
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     JobSheet.write(content, paper == null ? shop.paper() : paper, out);

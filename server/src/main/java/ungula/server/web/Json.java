@@ -1,9 +1,15 @@
 package ungula.server.web;
 
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import ungula.core.quantity.UnreadableQuantity;
 
 /** Records in and out of the text columns of the database. Fields that are gone are passed over. */
 @Component
@@ -17,6 +23,30 @@ public class Json {
 
   public String write(Object value) {
     return mapper.writeValueAsString(value);
+  }
+
+  /**
+   * A list of objects, each value as text; null is empty.
+   *
+   * @throws UnreadableQuantity when it is none, naming the place
+   */
+  public List<Map<String, String>> readRows(String text) {
+    try {
+      List<Map<String, String>> rows = new ArrayList<>();
+      for (JsonNode object : mapper.readTree(text)) {
+        Map<String, String> row = new LinkedHashMap<>();
+        object.properties().forEach(e -> row.put(e.getKey(), e.getValue().asString("")));
+        rows.add(row);
+      }
+      return rows;
+    } catch (JacksonException e) {
+      throw new UnreadableQuantity(
+          "It is not a JSON list: line "
+              + e.getLocation().getLineNr()
+              + ", column "
+              + e.getLocation().getColumnNr()
+              + ".");
+    }
   }
 
   public <T> T read(String text, Class<T> type) {

@@ -1,0 +1,202 @@
+package ungula.core.plan;
+
+import static ungula.core.working.Given.Source.CHOSEN;
+import static ungula.core.working.Given.Source.COMPUTED;
+import static ungula.core.working.Given.Source.DEFAULT;
+import static ungula.core.working.Given.Source.SHEET;
+
+import ungula.core.contact.CastingMaterial;
+import ungula.core.contact.MouldLife;
+import ungula.core.contact.Releases;
+import ungula.core.geometry.Vec3;
+import ungula.core.quantity.Length;
+import ungula.core.quantity.Mass;
+import ungula.core.quantity.Numbers;
+import ungula.core.rubber.Pack;
+import ungula.core.rubber.Shrinkage;
+import ungula.core.working.Working;
+
+/** What comes of a mould: the size of its casts, how many it gives, and what each costs. */
+final class CastFigures {
+
+  private final Planner p;
+
+  private CastFigures(Planner p) {
+    this.p = p;
+  }
+
+  static void add(Planner p) {
+    CastFigures f = new CastFigures(p);
+    if (p.product != null) {
+      f.size();
+      f.life();
+    }
+    f.cost();
+  }
+
+  private void size() {
+    if (p.cast == null || p.cast.shrinkagePct() == null || p.product.shrinkagePct() == null) {
+      return;
+    }
+    Shrinkage shrinkage = new Shrinkage(p.product.shrinkagePct(), p.cast.shrinkagePct());
+    Vec3 master = p.facts.sizeMm();
+    double longest = Math.max(master.x(), Math.max(master.y(), master.z()));
+    Working w =
+        Working.of("cast = master × (1 − shrinkage of the rubber) × (1 − shrinkage of the cast)")
+            .given("master", size(master, 1), COMPUTED)
+            .given(p.product.name(), percent(p.product.shrinkagePct()), SHEET)
+            .given(p.cast.name(), percent(p.cast.shrinkagePct()), SHEET)
+            .step("Nothing holds it to its size as it cures: a filled or thin cast shrinks less.")
+            .done();
+    p.figures.put(
+        "size.cast", "size of a cast", shrinkage.factor(), size(master, shrinkage.factor()), w);
+    p.figures.put(
+        "size.lost",
+        "lost on the longest side",
+        shrinkage.lostMm(longest),
+        Numbers.fixed(shrinkage.lostMm(longest), 2) + " mm",
+        w);
+    p.figures.put(
+        "size.scaleUp",
+        "scale the master by",
+        shrinkage.scaleUp(),
+        Numbers.fixed(shrinkage.scaleUp(), 5),
+        Working.of("1 ÷ ((1 − shrinkage of the rubber) × (1 − shrinkage of the cast))")
+            .given(p.product.name(), percent(p.product.shrinkagePct()), SHEET)
+            .given(p.cast.name(), percent(p.cast.shrinkagePct()), SHEET)
+            .step(
+                "The same along each axis: the master would be "
+                    + size(master, shrinkage.scaleUp()))
+            .done());
+  }
+
+  private String size(Vec3 mm, double by) {
+    return Length.format3(by * mm.x(), by * mm.y(), by * mm.z(), p.units);
+  }
+
+  private static String percent(double pct) {
+    return Numbers.trimmed(pct, 2) + " %";
+  }
+
+  private void life() {
+    CastingMaterial cast = p.castingMaterial();
+    int base = p.workshop.lives().get(cast).of(p.product.chemistry());
+    double life = base;
+    Working.Builder w =
+        Working.of("casts by rubber and casting material × stretch × heat × release")
+            .given(cast.text() + " in " + p.product.chemistry().text(), base + " casts", DEFAULT);
+    double stretch = stretchPct();
+    if (stretch > 0 && p.product.elongationPct() != null) {
+      double factor = MouldLife.stretchFactor(stretch, p.product.elongationPct());
+      life *= factor;
+      w.given(
+          "stretch, "
+              + Numbers.fixed(stretch, 0)
+              + " % of the "
+              + percent(p.product.elongationPct())
+              + " it stands",
+          "× " + Numbers.fixed(factor, 2),
+          COMPUTED);
+    }
+    if (p.product.heatLimitC() != null) {
+      double factor = MouldLife.heatFactor(p.castC(), p.product.heatLimitC());
+      life *= factor;
+      w.given(
+          "heat, "
+              + Numbers.fixed(p.castC(), 0)
+              + " °C against "
+              + Numbers.fixed(p.product.heatLimitC(), 0)
+              + " °C",
+          "× " + Numbers.fixed(factor, 2),
+          p.cast == null ? DEFAULT : SHEET);
+    }
+    if (p.workshop.releases() == Releases.EVERYTHING) {
+      double factor = MouldLife.releaseFactor(cast);
+      life *= factor;
+      w.given("released before every cast", "× " + Numbers.fixed(factor, 2), DEFAULT);
+    }
+    double casts = Math.floor(life);
+    p.figures.put(
+        "life.casts",
+        "the mould gives about",
+        casts,
+        casts < 1 ? "no cast" : Numbers.fixed(casts, 0) + (casts == 1 ? " cast" : " casts"),
+        w.step("A rule of thumb: the table stands on the Workshop page, to be made your own.")
+            .plusMinus("half to double")
+            .done());
+    Integer wanted = p.choices.cast().wanted();
+    if (wanted != null && casts >= 1 && wanted > casts) {
+      double moulds = Math.ceil(wanted / casts);
+      p.figures.put(
+          "life.moulds",
+          "moulds for them",
+          moulds,
+          Numbers.fixed(moulds, 0) + " moulds",
+          Working.of("casts wanted ÷ casts a mould gives")
+              .given("wanted", String.valueOf(wanted), CHOSEN)
+              .given("a mould gives", p.figures.get("life.casts").text(), COMPUTED)
+              .done());
+    }
+  }
+
+  /** What the rubber is stretched by as a cast comes out, %. */
+  private double stretchPct() {
+    double stretch = 0;
+    for (String key : new String[] {"locks.stretch", "skin.stretch"}) {
+      stretch = Math.max(stretch, p.figures.has(key) ? 100 * p.figures.value(key) : 0);
+    }
+    return Math.max(stretch, p.figures.has("core.stretch") ? p.figures.value("core.stretch") : 0);
+  }
+
+  private void cost() {
+    String box = p.poured() ? "box.cost" : "jacket.cost";
+    if (!p.figures.has("rubber.cost") || !p.figures.has(box) || !p.figures.has("job.hands")) {
+      return;
+    }
+    Workshop.Costs costs = p.workshop.costs();
+    double hours = p.figures.value("job.hands");
+    double job =
+        p.figures.value("rubber.cost")
+            + p.figures.value(box)
+            + costs.consumables()
+            + hours * costs.hour();
+    p.figures.cost(
+        "cost.job",
+        "the mould costs",
+        job,
+        Working.of("rubber + box or jacket + consumables + work by hand × an hour's price")
+            .given("rubber", p.figures.get("rubber.cost").text(), COMPUTED)
+            .given(p.poured() ? "sheet for the box" : "jacket", p.figures.get(box).text(), COMPUTED)
+            .given("consumables", p.figures.money(costs.consumables()), DEFAULT)
+            .given("work by hand", p.figures.get("job.hands").text(), COMPUTED)
+            .given("an hour", p.figures.money(costs.hour()), DEFAULT)
+            .done());
+    if (p.figures.has("life.casts") && p.figures.value("life.casts") >= 1) {
+      each(job);
+    }
+  }
+
+  /** What one cast costs: its share of the mould, and what it is made of. */
+  private void each(double job) {
+    double life = p.figures.value("life.casts");
+    Integer wanted = p.choices.cast().wanted();
+    double moulds = wanted == null ? 1 : Math.ceil(wanted / life);
+    double casts = wanted == null ? life : wanted;
+    Working.Builder w =
+        Working.of("moulds × the mould ÷ casts + what is cast")
+            .given("the mould", p.figures.money(job), COMPUTED)
+            .given("moulds", Numbers.fixed(moulds, 0), COMPUTED)
+            .given("casts", Numbers.fixed(casts, 0), wanted == null ? COMPUTED : CHOSEN);
+    double material = 0;
+    if (p.cast != null && !p.cast.packs().isEmpty() && p.figures.has("cast.mass")) {
+      Pack pack = p.cast.packs().get(p.cast.packs().size() / 2);
+      double g = p.figures.value("cast.mass");
+      material = g * pack.price() / pack.massG();
+      w.given(
+          p.cast.name(), Mass.format(g, p.units) + " for " + p.figures.money(material), COMPUTED);
+    } else {
+      w.step("What is cast is not in it: no product with packs is picked for it.");
+    }
+    p.figures.cost("cost.cast", "a cast costs", moulds * job / casts + material, w.done());
+  }
+}

@@ -1,0 +1,77 @@
+package ungula.core.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import ungula.core.contact.Contact;
+import ungula.core.contact.Patch;
+import ungula.core.contact.Preparation;
+import ungula.core.contact.Surface;
+import ungula.core.mould.MouldKind;
+import ungula.core.rubber.Product.Chemistry;
+
+/**
+ * One thing the rubber touches, and whether it may.
+ *
+ * @param what part it has
+ * @param surface what it is, in words
+ * @param contact the verdict
+ */
+public record Touching(What what, String surface, Contact contact) {
+
+  public enum What {
+    MASTER,
+    BEDDING,
+    BOX,
+    GLUE,
+    HALVES,
+    CAST
+  }
+
+  /** The verdict in words. */
+  public String verdict() {
+    return contact.verdict().text();
+  }
+
+  /** Everything the rubber of a job touches; empty while none is picked. */
+  static List<Touching> of(Planner p) {
+    if (p.product == null) {
+      return List.of();
+    }
+    List<Touching> all = new ArrayList<>();
+    Choices.Master m = p.choices.master();
+    Chemistry chemistry = p.product.chemistry();
+    all.add(
+        new Touching(
+            What.MASTER,
+            m.material().text() + ", " + m.preparation().text(),
+            Contact.of(Surface.of(m.material()), m.preparation(), chemistry, m.patch())));
+    if (p.poured()) {
+      if (p.choices.mould().kind() == MouldKind.TWO_PART) {
+        all.add(bare(What.BEDDING, Surface.of(p.choices.parting().bedding()), chemistry));
+      }
+      all.add(bare(What.BOX, Surface.of(p.choices.mould().sheet()), chemistry));
+      Surface.of(p.choices.mould().fixing())
+          .ifPresent(glue -> all.add(bare(What.GLUE, glue, chemistry)));
+      if (p.choices.mould().kind() == MouldKind.TWO_PART) {
+        all.add(bare(What.HALVES, Surface.itself(chemistry), chemistry));
+      }
+    }
+    all.add(
+        new Touching(
+            What.CAST,
+            p.cast == null ? p.castingMaterial().text() : p.cast.name(),
+            p.castingMaterial().in(chemistry, p.castC(), p.product.heatLimitC())));
+    return List.copyOf(all);
+  }
+
+  private static Touching bare(What what, Surface surface, Chemistry chemistry) {
+    Contact contact = Contact.of(surface, Preparation.BARE, chemistry, Patch.NONE);
+    return new Touching(what, surface.text(), contact);
+  }
+
+  /** That of one part; empty where the rubber does not touch it. */
+  static Optional<Touching> of(Planner p, What what) {
+    return of(p).stream().filter(t -> t.what == what).findFirst();
+  }
+}

@@ -1,0 +1,169 @@
+package ungula.core.plan;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.testng.annotations.Test;
+import ungula.core.Near;
+import ungula.core.contact.Contact.Verdict;
+import ungula.core.geometry.Vec3;
+import ungula.core.mesh.FillCurve;
+import ungula.core.quantity.Units;
+import ungula.core.rubber.ExampleProducts;
+import ungula.core.rubber.Product;
+import ungula.core.sentence.WordBook.Edit;
+
+/** What the rubber touches, and what comes of the mould. */
+public class CastPlanTest {
+
+  private static final MasterFacts BLOCK =
+      new MasterFacts(
+          new Vec3(180, 100, 60),
+          new Vec3(0, 0, 60),
+          FillCurve.even(180 * 100 * 60, 0, 60),
+          18_000,
+          null,
+          null,
+          "made up");
+
+  private static final Map<String, Product> PRODUCTS = ExampleProducts.all();
+
+  private static Workshop shop(String... typed) {
+    Workshop w = Workshop.DEFAULT;
+    for (int i = 0; i < typed.length; i += 2) {
+      w = Workshop.words().edit(w, List.of(Edit.of(typed[i], typed[i + 1])), Units.METRIC);
+    }
+    return w;
+  }
+
+  private static Plan plan(String rubber, String cast, Workshop shop, String... typed) {
+    Product product = PRODUCTS.get(rubber);
+    Choices c = Choices.fresh(Units.METRIC);
+    for (int i = 0; i < typed.length; i += 2) {
+      c = ChoiceWords.edit(c, List.of(Edit.of(typed[i], typed[i + 1])), product);
+    }
+    Materials all = new Materials(product, null, PRODUCTS.get(cast));
+    return Planner.plan(c, BLOCK, all, shop, Planner.box(c, BLOCK));
+  }
+
+  private static Map<Touching.What, Verdict> verdicts(Plan plan) {
+    return plan.touching().stream()
+        .collect(Collectors.toMap(Touching::what, t -> t.contact().verdict()));
+  }
+
+  private static boolean warns(Plan plan, String id) {
+    return plan.cautions().stream().anyMatch(c -> c.id().equals(id));
+  }
+
+  @Test
+  public void everythingTheRubberTouchesHasAVerdict() {
+    Plan two = plan("marram-20", "oyster-75", shop(), "mould.kind", "TWO_PART");
+    assertEquals(
+        verdicts(two),
+        Map.of(
+            Touching.What.MASTER,
+            Verdict.DO_NOT,
+            Touching.What.BEDDING,
+            Verdict.PATCH,
+            Touching.What.BOX,
+            Verdict.FINE,
+            Touching.What.GLUE,
+            Verdict.PATCH,
+            Touching.What.HALVES,
+            Verdict.RELEASE,
+            Touching.What.CAST,
+            Verdict.FINE));
+    assertTrue(warns(two, "contact.bedding"));
+    Plan clean =
+        plan(
+            "marram-20",
+            "oyster-75",
+            shop(),
+            "mould.kind",
+            "TWO_PART",
+            "parting.bedding",
+            "CLAY_SULPHUR_FREE");
+    assertFalse(warns(clean, "contact.bedding"));
+    assertFalse(verdicts(plan("marram-20", null, shop())).containsKey(Touching.What.BEDDING));
+  }
+
+  @Test
+  public void whatIsReleasedIsAHabitWhereItIsNotNeeded() {
+    String[] metal = {"master.material", "METAL"};
+    String steps = String.join("\n", plan("marram-20", null, shop(), metal).order());
+    assertFalse(steps.contains("Release"), steps);
+    steps =
+        String.join("\n", plan("marram-20", null, shop("releases", "EVERYTHING"), metal).order());
+    assertTrue(steps.contains("Release master and box"), steps);
+    steps = String.join("\n", plan("marram-20", null, shop(), "master.material", "GLASS").order());
+    assertTrue(steps.contains("Release master: two thin coats"), steps);
+    steps = String.join("\n", plan("turnstone-40", null, shop(), metal).order());
+    assertTrue(steps.contains("Release master and box"), steps);
+  }
+
+  @Test
+  public void aCastHotterThanTheRubberStandsStops() {
+    assertTrue(warns(plan("turnstone-40", "puffin-wax", shop()), "contact.cast"));
+    assertFalse(warns(plan("marram-20", "puffin-wax", shop()), "contact.cast"));
+    assertTrue(
+        warns(plan("marram-20", null, shop(), "cast.material", "METAL"), "contact.cast")
+            == (180 > PRODUCTS.get("marram-20").heatLimitC()));
+    assertTrue(warns(plan("gannet-25", "plover-clear", shop()), "contact.residue"));
+    assertFalse(warns(plan("marram-20", "plover-clear", shop()), "contact.residue"));
+  }
+
+  @Test
+  public void castsAreSmallerAsBothSheetsSay() {
+    Plan plan = plan("marram-20", "oyster-75", shop());
+    // 0.1 % and 0.4 % of 180 mm
+    Near.absolute(plan.figures().get("size.lost").value(), 180 * (1 - 0.999 * 0.996), 1e-9);
+    Near.absolute(plan.figures().get("size.scaleUp").value(), 1 / (0.999 * 0.996), 1e-12);
+    assertFalse(plan("marram-20", null, shop()).figures().containsKey("size.scaleUp"));
+    assertTrue(plan("marram-20", "sanderling", shop()).figures().get("size.lost").value() < 0);
+  }
+
+  @Test
+  public void aMouldGivesWhatTheTableSaysLessHeatAndMoreRelease() {
+    Near.absolute(casts(plan("marram-20", "oyster-75", shop())), 60, 0);
+    Near.absolute(casts(plan("gannet-25", "oyster-75", shop())), 45, 0);
+    Workshop own = shop("lives.URETHANE.addition", "33");
+    Near.absolute(casts(plan("marram-20", "oyster-75", own)), 33, 0);
+    Workshop released = shop("releases", "EVERYTHING");
+    Near.absolute(casts(plan("marram-20", "oyster-75", released)), 90, 0);
+    // metal at 180 °C in a rubber for 180 °C: half of 30
+    Near.absolute(casts(plan("marram-20", null, shop(), "cast.material", "METAL")), 15, 0);
+    Plan many = plan("marram-20", "oyster-75", shop(), "cast.wanted", "130");
+    Near.absolute(many.figures().get("life.moulds").value(), 3, 0);
+  }
+
+  private static double casts(Plan plan) {
+    return plan.figures().get("life.casts").value();
+  }
+
+  @Test
+  public void theCostOfAJobAndOfACastAddUp() {
+    Workshop shop = shop("costs.hour", "20", "costs.consumables", "6");
+    var f = plan("marram-20", "oyster-75", shop, "cast.wanted", "130").figures();
+    double job =
+        f.get("rubber.cost").value()
+            + f.get("box.cost").value()
+            + 6
+            + 20 * f.get("job.hands").value();
+    Near.relative(f.get("cost.job").value(), job, 1e-12);
+    double resin = f.get("cast.mass").value() * 62 / 3800;
+    Near.relative(f.get("cost.cast").value(), 3 * job / 130 + resin, 1e-12);
+  }
+
+  @Test
+  public void theResinsSheetCountsForItsChannel() {
+    Plan thick = plan("marram-20", "eelgrass-60", shop(), "pose.liftMm", "20 mm");
+    Plan thin = plan("marram-20", "puffin-wax", shop(), "pose.liftMm", "20 mm");
+    assertTrue(
+        thick.figures().get("sprue.diameter").value()
+            > thin.figures().get("sprue.diameter").value());
+  }
+}
