@@ -123,7 +123,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['pdf'];
+    get: operations['pdf_1'];
     put?: never;
     post?: never;
     delete?: never;
@@ -516,6 +516,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/jobs/{id}/rubbers': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['rubbers'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/jobs/{id}/section': {
     parameters: {
       query?: never;
@@ -692,6 +708,38 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/jobs/{job}/mixed': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['mixed'];
+    put?: never;
+    post: operations['mix'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/jobs/{job}/mixed/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete: operations['unmix'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/mix': {
     parameters: {
       query?: never;
@@ -699,7 +747,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['mix'];
+    get: operations['mix_1'];
     put?: never;
     post?: never;
     delete?: never;
@@ -718,6 +766,54 @@ export interface paths {
     get: operations['products'];
     put?: never;
     post: operations['addProduct'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/products/imported': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['importProducts'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/products/table.csv': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['csv_1'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/products/table.json': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['json'];
+    put?: never;
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -783,6 +879,102 @@ export interface paths {
     put?: never;
     post?: never;
     delete: operations['removeDemo'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/shopping': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['shopping'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/shopping/list.csv': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['csv'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/shopping/list.pdf': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['pdf'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/stock': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['stock'];
+    put?: never;
+    post: operations['addLot'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/stock/{id}/edits': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['editLot'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/stock/{id}/gone': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['goneLot'];
+    delete?: never;
     options?: never;
     head?: never;
     patch?: never;
@@ -889,6 +1081,15 @@ export interface components {
       toMin: number;
       window: string;
     };
+    Candidate: {
+      costOfCast?: components['schemas']['Figure'];
+      fits: boolean;
+      name: string;
+      product: string;
+      /** Format: double */
+      score: number;
+      text: string;
+    };
     Caution: {
       fixes: components['schemas']['Fix'][];
       id: string;
@@ -969,6 +1170,12 @@ export interface components {
       source: 'SHEET' | 'MEASURED' | 'CHOSEN' | 'DEFAULT' | 'COMPUTED';
       text: string;
     };
+    Imported: {
+      /** Format: int32 */
+      added: number;
+      /** Format: int32 */
+      changed: number;
+    };
     JobEdits: {
       edits: components['schemas']['Edit'][];
       /** Format: int32 */
@@ -984,6 +1191,8 @@ export interface components {
       archived: boolean;
       batches: components['schemas']['Batches'];
       box: components['schemas']['BoxKind'];
+      casts: components['schemas']['Offer'][];
+      catalysts: components['schemas']['Option'][];
       cautions: components['schemas']['Caution'][];
       cut?: components['schemas']['CutView'];
       demo: boolean;
@@ -1011,11 +1220,41 @@ export interface components {
       stages: {
         [key: string]: 'OPEN' | 'DONE' | 'LOOK_AGAIN';
       };
+      touching: components['schemas']['TouchView'][];
       undecided: string[];
       undo?: string;
       /** Format: int32 */
       version: number;
       ways: components['schemas']['WayView'][];
+      words: {
+        [key: string]: components['schemas']['State'];
+      };
+    };
+    LineView: {
+      jobs: string[];
+      left: string;
+      name: string;
+      needed: string;
+      packs: string;
+      packsUnknown: boolean;
+      price: string;
+      product: string;
+      there: string;
+      toBuy: string;
+    };
+    LotEdits: {
+      edits: components['schemas']['Edit'][];
+      /** Format: int32 */
+      version: number;
+    };
+    LotView: {
+      drift: string;
+      id: string;
+      /** @enum {string} */
+      keeping: 'FINE' | 'SOON' | 'OVER';
+      until: string;
+      /** Format: int32 */
+      version: number;
       words: {
         [key: string]: components['schemas']['State'];
       };
@@ -1034,12 +1273,32 @@ export interface components {
       now: string;
       sentence: string;
     };
+    MixedAnswer: {
+      mixed: components['schemas']['MixedView'][];
+      said: string;
+    };
+    MixedView: {
+      /** Format: int32 */
+      batch: number;
+      id: string;
+      text: string;
+    };
     ModelView: {
       defects: string[];
       format: string;
       lines: string[];
       name: string;
       size: string;
+    };
+    NewLot: {
+      mass?: string;
+      product: string;
+    };
+    NewMixed: {
+      base?: string;
+      /** Format: int32 */
+      batch: number;
+      hardener?: string;
     };
     NewProduct: {
       copyOf?: string;
@@ -1090,6 +1349,7 @@ export interface components {
     PlannedBatch: {
       additive: string;
       base: string;
+      build: boolean;
       hardener: string;
       key: string;
       /** Format: int32 */
@@ -1112,14 +1372,22 @@ export interface components {
       /** Format: int32 */
       version: number;
     };
+    ProductFile: {
+      text: string;
+    };
     ProductResponse: {
+      cast: boolean;
       contradiction: boolean;
       gaps: string[];
       id: string;
       name: string;
+      parts: string[];
       retired: boolean;
+      /** @enum {string} */
+      role: 'RUBBER' | 'RESIN' | 'PLASTER' | 'WAX' | 'FILLER' | 'RELEASE' | 'SEALER';
       sentence: string;
       shipped: boolean;
+      substitutes: components['schemas']['SubstituteView'][];
       summary: string;
       /** Format: int32 */
       version: number;
@@ -1143,6 +1411,10 @@ export interface components {
       down: boolean;
       edit: string;
       facing: string;
+    };
+    Row: {
+      text: string;
+      word: string;
     };
     SecondPart: {
       firstIsBase: boolean;
@@ -1198,10 +1470,6 @@ export interface components {
         | 'AIR'
         | 'CAST_AIR';
     };
-    SheetView: {
-      text: string;
-      word: string;
-    };
     Shelf: {
       demo: boolean;
       jobs: components['schemas']['ShelfJob'][];
@@ -1222,6 +1490,10 @@ export interface components {
       stage: string;
       /** Format: int32 */
       stops: number;
+    };
+    ShoppingView: {
+      lines: components['schemas']['LineView'][];
+      price: string;
     };
     SkinView: {
       clock: components['schemas']['BrushingView'][];
@@ -1264,6 +1536,14 @@ export interface components {
       unset: boolean;
       value: string;
     };
+    StockView: {
+      lots: components['schemas']['LotView'][];
+      low: boolean;
+      name: string;
+      needed: string;
+      product: string;
+      usable: string;
+    };
     StreamingResponseBody: unknown;
     Stroke: {
       /** Format: double */
@@ -1289,6 +1569,11 @@ export interface components {
       vents: components['schemas']['PlaceView'][];
       work: components['schemas']['WorkView'];
     };
+    SubstituteView: {
+      name: string;
+      product: string;
+      text: string;
+    };
     SurfacePoint: {
       /** Format: int32 */
       facet: number;
@@ -1310,6 +1595,15 @@ export interface components {
       /** Format: double */
       mm: number;
       text: string;
+    };
+    TouchView: {
+      /** @enum {string} */
+      level: 'FINE' | 'RELEASE' | 'SEAL' | 'PATCH' | 'DO_NOT';
+      surface: string;
+      text: string;
+      verdict: string;
+      /** @enum {string} */
+      what: 'MASTER' | 'BEDDING' | 'BOX' | 'GLUE' | 'HALVES' | 'CAST';
     };
     VariantView: {
       /** Format: int32 */
@@ -1349,7 +1643,8 @@ export interface components {
       version: number;
     };
     WorkshopResponse: {
-      sheets: components['schemas']['SheetView'][];
+      casts: components['schemas']['Row'][];
+      sheets: components['schemas']['Row'][];
       /** Format: int32 */
       version: number;
       words: {
@@ -1585,7 +1880,7 @@ export interface operations {
       };
     };
   };
-  pdf: {
+  pdf_1: {
     parameters: {
       query?: never;
       header?: never;
@@ -2222,6 +2517,28 @@ export interface operations {
       };
     };
   };
+  rubbers: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['Candidate'][];
+        };
+      };
+    };
+  };
   section: {
     parameters: {
       query: {
@@ -2586,7 +2903,78 @@ export interface operations {
       };
     };
   };
+  mixed: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        job: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['MixedView'][];
+        };
+      };
+    };
+  };
   mix: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        job: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['NewMixed'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['MixedAnswer'];
+        };
+      };
+    };
+  };
+  unmix: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        job: string;
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['MixedView'][];
+        };
+      };
+    };
+  };
+  mix_1: {
     parameters: {
       query: {
         product: string;
@@ -2650,6 +3038,70 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['ProductResponse'];
+        };
+      };
+    };
+  };
+  importProducts: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['ProductFile'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['Imported'];
+        };
+      };
+    };
+  };
+  csv_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'text/csv': string;
+        };
+      };
+    };
+  };
+  json: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': string;
         };
       };
     };
@@ -2735,6 +3187,160 @@ export interface operations {
     responses: {
       /** @description No Content */
       204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  shopping: {
+    parameters: {
+      query?: {
+        job?: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ShoppingView'];
+        };
+      };
+    };
+  };
+  csv: {
+    parameters: {
+      query?: {
+        job?: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'text/csv': string;
+        };
+      };
+    };
+  };
+  pdf: {
+    parameters: {
+      query?: {
+        job?: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/pdf': string;
+        };
+      };
+    };
+  };
+  stock: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['StockView'][];
+        };
+      };
+    };
+  };
+  addLot: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['NewLot'];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  editLot: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['LotEdits'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  goneLot: {
+    parameters: {
+      query: {
+        gone: boolean;
+      };
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
         headers: {
           [name: string]: unknown;
         };

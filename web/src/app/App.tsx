@@ -3,6 +3,7 @@ import { HelpPage } from '../help/HelpPage';
 import { JobPage } from '../job/JobPage';
 import { MixPage } from '../rubber/MixPage';
 import { RubberPage } from '../rubber/RubberPage';
+import { ShoppingPage } from '../rubber/ShoppingPage';
 import { ShelfPage } from '../shelf/ShelfPage';
 import { WorkshopPage } from '../workshop/WorkshopPage';
 
@@ -14,6 +15,7 @@ export function App() {
       <Route path="/jobs/:id/:stage" element={<JobPage />} />
       <Route path="/rubber" element={<RubberPage />} />
       <Route path="/rubber/:product" element={<RubberPage />} />
+      <Route path="/shopping" element={<ShoppingPage />} />
       <Route path="/mix" element={<MixPage />} />
       <Route path="/workshop" element={<WorkshopPage />} />
       <Route path="/help" element={<HelpPage />} />

@@ -22,7 +22,7 @@ import { STAGES } from './stages';
 import { Tally } from './Tally';
 import { Thing } from './Thing';
 import { useApproaches } from './useApproaches';
-import { useDrop } from './useDrop';
+import { useDrop } from '../ui/useDrop';
 import { useJob } from './useJob';
 import { useMade } from './useMade';
 import { useModelUpload } from './useModelUpload';

@@ -232,9 +232,15 @@ function Casts({ job }: { job: Job }) {
         <p className="sentence">
           {f['plate.masters'] ? 'All casts of a pour take' : 'A cast takes'}{' '}
           <FigureText figure={f['cast.volume']} />, <FigureText figure={f['cast.mass']} />, of
-          something with a viscosity of <Word k="channels.resin.viscosityPas" after="," /> a pot
-          life of <Word k="channels.resin.potLifeMin" /> and a density of{' '}
-          <Word k="channels.resin.density" after="." />
+          {job.words['cast.product']?.unset === false ? (
+            'as its sheet says.'
+          ) : (
+            <>
+              something with a viscosity of <Word k="channels.resin.viscosityPas" after="," /> a pot
+              life of <Word k="channels.resin.potLifeMin" /> and a density of{' '}
+              <Word k="channels.resin.density" after="." />
+            </>
+          )}
           {f['sprue.diameter'] ? (
             <>
               {' '}

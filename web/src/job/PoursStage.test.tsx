@@ -13,6 +13,7 @@ const batch = (number: number, of = '') => ({
   base: 'mix.base',
   hardener: 'mix.hardener',
   additive: '',
+  build: false,
 });
 
 const FIGURES = {

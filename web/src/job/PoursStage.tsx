@@ -1,6 +1,8 @@
 import type { Job } from '../api/client';
 import { FigureText } from '../ui/FigureText';
 import { Word } from '../ui/Word';
+import { MixedCell } from './MixedCell';
+import { useMixed } from './useMixed';
 
 /** What is mixed when: every batch with its weights, its marks and its time. */
 export function PoursStage({ job }: { job: Job }) {
@@ -31,7 +33,8 @@ export function PoursStage({ job }: { job: Job }) {
               (<FigureText figure={f['batch.count']} />){' '}
             </>
           )}
-          of <FigureText figure={f['mix.total']} />. {reason}
+          of <FigureText figure={f['mix.total']} />
+          {f['rest.base'] && ' at most, the first to cover the master'}. {reason}
         </p>
       ) : (
         <p className="sentence">
@@ -50,6 +53,12 @@ export function PoursStage({ job }: { job: Job }) {
             </>
           )}
           .
+          {f['pump.left'] && (
+            <>
+              {' '}
+              The pump leaves <FigureText figure={f['pump.left']} /> in the chamber.
+            </>
+          )}
         </p>
       )}
       <Table job={job} />
@@ -68,46 +77,54 @@ const COLUMNS = [
 function Table({ job }: { job: Job }) {
   const f = job.figures;
   const { each } = job.batches;
+  const mixed = useMixed(job.id);
   const columns = COLUMNS.filter((c) => each.some((b) => f[`${b.key}.${c.key}`]));
   return (
-    <table className="compare batches">
-      <thead>
-        <tr>
-          <th scope="col">Batch</th>
-          <th scope="col" className="n">
-            Weigh
-          </th>
-          {columns.map((c) => (
-            <th key={c.key} scope="col" className="n">
-              {c.text}
+    <>
+      <table className="compare batches">
+        <thead>
+          <tr>
+            <th scope="col">Batch</th>
+            <th scope="col" className="n">
+              Weigh
             </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {each.map((b) => (
-          <tr key={b.key}>
-            <th scope="row">
-              {b.number} {b.of}
-            </th>
-            <td className="n">
-              <FigureText figure={f[b.base]} /> + <FigureText figure={f[b.hardener]} />
-              {b.additive && (
-                <>
-                  {' '}
-                  + <FigureText figure={f[b.additive]} />
-                </>
-              )}
-            </td>
             {columns.map((c) => (
-              <td key={c.key} className="n">
-                {f[`${b.key}.${c.key}`] ? <FigureText figure={f[`${b.key}.${c.key}`]} /> : '–'}
-              </td>
+              <th key={c.key} scope="col" className="n">
+                {c.text}
+              </th>
             ))}
+            <th scope="col">Mixed</th>
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {each.map((b) => (
+            <tr key={b.key} className={mixed.of(b.number) ? 'done' : ''}>
+              <th scope="row">
+                {b.number} {b.of}
+              </th>
+              <td className="n">
+                <FigureText figure={f[b.base]} /> + <FigureText figure={f[b.hardener]} />
+                {b.additive && (
+                  <>
+                    {' '}
+                    + <FigureText figure={f[b.additive]} />
+                  </>
+                )}
+              </td>
+              {columns.map((c) => (
+                <td key={c.key} className="n">
+                  {f[`${b.key}.${c.key}`] ? <FigureText figure={f[`${b.key}.${c.key}`]} /> : '–'}
+                </td>
+              ))}
+              <td>
+                <MixedCell number={b.number} mixed={mixed} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {mixed.said && <p role="status">{mixed.said}</p>}
+    </>
   );
 }
 

@@ -3,6 +3,9 @@ import type { Job } from '../api/client';
 import { FigureText } from '../ui/FigureText';
 import { Word } from '../ui/Word';
 import { big } from '../ui/big';
+import { Casts } from './Casts';
+import { Rubbers } from './Rubbers';
+import { Touching } from './Touching';
 
 export function RubberStage({ job }: { job: Job }) {
   const base = job.figures['mix.base'];
@@ -21,6 +24,17 @@ export function RubberStage({ job }: { job: Job }) {
         />
         {picked && (
           <>
+            {job.catalysts.length > 0 && (
+              <>
+                {' '}
+                with{' '}
+                <Word
+                  k="rubber.catalyst"
+                  options={[{ value: '', text: 'the usual' }, ...job.catalysts]}
+                />{' '}
+                catalyst
+              </>
+            )}
             , mixed <Word k="rubber.ratio" after=":" />{' '}
             {job.ratioSentence || 'the sheet gives no ratio'}
           </>
@@ -33,6 +47,7 @@ export function RubberStage({ job }: { job: Job }) {
           <Link to="/rubber">rubber shelf</Link> says.
         </p>
       )}
+      <Rubbers job={job} picked={picked} />
       {picked && (
         <>
           {poured ? (
@@ -54,6 +69,8 @@ export function RubberStage({ job }: { job: Job }) {
           {poured && <Besides job={job} />}
           {base && <Poured job={job} first={first} other={other} />}
           {base && <Alike job={job} />}
+          <Touching job={job} />
+          <Casts job={job} />
           <Buying job={job} />
         </>
       )}
@@ -186,7 +203,9 @@ function Buying({ job }: { job: Job }) {
               {' '}
               {big(f.label)}: <FigureText figure={f} />.
             </span>
-          ))}
+          ))}{' '}
+          What is on the shelf already, <Link to={`/shopping?job=${job.id}`}>what to buy</Link>{' '}
+          takes off.
         </p>
       ) : (
         <p>The sheet names no packs, so there is no price.</p>

@@ -25,7 +25,11 @@ export function Tally({ job, showCautions, showWorking }: Props) {
           <dt>
             Weigh out{f['later.base'] && ', first pour'}
             {!job.box.poured && ', first coat'}
-            {batches && batches.value > 1 ? `, each of ${batches.text}` : ''}
+            {f['rest.base']
+              ? ', first batch'
+              : batches && batches.value > 1
+                ? `, each of ${batches.text}`
+                : ''}
           </dt>
           <dd data-tally="weigh">
             {f['mix.base'] ? (

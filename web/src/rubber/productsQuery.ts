@@ -5,3 +5,8 @@ export const productsQuery = queryOptions({
   queryKey: ['products'],
   queryFn: () => unwrap(client.GET('/api/products')),
 });
+
+export const stockQuery = queryOptions({
+  queryKey: ['stock'],
+  queryFn: () => unwrap(client.GET('/api/stock')),
+});

@@ -52,7 +52,9 @@ export function WorkshopPage() {
               are printed on <Word k="paper" after="." />
             </p>
             <p className="sentence">
-              The room is at <Word k="roomC" after=":" /> pot lives and curing times follow it.
+              The room is at <Word k="roomC" after=":" /> pot lives and curing times follow it. Its
+              humidity is <Word k="air.humidityPct" after="," /> and it lies{' '}
+              <Word k="air.altitudeM" /> above the sea.
             </p>
             <h2 className="part">Habits</h2>
             <p className="sentence">
@@ -66,6 +68,15 @@ export function WorkshopPage() {
             <p className="sentence">
               One person stirs at most <Word k="handMixG" /> by hand: more cannot be mixed evenly
               within the pot life.
+            </p>
+            <p className="sentence">
+              Released is <Word k="releases" after=";" /> where rubber would bond it is released
+              under either habit.
+            </p>
+            <p className="sentence">
+              An hour of work counts as {workshop?.words.currency?.text}{' '}
+              <Word k="costs.hour" after="," /> consumables of a mould as{' '}
+              {workshop?.words.currency?.text} <Word k="costs.consumables" after="." />
             </p>
             <h2 className="part">Equipment</h2>
             <p className="sentence">
@@ -97,7 +108,8 @@ export function WorkshopPage() {
               <Word k="mixing.pace.mixMin" after="," /> scraped over and stirred again in{' '}
               <Word k="mixing.pace.secondCupMin" after="," /> degassed in{' '}
               <Word k="mixing.pace.degasMin" /> and poured at <Word k="mixing.pace.pourMm3PerMin" />{' '}
-              a minute; vibrating takes <Word k="mixing.pace.vibrateMin" after="." />
+              a minute; vibrating takes <Word k="mixing.pace.vibrateMin" after="." /> The pump
+              reaches <Word k="mixing.vacuum" after="." />
             </p>
             <h2 className="part">On the rack</h2>
             <table className="compare rack">
@@ -118,6 +130,33 @@ export function WorkshopPage() {
                     <td>
                       <Word k={`${word}.count`} />
                     </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+            <h2 className="part">Casts a mould gives</h2>
+            <p className="quiet">
+              Rules of thumb to begin with: make them your own as moulds wear out.
+            </p>
+            <table className="compare rack">
+              <thead>
+                <tr>
+                  <th scope="col">Cast of</th>
+                  <th scope="col">Addition-cure silicone</th>
+                  <th scope="col">Condensation-cure silicone</th>
+                  <th scope="col">Urethane rubber</th>
+                  <th scope="col">Latex</th>
+                </tr>
+              </thead>
+              <tbody>
+                {workshop?.casts.map(({ word, text }) => (
+                  <tr key={word}>
+                    <td>{text}</td>
+                    {(['addition', 'condensation', 'urethane', 'latex'] as const).map((of) => (
+                      <td key={of}>
+                        <Word k={`${word}.${of}`} />
+                      </td>
+                    ))}
                   </tr>
                 ))}
               </tbody>

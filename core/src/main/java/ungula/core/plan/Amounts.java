@@ -45,7 +45,9 @@ final class Amounts {
   private final Units units;
 
   private final List<Mix> coatMixes = new ArrayList<>();
+  private final Map<Product, Double> used = new LinkedHashMap<>();
   private int batches = 1;
+  private Double largerMm3;
   private Mix mix;
   private double heaviestG;
   private RatioGuard.Verdict verdict;
@@ -78,6 +80,16 @@ final class Amounts {
     return verdict;
   }
 
+  /** Base and hardener of each rubber, for all moulds of the job. */
+  Map<Product, Double> used() {
+    return Collections.unmodifiableMap(used);
+  }
+
+  private int moulds() {
+    Integer asked = choices.rubber().moulds();
+    return asked == null ? 1 : asked;
+  }
+
   /** The ratio that counts: the job's own, else the sheet's. */
   Ratio ratio() {
     return choices.rubber().ratio() != null ? choices.rubber().ratio() : product.ratio();
@@ -87,9 +99,11 @@ final class Amounts {
    * @param mouldMm3 rubber in the mould
    * @param pours rubber to mix for each of them, over all batches
    * @param batchesOfEach that each is split into
+   * @param firstMm3 of the first batch, when it is larger than the rest of its pour; else null
    */
-  void workOut(double mouldMm3, double[] pours, int batchesOfEach) {
+  void workOut(double mouldMm3, double[] pours, int batchesOfEach, Double firstMm3) {
     batches = batchesOfEach;
+    largerMm3 = firstMm3;
     workOut(mouldMm3, pours, List.of());
   }
 
@@ -140,18 +154,21 @@ final class Amounts {
     figures.mass(
         "rubber.boxMass", coats ? "rubber in the skin" : "rubber in the box", boxG, weight.done());
     Additive first = coats ? stirred.get(0).additive : choices.rubber().additive();
-    mix = Mix.ofVolume(mixMm3 / batches, product, ratio, first);
+    mix = Mix.ofVolume(largerMm3 == null ? mixMm3 / batches : largerMm3, product, ratio, first);
     coatMixes.add(mix);
     heaviestG = mix.totalG();
     String pour = coats ? ", first coat" : pours.length == 1 ? "" : ", first pour";
-    String each = pour + (batches == 1 ? "" : ", each of " + batches + " batches");
+    String each =
+        pour
+            + (largerMm3 != null
+                ? ", first batch"
+                : batches == 1 ? "" : ", each of " + batches + " batches");
     figures.mass(
         "mix.total",
         "to mix" + each,
         mix.totalG(),
-        Working.of("mass = volume to mix ÷ batches × density of the mix")
-            .given("volume to mix", Volume.format(mixMm3, units), COMPUTED)
-            .given("batches", String.valueOf(batches), CHOSEN)
+        Working.of("mass = volume of the batch × density of the mix")
+            .given("volume of the batch", Volume.format(mix.volumeMm3(), units), COMPUTED)
             .given("density of the mix", Density.format(mix.density()), density())
             .done());
     Working.Builder split =
@@ -190,23 +207,32 @@ final class Amounts {
         "mix.volume",
         "in the cup" + each,
         mix.volumeMm3(),
-        Working.of("volume to mix ÷ batches")
-            .given("volume to mix", Volume.format(mixMm3, units), COMPUTED)
-            .given("batches", String.valueOf(batches), CHOSEN)
-            .done());
+        largerMm3 != null
+            ? Working.of("what covers the master, so that no line shows, with its share of loss")
+                .given("volume to mix in all", Volume.format(mixMm3, units), COMPUTED)
+                .done()
+            : Working.of("volume to mix ÷ batches")
+                .given("volume to mix", Volume.format(mixMm3, units), COMPUTED)
+                .given("batches", String.valueOf(batches), CHOSEN)
+                .done());
     inTheRoom("rubber.potLife", "pot life in your room", "pot life", product.potLifeMin());
     inTheRoom("rubber.demould", "mould opens after", "demould time", product.demouldMin());
-    Map<Product, Double> used = new LinkedHashMap<>();
-    used.put(product, (mix.baseG() + mix.hardenerG()) * batches);
+    used.put(product, (mix.baseG() + mix.hardenerG()) * (largerMm3 == null ? batches : 1));
+    if (largerMm3 != null) {
+      String further = batches == 2 ? ", second batch" : ", each of " + (batches - 1) + " more";
+      double g = batchesOf("rest", further, mixMm3 - largerMm3, batches - 1, ratio);
+      used.merge(product, g, Double::sum);
+    }
     for (int i = 1; i < pours.length; i++) {
       Product of = coats ? stirred.get(i).product : product;
       double g = coats ? coat(pours[i], stirred.get(i)) : later(pours[i], ratio);
       used.merge(of, g, Double::sum);
     }
-    cost(used);
-    buy(used);
+    cost();
+    used.replaceAll((of, g) -> moulds() * g);
+    buy();
     double g = used.values().stream().mapToDouble(Double::doubleValue).sum();
-    alike(g, coats ? 1 : pours.length);
+    alike(g / moulds(), coats ? 1 : pours.length);
   }
 
   /** Of another rubber than the job's, as its sheet says; else as the job's. */
@@ -266,22 +292,33 @@ final class Amounts {
    * @return base and hardener over all its batches
    */
   private double later(double mm3, Ratio ratio) {
-    Mix next =
-        Mix.ofVolume(Math.max(1, mm3) / batches, product, ratio, choices.rubber().additive());
+    String of = ", second pour" + (batches == 1 ? "" : ", each of " + batches + " batches");
+    return batchesOf("later", of, mm3, batches, ratio);
+  }
+
+  /**
+   * What to weigh for equal batches besides the first.
+   *
+   * @param keys of their figures begin so
+   * @param of what they are, after the name of a part
+   * @param mm3 of all of them
+   * @return base and hardener over all of them
+   */
+  private double batchesOf(String keys, String of, double mm3, int count, Ratio ratio) {
+    Mix next = Mix.ofVolume(Math.max(1, mm3) / count, product, ratio, choices.rubber().additive());
     Working working =
-        Working.of("the volume to mix for this pour, split as for the first")
+        Working.of("the volume to mix ÷ batches, split as the first")
             .given("volume to mix", Volume.format(mm3, units), COMPUTED)
-            .given("batches", String.valueOf(batches), CHOSEN)
+            .given("batches", String.valueOf(count), CHOSEN)
             .rounded("rounded as shown; right within 2 %")
             .done();
-    String of = ", second pour" + (batches == 1 ? "" : ", each of " + batches + " batches");
     heaviestG = Math.max(heaviestG, next.totalG());
-    figures.mass("later.base", "base" + of, next.baseG(), working);
-    figures.mass("later.hardener", "hardener" + of, next.hardenerG(), working);
+    figures.mass(keys + ".base", "base" + of, next.baseG(), working);
+    figures.mass(keys + ".hardener", "hardener" + of, next.hardenerG(), working);
     if (next.additiveG() > 0) {
-      figures.mass("later.additive", additiveName() + of, next.additiveG(), working);
+      figures.mass(keys + ".additive", additiveName() + of, next.additiveG(), working);
     }
-    return (next.baseG() + next.hardenerG()) * batches;
+    return (next.baseG() + next.hardenerG()) * count;
   }
 
   /**
@@ -366,12 +403,8 @@ final class Amounts {
     return Timespan.format(Duration.ofSeconds(Math.round(minutes * 60)));
   }
 
-  /**
-   * Nothing while the sheet of one of them names no packs.
-   *
-   * @param used base and hardener mixed of each rubber
-   */
-  private void cost(Map<Product, Double> used) {
+  /** Nothing while the sheet of one of them names no packs. */
+  private void cost() {
     double cost = 0;
     Working.Builder w = Working.of("cost = mass mixed × price per mass of the pack opened for it");
     for (Map.Entry<Product, Double> e : used.entrySet()) {
@@ -400,13 +433,11 @@ final class Amounts {
   }
 
   /** What to buy of each rubber for all moulds of the job. */
-  private void buy(Map<Product, Double> used) {
-    Integer asked = choices.rubber().moulds();
-    int moulds = asked == null ? 1 : asked;
+  private void buy() {
     int n = 0;
     for (Map.Entry<Product, Double> e : used.entrySet()) {
       List<Pack> packs = e.getKey().packs();
-      double need = moulds * e.getValue();
+      double need = e.getValue();
       Optional<Purchase> bought = Purchase.cheapest(need, packs);
       if (bought.isEmpty()) {
         continue;

@@ -5,6 +5,7 @@ import static ungula.core.working.Given.Source.COMPUTED;
 import static ungula.core.working.Given.Source.DEFAULT;
 import static ungula.core.working.Given.Source.SHEET;
 
+import java.util.Map;
 import ungula.core.contact.CastingMaterial;
 import ungula.core.contact.MouldLife;
 import ungula.core.contact.Releases;
@@ -13,7 +14,9 @@ import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
 import ungula.core.rubber.Pack;
+import ungula.core.rubber.Product;
 import ungula.core.rubber.Shrinkage;
+import ungula.core.working.Figure;
 import ungula.core.working.Working;
 
 /** What comes of a mould: the size of its casts, how many it gives, and what each costs. */
@@ -31,7 +34,28 @@ final class CastFigures {
       f.size();
       f.life();
     }
+    f.potLife();
     f.cost();
+  }
+
+  /** How long what is cast can be poured: larger masses of resin warm themselves. */
+  private void potLife() {
+    if (p.cast == null || p.cast.potLifeMin() == null || !p.figures.has("cast.mass")) {
+      return;
+    }
+    double min = p.resin().potLifeMin();
+    Working.Builder w =
+        Working.of("pot life = sheet, in your room, × mass factor ^ log₁₀(mass ÷ 100 g)")
+            .given("sheet", Amounts.minutes(p.cast.potLifeMin()), SHEET)
+            .given("room", Numbers.trimmed(p.workshop.roomC(), 0) + " °C", DEFAULT)
+            .given("a cast", p.figures.get("cast.mass").text(), COMPUTED);
+    if (p.cast.warmsItself()) {
+      boolean said = p.cast.massFactor() != null;
+      double factor = said ? p.cast.massFactor() : Product.USUAL_MASS_FACTOR;
+      w.given("mass factor", Numbers.trimmed(factor, 2), said ? SHEET : DEFAULT)
+          .step("How a larger mass warms itself is a rule of thumb; a thin cast stays cooler.");
+    }
+    p.figures.put("cast.potLife", "pot life of what is cast", min, Amounts.minutes(min), w.done());
   }
 
   private void size() {
@@ -85,7 +109,7 @@ final class CastFigures {
     Working.Builder w =
         Working.of("casts by rubber and casting material × stretch × heat × release")
             .given(cast.text() + " in " + p.product.chemistry().text(), base + " casts", DEFAULT);
-    double stretch = stretchPct();
+    double stretch = stretchPct(p.figures.all());
     if (stretch > 0 && p.product.elongationPct() != null) {
       double factor = MouldLife.stretchFactor(stretch, p.product.elongationPct());
       life *= factor;
@@ -139,13 +163,15 @@ final class CastFigures {
     }
   }
 
-  /** What the rubber is stretched by as a cast comes out, %. */
-  private double stretchPct() {
-    double stretch = 0;
-    for (String key : new String[] {"locks.stretch", "skin.stretch"}) {
-      stretch = Math.max(stretch, p.figures.has(key) ? 100 * p.figures.value(key) : 0);
-    }
-    return Math.max(stretch, p.figures.has("core.stretch") ? p.figures.value("core.stretch") : 0);
+  /** What the rubber is stretched by as a cast comes out, %; 0 where nothing is known of it. */
+  static double stretchPct(Map<String, Figure> figures) {
+    return Math.max(
+        100 * Math.max(value(figures, "locks.stretch"), value(figures, "skin.stretch")),
+        value(figures, "core.stretch"));
+  }
+
+  private static double value(Map<String, Figure> figures, String key) {
+    return figures.containsKey(key) ? figures.get(key).value() : 0;
   }
 
   private void cost() {

@@ -7,6 +7,7 @@ import java.util.stream.Stream;
 import ungula.core.pour.Pace;
 import ungula.core.pour.Scale;
 import ungula.core.pour.Vessel;
+import ungula.core.quantity.Vacuum;
 import ungula.core.sentence.Kind;
 import ungula.core.sentence.WordBook;
 
@@ -19,6 +20,7 @@ import ungula.core.sentence.WordBook;
  * @param fine scale for small amounts
  * @param coarse scale for large ones
  * @param pace of work
+ * @param vacuum the pump reaches; null while it is not said
  */
 public record Mixing(
     VesselSize cup,
@@ -26,7 +28,8 @@ public record Mixing(
     VesselSize bucket,
     ScaleSize fine,
     ScaleSize coarse,
-    Pace pace) {
+    Pace pace,
+    Vacuum vacuum) {
 
   static final Mixing UNKNOWN =
       new Mixing(
@@ -35,7 +38,8 @@ public record Mixing(
           VesselSize.UNKNOWN,
           ScaleSize.UNKNOWN,
           ScaleSize.UNKNOWN,
-          Pace.USUAL);
+          Pace.USUAL,
+          null);
 
   /** Of a vessel; null where it is not measured. */
   public record VesselSize(Double bottomMm, Double topMm, Double heightMm) {
@@ -105,6 +109,11 @@ public record Mixing(
               "?");
     }
     words
+        .open(
+            "mixing.vacuum",
+            "vacuum the pump reaches",
+            Kind.parsed("vacuum", Vacuum::parse, Vacuum::text),
+            "not said")
         .word("mixing.pace.measureMin", "weighing both parts", Kind.minutes(120))
         .word("mixing.pace.mixMin", "stirring", Kind.minutes(120))
         .word("mixing.pace.secondCupMin", "scraping over and stirring again", Kind.minutes(60))

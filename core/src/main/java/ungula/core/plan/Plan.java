@@ -10,6 +10,7 @@ import ungula.core.master.VolumeWays;
 import ungula.core.mould.BoxMould;
 import ungula.core.parting.Parting;
 import ungula.core.rubber.Mix;
+import ungula.core.rubber.Product;
 import ungula.core.rubber.SecondPart;
 import ungula.core.sprue.Sprue;
 import ungula.core.working.Figure;
@@ -32,6 +33,7 @@ import ungula.core.working.Figure;
  *     allow weighing
  * @param second what to pour after the first part was really weighed
  * @param batches of rubber
+ * @param needs of each product, for all moulds and casts asked for
  * @param stages how far each stage is
  * @param undecided what is still open, in words
  */
@@ -51,8 +53,14 @@ public record Plan(
     Optional<Mix> mix,
     Optional<SecondPart> second,
     Batches batches,
+    List<Need> needs,
     Map<String, Stage> stages,
     List<String> undecided) {
+
+  /**
+   * @param massG of it, first and second part together
+   */
+  public record Need(Product product, double massG) {}
 
   public enum Stage {
     OPEN,

@@ -9,6 +9,13 @@ package ungula.core.plan;
  * @param base what to weigh of the base
  * @param hardener what to weigh of the hardener
  * @param additive what is stirred in; empty for none
+ * @param build whether it is of the rubber picked for build coats
  */
 public record PlannedBatch(
-    int number, String of, String key, String base, String hardener, String additive) {}
+    int number,
+    String of,
+    String key,
+    String base,
+    String hardener,
+    String additive,
+    boolean build) {}

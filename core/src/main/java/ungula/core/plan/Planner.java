@@ -45,6 +45,9 @@ public final class Planner {
   /** Rubber density counted on before a product is picked, g/cm³. */
   private static final double USUAL_DENSITY = 1.1;
 
+  /** A batch after the first is at least so much of it, or it is not worth mixing. */
+  private static final double LEAST_REST = 0.05;
+
   final Choices choices;
   final MasterFacts facts;
   final Materials materials;
@@ -87,6 +90,9 @@ public final class Planner {
 
   /** How the workshop's limits split the largest pour; null while nothing can be weighed. */
   Batching batching;
+
+  /** Of the first batch, when it has to be larger than the rest to cover the master; else null. */
+  Double firstMm3;
 
   Batches planned = Batches.NONE;
   double masterMm3;
@@ -160,6 +166,7 @@ public final class Planner {
         Optional.ofNullable(p.mix()),
         p.amounts == null ? Optional.empty() : p.amounts.second(),
         p.planned,
+        p.needs(),
         p.stages(),
         p.undecided());
   }
@@ -216,15 +223,49 @@ public final class Planner {
       batching = PourFigures.split(this, Arrays.stream(pours).max().orElse(0)).orElse(null);
       batches = asked(batching);
       amounts = new Amounts(choices, product, workshop, figures);
-      amounts.workOut(box.rubberMm3(), pours, batches);
+      firstMm3 = first(pours);
+      amounts.workOut(box.rubberMm3(), pours, batches, firstMm3);
     }
     planned = PourFigures.add(this, pours);
+  }
+
+  /**
+   * The first batch covers the master, or a line shows on every cast: larger than the others where
+   * the limits let it through. Halves are poured against the bedding: of them no batch covers more.
+   */
+  private Double first(double[] pours) {
+    if (batching == null || batches < 2 || pours.length > 1 || !(box.rubberMm3() > 0)) {
+      return null;
+    }
+    double covered = box.rubberBelow(PourCautions.coveredMm(this));
+    double mm3 = covered * pours[0] / box.rubberMm3();
+    boolean needed = mm3 > pours[0] / batches * (1 + 1e-9);
+    boolean rest = pours[0] - mm3 > LEAST_REST * mm3 * (batches - 1);
+    return needed && rest && mm3 <= batching.largestMm3() ? mm3 : null;
+  }
+
+  /** Of the first batch poured, what it holds of the pour. */
+  double firstShare() {
+    return firstMm3 == null ? 1.0 / batches : firstMm3 / mixMm3;
   }
 
   /** As many batches as are asked for, else as the limits ask for. */
   private int asked(Batching split) {
     Integer chosen = choices.rubber().batches();
     return chosen != null ? chosen : split == null ? 1 : split.count();
+  }
+
+  /** What the job takes of each product, as far as it can be weighed. */
+  private List<Plan.Need> needs() {
+    List<Plan.Need> needs = new ArrayList<>();
+    if (amounts != null) {
+      amounts.used().forEach((of, g) -> needs.add(new Plan.Need(of, g)));
+    }
+    Integer casts = choices.cast().wanted();
+    if (cast != null && casts != null && figures.has("cast.mass")) {
+      needs.add(new Plan.Need(cast, casts * figures.value("cast.mass")));
+    }
+    return List.copyOf(needs);
   }
 
   /** Whether rubber is poured round the master in a box. */
@@ -269,8 +310,14 @@ public final class Planner {
         cast.mixedDensity(cast.ratio() == null ? 1 : cast.hardenerPerBase(cast.ratio()));
     return new Sprue.Resin(
         cast.viscosityPas() == null ? said.viscosityPas() : cast.viscosityPas(),
-        cast.potLifeMin() == null ? said.potLifeMin() : cast.potLifeMin(),
+        castPotMin(said, density == null ? said.density() : density),
         density == null ? said.density() : density);
+  }
+
+  /** Of what is cast: in the room, and of so much of it in one cup. */
+  private double castPotMin(Sprue.Resin said, double density) {
+    Double room = Amounts.roomMin(cast.potLifeMin(castMm3() / 1000 * density), cast, workshop);
+    return room == null ? said.potLifeMin() : room;
   }
 
   /** What is cast. */

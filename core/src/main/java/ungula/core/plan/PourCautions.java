@@ -5,6 +5,7 @@ import static ungula.core.plan.Caution.Level.NOTE;
 
 import java.util.ArrayList;
 import java.util.List;
+import ungula.core.contact.CastingMaterial;
 import ungula.core.plan.Caution.Fix;
 import ungula.core.plan.Caution.Place;
 import ungula.core.pour.Bubbles;
@@ -12,6 +13,9 @@ import ungula.core.pour.Pace;
 import ungula.core.pour.Scale;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
+import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Vacuum;
+import ungula.core.rubber.Product.Chemistry;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.working.Figure;
 
@@ -20,6 +24,17 @@ final class PourCautions {
 
   /** The first batch covers the master so far, or a line shows on every cast, mm. */
   private static final double COVERED_MM = 5;
+
+  /** Foam of rubber breaks below this, kPa absolute. */
+  private static final double DEEP_KPA = 10;
+
+  /** Over this a pot life worked out from a sheet is not to be trusted. */
+  private static final double HOT_C = 30;
+
+  /** Condensation-cure rubber wants more humidity than this, urethane less than that. */
+  private static final double DRY_PCT = 30;
+
+  private static final double DAMP_PCT = 70;
 
   /** Of the pot life, a pump may take as much to collapse the foam. */
   private static final double PUMP_SHARE = 1 / 3.0;
@@ -40,6 +55,8 @@ final class PourCautions {
       c.seam();
       c.clock();
       c.vacuum();
+      c.shallow();
+      c.room();
       c.scales();
     }
     return c.found;
@@ -81,15 +98,20 @@ final class PourCautions {
     }
   }
 
+  /** Up to here the first batch has to stand, above the base. */
+  static double coveredMm(Planner p) {
+    double top = p.box.belowMm() + p.box.masterMm().z();
+    return Math.min(top + COVERED_MM, p.box.pourLineMm());
+  }
+
   /** Where one batch ends on the master a line shows on every cast. */
   private void seam() {
     if (p.batches < 2 || p.parting != null || !p.poured()) {
       return;
     }
     double top = p.box.belowMm() + p.box.masterMm().z();
-    double first = p.box.rubberMm3() / p.batches;
-    double level = p.box.levelOf(first);
-    if (level >= Math.min(top + COVERED_MM, p.box.pourLineMm())) {
+    double level = p.box.levelOf(p.firstShare() * p.box.rubberMm3());
+    if (level >= coveredMm(p) - 1e-6) {
       return;
     }
     String fewer = String.join(", ", p.planned.fewer());
@@ -169,6 +191,80 @@ final class PourCautions {
             prices.fix(
                 "Pour it high and thin instead",
                 Edit.of("rubber.bubbles", Bubbles.THIN_POUR.name()))));
+  }
+
+  private void shallow() {
+    if (!p.figures.has("pump.left")) {
+      return;
+    }
+    double air = Vacuum.airKpa(p.workshop.air().altitudeM());
+    double left = p.workshop.mixing().vacuum().absoluteKpa(air);
+    if (left >= 0 && left <= DEEP_KPA) {
+      return;
+    }
+    boolean impossible = left < 0;
+    add(
+        "batch.shallow",
+        CHECK,
+        impossible
+            ? "No gauge shows " + p.workshop.mixing().vacuum().text() + " where the workshop lies"
+            : "The pump leaves " + p.figures.get("pump.left").text() + " in the chamber",
+        impossible
+            ? "The air outside is only "
+                + Numbers.fixed(air, 1)
+                + " kPa at that height. Say what the gauge really shows, or the absolute pressure."
+            : "Foam breaks and goes down below about "
+                + Numbers.fixed(DEEP_KPA, 0)
+                + " kPa absolute; above it the rubber keeps its bubbles.",
+        null,
+        List.of(
+            prices.fix(
+                "Pour it high and thin instead",
+                Edit.of("rubber.bubbles", Bubbles.THIN_POUR.name()))));
+  }
+
+  /** Heat and damp change how rubber cures. */
+  private void room() {
+    double degrees = p.workshop.roomC();
+    if (degrees > HOT_C) {
+      add(
+          "room.hot",
+          CHECK,
+          "It is " + Numbers.trimmed(degrees, 0) + " °C: the rubber is fast",
+          "Over "
+              + Numbers.trimmed(HOT_C, 0)
+              + " °C pot lives off a sheet are only a guess. Cool the base before mixing, or pour"
+              + " in the morning.",
+          null,
+          List.of());
+    }
+    double humidity = p.workshop.air().humidityPct();
+    if (p.product.chemistry() == Chemistry.CONDENSATION && humidity < DRY_PCT) {
+      add(
+          "room.dry",
+          CHECK,
+          "The air is dry for condensation-cure rubber",
+          "It takes up water from the air to cure: at "
+              + Numbers.trimmed(humidity, 0)
+              + " % it stays soft for longer, deep inside most of all. Set open water beside it.",
+          null,
+          List.of());
+    }
+    boolean urethane =
+        p.product.chemistry() == Chemistry.URETHANE
+            || p.cast != null && p.castingMaterial() == CastingMaterial.URETHANE;
+    if (urethane && humidity > DAMP_PCT) {
+      add(
+          "room.damp",
+          CHECK,
+          "The air is damp for urethane",
+          "At "
+              + Numbers.trimmed(humidity, 0)
+              + " % it takes up water and foams. Close the tins at once, warm mould and parts, and"
+              + " cast under pressure.",
+          null,
+          List.of());
+    }
   }
 
   /** Amounts that none of the shop's scales tells apart well enough. */

@@ -17,6 +17,7 @@ import ungula.core.pour.Pace;
 import ungula.core.pour.Vessel;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Vacuum;
 import ungula.core.quantity.Volume;
 import ungula.core.rubber.Mix;
 import ungula.core.rubber.Ratio;
@@ -116,6 +117,7 @@ final class PourFigures {
     }
     PourFigures f = new PourFigures(p);
     f.budget();
+    f.vacuum();
     if (p.poured()) {
       f.count();
       f.poured(pours);
@@ -134,6 +136,9 @@ final class PourFigures {
   private void count() {
     Integer chosen = p.choices.rubber().batches();
     Working.Builder w = Working.of("fewest equal batches that keep within every limit");
+    if (p.firstMm3 != null) {
+      w.step("The first is larger, to cover the master: equal ones would leave a line on it.");
+    }
     Optional<Batching> split = Optional.ofNullable(p.batching);
     split.ifPresent(
         b -> {
@@ -147,7 +152,9 @@ final class PourFigures {
         "batch.count",
         "batches",
         p.batches,
-        p.batches == 1 ? "one batch" : p.batches + " equal batches",
+        p.batches == 1
+            ? "one batch"
+            : p.batches + (p.firstMm3 == null ? " equal batches" : " batches, the first larger"),
         w.done());
   }
 
@@ -198,22 +205,61 @@ final class PourFigures {
             .done());
   }
 
+  /** What the pump leaves in the chamber. */
+  private void vacuum() {
+    Vacuum vacuum = p.workshop.mixing().vacuum();
+    if (!bubbles.vacuum() || vacuum == null) {
+      return;
+    }
+    double air = Vacuum.airKpa(p.workshop.air().altitudeM());
+    double left = Math.max(0, vacuum.absoluteKpa(air));
+    p.figures.put(
+        "pump.left",
+        "left in the chamber",
+        left,
+        Numbers.fixed(left, 1) + " kPa",
+        Working.of("air outside − what the gauge shows")
+            .given("the pump reaches", vacuum.text(), MEASURED)
+            .given("air outside", Numbers.fixed(air, 1) + " kPa", COMPUTED)
+            .given(
+                "height above the sea",
+                Numbers.trimmed(p.workshop.air().altitudeM(), 0) + " m",
+                DEFAULT)
+            .step(
+                "The same as −"
+                    + Numbers.fixed((air - left) / 100, 2)
+                    + " bar on a gauge here, "
+                    + Numbers.fixed((air - left) / 3.386389, 1)
+                    + " inHg, or "
+                    + Numbers.fixed(100 * (1 - left / air), 0)
+                    + " % of the air gone.")
+            .plusMinus("± 3 % of the air outside, with the weather")
+            .done());
+  }
+
   private void poured(double[] pours) {
     double start = 0;
     for (int pour = 0; pour < pours.length; pour++) {
       String of = pours.length == 1 ? "" : pour == 0 ? "upper half" : "lower half";
-      String keys = pour == 0 ? "mix" : "later";
-      double each = pours[pour] / p.batches;
+      double poured = 0;
       for (int i = 1; i <= p.batches; i++) {
+        boolean rest = p.firstMm3 != null && i > 1;
+        String keys = pour > 0 ? "later" : rest ? "rest" : "mix";
+        double each =
+            p.firstMm3 == null
+                ? pours[pour] / p.batches
+                : rest ? (pours[0] - p.firstMm3) / (p.batches - 1) : p.firstMm3;
         int number = batches.size() + 1;
         String key = "batch." + number;
         fill(key, each);
+        poured += each / pours[pour];
         if (pours.length == 1) {
-          level(key, i);
+          level(key, poured);
         }
         start = clock(key, each, start);
         batches.add(
-            new PlannedBatch(number, of, key, keys + ".base", keys + ".hardener", additive(keys)));
+            new PlannedBatch(
+                number, of, key, keys + ".base", keys + ".hardener", additive(keys), false));
       }
     }
   }
@@ -239,7 +285,8 @@ final class PourFigures {
               key,
               coat + ".base",
               coat + ".hardener",
-              p.figures.has(coat + ".thickener") ? coat + ".thickener" : ""));
+              p.figures.has(coat + ".thickener") ? coat + ".thickener" : "",
+              c.kind() == Coat.Kind.BUILD && p.build != p.product));
     }
   }
 
@@ -267,9 +314,8 @@ final class PourFigures {
             });
   }
 
-  /** How high the box is full after so many of its batches. */
-  private void level(String key, int poured) {
-    double share = (double) poured / p.batches;
+  /** How high the box is full after a share of what is poured. */
+  private void level(String key, double share) {
     double level = p.box.levelOf(share * p.box.rubberMm3());
     p.figures.length(
         key + ".level",

@@ -12,10 +12,12 @@ import java.util.Map;
  *
  * @param count of equal batches; {@link #MOST} when a limit lets nothing through
  * @param eachMm3 volume of each
+ * @param largestMm3 that every limit lets through; infinite while none is known
  * @param reason the limit that decided; null when one batch keeps within all of them
  * @param without how many there would be if a limit were lifted, for those that would help
  */
-public record Batching(int count, double eachMm3, Limit reason, List<Without> without) {
+public record Batching(
+    int count, double eachMm3, double largestMm3, Limit reason, List<Without> without) {
 
   /** More batches than this is no plan. */
   public static final int MOST = 99;
@@ -70,7 +72,9 @@ public record Batching(int count, double eachMm3, Limit reason, List<Without> wi
       }
     }
     without.sort(Comparator.comparingInt(Without::count));
-    return new Batching(count, totalMm3 / count, reason, List.copyOf(without));
+    double largest =
+        mostMm3.values().stream().mapToDouble(m -> m).min().orElse(Double.POSITIVE_INFINITY);
+    return new Batching(count, totalMm3 / count, largest, reason, List.copyOf(without));
   }
 
   private static int needed(double totalMm3, double mostMm3) {

@@ -321,6 +321,19 @@ public record Product(
     return scale == Scale.SHORE_00 ? "00-" + number : number + " " + scale.text();
   }
 
+  /**
+   * Hardness on one scale, points of Shore A, so that soft and hard products can be compared: 00-50
+   * is taken as 1 A and 00-30 as −4, D as starting where A ends. Good for ordering only; {@code
+   * hardness} must be known.
+   */
+  public double shoreA() {
+    return switch (scale) {
+      case SHORE_A -> hardness;
+      case SHORE_00 -> (hardness - 46) / 4;
+      case SHORE_D -> 60 + hardness / 2;
+    };
+  }
+
   /** "for every 100 g of base, 5 g of hardener", with the names its parts go by. */
   public String sentence(Ratio at) {
     return Ratio.sentence(hardenerPerBase(at), role.first(), role.second());

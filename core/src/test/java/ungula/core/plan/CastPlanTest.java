@@ -166,4 +166,66 @@ public class CastPlanTest {
         thick.figures().get("sprue.diameter").value()
             > thin.figures().get("sprue.diameter").value());
   }
+
+  private static final Map<String, Product> RUBBERS =
+      PRODUCTS.entrySet().stream()
+          .filter(e -> e.getValue().role() == Product.Role.RUBBER)
+          .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+
+  private static Map<String, RubberChoice.Candidate> candidates(
+      Map<String, Double> usableG, String cast, String... typed) {
+    Choices c = Choices.fresh(Units.METRIC);
+    for (int i = 0; i < typed.length; i += 2) {
+      c = ChoiceWords.edit(c, List.of(Edit.of(typed[i], typed[i + 1])), null);
+    }
+    Materials m = new Materials(null, null, PRODUCTS.get(cast));
+    List<RubberChoice.Candidate> all =
+        RubberChoice.of(c, BLOCK, m, shop("costs.hour", "20"), RUBBERS, usableG);
+    for (int i = 1; i < all.size(); i++) {
+      assertTrue(all.get(i - 1).score() >= all.get(i).score());
+    }
+    return all.stream()
+        .collect(Collectors.toMap(RubberChoice.Candidate::product, candidate -> candidate));
+  }
+
+  @Test
+  public void everyRubberIsWeighedWithItsReasons() {
+    var wood = candidates(Map.of("marram-20", 1e6), null, "master.material", "METAL");
+    assertEquals(wood.keySet(), RUBBERS.keySet());
+    String marram = wood.get("marram-20").text();
+    assertTrue(marram.contains("bout 60 casts") && marram.contains("on the shelf"), marram);
+    assertTrue(wood.get("gannet-25").text().contains(" to buy"), wood.get("gannet-25").text());
+    String soft = wood.get("kelp-00-30").text();
+    assertTrue(soft.contains("softer than it needs"), soft);
+    assertTrue(wood.get("cormorant-45").text().contains("harder than it needs"));
+    assertTrue(wood.get("marram-20").costOfCast().value() > 0);
+    // urethane casts get hotter than this rubber stands
+    assertFalse(wood.get("turnstone-40").fits());
+    assertEquals(wood.values().stream().filter(RubberChoice.Candidate::fits).count(), 8);
+  }
+
+  @Test
+  public void whatCannotBeIsOutAndSaysWhy() {
+    var resin = candidates(Map.of(), null);
+    assertFalse(resin.get("marram-20").fits());
+    assertTrue(
+        resin.get("marram-20").text().contains("does not cure against printed resin, bare"),
+        resin.get("marram-20").text());
+    assertTrue(resin.get("gannet-25").fits());
+    var wax = candidates(Map.of(), "puffin-wax", "master.material", "METAL");
+    assertFalse(wax.get("turnstone-40").fits());
+    assertTrue(wax.get("turnstone-40").text().contains("not for Puffin wax"));
+    assertEquals(
+        RubberChoice.of(
+            Choices.fresh(Units.METRIC), null, Materials.of(null), shop(), RUBBERS, Map.of()),
+        List.of());
+  }
+
+  @Test
+  public void oneSeesThroughAClearRubberWhereToCut() {
+    String[] metal = {"master.material", "METAL", "mould.kind", "CUT"};
+    assertTrue(candidates(Map.of(), null, metal).get("samphire-15").text().contains("to cut"));
+    String[] open = {"master.material", "METAL"};
+    assertFalse(candidates(Map.of(), null, open).get("samphire-15").text().contains("to cut"));
+  }
 }

@@ -56,7 +56,8 @@ public class PourPlanTest {
             VesselSize.UNKNOWN,
             new ScaleSize(500.0, 0.1),
             new ScaleSize(15_000.0, 1.0),
-            Pace.USUAL),
+            Pace.USUAL,
+            null),
         d.air(),
         d.costs(),
         d.releases(),
@@ -160,5 +161,24 @@ public class PourPlanTest {
     assertTrue(plan.batches().each().size() > 1);
     assertFalse(plan.figures().containsKey("batch.1.fill"));
     assertFalse(warns(plan, "batch.scale"));
+  }
+
+  /** High in its box: the first batch has to be larger than the others to cover it. */
+  @Test
+  public void theFirstBatchCoversTheMaster() {
+    String[] low = {"mould.overTopMm", "15 mm", "mould.sidesMm", "10 mm", "rubber.batches", "3"};
+    Plan plan = plan(shop(null), low);
+    double first = value(plan, "mix.base") + value(plan, "mix.hardener");
+    double rest = value(plan, "rest.base") + value(plan, "rest.hardener");
+    Near.absolute(value(plan, "batch.1.level"), 105, 1e-6);
+    Near.absolute(value(plan, "batch.3.level"), 115, 1e-6);
+    assertTrue(rest < first && first <= 2500, first + " and " + rest);
+    double density = first / value(plan, "mix.volume");
+    Near.relative((first + 2 * rest) / density, value(plan, "rubber.mix"), 1e-9);
+    assertEquals(plan.batches().each().get(0).base(), "mix.base");
+    assertEquals(plan.batches().each().get(2).base(), "rest.base");
+    assertTrue(plan.figures().get("batch.count").text().endsWith("the first larger"));
+    assertFalse(warns(plan, "batch.seam"));
+    assertFalse(plan(shop(null)).figures().containsKey("rest.base"), "more than a batch holds");
   }
 }

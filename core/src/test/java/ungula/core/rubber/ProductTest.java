@@ -205,4 +205,16 @@ public class ProductTest {
     Product rubber = ExampleProducts.all().get("marram-20");
     Near.absolute(rubber.potLifeMin(5000), 45, 0);
   }
+
+  @Test
+  public void substitutesAreTheNearestOfTheSameRole() {
+    Map<String, Product> all = ExampleProducts.all();
+    List<Substitutes.Substitute> found = Substitutes.of(all.get("marram-20"), all);
+    assertEquals(found.get(0).product(), "samphire-15");
+    assertTrue(found.get(0).differences().contains("softer, 15 A"), found.get(0).toString());
+    assertTrue(found.stream().allMatch(s -> all.get(s.product()).role() == Product.Role.RUBBER));
+    assertTrue(found.stream().noneMatch(s -> s.product().equals("marram-20")));
+    assertEquals(Substitutes.of(all.get("sanderling"), all), List.of());
+    Near.absolute(all.get("eider-00-50").shoreA(), 1, 1e-12);
+  }
 }

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -23,10 +24,14 @@ import ungula.core.plan.Mixing;
 import ungula.core.plan.Workshop;
 import ungula.core.pour.Pace;
 import ungula.core.quantity.Units;
+import ungula.core.quantity.Vacuum;
 import ungula.core.sentence.WordBook.Edit;
+import ungula.core.stock.Lot;
 import ungula.core.work.Progress;
 import ungula.server.job.Jobs;
 import ungula.server.model.Models;
+import ungula.server.product.Products;
+import ungula.server.stock.Stocks;
 import ungula.server.workshop.Habits;
 
 /**
@@ -39,11 +44,15 @@ class DemoShelf {
   private final Jobs jobs;
   private final Models models;
   private final Habits workshop;
+  private final Products products;
+  private final Stocks stocks;
 
-  DemoShelf(Jobs jobs, Models models, Habits workshop) {
+  DemoShelf(Jobs jobs, Models models, Habits workshop, Products products, Stocks stocks) {
     this.jobs = jobs;
     this.models = models;
     this.workshop = workshop;
+    this.products = products;
+    this.stocks = stocks;
   }
 
   @EventListener(ApplicationReadyEvent.class)
@@ -76,7 +85,8 @@ class DemoShelf {
                 new Mixing.VesselSize(235.0, 275.0, 290.0),
                 new Mixing.ScaleSize(500.0, 0.1),
                 new Mixing.ScaleSize(15_000.0, 1.0),
-                Pace.USUAL),
+                Pace.USUAL,
+                Vacuum.parse("-0.95 bar")),
             new Workshop.Air(60, 5),
             new Workshop.Costs(24, 6),
             Releases.RUBBER_ONLY,
@@ -101,7 +111,8 @@ class DemoShelf {
             "seal-pup.stl",
             edit("master.material", "PRINT_RESIN"),
             edit("master.preparation", "CURED"),
-            edit("rubber.product", "samphire-15")));
+            edit("rubber.product", "samphire-15"),
+            edit("cast.product", "plover-clear")));
     entries.add(
         entry(
             "Ship's bell",
@@ -137,7 +148,9 @@ class DemoShelf {
             edit("mould.sidesMm", "15 mm"),
             edit("mould.overTopMm", "12 mm"),
             edit("mould.sheet", "MELAMINE_16"),
-            edit("rubber.product", "dulse-30")));
+            edit("rubber.product", "dulse-30"),
+            edit("cast.product", "sanderling"),
+            edit("cast.wanted", "180")));
     entries.add(
         entry(
             "Lantern finial",
@@ -168,13 +181,41 @@ class DemoShelf {
             edit("mould.overTopMm", "15 mm"),
             edit("mould.sheet", "ACRYLIC_3"),
             edit("rubber.product", "marram-20"),
-            edit("master.patch", "CURED")));
+            edit("master.patch", "CURED"),
+            edit("cast.product", "oyster-75"),
+            edit("cast.wanted", "20")));
     // shapes take seconds to make: side by side
     List<TriangleMesh> meshes = entries.parallelStream().map(e -> e.shape.get()).toList();
     for (int i = 0; i < meshes.size(); i++) {
       add(entries.get(i), meshes.get(i));
     }
+    stock("marram-20", 5500, 62, 31, 3180, 322);
+    stock("samphire-15", 2000, 80, 74, 610, 690);
+    stock("dulse-30", 5250, 150, null, 5000, 250);
+    stock("oyster-75", 3800, 40, 12, 1240, 1116);
     workshop.markDemoOffered();
+  }
+
+  /**
+   * A pack, received and opened so many days ago.
+   *
+   * @param openedDays null while it is closed
+   */
+  private void stock(
+      String product, double massG, int days, Integer openedDays, double baseG, double hardenerG) {
+    LocalDate today = LocalDate.now();
+    Lot full = Lot.full(products.find(product).orElseThrow(), massG, today.minusDays(days));
+    stocks.add(
+        product,
+        new Lot(
+            String.format("%04.0f-%d", massG, days),
+            full.baseG(),
+            full.hardenerG(),
+            baseG,
+            hardenerG,
+            full.received(),
+            openedDays == null ? null : today.minusDays(openedDays),
+            null));
   }
 
   private record Entry(

@@ -4,7 +4,9 @@ import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -78,14 +80,31 @@ public class Jobs {
   /**
    * A job with its present choices and what follows from them.
    *
+   * @param facts what is known of its master; null while its size is not
    * @param shape what there is to ask of its shape; empty while it has none, or no box
    */
   public record Job(
       JobMapper.Row row,
       Choices choices,
       Plan plan,
+      MasterFacts facts,
       Materials materials,
       Optional<ShapeAsked> shape) {
+
+    /** What it takes of each product, by the product's id, g. */
+    public Map<String, Double> needs() {
+      Map<String, Double> needs = new LinkedHashMap<>();
+      for (Plan.Need need : plan.needs()) {
+        String id =
+            need.product().equals(materials.rubber())
+                ? choices.rubber().product()
+                : need.product().equals(materials.build())
+                    ? choices.skin().buildProduct()
+                    : choices.cast().product();
+        needs.merge(id, need.massG(), Double::sum);
+      }
+      return needs;
+    }
 
     /** Its rubber; null while none is picked. */
     public Product product() {
@@ -200,6 +219,11 @@ public class Jobs {
     return planned(row);
   }
 
+  /** All jobs on the shelf that are not put away, planned. */
+  public List<Job> open() {
+    return mapper.all().stream().filter(row -> !row.archived()).map(this::planned).toList();
+  }
+
   List<JobMapper.Row> rows() {
     return mapper.all();
   }
@@ -227,7 +251,7 @@ public class Jobs {
             .map(skin -> cored.with(skin))
             .orElse(cored);
     Plan plan = Planner.plan(choices, known, materials, workshop.current(), box);
-    return new Job(row, choices, plan, materials, shape);
+    return new Job(row, choices, plan, known, materials, shape);
   }
 
   private Materials materials(Choices c) {
@@ -376,6 +400,7 @@ public class Jobs {
             r.id(), r.name(), r.version() + 1, step, r.demo(), r.archived(), r.deleted(), now),
         job.choices(),
         job.plan(),
+        job.facts(),
         job.materials(),
         job.shape());
   }

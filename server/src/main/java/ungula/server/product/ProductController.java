@@ -1,5 +1,6 @@
 package ungula.server.product;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -19,6 +20,7 @@ import ungula.core.quantity.UnreadableQuantity;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.ProductTable;
 import ungula.core.rubber.ProductWords;
+import ungula.core.rubber.Substitutes;
 import ungula.core.sentence.Word;
 import ungula.core.sentence.WordBook;
 import ungula.core.table.Csv;
@@ -33,6 +35,8 @@ import ungula.server.workshop.Habits;
 class ProductController {
 
   private static final WordBook<Product> WORDS = ProductWords.book();
+
+  private static final int MOST_SUBSTITUTES = 3;
 
   private final ProductMapper mapper;
   private final Products products;
@@ -54,6 +58,7 @@ class ProductController {
    * @param sentence the ratio as a plain sentence; empty while there is none
    * @param gaps what the sheet leaves out, and what cannot be checked for it
    * @param contradiction whether its two ratios disagree
+   * @param substitutes nearest first
    */
   record ProductResponse(
       String id,
@@ -68,7 +73,13 @@ class ProductController {
       String sentence,
       List<String> gaps,
       boolean contradiction,
+      List<SubstituteView> substitutes,
       Map<String, Word.State> words) {}
+
+  /**
+   * @param text how it differs, in words
+   */
+  record SubstituteView(String product, String name, String text) {}
 
   /**
    * @param copyOf id of the sheet to start from; null for an empty one
@@ -208,6 +219,24 @@ class ProductController {
     return row;
   }
 
+  private List<SubstituteView> substitutes(Product p) {
+    Map<String, Product> all = new LinkedHashMap<>();
+    mapper.all().stream()
+        .filter(row -> !row.retired())
+        .forEach(row -> all.put(row.id(), products.sheet(row)));
+    return Substitutes.of(p, all).stream()
+        .limit(MOST_SUBSTITUTES)
+        .map(
+            s ->
+                new SubstituteView(
+                    s.product(),
+                    all.get(s.product()).name(),
+                    s.differences().isEmpty()
+                        ? "alike by their sheets"
+                        : String.join(", ", s.differences())))
+        .toList();
+  }
+
   private ProductResponse response(ProductMapper.Row row, Units units) {
     Product p = products.sheet(row);
     return new ProductResponse(
@@ -223,6 +252,7 @@ class ProductController {
         p.ratio() == null ? "" : p.sentence(p.ratio()),
         p.gaps(),
         p.contradictsItself(),
+        substitutes(p),
         WORDS.states(p, units));
   }
 }

@@ -11,7 +11,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import ungula.core.cutlist.CutList;
 import ungula.core.cutlist.CutPart;
 import ungula.core.mould.SectionDrawing;
@@ -79,8 +78,7 @@ final class JobSheet {
   }
 
   static void write(Content content, Workshop.Paper paper, OutputStream to) throws IOException {
-    PDRectangle size = paper == Workshop.Paper.A4 ? PDRectangle.A4 : PDRectangle.LETTER;
-    try (SheetPen pen = new SheetPen(size, content.job + " · " + date(content.day))) {
+    try (SheetPen pen = new SheetPen(paper, content.job + " · " + date(content.day))) {
       new JobSheet(content, pen).all();
       pen.save(to);
     }

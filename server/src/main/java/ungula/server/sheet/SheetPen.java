@@ -15,6 +15,7 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
 import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
+import ungula.core.plan.Workshop;
 
 /**
  * Writes down a sheet of paper from the top: text that wraps and goes on to the next page, rules,
@@ -36,8 +37,8 @@ final class SheetPen implements AutoCloseable {
   private float y;
   private int pages;
 
-  SheetPen(PDRectangle paper, String footer) throws IOException {
-    this.paper = paper;
+  SheetPen(Workshop.Paper paper, String footer) throws IOException {
+    this.paper = paper == Workshop.Paper.A4 ? PDRectangle.A4 : PDRectangle.LETTER;
     this.footer = footer;
     regular = font("Archivo-Regular.ttf");
     bold = font("Archivo-Bold.ttf");

@@ -36,7 +36,11 @@ class Contract {
           "NewProduct.name",
           "NewProduct.copyOf",
           "Edit.text",
-          "Edit.nudge");
+          "Edit.nudge",
+          "Candidate.costOfCast",
+          "NewLot.mass",
+          "NewMixed.base",
+          "NewMixed.hardener");
 
   @Bean
   OpenApiCustomizer records() {

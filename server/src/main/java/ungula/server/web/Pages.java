@@ -10,7 +10,7 @@ class Pages implements WebMvcConfigurer {
 
   @Override
   public void addViewControllers(ViewControllerRegistry registry) {
-    String[] paths = {"/", "/jobs/**", "/rubber/**", "/mix", "/workshop", "/help/**"};
+    String[] paths = {"/", "/jobs/**", "/rubber/**", "/mix", "/shopping", "/workshop", "/help/**"};
     for (String path : paths) {
       registry.addViewController(path).setViewName("forward:/index.html");
     }

@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import ungula.core.contact.CastingMaterial;
 import ungula.core.mould.SheetStock;
 import ungula.core.plan.Workshop;
 import ungula.core.sentence.Word;
@@ -28,15 +29,19 @@ class WorkshopController {
   }
 
   /**
-   * @param word the words of its boards begin so
-   * @param text what it is called
+   * A row of a table of the workshop's.
+   *
+   * @param word the words in it begin so
+   * @param text what it is of
    */
-  record SheetView(String word, String text) {}
+  record Row(String word, String text) {}
 
   /**
    * @param sheets boxes are made of
+   * @param casts what is cast, with the life of moulds for it
    */
-  record WorkshopResponse(int version, Map<String, Word.State> words, List<SheetView> sheets) {}
+  record WorkshopResponse(
+      int version, Map<String, Word.State> words, List<Row> sheets, List<Row> casts) {}
 
   /**
    * @param version the edits were made on
@@ -60,8 +65,9 @@ class WorkshopController {
     return new WorkshopResponse(
         read.version(),
         WORDS.states(read.workshop(), read.workshop().units()),
-        Arrays.stream(SheetStock.values())
-            .map(s -> new SheetView(Workshop.boards(s), s.text()))
+        Arrays.stream(SheetStock.values()).map(s -> new Row(Workshop.boards(s), s.text())).toList(),
+        Arrays.stream(CastingMaterial.values())
+            .map(c -> new Row(Workshop.lives(c), c.text()))
             .toList());
   }
 }

@@ -1,0 +1,89 @@
+package ungula.core.stock;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import ungula.core.rubber.Product;
+
+/**
+ * All packs of one product, by their id.
+ *
+ * @param product they are of
+ * @param lots by id
+ */
+public record Stock(Product product, Map<String, Lot> lots) {
+
+  /** Under this share of the smallest pack there is little left. */
+  private static final double LOW_SHARE = 0.25;
+
+  /**
+   * What a mix takes out of one pack.
+   *
+   * @param lot id of it
+   */
+  public record Taken(String lot, double baseG, double hardenerG) {}
+
+  /**
+   * @param taken from each pack
+   * @param shortBaseG of the first part that is not there
+   * @param shortHardenerG of the second
+   */
+  public record Drawn(List<Taken> taken, double shortBaseG, double shortHardenerG) {}
+
+  /** Grams of second part for every gram of first; 0 for what comes ready. */
+  private double hardenerPerBase() {
+    return product.ratio() == null ? 0 : product.hardenerPerBase(product.ratio());
+  }
+
+  /** Packs that are still good, those that are over soonest first; opened ones before closed. */
+  private List<Map.Entry<String, Lot>> inTurn(LocalDate today) {
+    return lots.entrySet().stream()
+        .filter(e -> !e.getValue().empty())
+        .filter(e -> e.getValue().keeping(product, today) != Lot.Keeping.OVER)
+        .sorted(
+            Comparator.comparing(
+                    (Map.Entry<String, Lot> e) -> e.getValue().goodUntil(product),
+                    Comparator.nullsLast(Comparator.naturalOrder()))
+                .thenComparing(e -> e.getValue().opened() == null)
+                .thenComparing(Map.Entry::getKey))
+        .toList();
+  }
+
+  /** What is taken from which pack for a mix; packs that are over are left alone. */
+  public Drawn draw(double baseG, double hardenerG, LocalDate today) {
+    List<Taken> taken = new ArrayList<>();
+    double base = baseG;
+    double hardener = hardenerG;
+    for (Map.Entry<String, Lot> e : inTurn(today)) {
+      double b = Math.min(base, e.getValue().baseLeftG());
+      double h = Math.min(hardener, e.getValue().hardenerLeftG());
+      if (b + h > 0) {
+        taken.add(new Taken(e.getKey(), b, h));
+        base -= b;
+        hardener -= h;
+      }
+    }
+    return new Drawn(List.copyOf(taken), base, hardener);
+  }
+
+  /** Mass that can be mixed of all that is good, as far as the scarcer part goes. */
+  public double usableG(LocalDate today) {
+    double base = 0;
+    double hardener = 0;
+    for (Map.Entry<String, Lot> e : inTurn(today)) {
+      base += e.getValue().baseLeftG();
+      hardener += e.getValue().hardenerLeftG();
+    }
+    double h = hardenerPerBase();
+    return h <= 0 ? base : Math.min(base, hardener / h) * (1 + h);
+  }
+
+  /** Whether little is left: less than is needed, or than a share of the smallest pack. */
+  public boolean low(double neededG, LocalDate today) {
+    double usable = usableG(today);
+    double least = product.packs().isEmpty() ? 0 : LOW_SHARE * product.packs().get(0).massG();
+    return usable < neededG || usable < least && !lots.isEmpty();
+  }
+}

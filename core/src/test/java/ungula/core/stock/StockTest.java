@@ -1,0 +1,156 @@
+package ungula.core.stock;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertNull;
+import static org.testng.Assert.assertTrue;
+
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import org.testng.annotations.Test;
+import ungula.core.Near;
+import ungula.core.quantity.Units;
+import ungula.core.rubber.ExampleProducts;
+import ungula.core.rubber.Product;
+import ungula.core.sentence.WordBook.Edit;
+import ungula.core.stock.Lot.Keeping;
+
+public class StockTest {
+
+  private static final LocalDate TODAY = LocalDate.of(2026, 11, 28);
+
+  /** 100 : 10 by weight; a year closed, 120 days once opened. */
+  private static final Product MARRAM = ExampleProducts.all().get("marram-20");
+
+  private static Lot lot(double massG, String... typed) {
+    Lot lot = Lot.full(MARRAM, massG, TODAY.minusDays(10));
+    for (int i = 0; i < typed.length; i += 2) {
+      lot = Lot.words().edit(lot, List.of(Edit.of(typed[i], typed[i + 1])), Units.METRIC);
+    }
+    return lot;
+  }
+
+  private static Stock stock(Lot... lots) {
+    Map<String, Lot> all = new LinkedHashMap<>();
+    for (Lot lot : lots) {
+      all.put("lot " + (all.size() + 1), lot);
+    }
+    return new Stock(MARRAM, all);
+  }
+
+  @Test
+  public void aFullPackIsSplitAsItIsMixed() {
+    Near.absolute(lot(1100).baseG(), 1000, 1e-9);
+    Near.absolute(lot(1100).hardenerG(), 100, 1e-9);
+    Lot filler = Lot.full(ExampleProducts.all().get("fulmar"), 250, TODAY);
+    Near.absolute(filler.baseG(), 250, 0);
+    Near.absolute(filler.hardenerG(), 0, 0);
+  }
+
+  @Test
+  public void theEarliestOfPrintedShelfAndOpenedCounts() {
+    assertEquals(lot(1).goodUntil(MARRAM), TODAY.minusDays(10).plusDays(365));
+    assertEquals(lot(1, "opened", "2026-11-20").goodUntil(MARRAM), LocalDate.of(2027, 3, 20));
+    assertEquals(lot(1, "useBy", "1 Dec 2026").goodUntil(MARRAM), LocalDate.of(2026, 12, 1));
+    assertEquals(lot(1, "useBy", "1.12.2026").keeping(MARRAM, TODAY), Keeping.SOON);
+    assertEquals(lot(1, "useBy", "27.11.2026").keeping(MARRAM, TODAY), Keeping.OVER);
+    assertEquals(lot(1, "useBy", "28.11.2026").keeping(MARRAM, TODAY), Keeping.SOON);
+    assertEquals(lot(1).keeping(MARRAM, TODAY), Keeping.FINE);
+    assertNull(lot(1, "received", "").goodUntil(MARRAM));
+  }
+
+  @Test
+  public void whatIsOverSoonestIsTakenFirst() {
+    Stock stock =
+        stock(
+            lot(1100),
+            lot(1100, "useBy", "2027-01-31"),
+            lot(1100, "useBy", "2026-11-01"),
+            lot(1100, "opened", "2026-11-01", "baseLeftG", "300"));
+    Stock.Drawn drawn = stock.draw(1500, 150, TODAY);
+    assertEquals(
+        drawn.taken().stream().map(Stock.Taken::lot).toList(),
+        List.of("lot 2", "lot 4", "lot 1"),
+        "and nothing of the one that is over");
+    Near.absolute(drawn.taken().get(1).baseG(), 300, 1e-9);
+    Near.absolute(drawn.taken().get(1).hardenerG(), 50, 1e-9);
+    Near.absolute(drawn.taken().get(2).hardenerG(), 0, 1e-9);
+    Near.absolute(drawn.shortBaseG(), 0, 1e-9);
+    Near.absolute(stock.draw(5000, 0, TODAY).shortBaseG(), 5000 - 2300, 1e-9);
+  }
+
+  @Test
+  public void takingAndGivingBackLosesNothing() {
+    Random random = new Random(4);
+    for (int n = 0; n < 500; n++) {
+      Map<String, Lot> lots = new LinkedHashMap<>();
+      for (int i = random.nextInt(5); i >= 0; i--) {
+        lots.put("lot " + i, lot(100 + random.nextInt(3000)));
+      }
+      double base = random.nextInt(4000);
+      double hardener = random.nextInt(400);
+      Stock.Drawn drawn = new Stock(MARRAM, lots).draw(base, hardener, TODAY);
+      double taken = drawn.taken().stream().mapToDouble(Stock.Taken::baseG).sum();
+      Near.absolute(taken + drawn.shortBaseG(), base, 1e-6);
+      for (Stock.Taken t : drawn.taken()) {
+        Lot before = lots.get(t.lot());
+        Lot after = before.taken(t.baseG(), t.hardenerG(), TODAY);
+        assertEquals(after.opened(), TODAY);
+        assertTrue(after.baseLeftG() >= 0 && after.hardenerLeftG() >= 0);
+        Lot again = after.givenBack(t.baseG(), t.hardenerG());
+        Near.absolute(again.baseLeftG(), before.baseLeftG(), 1e-9);
+        Near.absolute(again.hardenerLeftG(), before.hardenerLeftG(), 1e-9);
+      }
+    }
+  }
+
+  @Test
+  public void theScarcerPartSaysHowMuchCanBeMixed() {
+    Near.absolute(stock(lot(1100, "hardenerLeftG", "40")).usableG(TODAY), 440, 1e-9);
+    Near.absolute(stock(lot(1100), lot(1100, "baseLeftG", "0")).usableG(TODAY), 1100, 1e-9);
+    assertTrue(stock(lot(1100)).low(1200, TODAY));
+    assertFalse(stock(lot(1100)).low(1000, TODAY));
+    assertTrue(stock(lot(1100, "baseLeftG", "200")).low(0, TODAY));
+    assertFalse(stock().low(0, TODAY), "what one never had is not running low");
+  }
+
+  @Test
+  public void partsThatDriftApartPointToMisdosing() {
+    assertNull(lot(1100, "baseLeftG", "900", "hardenerLeftG", "50").drift(0.1), "too little used");
+    assertNull(lot(1100, "baseLeftG", "500", "hardenerLeftG", "49").drift(0.1));
+    Near.absolute(lot(1100, "baseLeftG", "500", "hardenerLeftG", "40").drift(0.1), 0.2, 1e-9);
+    Near.absolute(lot(1100, "baseLeftG", "500", "hardenerLeftG", "60").drift(0.1), -0.2, 1e-9);
+  }
+
+  @Test
+  public void theListCoversWhatTheShelfDoesNot() {
+    Product dulse = ExampleProducts.all().get("dulse-30");
+    Map<String, Stock> shelf =
+        Map.of("marram-20", stock(lot(1100)), "dulse-30", new Stock(dulse, Map.of()));
+    ShoppingList list =
+        ShoppingList.of(
+            List.of(
+                new ShoppingList.Need("tile", "marram-20", 900),
+                new ShoppingList.Need("bell", "dulse-30", 3000),
+                new ShoppingList.Need("post", "marram-20", 1500)),
+            shelf,
+            TODAY);
+    ShoppingList.Line marram = list.lines().get(0);
+    assertEquals(marram.jobs(), List.of("tile", "post"));
+    Near.absolute(marram.toBuyG(), 1300, 1e-9);
+    // 2 × 1.1 kg at 38 against 5.5 kg at 152
+    assertEquals(marram.purchase().orElseThrow().text(), "2 × 1.1 kg");
+    Near.absolute(list.price(), 76 + 96, 1e-9);
+    Map<String, String> row = list.rows().get(0);
+    assertEquals(row.get("on the shelf, g"), "1100");
+    assertEquals(row.get("price"), "76.00");
+    assertEquals(row.get("for"), "tile; post");
+    ShoppingList nothing =
+        ShoppingList.of(List.of(new ShoppingList.Need("tile", "marram-20", 900)), shelf, TODAY);
+    assertTrue(nothing.lines().get(0).purchase().isEmpty());
+    assertFalse(nothing.lines().get(0).packsUnknown());
+  }
+}

@@ -1,0 +1,73 @@
+package ungula.server.sheet;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.time.LocalDate;
+import ungula.core.plan.Workshop;
+import ungula.core.quantity.Day;
+import ungula.core.quantity.Mass;
+import ungula.core.quantity.Numbers;
+import ungula.core.stock.ShoppingList;
+
+/** A shopping list on paper, with a box to tick for every product. */
+public final class ShoppingSheet {
+
+  private ShoppingSheet() {}
+
+  public static void write(ShoppingList list, Workshop shop, LocalDate day, OutputStream to)
+      throws IOException {
+    try (SheetPen pen = new SheetPen(shop.paper(), shop.name() + " · " + Day.format(day))) {
+      pen.line("To buy", 20, true, SheetPen.INK);
+      pen.down(6);
+      boolean any = false;
+      for (ShoppingList.Line l : list.lines()) {
+        if (l.toBuyG() > 0) {
+          any = true;
+          line(l, shop, pen);
+        }
+      }
+      if (!any) {
+        pen.line("Everything the open jobs need is on the shelf.", 11, false, SheetPen.INK);
+      } else {
+        pen.line(
+            "Together " + shop.currency() + " " + Numbers.fixed(list.price(), 2),
+            13,
+            true,
+            SheetPen.INK);
+      }
+      pen.save(to);
+    }
+  }
+
+  private static void line(ShoppingList.Line l, Workshop shop, SheetPen pen) throws IOException {
+    pen.room(60);
+    float top = pen.y() - 4;
+    for (float[] side :
+        new float[][] {{0, 0, 11, 0}, {11, 0, 11, -11}, {11, -11, 0, -11}, {0, -11, 0, 0}}) {
+      pen.rule(
+          pen.left() + side[0],
+          top + side[1],
+          pen.left() + side[2],
+          top + side[3],
+          0.8f,
+          SheetPen.INK);
+    }
+    pen.line("      " + l.name(), 12, true, SheetPen.INK);
+    String packs =
+        l.purchase()
+            .map(p -> p.text() + ", " + shop.currency() + " " + Numbers.fixed(p.price(), 2))
+            .orElse(Mass.format(l.toBuyG(), shop.units()) + "; its sheet names no packs");
+    pen.line("        " + packs, 12, false, SheetPen.INK);
+    pen.line(
+        "        for "
+            + String.join(", ", l.jobs())
+            + ": "
+            + Mass.format(l.neededG(), shop.units())
+            + ", on the shelf "
+            + Mass.format(l.thereG(), shop.units()),
+        9,
+        false,
+        SheetPen.QUIET);
+    pen.down(8);
+  }
+}

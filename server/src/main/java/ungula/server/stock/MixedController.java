@@ -1,0 +1,131 @@
+package ungula.server.stock;
+
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import ungula.core.plan.PlannedBatch;
+import ungula.core.quantity.Mass;
+import ungula.core.quantity.Units;
+import ungula.core.quantity.UnreadableQuantity;
+import ungula.core.rubber.Mix;
+import ungula.core.rubber.SecondPart;
+import ungula.core.stock.Stock;
+import ungula.core.working.Figure;
+import ungula.server.job.Jobs;
+import ungula.server.web.Problem;
+
+/** The batches of a job as they were really mixed. */
+@RestController
+@RequestMapping("/api/jobs/{job}/mixed")
+class MixedController {
+
+  /** Less than this is not missed, g. */
+  private static final double MISSED_G = 0.5;
+
+  private final Jobs jobs;
+  private final Stocks stocks;
+  private final StockMapper mapper;
+
+  MixedController(Jobs jobs, Stocks stocks, StockMapper mapper) {
+    this.jobs = jobs;
+    this.stocks = stocks;
+    this.mapper = mapper;
+  }
+
+  /**
+   * @param batch by its number
+   * @param text what went into the cup
+   */
+  record MixedView(String id, int batch, String text) {}
+
+  /**
+   * @param base as weighed, as typed; null as planned
+   * @param hardener as weighed, as typed; null as planned
+   */
+  record NewMixed(int batch, String base, String hardener) {}
+
+  /**
+   * @param said what to know of it: parts out of tolerance, stock that was not there; empty when
+   *     all is well
+   */
+  record MixedAnswer(List<MixedView> mixed, String said) {}
+
+  @GetMapping
+  List<MixedView> mixed(@PathVariable String job) {
+    Units units = jobs.find(job).choices().units();
+    return mapper.mixedOf(job).stream()
+        .map(
+            m ->
+                new MixedView(
+                    m.id(),
+                    m.batch(),
+                    Mass.format(m.baseG(), units) + " + " + Mass.format(m.hardenerG(), units)))
+        .toList();
+  }
+
+  @PostMapping
+  MixedAnswer mix(@PathVariable String job, @RequestBody NewMixed body) {
+    Jobs.Job planned = jobs.find(job);
+    PlannedBatch batch =
+        planned.plan().batches().each().stream()
+            .filter(b -> b.number() == body.batch())
+            .findFirst()
+            .orElseThrow(() -> Problem.gone("This batch"));
+    if (mapper.mixedOf(job).stream().anyMatch(m -> m.batch() == body.batch())) {
+      throw new Problem(
+          HttpStatus.CONFLICT,
+          "Already mixed",
+          "Batch " + body.batch() + " is put down already. Strike it out to put it down again.");
+    }
+    double base = weighed(body.base(), planned, batch.base());
+    double hardener = weighed(body.hardener(), planned, batch.hardener());
+    String product =
+        batch.build()
+            ? planned.choices().skin().buildProduct()
+            : planned.choices().rubber().product();
+    Stock.Drawn drawn = stocks.mix(job, product, body.batch(), base, hardener);
+    return new MixedAnswer(
+        mixed(job), (off(planned, batch, base, hardener) + " " + missed(planned, drawn)).strip());
+  }
+
+  private static double weighed(String typed, Jobs.Job job, String figure) {
+    if (typed == null || typed.isBlank()) {
+      return figure(job, figure).value();
+    }
+    double g = Mass.parseG(typed, job.choices().units());
+    if (!(g > 0)) {
+      throw new UnreadableQuantity("“" + typed.strip() + "” is nothing to mix.");
+    }
+    return g;
+  }
+
+  private static Figure figure(Jobs.Job job, String key) {
+    return job.plan().figures().get(key);
+  }
+
+  private static String off(Jobs.Job job, PlannedBatch batch, double base, double hardener) {
+    double planned = figure(job, batch.hardener()).value() / figure(job, batch.base()).value();
+    SecondPart second =
+        SecondPart.of(true, base, hardener, planned, Mix.TOLERANCE, job.choices().units());
+    return second.state() == SecondPart.State.RIGHT ? "" : second.words();
+  }
+
+  private static String missed(Jobs.Job job, Stock.Drawn drawn) {
+    double g = drawn.shortBaseG() + drawn.shortHardenerG();
+    return g < MISSED_G
+        ? ""
+        : Mass.format(g, job.choices().units()) + " of it were not on the shelf by the records.";
+  }
+
+  @DeleteMapping("/{id}")
+  List<MixedView> unmix(@PathVariable String job, @PathVariable String id) {
+    stocks.unmix(job, id);
+    return mixed(job);
+  }
+}

@@ -1,0 +1,114 @@
+package ungula.server.stock;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import ungula.core.plan.Workshop;
+import ungula.core.quantity.Mass;
+import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Units;
+import ungula.core.rubber.Purchase;
+import ungula.core.stock.ShoppingList;
+import ungula.core.stock.Stock;
+import ungula.core.table.Csv;
+import ungula.server.job.Jobs;
+import ungula.server.sheet.ShoppingSheet;
+import ungula.server.web.Named;
+import ungula.server.workshop.Habits;
+
+/** What to buy, for one job or all that are open. */
+@RestController
+@RequestMapping("/api/shopping")
+class ShoppingController {
+
+  private final Jobs jobs;
+  private final Stocks stocks;
+  private final Habits workshop;
+
+  ShoppingController(Jobs jobs, Stocks stocks, Habits workshop) {
+    this.jobs = jobs;
+    this.stocks = stocks;
+    this.workshop = workshop;
+  }
+
+  /**
+   * @param packs to buy; empty when nothing is, or the sheet names none
+   * @param price of them; empty as well
+   * @param left over; empty as well
+   * @param packsUnknown whether something is to be bought and the sheet names no packs
+   */
+  record LineView(
+      String product,
+      String name,
+      List<String> jobs,
+      String needed,
+      String there,
+      String toBuy,
+      String packs,
+      String price,
+      String left,
+      boolean packsUnknown) {}
+
+  /**
+   * @param price of everything
+   */
+  record ShoppingView(List<LineView> lines, String price) {}
+
+  /**
+   * @param job id of the one; all open jobs when left out
+   */
+  @GetMapping
+  ShoppingView shopping(@RequestParam(required = false) String job) {
+    Workshop shop = workshop.current();
+    ShoppingList list = list(job);
+    return new ShoppingView(
+        list.lines().stream().map(l -> line(l, shop)).toList(), money(list.price(), shop));
+  }
+
+  private static LineView line(ShoppingList.Line l, Workshop shop) {
+    Units units = shop.units();
+    return new LineView(
+        l.product(),
+        l.name(),
+        l.jobs(),
+        Mass.format(l.neededG(), units),
+        l.thereG() > 0 ? Mass.format(l.thereG(), units) : "none",
+        l.toBuyG() > 0 ? Mass.format(l.toBuyG(), units) : "",
+        l.purchase().map(Purchase::text).orElse(""),
+        l.purchase().map(p -> money(p.price(), shop)).orElse(""),
+        l.purchase().map(p -> Mass.format(p.leftG(), units)).orElse(""),
+        l.packsUnknown());
+  }
+
+  private static String money(double amount, Workshop shop) {
+    return shop.currency() + "\u202f" + Numbers.fixed(amount, 2);
+  }
+
+  @GetMapping(value = "/list.csv", produces = "text/csv")
+  ResponseEntity<String> csv(@RequestParam(required = false) String job) {
+    return Named.attachment("shopping-list.csv").body(Csv.write(list(job).rows()));
+  }
+
+  @GetMapping(value = "/list.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+  ResponseEntity<byte[]> pdf(@RequestParam(required = false) String job) throws IOException {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    ShoppingSheet.write(list(job), workshop.current(), stocks.today(), out);
+    return Named.inline("shopping-list.pdf").body(out.toByteArray());
+  }
+
+  private ShoppingList list(String job) {
+    List<ShoppingList.Need> needs =
+        stocks.needs(job == null || job.isBlank() ? jobs.open() : List.of(jobs.find(job)));
+    Map<String, Stock> stock = new HashMap<>();
+    needs.forEach(n -> stock.computeIfAbsent(n.product(), stocks::of));
+    return ShoppingList.of(needs, stock, stocks.today());
+  }
+}

@@ -1,0 +1,72 @@
+package ungula.server.stock;
+
+import java.time.OffsetDateTime;
+import java.util.List;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface StockMapper {
+
+  /**
+   * @param gone used up or thrown away
+   * @param lot JSON of the core's lot
+   */
+  record LotRow(String id, int version, String productId, boolean gone, String lot) {}
+
+  @Select("SELECT id, version, product_id, gone, lot FROM lot WHERE NOT gone ORDER BY id")
+  List<LotRow> lots();
+
+  @Select(
+      "SELECT id, version, product_id, gone, lot FROM lot"
+          + " WHERE product_id = #{productId} AND NOT gone ORDER BY id")
+  List<LotRow> lotsOf(String productId);
+
+  @Select("SELECT id, version, product_id, gone, lot FROM lot WHERE id = #{id}")
+  LotRow lot(String id);
+
+  @Insert(
+      "INSERT INTO lot (id, version, product_id, gone, lot)"
+          + " VALUES (#{id}, #{version}, #{productId}, #{gone}, #{lot})")
+  void addLot(LotRow row);
+
+  @Update(
+      "UPDATE lot SET version = version + 1, lot = #{lot}"
+          + " WHERE id = #{id} AND version = #{version}")
+  int saveLot(String id, int version, String lot);
+
+  @Update("UPDATE lot SET version = version + 1, gone = #{gone} WHERE id = #{id}")
+  int gone(String id, boolean gone);
+
+  /**
+   * @param taken JSON of what it took from which lot
+   */
+  record MixedRow(
+      String id,
+      String jobId,
+      String productId,
+      int batch,
+      double baseG,
+      double hardenerG,
+      String taken,
+      OffsetDateTime at) {}
+
+  String MIXED = "SELECT id, job_id, product_id, batch, base_g, hardener_g, taken, at FROM mixed ";
+
+  @Select(MIXED + "WHERE job_id = #{jobId} ORDER BY at, id")
+  List<MixedRow> mixedOf(String jobId);
+
+  @Select(MIXED + "WHERE job_id = #{jobId} AND id = #{id}")
+  MixedRow mixed(String jobId, String id);
+
+  @Insert(
+      "INSERT INTO mixed (id, job_id, product_id, batch, base_g, hardener_g, taken, at) VALUES"
+          + " (#{id}, #{jobId}, #{productId}, #{batch}, #{baseG}, #{hardenerG}, #{taken}, #{at})")
+  void addMixed(MixedRow row);
+
+  @Delete("DELETE FROM mixed WHERE id = #{id}")
+  void dropMixed(String id);
+}

@@ -1,0 +1,143 @@
+package ungula.server.stock;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import ungula.core.rubber.Product;
+import ungula.core.stock.Lot;
+import ungula.core.stock.ShoppingList.Need;
+import ungula.core.stock.Stock;
+import ungula.server.job.Jobs;
+import ungula.server.product.Products;
+import ungula.server.web.Json;
+import ungula.server.web.Problem;
+
+/** The packs on the shelf: what is in them, and what batches take out. */
+@Component
+public class Stocks {
+
+  private final StockMapper mapper;
+  private final Products products;
+  private final Json json;
+  private final Clock clock = Clock.systemDefaultZone();
+
+  Stocks(StockMapper mapper, Products products, Json json) {
+    this.mapper = mapper;
+    this.products = products;
+    this.json = json;
+  }
+
+  LocalDate today() {
+    return LocalDate.now(clock);
+  }
+
+  /** What there is of a product. */
+  public Stock of(String productId) {
+    Map<String, Lot> lots = new LinkedHashMap<>();
+    mapper.lotsOf(productId).forEach(row -> lots.put(row.id(), lot(row)));
+    return new Stock(product(productId), lots);
+  }
+
+  /** Mass that can be mixed of a product, g. */
+  public double usableG(String productId) {
+    return of(productId).usableG(today());
+  }
+
+  private Product product(String id) {
+    return products.find(id).orElseThrow(() -> Problem.gone("This product"));
+  }
+
+  Lot lot(StockMapper.LotRow row) {
+    return json.read(row.lot(), Lot.class);
+  }
+
+  /** A full pack, received today. */
+  @Transactional
+  public String add(String productId, double massG) {
+    return add(productId, Lot.full(product(productId), massG, today()));
+  }
+
+  @Transactional
+  public String add(String productId, Lot lot) {
+    product(productId);
+    String id = UUID.randomUUID().toString();
+    mapper.addLot(new StockMapper.LotRow(id, 1, productId, false, json.write(lot)));
+    return id;
+  }
+
+  /**
+   * Puts down a batch as it was mixed, and takes it out of the stock.
+   *
+   * @return what was not there
+   */
+  @Transactional
+  public Stock.Drawn mix(String jobId, String productId, int batch, double baseG, double hardG) {
+    Stock.Drawn drawn = of(productId).draw(baseG, hardG, today());
+    for (Stock.Taken t : drawn.taken()) {
+      StockMapper.LotRow row = mapper.lot(t.lot());
+      save(row, lot(row).taken(t.baseG(), t.hardenerG(), today()));
+    }
+    OffsetDateTime now = OffsetDateTime.now(clock).withOffsetSameInstant(ZoneOffset.UTC);
+    mapper.addMixed(
+        new StockMapper.MixedRow(
+            UUID.randomUUID().toString(),
+            jobId,
+            productId,
+            batch,
+            baseG,
+            hardG,
+            json.write(drawn.taken()),
+            now));
+    return drawn;
+  }
+
+  /** Strikes a batch out, and puts what it took back. */
+  @Transactional
+  public void unmix(String jobId, String id) {
+    StockMapper.MixedRow mixed = mapper.mixed(jobId, id);
+    if (mixed == null) {
+      throw Problem.gone("This batch");
+    }
+    for (Stock.Taken t : Arrays.asList(json.read(mixed.taken(), Stock.Taken[].class))) {
+      StockMapper.LotRow row = mapper.lot(t.lot());
+      save(row, lot(row).givenBack(t.baseG(), t.hardenerG()));
+    }
+    mapper.dropMixed(id);
+  }
+
+  private void save(StockMapper.LotRow row, Lot lot) {
+    if (mapper.saveLot(row.id(), row.version(), json.write(lot)) == 0) {
+      throw Problem.conflict("The stock");
+    }
+  }
+
+  /** What jobs still need: what their plans ask for, less what is already mixed. */
+  List<Need> needs(List<Jobs.Job> jobs) {
+    List<Need> needs = new ArrayList<>();
+    for (Jobs.Job job : jobs) {
+      List<StockMapper.MixedRow> mixed = mapper.mixedOf(job.row().id());
+      job.needs()
+          .forEach(
+              (product, massG) -> {
+                double done =
+                    mixed.stream()
+                        .filter(m -> m.productId().equals(product))
+                        .mapToDouble(m -> m.baseG() + m.hardenerG())
+                        .sum();
+                if (massG - done > 1) {
+                  needs.add(new Need(job.row().name(), product, massG - done));
+                }
+              });
+    }
+    return needs;
+  }
+}

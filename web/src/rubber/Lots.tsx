@@ -1,0 +1,151 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { client, unwrap, type Edit, type Lot, type Product, type StockOf } from '../api/client';
+import { Notice } from '../ui/Notice';
+import { useInTurn } from '../ui/useInTurn';
+import { Word } from '../ui/Word';
+import { WordContext } from '../ui/words';
+import { stockQuery } from './productsQuery';
+
+/** The packs of a product on the shelf. */
+export function Lots({ product, stock }: { product: Product; stock: StockOf | undefined }) {
+  const queries = useQueryClient();
+  const [gone, setGone] = useState<string | null>(null);
+  const again = () => queries.invalidateQueries({ queryKey: stockQuery.queryKey });
+  const add = async () => {
+    await unwrap(client.POST('/api/stock', { body: { product: product.id } }));
+    await again();
+  };
+  const take = async (id: string, off: boolean) => {
+    await unwrap(
+      client.POST('/api/stock/{id}/gone', { params: { path: { id }, query: { gone: off } } }),
+    );
+    setGone(off ? id : null);
+    await again();
+  };
+  const lots = stock?.lots ?? [];
+  return (
+    <section className="part lots" aria-label="On the shelf">
+      <div className="bar">
+        <h2>On the shelf</h2>
+        <Button size="sm" variant="outline-primary" onClick={() => void add()}>
+          A pack came in
+        </Button>
+      </div>
+      {gone && (
+        <Notice
+          said
+          text="The pack is off the shelf."
+          action={{ label: 'Put it back', run: () => void take(gone, false) }}
+          close={() => setGone(null)}
+        />
+      )}
+      {lots.length === 0 ? (
+        <p className="quiet">
+          None is put down. What batches take is only counted once a pack came in.
+        </p>
+      ) : (
+        <>
+          <p>
+            {stock?.usable} can be mixed of it
+            {stock?.needed && `; the open jobs still need ${stock.needed}`}.
+            {stock?.low && <span className="count CHECK"> It runs low.</span>}
+          </p>
+          <table className="compare">
+            <thead>
+              <tr>
+                <th scope="col">Lot</th>
+                <th scope="col" className="n">
+                  Left{product.parts.length > 0 && `, ${product.parts.join(' + ')}`}
+                </th>
+                <th scope="col">Received</th>
+                <th scope="col">Opened</th>
+                <th scope="col">Use by, printed</th>
+                <th scope="col">Good until</th>
+                <td />
+              </tr>
+            </thead>
+            <tbody>
+              {lots.map((l) => (
+                <Row key={l.id} lot={l} product={product} off={() => void take(l.id, true)} />
+              ))}
+            </tbody>
+          </table>
+        </>
+      )}
+    </section>
+  );
+}
+
+const KEEPING = { FINE: '', SOON: 'soon over', OVER: 'over' } as const;
+
+function Row({ lot, product, off }: { lot: Lot; product: Product; off: () => void }) {
+  const queries = useQueryClient();
+  const inTurn = useInTurn();
+  const desk = useMemo(() => {
+    const send = async (edits: Edit[]) => {
+      const now = queries.getQueryData(stockQuery.queryKey)?.flatMap((s) => s.lots);
+      const version = now?.find((l) => l.id === lot.id)?.version ?? lot.version;
+      try {
+        await unwrap(
+          client.POST('/api/stock/{id}/edits', {
+            params: { path: { id: lot.id } },
+            body: { version, edits },
+          }),
+        );
+      } finally {
+        await queries.invalidateQueries({ queryKey: stockQuery.queryKey });
+      }
+    };
+    const edit = (edits: Edit[]) => inTurn(() => send(edits));
+    return {
+      words: lot.words,
+      write: (word: string, text: string) => edit([{ word, text }]),
+      nudge: (word: string, nudge: number) => edit([{ word, nudge }]).catch(() => undefined),
+    };
+  }, [lot, queries, inTurn]);
+  return (
+    <WordContext.Provider value={desk}>
+      <tr>
+        <th scope="row">
+          <Word k="number" />
+        </th>
+        <td className="n">
+          <Word k="baseLeftG" />
+          {product.parts.length > 0 && (
+            <>
+              {' '}
+              + <Word k="hardenerLeftG" />
+            </>
+          )}
+        </td>
+        <td>
+          <Word k="received" />
+        </td>
+        <td>
+          <Word k="opened" />
+        </td>
+        <td>
+          <Word k="useBy" />
+        </td>
+        <td className={lot.keeping === 'FINE' ? '' : 'count CHECK'}>
+          {lot.until || 'not known'}
+          {KEEPING[lot.keeping] && `, ${KEEPING[lot.keeping]}`}
+        </td>
+        <td>
+          <button type="button" className="figure" onClick={off}>
+            used up
+          </button>
+        </td>
+      </tr>
+      {lot.drift && (
+        <tr>
+          <td colSpan={7} className="count CHECK">
+            {lot.drift}
+          </td>
+        </tr>
+      )}
+    </WordContext.Provider>
+  );
+}

@@ -1,0 +1,104 @@
+import { useQuery } from '@tanstack/react-query';
+import { Link, useSearchParams } from 'react-router-dom';
+import { client, unwrap } from '../api/client';
+import { PageHead } from '../app/PageHead';
+import { useTitle } from '../app/useTitle';
+
+/** What to buy for the open jobs, or for one of them. */
+export function ShoppingPage() {
+  useTitle('What to buy');
+  const [search] = useSearchParams();
+  const job = search.get('job') ?? '';
+  const { data } = useQuery({
+    queryKey: ['shopping', job],
+    queryFn: () => unwrap(client.GET('/api/shopping', { params: { query: job ? { job } : {} } })),
+  });
+  const query = job ? `?job=${job}` : '';
+  const toBuy = data?.lines.some((l) => l.toBuy) ?? false;
+  return (
+    <div className="page">
+      <PageHead />
+      <main className="shopping">
+        <h1>What to buy</h1>
+        <p className="sentence">
+          For {job ? 'one job' : 'all open jobs'}, less what is mixed already and what is on the{' '}
+          <Link to="/rubber">rubber shelf</Link>; the cheapest packs that cover it.
+          {job && (
+            <>
+              {' '}
+              <Link to="/shopping">All open jobs</Link>
+            </>
+          )}
+        </p>
+        {data && data.lines.length === 0 && (
+          <p className="quiet">No open job needs anything that can be weighed yet.</p>
+        )}
+        {data && data.lines.length > 0 && (
+          <>
+            <table className="compare">
+              <thead>
+                <tr>
+                  <th scope="col">Product</th>
+                  <th scope="col" className="n">
+                    Needed
+                  </th>
+                  <th scope="col" className="n">
+                    On the shelf
+                  </th>
+                  <th scope="col" className="n">
+                    To buy
+                  </th>
+                  <th scope="col">Packs</th>
+                  <th scope="col" className="n">
+                    Price
+                  </th>
+                  <th scope="col" className="n">
+                    Left over
+                  </th>
+                </tr>
+              </thead>
+              <tbody>
+                {data.lines.map((l) => (
+                  <tr key={l.product}>
+                    <th scope="row">
+                      <Link to={`/rubber/${l.product}`}>{l.name}</Link>
+                      <br />
+                      <span className="small quiet">{l.jobs.join(', ')}</span>
+                    </th>
+                    <td className="n">{l.needed}</td>
+                    <td className="n">{l.there}</td>
+                    <td className="n">{l.toBuy || 'nothing'}</td>
+                    <td>{l.packsUnknown ? 'its sheet names no packs' : l.packs || '–'}</td>
+                    <td className="n">{l.price || '–'}</td>
+                    <td className="n">{l.left || '–'}</td>
+                  </tr>
+                ))}
+              </tbody>
+              {toBuy && (
+                <tfoot>
+                  <tr>
+                    <th scope="row" colSpan={5}>
+                      Together
+                    </th>
+                    <td className="n">
+                      <strong>{data.price}</strong>
+                    </td>
+                    <td />
+                  </tr>
+                </tfoot>
+              )}
+            </table>
+            <p>
+              <a className="btn btn-primary" href={`/api/shopping/list.pdf${query}`}>
+                Print the list
+              </a>{' '}
+              <a className="btn btn-outline-primary" href={`/api/shopping/list.csv${query}`}>
+                Save as CSV
+              </a>
+            </p>
+          </>
+        )}
+      </main>
+    </div>
+  );
+}
