@@ -12,6 +12,7 @@ export type Product = components['schemas']['ProductResponse'];
 export type StockOf = components['schemas']['StockView'];
 export type Lot = components['schemas']['LotView'];
 export type Candidate = components['schemas']['Candidate'];
+export type PourGroup = components['schemas']['GroupView'];
 export type Workshop = components['schemas']['WorkshopResponse'];
 export type Shelf = components['schemas']['Shelf'];
 export type ShelfJob = components['schemas']['ShelfJob'];

@@ -996,6 +996,38 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/together': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['groups'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/together/{product}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['together'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/workshop': {
     parameters: {
       query?: never;
@@ -1048,9 +1080,15 @@ export interface components {
       says: string;
       work: components['schemas']['WorkView'];
     };
+    Batch: {
+      into: string[];
+      key: string;
+    };
     Batches: {
       each: components['schemas']['PlannedBatch'][];
       fewer: string[];
+      /** Format: double */
+      pourMm3: number;
       reason: string;
     };
     BoxKind: {
@@ -1170,6 +1208,11 @@ export interface components {
       source: 'SHEET' | 'MEASURED' | 'CHOSEN' | 'DEFAULT' | 'COMPUTED';
       text: string;
     };
+    GroupView: {
+      moulds: components['schemas']['MouldView'][];
+      name: string;
+      product: string;
+    };
     Imported: {
       /** Format: int32 */
       added: number;
@@ -1272,6 +1315,7 @@ export interface components {
       };
       now: string;
       sentence: string;
+      stop: string;
     };
     MixedAnswer: {
       mixed: components['schemas']['MixedView'][];
@@ -1289,6 +1333,11 @@ export interface components {
       lines: string[];
       name: string;
       size: string;
+    };
+    MouldView: {
+      id: string;
+      name: string;
+      volume: string;
     };
     NewLot: {
       mass?: string;
@@ -1366,6 +1415,13 @@ export interface components {
       y: number;
       /** Format: double */
       z: number;
+    };
+    PourTogether: {
+      batches: components['schemas']['Batch'][];
+      figures: {
+        [key: string]: components['schemas']['Figure'];
+      };
+      reason: string;
     };
     ProductEdits: {
       edits: components['schemas']['Edit'][];
@@ -2979,6 +3035,9 @@ export interface operations {
       query: {
         product: string;
         amount: string;
+        ratio?: string;
+        meant?: boolean;
+        secondFirst?: boolean;
         poured?: string;
       };
       header?: never;
@@ -3388,6 +3447,51 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['TaskView'];
+        };
+      };
+    };
+  };
+  groups: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['GroupView'][];
+        };
+      };
+    };
+  };
+  together: {
+    parameters: {
+      query: {
+        jobs: string[];
+        bubbles?: 'THIN_POUR' | 'VACUUM' | 'VACUUM_CYCLED' | 'VIBRATED';
+      };
+      header?: never;
+      path: {
+        product: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['PourTogether'];
         };
       };
     };

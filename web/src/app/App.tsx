@@ -4,6 +4,7 @@ import { JobPage } from '../job/JobPage';
 import { MixPage } from '../rubber/MixPage';
 import { RubberPage } from '../rubber/RubberPage';
 import { ShoppingPage } from '../rubber/ShoppingPage';
+import { TogetherPage } from '../rubber/TogetherPage';
 import { ShelfPage } from '../shelf/ShelfPage';
 import { WorkshopPage } from '../workshop/WorkshopPage';
 
@@ -16,6 +17,7 @@ export function App() {
       <Route path="/rubber" element={<RubberPage />} />
       <Route path="/rubber/:product" element={<RubberPage />} />
       <Route path="/shopping" element={<ShoppingPage />} />
+      <Route path="/together" element={<TogetherPage />} />
       <Route path="/mix" element={<MixPage />} />
       <Route path="/workshop" element={<WorkshopPage />} />
       <Route path="/help" element={<HelpPage />} />

@@ -49,6 +49,7 @@ test('batches stand with what is known of each, why they are no larger, and what
       each: [batch(1), batch(2)],
       reason: 'The scale carries no more.',
       fewer: ['1 batch on a larger scale', '1 batch with two who pour'],
+      pourMm3: 1e6,
     },
   });
   expect(reads()).toContain('(2 equal batches) of 639 g. The scale carries no more.');
@@ -64,7 +65,7 @@ test('the coats of a skin are batches of their own', () => {
   const box = { sided: false, ofPipe: false, onPlate: false, poured: false };
   const { reads } = show({
     box,
-    batches: { each: [batch(1, 'detail coat')], reason: '', fewer: [] },
+    batches: { each: [batch(1, 'detail coat')], reason: '', fewer: [], pourMm3: 1e6 },
   });
   expect(reads()).toContain('Each coat is a batch of its own');
   expect(reads()).not.toContain('equal batches');

@@ -1,7 +1,9 @@
+import { useState } from 'react';
+import { Link } from 'react-router-dom';
 import type { Job } from '../api/client';
 import { FigureText } from '../ui/FigureText';
 import { Word } from '../ui/Word';
-import { MixedCell } from './MixedCell';
+import { Done, PutDown } from './PutDown';
 import { useMixed } from './useMixed';
 
 /** What is mixed when: every batch with its weights, its marks and its time. */
@@ -62,6 +64,15 @@ export function PoursStage({ job }: { job: Job }) {
         </p>
       )}
       <Table job={job} />
+      {poured && (
+        <p>
+          Other moulds of the same rubber can{' '}
+          <Link to={`/together?rubber=${job.words['rubber.product']?.text ?? ''}`}>
+            share its batches
+          </Link>
+          .
+        </p>
+      )}
     </>
   );
 }
@@ -78,6 +89,7 @@ function Table({ job }: { job: Job }) {
   const f = job.figures;
   const { each } = job.batches;
   const mixed = useMixed(job.id);
+  const [open, setOpen] = useState<number | null>(null);
   const columns = COLUMNS.filter((c) => each.some((b) => f[`${b.key}.${c.key}`]));
   return (
     <>
@@ -117,13 +129,34 @@ function Table({ job }: { job: Job }) {
                 </td>
               ))}
               <td>
-                <MixedCell number={b.number} mixed={mixed} />
+                {mixed.of(b.number) ? (
+                  '✓'
+                ) : (
+                  <button
+                    type="button"
+                    className="figure"
+                    aria-label={`Batch ${b.number} is mixed`}
+                    onClick={() => setOpen(b.number)}
+                  >
+                    put down
+                  </button>
+                )}
               </td>
             </tr>
           ))}
         </tbody>
       </table>
-      {mixed.said && <p role="status">{mixed.said}</p>}
+      {open !== null && !mixed.of(open) && (
+        <PutDown key={open} number={open} mixed={mixed} close={() => setOpen(null)} />
+      )}
+      {each.map((b) => (
+        <Done key={b.key} number={b.number} mixed={mixed} />
+      ))}
+      {mixed.said && (
+        <p role="status" className="count CHECK">
+          {mixed.said}
+        </p>
+      )}
     </>
   );
 }

@@ -126,9 +126,9 @@ export function DataSheet({ product, copy, retire }: Props) {
         )}
         <div className="states">
           <Lines title={product.parts.length > 0 ? 'Mixing' : 'Use'} lines={handling(product)} />
+          <Lines title="Bought and kept" lines={BOUGHT} />
           <Lines title="Time" lines={times(product)} />
           <Lines title={product.role === 'RUBBER' ? 'Cured' : 'Cast'} lines={cured(product)} />
-          <Lines title="Bought and kept" lines={BOUGHT} />
         </div>
         <p className="sentence">
           Notes: <Word k="notes" />

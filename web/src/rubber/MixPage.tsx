@@ -1,5 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
 import { client, unwrap } from '../api/client';
 import { PageHead } from '../app/PageHead';
 import { useTitle } from '../app/useTitle';
@@ -7,39 +8,59 @@ import { FigureText } from '../ui/FigureText';
 import { Pick } from '../ui/Pick';
 import { productsQuery } from './productsQuery';
 
-/** A mass or a volume of rubber, now, without a job: on a phone beside the scale too. */
+/** A mass or a volume of whatever is mixed, now, without a job: on a phone beside the scale too. */
 export function MixPage() {
   useTitle('Mix now');
   const { data: products } = useQuery(productsQuery);
-  const offered = (products ?? []).filter((p) => !p.retired);
+  const offered = (products ?? []).filter((p) => !p.retired && p.parts.length > 0);
   const [chosen, setChosen] = useState<string | null>(null);
   const [amount, setAmount] = useState('');
+  const [ratio, setRatio] = useState('');
+  const [meant, setMeant] = useState(false);
+  const [secondFirst, setSecondFirst] = useState(false);
   const [poured, setPoured] = useState('');
-  const product = chosen ?? offered[0]?.id ?? '';
-  const query = { product, amount: amount.trim(), poured: poured.trim() };
+  const product = offered.find((p) => p.id === chosen) ?? offered[0];
+  const query = {
+    product: product?.id ?? '',
+    amount: amount.trim(),
+    ratio: ratio.trim(),
+    meant,
+    secondFirst,
+    poured: poured.trim(),
+  };
   const { data, error, isPlaceholderData } = useQuery({
     queryKey: ['mix', query],
     queryFn: () => unwrap(client.GET('/api/mix', { params: { query } })),
-    enabled: product !== '' && query.amount !== '',
+    enabled: product !== undefined && query.amount !== '',
     placeholderData: keepPreviousData,
     retry: false,
   });
   const shown = query.amount !== '' && !error ? data : undefined;
   const f = shown?.figures;
+  const [first = '', second = ''] = product?.parts ?? [];
+  const now = (part: 'base' | 'hardener') =>
+    f?.[(part === 'base') === secondFirst && f['now.second'] ? 'now.second' : `now.${part}`];
+  const takeRatio = (typed: string) => {
+    setRatio(typed);
+    setMeant(false);
+  };
   return (
     <div className="page">
       <PageHead />
       <main className="mixnow">
         <h1>Mix now</h1>
-        {offered.length > 0 && (
+        {product && (
           <p className="sentence">
             Of{' '}
             <Pick
-              name="rubber"
+              name="product"
               options={offered.map((p) => p.id)}
               text={(id) => offered.find((p) => p.id === id)?.name ?? ''}
-              value={product}
-              choose={setChosen}
+              value={product.id}
+              choose={(id) => {
+                setChosen(id);
+                takeRatio('');
+              }}
             />{' '}
             <label>
               <span className="visually-hidden">how much</span>
@@ -51,6 +72,16 @@ export function MixPage() {
                 onChange={(e) => setAmount(e.target.value)}
               />
             </label>
+            , mixed{' '}
+            <label>
+              <span className="visually-hidden">ratio</span>
+              <input
+                className="word"
+                value={ratio}
+                placeholder="as the sheet says"
+                onChange={(e) => takeRatio(e.target.value)}
+              />
+            </label>
             {shown && <>: {shown.sentence}.</>}
           </p>
         )}
@@ -59,17 +90,28 @@ export function MixPage() {
             {error.message}
           </p>
         )}
-        {f && (
+        {shown?.stop && (
+          <div role="alert">
+            <p className="refusal">{shown.stop} Which is it?</p>
+            <p>
+              <Button size="sm" onClick={() => takeRatio('')}>
+                Take the sheet’s
+              </Button>{' '}
+              <Button size="sm" variant="outline-primary" onClick={() => setMeant(true)}>
+                I mean {query.ratio}
+              </Button>
+            </p>
+          </div>
+        )}
+        {f && !shown.stop && (
           <div className={isPlaceholderData ? 'stale' : ''}>
             <dl className="large">
-              <dt>base</dt>
-              <dd>
-                <FigureText figure={f['now.base']} lone />
-              </dd>
-              <dt>{f['now.second'] ? 'hardener, now' : 'hardener'}</dt>
-              <dd>
-                <FigureText figure={f['now.second'] ?? f['now.hardener']} lone />
-              </dd>
+              {(secondFirst
+                ? (['hardener', 'base'] as const)
+                : (['base', 'hardener'] as const)
+              ).map((part) => (
+                <Part key={part} name={part === 'base' ? first : second} figure={now(part)} />
+              ))}
             </dl>
             <p className="sentence">
               <FigureText figure={f['now.total']} /> in the cup,{' '}
@@ -82,8 +124,19 @@ export function MixPage() {
               .
             </p>
             <p className="sentence">
+              <Pick
+                name="goes in first"
+                options={[0, 1]}
+                text={(i) => (i === 0 ? first : second)}
+                value={secondFirst ? 1 : 0}
+                choose={(i) => {
+                  setSecondFirst(i === 1);
+                  setPoured('');
+                }}
+              />{' '}
+              goes in first; really poured of it{' '}
               <label>
-                Base really poured:{' '}
+                <span className="visually-hidden">really poured of it</span>
                 <input
                   className="word"
                   value={poured}
@@ -101,5 +154,22 @@ export function MixPage() {
         </p>
       </main>
     </div>
+  );
+}
+
+function Part({
+  name,
+  figure,
+}: {
+  name: string;
+  figure: Parameters<typeof FigureText>[0]['figure'];
+}) {
+  return (
+    <>
+      <dt>{figure?.key === 'now.second' ? `${name}, now` : name}</dt>
+      <dd>
+        <FigureText figure={figure} lone />
+      </dd>
+    </>
   );
 }

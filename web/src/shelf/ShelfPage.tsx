@@ -6,6 +6,7 @@ import { Link, useNavigate } from 'react-router-dom';
 import { client, unwrap, type ShelfJob } from '../api/client';
 import { PageHead } from '../app/PageHead';
 import { useTitle } from '../app/useTitle';
+import { stockQuery } from '../rubber/productsQuery';
 import { Notice } from '../ui/Notice';
 
 const shelfQuery = queryOptions({
@@ -107,6 +108,7 @@ export function ShelfPage() {
             </button>
           </p>
         )}
+        <LowStock />
         {gone && (
           <Notice
             said
@@ -180,5 +182,41 @@ export function ShelfPage() {
         </ul>
       </main>
     </div>
+  );
+}
+
+/** What runs low on the rubber shelf, or is over its date. */
+function LowStock() {
+  const { data: stock } = useQuery(stockQuery);
+  const words = (stock ?? [])
+    .filter((s) => s.lots.length > 0)
+    .flatMap((s) => {
+      const late = s.lots.find((l) => l.keeping !== 'FINE');
+      return [
+        ...(s.low ? [{ id: s.product, text: `${s.name} runs low, ${s.usable} left` }] : []),
+        ...(late
+          ? [
+              {
+                id: s.product,
+                text: `${s.name} ${late.keeping === 'OVER' ? 'was good until' : 'is good until'} ${late.until}`,
+              },
+            ]
+          : []),
+      ];
+    });
+  if (words.length === 0) {
+    return null;
+  }
+  return (
+    <p className="small lowstock">
+      On the rubber shelf:{' '}
+      {words.map((w, i) => (
+        <span key={w.text}>
+          {i > 0 && '; '}
+          <Link to={`/rubber/${w.id}`}>{w.text}</Link>
+        </span>
+      ))}
+      . <Link to="/shopping">What to buy</Link>
+    </p>
   );
 }

@@ -70,8 +70,7 @@ export function WorkshopPage() {
               within the pot life.
             </p>
             <p className="sentence">
-              Released is <Word k="releases" after=";" /> where rubber would bond it is released
-              under either habit.
+              Release goes on <Word k="releases" after=";" /> where rubber would bond, always.
             </p>
             <p className="sentence">
               An hour of work counts as {workshop?.words.currency?.text}{' '}

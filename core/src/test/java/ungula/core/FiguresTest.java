@@ -170,8 +170,14 @@ public class FiguresTest {
   @Test
   public void actualFirst() {
     double h = Ratio.parse("100 : 10 by weight").hardenerPerBase(1, 1);
-    Near.absolute(SecondPart.of(true, 1240, null, h, 0.02, Units.METRIC).targetG(), 124.0, 1e-9);
-    Near.absolute(SecondPart.of(false, 118, null, h, 0.02, Units.METRIC).targetG(), 1180, 1e-9);
+    Near.absolute(
+        SecondPart.of(true, 1240, null, h, 0.02, Product.Role.RUBBER, Units.METRIC).targetG(),
+        124.0,
+        1e-9);
+    Near.absolute(
+        SecondPart.of(false, 118, null, h, 0.02, Product.Role.RUBBER, Units.METRIC).targetG(),
+        1180,
+        1e-9);
   }
 
   @Test

@@ -489,6 +489,7 @@ final class Amounts {
             choices.rubber().secondG(),
             product.hardenerPerBase(ratio()),
             Mix.TOLERANCE,
+            product.role(),
             units);
     figures.mass(
         "mix.second",

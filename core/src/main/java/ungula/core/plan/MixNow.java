@@ -5,104 +5,149 @@ import static ungula.core.working.Given.Source.COMPUTED;
 import static ungula.core.working.Given.Source.MEASURED;
 import static ungula.core.working.Given.Source.SHEET;
 
-import java.time.Duration;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
-import ungula.core.quantity.Timespan;
 import ungula.core.quantity.UnreadableQuantity;
 import ungula.core.quantity.Volume;
 import ungula.core.rubber.Additive;
 import ungula.core.rubber.Mix;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.Ratio;
+import ungula.core.rubber.RatioGuard;
 import ungula.core.rubber.SecondPart;
 import ungula.core.working.Figure;
+import ungula.core.working.Given;
 import ungula.core.working.Working;
 
 /**
- * A bare mass or volume of rubber, split into its parts without a job.
+ * A bare mass or volume of something that is mixed, split into its parts without a job.
  *
- * @param figures base, hardener, their sum and its volume, and the second part once the first is
- *     poured
+ * @param figures first and second part, their sum and its volume, and the part that is weighed last
+ *     once the other is poured; empty while the ratio is stopped
  * @param sentence the ratio in plain words
- * @param now what to do once the first part is poured; empty before
+ * @param now what to do once one part is poured; empty before
+ * @param stop both readings of a ratio far off the sheet, until it is meant; else empty
  */
-public record MixNow(Map<String, Figure> figures, String sentence, String now) {
+public record MixNow(Map<String, Figure> figures, String sentence, String now, String stop) {
 
   /**
+   * What is asked, as typed; blank or null where nothing is.
+   *
    * @param amount "350 g", "1.2 kg", "600 mL": a mass or a volume, with its unit
-   * @param firstPoured of the base, as really weighed; blank before
-   * @throws UnreadableQuantity when the amount is neither, or the sheet does not allow weighing
+   * @param ratio another than the sheet's
+   * @param meant whether that is meant, however far off the sheet it is
+   * @param secondFirst whether the second part goes into the cup first
+   * @param poured of the part that goes in first, as really weighed
    */
-  public static MixNow of(String amount, String firstPoured, Product product, Workshop workshop) {
-    Ratio ratio = product.ratio();
-    if (ratio == null || product.mixedDensity(product.hardenerPerBase(ratio)) == null) {
+  public record Asked(
+      String amount, String ratio, boolean meant, boolean secondFirst, String poured) {}
+
+  /**
+   * @throws UnreadableQuantity when the amount is neither mass nor volume, or the sheet does not
+   *     allow weighing
+   */
+  public static MixNow of(Asked asked, Product product, Workshop workshop) {
+    Ratio ratio = ratio(asked, product);
+    double h = product.hardenerPerBase(ratio);
+    if (product.mixedDensity(h) == null) {
       throw new UnreadableQuantity(
           "The sheet of "
               + product.name()
-              + " gives no ratio, or no density: nothing can be weighed. Complete the sheet.");
+              + " gives no density: nothing can be weighed. Complete the sheet.");
     }
-    Mix mix = mix(amount, product, ratio, workshop);
+    String sentence = product.sentence(ratio);
+    if (product.ratio() != null && !asked.meant) {
+      RatioGuard.Verdict verdict = RatioGuard.check(ratio, product);
+      if (verdict.stop()) {
+        return new MixNow(Map.of(), sentence, "", verdict.words());
+      }
+    }
+    Mix mix = mix(asked.amount, product, ratio, workshop);
     FigureBook figures = new FigureBook(workshop.units(), workshop.currency());
-    double h = product.hardenerPerBase(ratio);
+    Given.Source source = blank(asked.ratio) ? SHEET : CHOSEN;
     Working parts =
-        Working.of("base = total ÷ (1 + hardener per base); hardener = base × hardener per base")
-            .given("asked for", amount.strip(), CHOSEN)
+        Working.of("first part = total ÷ (1 + second per first); second = first × second per first")
+            .given("asked for", asked.amount.strip(), CHOSEN)
             .given("total", Mass.exact(mix.totalG(), workshop.units()), COMPUTED)
-            .given("ratio", ratio.text(), SHEET)
-            .step(Ratio.sentence(h))
+            .given("ratio", ratio.text(), source)
+            .step(sentence)
             .rounded("rounded as shown; right within 2 %")
             .done();
-    figures.mass("now.base", "base", mix.baseG(), parts);
-    figures.mass("now.hardener", "hardener", mix.hardenerG(), parts);
+    figures.mass("now.base", product.role().first(), mix.baseG(), parts);
+    figures.mass("now.hardener", product.role().second(), mix.hardenerG(), parts);
     Working whole =
         Working.of("mass = volume × mixed density")
             .given("mixed density", Numbers.fixed(mix.density(), 2) + " g/cm³", SHEET)
             .done();
     figures.mass("now.total", "in the cup", mix.totalG(), whole);
     figures.volume("now.volume", "its volume", mix.volumeMm3(), whole);
-    Double pot = Amounts.roomMin(product.potLifeMin(), product, workshop);
-    if (pot != null) {
-      figures.put(
-          "now.potLife",
-          "pot life in your room",
-          pot,
-          Amounts.minutes(pot),
-          Working.of("pot life = sheet × rate factor ^ ((sheet temperature − room) ÷ 10)")
-              .given("sheet", Timespan.format(minutes(product.potLifeMin())), SHEET)
-              .given("room", Numbers.trimmed(workshop.roomC(), 0) + " °C", CHOSEN)
-              .done());
+    potLife(mix, product, workshop, figures);
+    String now = blank(asked.poured) ? "" : second(asked, h, product, figures, workshop);
+    return new MixNow(figures.all(), sentence, now, "");
+  }
+
+  private static boolean blank(String text) {
+    return text == null || text.isBlank();
+  }
+
+  private static Ratio ratio(Asked asked, Product product) {
+    if (!blank(asked.ratio)) {
+      return Ratio.parse(asked.ratio);
     }
-    boolean poured = firstPoured != null && !firstPoured.isBlank();
-    String now = poured ? second(firstPoured, h, figures, workshop) : "";
-    return new MixNow(figures.all(), Ratio.sentence(h), now);
+    if (product.ratio() == null) {
+      throw new UnreadableQuantity(
+          "The sheet of "
+              + product.name()
+              + " gives no ratio: nothing can be weighed. Complete the sheet.");
+    }
+    return product.ratio();
   }
 
-  private static Duration minutes(double minutes) {
-    return Duration.ofSeconds(Math.round(60 * minutes));
+  private static void potLife(Mix mix, Product product, Workshop workshop, FigureBook figures) {
+    Double sheet = product.potLifeMin(mix.totalG());
+    Double pot = Amounts.roomMin(sheet, product, workshop);
+    if (pot == null) {
+      return;
+    }
+    Working.Builder w =
+        Working.of("pot life = sheet × rate factor ^ ((sheet temperature − room) ÷ 10)")
+            .given("sheet", Amounts.minutes(product.potLifeMin()), SHEET)
+            .given("room", Numbers.trimmed(workshop.roomC(), 0) + " °C", CHOSEN);
+    if (product.warmsItself()) {
+      w.step(
+          "So much of it in one cup warms itself: "
+              + Amounts.minutes(sheet)
+              + " at the sheet's temperature, by rule of thumb.");
+    }
+    figures.put("now.potLife", "pot life in your room", pot, Amounts.minutes(pot), w.done());
   }
 
-  private static String second(String poured, double h, FigureBook figures, Workshop workshop) {
-    double baseG = Mass.parseG(poured, workshop.units());
+  private static String second(
+      Asked asked, double h, Product product, FigureBook figures, Workshop workshop) {
+    double firstG = positive(Mass.parseG(asked.poured, workshop.units()), asked.poured);
     SecondPart second =
-        SecondPart.of(true, positive(baseG, poured), null, h, Mix.TOLERANCE, workshop.units());
+        SecondPart.of(
+            !asked.secondFirst, firstG, null, h, Mix.TOLERANCE, product.role(), workshop.units());
+    String first = asked.secondFirst ? product.role().second() : product.role().first();
+    String other = asked.secondFirst ? product.role().first() : product.role().second();
     figures.mass(
         "now.second",
-        "hardener, now",
+        other + ", now",
         second.targetG(),
-        Working.of("hardener = base as really poured × hardener per base")
-            .given("base really poured", Mass.exact(baseG, workshop.units()), MEASURED)
-            .step(Ratio.sentence(h))
+        Working.of(other + " = " + first + " as really poured, by the ratio")
+            .given(first + " really poured", Mass.exact(firstG, workshop.units()), MEASURED)
+            .step(product.sentence(ratio(asked, product)))
             .rounded("right within 2 %")
             .done());
     return second.words();
   }
 
   /** A mass if it reads as one, else a volume. */
-  private static Mix mix(String amount, Product product, Ratio ratio, Workshop workshop) {
+  private static Mix mix(String typed, Product product, Ratio ratio, Workshop workshop) {
+    String amount = typed == null ? "" : typed;
     Optional<Double> g = read(() -> Mass.parseG(amount, workshop.units()));
     if (g.isPresent()) {
       return Mix.ofMass(positive(g.get(), amount), product, ratio, Additive.NONE);

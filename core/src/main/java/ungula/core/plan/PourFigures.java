@@ -6,15 +6,12 @@ import static ungula.core.working.Given.Source.DEFAULT;
 import static ungula.core.working.Given.Source.MEASURED;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import ungula.core.pour.Batching;
 import ungula.core.pour.Batching.Limit;
 import ungula.core.pour.Bubbles;
 import ungula.core.pour.Pace;
-import ungula.core.pour.Vessel;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Vacuum;
@@ -26,9 +23,6 @@ import ungula.core.working.Working;
 
 /** What is mixed when: the batches of a plan, one after the other. */
 final class PourFigures {
-
-  /** A vessel is not filled to the brim. */
-  private static final double BRIM = 0.9;
 
   private final Planner p;
   private final Bubbles bubbles;
@@ -54,60 +48,11 @@ final class PourFigures {
     Double density = p.product.mixedDensity(p.product.hardenerPerBase(ratio));
     return density == null
         ? Optional.empty()
-        : Optional.of(Batching.of(mixMm3, new PourFigures(p).limits(density)));
+        : Optional.of(Batching.of(mixMm3, limits(p).most(density)));
   }
 
-  /** Largest batch by volume that each limit lets through, mm³; only limits that are known. */
-  private Map<Limit, Double> limits(double density) {
-    Map<Limit, Double> most = new EnumMap<>(Limit.class);
-    most.put(Limit.MIXING, 1000 * p.workshop.handMixG() / density);
-    most.put(Limit.BUCKET, 1000 * p.workshop.equipment().bucketG() / density);
-    Mixing mixing = p.workshop.mixing();
-    mixing.vessels().stream()
-        .mapToDouble(n -> BRIM * n.vessel().volumeMm3())
-        .max()
-        .ifPresent(mm3 -> most.put(Limit.VESSEL, mm3));
-    if (bubbles.vacuum()) {
-      degassed().ifPresent(n -> most.put(Limit.DEGASSING, foamed(n.vessel())));
-    }
-    mixing.scales().stream()
-        .mapToDouble(s -> 1000 * s.capacityG() / density)
-        .max()
-        .ifPresent(mm3 -> most.put(Limit.SCALE, mm3));
-    Double pot = Amounts.roomMin(p.product.potLifeMin(), p.product, p.workshop);
-    if (pot != null && pace.mostMm3(pot, bubbles) > 0) {
-      most.put(Limit.CLOCK, pace.mostMm3(pot, bubbles));
-    }
-    return most;
-  }
-
-  /** The largest vessel that goes into the vacuum chamber. */
-  private Optional<Mixing.Named> degassed() {
-    Workshop.Equipment e = p.workshop.equipment();
-    if (e.chamber() == null) {
-      return Optional.empty();
-    }
-    return p.workshop.mixing().vessels().stream()
-        .filter(n -> n.vessel().fits(e.chamberDiameterMm(), e.chamberHeightMm()))
-        .reduce((smaller, larger) -> larger);
-  }
-
-  private double foamed(Vessel vessel) {
-    return vessel.volumeMm3() / bubbles.rise();
-  }
-
-  /** The smallest vessel that holds a batch, with its foam in the chamber when it is degassed. */
-  private Optional<Mixing.Named> vesselFor(double mm3) {
-    Workshop.Equipment e = p.workshop.equipment();
-    return p.workshop.mixing().vessels().stream()
-        .filter(
-            n ->
-                bubbles.vacuum()
-                    ? foamed(n.vessel()) >= mm3 - 1e-6
-                        && (e.chamber() == null
-                            || n.vessel().fits(e.chamberDiameterMm(), e.chamberHeightMm()))
-                    : BRIM * n.vessel().volumeMm3() >= mm3 - 1e-6)
-        .findFirst();
+  private static BatchLimits limits(Planner p) {
+    return new BatchLimits(p.product, p.workshop, p.choices.rubber().bubbles());
   }
 
   /** Adds the figures of all batches; none while nothing can be weighed. */
@@ -126,7 +71,7 @@ final class PourFigures {
     }
     boolean limited = p.choices.rubber().batches() == null && p.batching != null;
     String reason = limited && p.batching.reason() != null ? reason(p.batching.reason()) : "";
-    return new Batches(List.copyOf(f.batches), reason, fewer(p));
+    return new Batches(List.copyOf(f.batches), reason, fewer(p), p.poured() ? pours[0] : 0);
   }
 
   private String ml(double mm3) {
@@ -292,7 +237,8 @@ final class PourFigures {
 
   /** How high a batch stands in the vessel it is mixed in. */
   private void fill(String key, double mm3) {
-    vesselFor(mm3)
+    limits(p)
+        .vesselFor(mm3)
         .ifPresent(
             n -> {
               double level = n.vessel().levelMm(mm3);

@@ -27,6 +27,7 @@ public record SecondPart(boolean firstIsBase, double targetG, State state, Strin
    * @param secondG what was really poured of the second; null while it is still to come
    * @param hardenerPerBase grams for every gram of base
    * @param toleranceShare how far off counts as right
+   * @param role what is mixed, for what its parts are called
    */
   public static SecondPart of(
       boolean firstIsBase,
@@ -34,10 +35,11 @@ public record SecondPart(boolean firstIsBase, double targetG, State state, Strin
       Double secondG,
       double hardenerPerBase,
       double toleranceShare,
+      Product.Role role,
       Units units) {
     double target = firstIsBase ? firstG * hardenerPerBase : firstG / hardenerPerBase;
-    String second = firstIsBase ? "hardener" : "base";
-    String first = firstIsBase ? "base" : "hardener";
+    String second = firstIsBase ? role.second() : role.first();
+    String first = firstIsBase ? role.first() : role.second();
     if (secondG == null) {
       return new SecondPart(
           firstIsBase,

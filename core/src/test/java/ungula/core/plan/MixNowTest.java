@@ -19,7 +19,8 @@ public class MixNowTest {
   private static final Product SAMPHIRE = ExampleProducts.all().get("samphire-15");
 
   private static MixNow mix(String amount, String poured, Product product) {
-    return MixNow.of(amount, poured, product, Workshop.DEFAULT);
+    return MixNow.of(
+        new MixNow.Asked(amount, null, false, false, poured), product, Workshop.DEFAULT);
   }
 
   private static double value(MixNow now, String key) {
@@ -78,5 +79,55 @@ public class MixNowTest {
         expectThrows(
             UnreadableQuantity.class, () -> mix("500 g", "", ProductWords.blank("New rubber")));
     assertTrue(refused.getMessage().contains("Complete the sheet"), refused.getMessage());
+  }
+
+  /** 118.0 g of hardener poured first at 100 : 10: 1180 g of base. */
+  @Test
+  public void hardenerMayGoInFirst() {
+    MixNow now =
+        MixNow.of(new MixNow.Asked("1.3 kg", null, false, true, "118 g"), MARRAM, Workshop.DEFAULT);
+    Near.absolute(value(now, "now.second"), 1180, 1e-6);
+    assertTrue(now.now().contains("of base"), now.now());
+  }
+
+  /** "4 : 1" where the sheet says 4 % of base: 25 g against 4 g for 100 g. */
+  @Test
+  public void aRatioFarOffTheSheetStopsUntilItIsMeant() {
+    Product gannet = ExampleProducts.all().get("gannet-25");
+    MixNow stopped =
+        MixNow.of(
+            new MixNow.Asked("500 g", "4 : 1 by weight", false, false, ""),
+            gannet,
+            Workshop.DEFAULT);
+    assertTrue(
+        stopped.stop().contains("25 g of hardener") && stopped.stop().contains(" 4 g of hardener"),
+        stopped.stop());
+    assertTrue(stopped.figures().isEmpty());
+    MixNow meant =
+        MixNow.of(
+            new MixNow.Asked("500 g", "4 : 1 by weight", true, false, ""),
+            gannet,
+            Workshop.DEFAULT);
+    assertEquals(meant.stop(), "");
+    Near.absolute(value(meant, "now.hardener"), 100, 1e-9);
+    UnreadableQuantity bare =
+        expectThrows(
+            UnreadableQuantity.class,
+            () ->
+                MixNow.of(
+                    new MixNow.Asked("500 g", "4 : 1", false, false, ""),
+                    gannet,
+                    Workshop.DEFAULT));
+    assertTrue(bare.getMessage().contains("by weight"), bare.getMessage());
+  }
+
+  @Test
+  public void plasterAndResinGoByTheirOwnNamesAndTimes() {
+    MixNow plaster = mix("1.3 kg", "", ExampleProducts.all().get("sanderling"));
+    assertEquals(plaster.figures().get("now.hardener").label(), "water");
+    assertTrue(plaster.sentence().contains("30 g of water"), plaster.sentence());
+    Product resin = ExampleProducts.all().get("oyster-75");
+    double little = value(mix("100 g", "", resin), "now.potLife");
+    Near.relative(value(mix("1 kg", "", resin), "now.potLife"), little / 2, 1e-9);
   }
 }

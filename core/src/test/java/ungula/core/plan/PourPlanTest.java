@@ -166,8 +166,17 @@ public class PourPlanTest {
   /** High in its box: the first batch has to be larger than the others to cover it. */
   @Test
   public void theFirstBatchCoversTheMaster() {
-    String[] low = {"mould.overTopMm", "15 mm", "mould.sidesMm", "10 mm", "rubber.batches", "3"};
-    Plan plan = plan(shop(null), low);
+    Plan plan =
+        plan(
+            shop(null),
+            "mould.overTopMm",
+            "15 mm",
+            "mould.sidesMm",
+            "10 mm",
+            "rubber.batches",
+            "3",
+            "rubber.allowancePct",
+            "5");
     double first = value(plan, "mix.base") + value(plan, "mix.hardener");
     double rest = value(plan, "rest.base") + value(plan, "rest.hardener");
     Near.absolute(value(plan, "batch.1.level"), 105, 1e-6);

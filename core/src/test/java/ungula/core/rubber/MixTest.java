@@ -89,14 +89,21 @@ public class MixTest {
 
   @Test
   public void theSecondPartSaysWhatIsStillPossible() {
-    assertEquals(SecondPart.of(true, 1240, 125.0, 0.1, 0.02, Units.METRIC).state(), State.RIGHT);
-    SecondPart under = SecondPart.of(true, 1240, 100.0, 0.1, 0.02, Units.METRIC);
+    assertEquals(
+        SecondPart.of(true, 1240, 125.0, 0.1, 0.02, Product.Role.RUBBER, Units.METRIC).state(),
+        State.RIGHT);
+    SecondPart under =
+        SecondPart.of(true, 1240, 100.0, 0.1, 0.02, Product.Role.RUBBER, Units.METRIC);
     assertEquals(under.state(), State.UNDER);
     assertTrue(under.words().contains("24.0 g more"), under.words());
-    SecondPart over = SecondPart.of(true, 1240, 150.0, 0.1, 0.02, Units.METRIC);
+    SecondPart over =
+        SecondPart.of(true, 1240, 150.0, 0.1, 0.02, Product.Role.RUBBER, Units.METRIC);
     assertEquals(over.state(), State.OVER);
     // 150 g of hardener want 1500 g of base: 260 g more
     assertTrue(over.words().contains("260.0 g of base"), over.words());
+    SecondPart plaster =
+        SecondPart.of(true, 1000, null, 0.3, 0.02, Product.Role.PLASTER, Units.METRIC);
+    assertEquals(plaster.words(), "Now pour 300.0 g of water.");
   }
 
   @Test

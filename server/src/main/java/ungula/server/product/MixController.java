@@ -8,7 +8,7 @@ import ungula.core.plan.MixNow;
 import ungula.server.web.Problem;
 import ungula.server.workshop.Habits;
 
-/** A bare mass or volume of rubber in its parts, without a job. */
+/** A bare mass or volume in its parts, without a job. */
 @RestController
 @RequestMapping("/api/mix")
 class MixController {
@@ -23,17 +23,22 @@ class MixController {
 
   /**
    * @param amount a mass or a volume, as typed
-   * @param poured of the base, as typed; left out before it is
+   * @param ratio other than the sheet's, as typed
+   * @param meant whether that is meant however far off the sheet it is
+   * @param secondFirst whether the second part goes into the cup first
+   * @param poured of the part that goes in first, as typed; left out before it is
    */
   @GetMapping
   MixNow mix(
       @RequestParam String product,
       @RequestParam String amount,
+      @RequestParam(required = false) String ratio,
+      @RequestParam(defaultValue = "false") boolean meant,
+      @RequestParam(defaultValue = "false") boolean secondFirst,
       @RequestParam(required = false) String poured) {
     return MixNow.of(
-        amount,
-        poured,
-        products.find(product).orElseThrow(() -> Problem.gone("This rubber")),
+        new MixNow.Asked(amount, ratio, meant, secondFirst, poured),
+        products.find(product).orElseThrow(() -> Problem.gone("This product")),
         workshop.current());
   }
 }

@@ -14,6 +14,7 @@ import ungula.core.quantity.Mass;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.UnreadableQuantity;
 import ungula.core.rubber.Mix;
+import ungula.core.rubber.Product;
 import ungula.core.rubber.SecondPart;
 import ungula.core.stock.Stock;
 import ungula.core.working.Figure;
@@ -112,7 +113,14 @@ class MixedController {
   private static String off(Jobs.Job job, PlannedBatch batch, double base, double hardener) {
     double planned = figure(job, batch.hardener()).value() / figure(job, batch.base()).value();
     SecondPart second =
-        SecondPart.of(true, base, hardener, planned, Mix.TOLERANCE, job.choices().units());
+        SecondPart.of(
+            true,
+            base,
+            hardener,
+            planned,
+            Mix.TOLERANCE,
+            Product.Role.RUBBER,
+            job.choices().units());
     return second.state() == SecondPart.State.RIGHT ? "" : second.words();
   }
 

@@ -10,7 +10,9 @@ class Pages implements WebMvcConfigurer {
 
   @Override
   public void addViewControllers(ViewControllerRegistry registry) {
-    String[] paths = {"/", "/jobs/**", "/rubber/**", "/mix", "/shopping", "/workshop", "/help/**"};
+    String[] paths = {
+      "/", "/jobs/**", "/rubber/**", "/mix", "/shopping", "/together", "/workshop", "/help/**"
+    };
     for (String path : paths) {
       registry.addViewController(path).setViewName("forward:/index.html");
     }

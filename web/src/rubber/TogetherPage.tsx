@@ -1,0 +1,131 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useSearchParams } from 'react-router-dom';
+import { client, unwrap, type PourGroup } from '../api/client';
+import { PageHead } from '../app/PageHead';
+import { useTitle } from '../app/useTitle';
+import { FigureText } from '../ui/FigureText';
+import { Pick } from '../ui/Pick';
+
+/** Moulds of several jobs poured of the same batches. */
+export function TogetherPage() {
+  useTitle('Pour together');
+  const [search] = useSearchParams();
+  const { data: groups } = useQuery({
+    queryKey: ['together'],
+    queryFn: () => unwrap(client.GET('/api/together')),
+  });
+  const [chosen, setChosen] = useState(search.get('rubber') ?? '');
+  const several = groups?.filter((g) => g.moulds.length > 1) ?? [];
+  const group = several.find((g) => g.product === chosen) ?? several[0];
+  return (
+    <div className="page">
+      <PageHead />
+      <main className="shopping">
+        <h1>Pour together</h1>
+        {groups && !group && (
+          <p className="quiet">
+            No two open jobs are poured of the same rubber. When they are, they can share a batch
+            here.
+          </p>
+        )}
+        {group && (
+          <>
+            <p className="sentence">
+              Of{' '}
+              <Pick
+                name="rubber"
+                options={several.map((g) => g.product)}
+                text={(id) => several.find((g) => g.product === id)?.name ?? ''}
+                value={group.product}
+                choose={setChosen}
+              />{' '}
+              these are poured in one session:
+            </p>
+            <Moulds key={group.product} group={group} />
+          </>
+        )}
+      </main>
+    </div>
+  );
+}
+
+function Moulds({ group }: { group: PourGroup }) {
+  const [left, setLeft] = useState<string[]>([]);
+  const jobs = group.moulds.map((m) => m.id).filter((id) => !left.includes(id));
+  const { data } = useQuery({
+    queryKey: ['together', group.product, jobs],
+    queryFn: () =>
+      unwrap(
+        client.GET('/api/together/{product}', {
+          params: { path: { product: group.product }, query: { jobs } },
+        }),
+      ),
+    enabled: jobs.length > 0,
+    placeholderData: keepPreviousData,
+  });
+  const marked = data?.batches.some((b) => data.figures[`${b.key}.fill`]) ?? false;
+  return (
+    <>
+      {group.moulds.map((m) => (
+        <p key={m.id} className="ticked">
+          <label>
+            <input
+              type="checkbox"
+              checked={!left.includes(m.id)}
+              onChange={(e) =>
+                setLeft(e.target.checked ? left.filter((id) => id !== m.id) : [...left, m.id])
+              }
+            />{' '}
+            {m.name}, {m.volume}
+          </label>
+        </p>
+      ))}
+      {jobs.length === 0 && <p className="quiet">Pick a mould to pour.</p>}
+      {data && jobs.length > 0 && (
+        <>
+          <table className="compare">
+            <thead>
+              <tr>
+                <th scope="col">Batch</th>
+                <th scope="col" className="n">
+                  Weigh
+                </th>
+                {marked && (
+                  <th scope="col" className="n">
+                    Fill mark
+                  </th>
+                )}
+                <th scope="col" className="into">
+                  Pour, in turn
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {data.batches.map((b, i) => (
+                <tr key={b.key}>
+                  <th scope="row">{i + 1}</th>
+                  <td className="n">
+                    <FigureText figure={data.figures[`${b.key}.base`]} /> +{' '}
+                    <FigureText figure={data.figures[`${b.key}.hardener`]} />
+                  </td>
+                  {marked && (
+                    <td className="n">
+                      <FigureText figure={data.figures[`${b.key}.fill`]} />
+                    </td>
+                  )}
+                  <td className="into">{b.into.join('; ')}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          {data.reason && <p>{data.reason}</p>}
+          <p className="quiet">
+            A mould that one batch does not fill is gone on with from the next at once, before the
+            first has gelled.
+          </p>
+        </>
+      )}
+    </>
+  );
+}
