@@ -1,10 +1,38 @@
 import { cleanup, screen } from '@testing-library/react';
-import { afterEach, expect, test } from 'vitest';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import type { Job } from '../api/client';
 import { drawn, job } from '../testing/job';
 import { PoursStage } from './PoursStage';
 
-afterEach(cleanup);
+/** Batches that are put down, and what was sent to get there. */
+let mixed: { id: string; batch: number; text: string }[];
+let sent: unknown[];
+
+beforeEach(() => {
+  mixed = [];
+  sent = [];
+  vi.stubGlobal('fetch', async (request: Request) => {
+    if (request.method === 'POST') {
+      const body = (await request.json()) as { batch: number; base: string };
+      sent.push(body);
+      if (body.base === 'much') {
+        return Response.json({ title: 'Not understood', detail: 'not a mass' }, { status: 422 });
+      }
+      mixed.push({ id: 'm', batch: body.batch, text: '300 g + 345 g' });
+      return Response.json({ mixed, said: '20 g of it were not on the shelf.' });
+    }
+    if (request.method === 'DELETE') {
+      sent.push(new URL(request.url).pathname);
+      mixed = [];
+    }
+    return Response.json(mixed);
+  });
+});
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
 
 const batch = (number: number, of = '') => ({
   number,
@@ -55,7 +83,7 @@ test('batches stand with what is known of each, why they are no larger, and what
   expect(reads()).toContain('(2 equal batches) of 639 g. The scale carries no more.');
   expect(reads()).toContain('It would be 1 batch on a larger scale or 1 batch with two who pour.');
   const heads = screen.getAllByRole('columnheader').map((h) => h.textContent);
-  expect(heads).toEqual(['Batch', 'Weigh', 'Fill mark', 'Begin']);
+  expect(heads).toEqual(['Batch', 'Weigh', 'Fill mark', 'Begin', 'Mixed']);
   const rows = screen.getAllByRole('row');
   expect(rows[2]?.textContent).toContain('294 g + 345 g');
   expect(rows[2]?.textContent).toContain('0:15');
@@ -70,4 +98,30 @@ test('the coats of a skin are batches of their own', () => {
   expect(reads()).toContain('Each coat is a batch of its own');
   expect(reads()).not.toContain('equal batches');
   expect(reads()).toContain('1 detail coat');
+});
+
+const TWO = { each: [batch(1), batch(2)], reason: '', fewer: [], pourMm3: 1e6 };
+
+test('a batch is put down as it was weighed, and can be struck out', async () => {
+  const { user, reads } = show({ batches: TWO });
+  await user.click(screen.getByRole('button', { name: 'Batch 2 is mixed' }));
+  await user.type(screen.getByLabelText('First part, as weighed'), '300');
+  await user.click(screen.getByRole('button', { name: 'Take it from the shelf' }));
+  await user.click(await screen.findByRole('button', { name: 'Strike batch 2 out' }));
+  await screen.findByRole('button', { name: 'Batch 2 is mixed' });
+  expect(sent).toEqual([{ batch: 2, base: '300', hardener: '' }, '/api/jobs/j/mixed/m']);
+  expect(reads()).not.toContain('was mixed of');
+});
+
+test('what was missing is said, and what is not understood stays typed', async () => {
+  const { user, reads } = show({ batches: TWO });
+  await user.click(screen.getByRole('button', { name: 'Batch 1 is mixed' }));
+  const field = screen.getByLabelText<HTMLInputElement>('First part, as weighed');
+  await user.type(field, 'much{Enter}');
+  expect((await screen.findByRole('status')).textContent).toBe('not a mass');
+  expect(field.value).toBe('much');
+  await user.clear(field);
+  await user.keyboard('{Enter}');
+  await screen.findByText(/20 g of it were not on the shelf/);
+  expect(reads()).toContain('Batch 1 was mixed of 300 g + 345 g.');
 });

@@ -80,7 +80,7 @@ export function PoursStage({ job }: { job: Job }) {
 /** What each batch has besides its weights; only columns that are known. */
 const COLUMNS = [
   { key: 'fill', text: 'Fill mark' },
-  { key: 'level', text: 'Then in the box' },
+  { key: 'level', text: 'Level then' },
   { key: 'start', text: 'Begin' },
   { key: 'by', text: 'Poured by' },
 ];
@@ -126,6 +126,12 @@ function Table({ job }: { job: Job }) {
               {columns.map((c) => (
                 <td key={c.key} className="n">
                   {f[`${b.key}.${c.key}`] ? <FigureText figure={f[`${b.key}.${c.key}`]} /> : '–'}
+                  {c.key === 'start' && f[`${b.key}.latest`] && (
+                    <>
+                      {' '}
+                      to <FigureText figure={f[`${b.key}.latest`]} />
+                    </>
+                  )}
                 </td>
               ))}
               <td>

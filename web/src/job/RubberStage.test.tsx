@@ -1,7 +1,7 @@
 import { cleanup, screen } from '@testing-library/react';
-import { afterEach, expect, test } from 'vitest';
+import { afterEach, expect, test, vi } from 'vitest';
 import type { Job } from '../api/client';
-import { drawn, job } from '../testing/job';
+import { drawn, figure, job } from '../testing/job';
 import { RubberStage } from './RubberStage';
 
 afterEach(cleanup);
@@ -83,4 +83,80 @@ test('packs give a price, and without packs it says why there is none', () => {
   const timed = show(job({ ...MIX, 'rubber.potLife': '36 min', 'rubber.demould': '7 h' }, PICKED));
   expect(timed.reads()).toContain('The sheet names no packs, so there is no price.');
   expect(timed.reads()).toContain('it can be poured for 36 min and opened after 7 h.');
+});
+
+const CANDIDATES = [
+  {
+    product: 'samphire-15',
+    name: 'Samphire',
+    fits: true,
+    text: 'One sees where to cut.',
+    score: 90,
+    costOfCast: figure('cost.cast', '€ 1.69'),
+  },
+  { product: 'marram-20', name: 'Marram', fits: true, text: 'About 60 casts.', score: 80 },
+  { product: 'tern-40', name: 'Tern', fits: false, text: 'Not for wax.', score: -900 },
+];
+
+test('rubbers are compared with what speaks for and against each, and one is taken', async () => {
+  vi.stubGlobal('fetch', () => Promise.resolve(Response.json(CANDIDATES)));
+  const { written, user } = show(job(MIX, PICKED));
+  await screen.findByText('Which rubber: 3 compared for this mould');
+  const row = (name: RegExp) => screen.getByRole('row', { name, hidden: true });
+  expect(row(/Samphire/).textContent).toBe('SamphireOne sees where to cut.€ 1.69');
+  expect(row(/Marram/).textContent).toContain('✓ Marram');
+  expect(row(/Tern/).textContent).toContain('Not here. Not for wax.–');
+  await user.click(screen.getByRole('button', { name: 'Take Samphire', hidden: true }));
+  expect(written).toEqual(['rubber.product=samphire-15']);
+  vi.unstubAllGlobals();
+});
+
+test('everything the rubber touches stands with its verdict', () => {
+  show(
+    job(MIX, PICKED, {
+      touching: [
+        {
+          what: 'MASTER',
+          surface: 'wood, bare',
+          verdict: 'seal first',
+          level: 'SEAL',
+          text: 'It drinks.',
+        },
+        { what: 'CAST', surface: 'wax', verdict: 'fine', level: 'FINE', text: '' },
+      ],
+    }),
+  );
+  expect(screen.getByRole('row', { name: /^Master/ }).textContent).toBe(
+    'Masterwood, bareseal firstIt drinks.',
+  );
+  expect(screen.getByRole('row', { name: /^What is cast/ }).textContent).toContain('fine');
+});
+
+test('a product that is cast stands in place of a material, with size, life and cost', () => {
+  const before = show(job(MIX, { ...PICKED, 'cast.material': 'wax' }));
+  expect(before.reads()).toContain('Casts are of wax, open; open wanted.');
+  cleanup();
+  const { reads } = show(
+    job(
+      {
+        ...MIX,
+        'life.casts': '60 casts',
+        'life.moulds': '3 moulds',
+        'cost.job': '€ 77',
+        'cost.cast': '€ 6',
+        'size.cast': '90 × 50 × 119 mm',
+        'size.lost': '0.60 mm',
+        'size.scaleUp': '1.00502',
+        'cast.mass': '320 g',
+        'cast.potLife': '4 min',
+      },
+      { ...PICKED, 'cast.material': 'wax', 'cast.product': 'Oyster', 'cast.wanted': '130 casts' },
+      { catalysts: [{ value: 'slow', text: 'slow' }] },
+    ),
+  );
+  expect(reads()).toContain('Casts are of Oyster; 130 casts wanted.');
+  expect(reads()).toContain('about 60 casts, so they take 3 moulds. It costs € 77, a cast € 6.');
+  expect(reads()).toContain('scale the master by 1.00502');
+  expect(reads()).toContain('so much of it can be poured for 4 min');
+  expect(reads()).toContain('with open catalyst');
 });

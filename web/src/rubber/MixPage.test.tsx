@@ -9,9 +9,10 @@ import { MixPage } from './MixPage';
 const asked: URLSearchParams[] = [];
 
 const PRODUCTS = [
-  { id: 'a', name: 'Marram', retired: false },
-  { id: 'b', name: 'Old one', retired: true },
-  { id: 'c', name: 'Tern', retired: false },
+  { id: 'a', name: 'Marram', retired: false, parts: ['base', 'hardener'] },
+  { id: 'b', name: 'Old one', retired: true, parts: ['base', 'hardener'] },
+  { id: 'c', name: 'Oyster', retired: false, parts: ['part A', 'part B'] },
+  { id: 'd', name: 'Release', retired: false, parts: [] },
 ];
 
 beforeEach(() => {
@@ -23,6 +24,11 @@ beforeEach(() => {
     }
     asked.push(url.searchParams);
     const poured = url.searchParams.get('poured');
+    if (url.searchParams.get('ratio') === '4 : 1' && url.searchParams.get('meant') !== 'true') {
+      return Promise.resolve(
+        Response.json({ figures: {}, sentence: 'for every …', now: '', stop: '25 g against 4 g.' }),
+      );
+    }
     return Promise.resolve(
       url.searchParams.get('amount') === '2 bananas'
         ? Response.json({ title: 'Not understood', detail: 'neither' }, { status: 422 })
@@ -36,6 +42,7 @@ beforeEach(() => {
             }),
             sentence: 'for every 100 g of base, 10 g of hardener',
             now: poured ? 'Now pour 124 g of hardener.' : '',
+            stop: '',
           }),
     );
   });
@@ -58,7 +65,7 @@ test('an amount becomes its parts, and what was poured sets the other', async ()
   await user.type(await screen.findByLabelText('how much'), '1.1 kg');
   expect(await screen.findByText('1 000 g')).toBeTruthy();
   expect(screen.getByText(/for every 100 g of base/)).toBeTruthy();
-  await user.type(screen.getByLabelText(/Base really poured/), '1240');
+  await user.type(screen.getByLabelText('really poured of it'), '1240');
   expect(await screen.findByText('Now pour 124 g of hardener.')).toBeTruthy();
   expect(screen.getByText('hardener, now')).toBeTruthy();
   expect(asked.at(-1)?.get('poured')).toBe('1240');
@@ -73,12 +80,39 @@ test('what is not understood stays as typed, with what would be', async () => {
   expect(screen.queryByText('1 000 g')).toBeNull();
 });
 
-test('retired rubbers are not offered, another one is asked for by its id', async () => {
+test('only what is mixed is offered, and goes by the names of its parts', async () => {
   const user = userEvent.setup();
   await user.click(await screen.findByText('Marram'));
   expect(screen.queryByText('Old one')).toBeNull();
-  await user.click(screen.getByText('Tern'));
+  expect(screen.queryByText('Release')).toBeNull();
+  await user.click(screen.getByText('Oyster'));
   await user.type(screen.getByLabelText('how much'), '5 g');
   await screen.findByText('1 000 g');
   expect(asked.at(-1)?.get('product')).toBe('c');
+  expect(screen.getAllByRole('term').map((t) => t.textContent)).toEqual(['part A', 'part B']);
+});
+
+test('a ratio far off the sheet stops until it is meant', async () => {
+  const user = userEvent.setup();
+  await user.type(await screen.findByLabelText('how much'), '5 g');
+  await user.type(screen.getByLabelText('ratio'), '4 : 1');
+  expect((await screen.findByRole('alert')).textContent).toContain('25 g against 4 g.');
+  expect(screen.queryByText('1 000 g')).toBeNull();
+  await user.click(screen.getByRole('button', { name: 'I mean 4 : 1' }));
+  await screen.findByText('1 000 g');
+  await user.type(screen.getByLabelText('ratio'), ' ');
+  await screen.findByRole('alert');
+  await user.click(screen.getByRole('button', { name: /Take the sheet/ }));
+  await screen.findByText('1 000 g');
+  expect(asked.at(-1)?.get('ratio')).toBe('');
+});
+
+test('either part may go in first', async () => {
+  const user = userEvent.setup();
+  await user.type(await screen.findByLabelText('how much'), '1.1 kg');
+  await user.click(await screen.findByRole('button', { name: 'goes in first: base' }));
+  await user.click(screen.getByRole('button', { name: 'hardener' }));
+  await user.type(await screen.findByLabelText('really poured of it'), '118');
+  await screen.findByText('base, now');
+  expect(asked.at(-1)?.get('secondFirst')).toBe('true');
 });

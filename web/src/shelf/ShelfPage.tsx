@@ -190,20 +190,15 @@ function LowStock() {
   const { data: stock } = useQuery(stockQuery);
   const words = (stock ?? [])
     .filter((s) => s.lots.length > 0)
-    .flatMap((s) => {
+    .map((s) => {
       const late = s.lots.find((l) => l.keeping !== 'FINE');
-      return [
-        ...(s.low ? [{ id: s.product, text: `${s.name} runs low, ${s.usable} left` }] : []),
-        ...(late
-          ? [
-              {
-                id: s.product,
-                text: `${s.name} ${late.keeping === 'OVER' ? 'was good until' : 'is good until'} ${late.until}`,
-              },
-            ]
-          : []),
-      ];
-    });
+      const text = [
+        s.low && `runs low, ${s.usable} left`,
+        late && `${late.keeping === 'OVER' ? 'was' : 'is'} good until ${late.until}`,
+      ].filter(Boolean);
+      return { id: s.product, text: text.length > 0 ? `${s.name} ${text.join(', ')}` : '' };
+    })
+    .filter((w) => w.text !== '');
   if (words.length === 0) {
     return null;
   }

@@ -8,12 +8,15 @@ let sent: unknown[];
 const state = (length: string) => ({
   version: 7,
   words: Object.fromEntries(
-    ['boards.PLY_12.lengthMm', 'boards.PLY_12.widthMm', 'boards.PLY_12.count'].map((k) => [
-      k,
-      words({ 'boards.PLY_12.lengthMm': length })[k],
-    ]),
+    [
+      'boards.PLY_12.lengthMm',
+      'boards.PLY_12.widthMm',
+      'boards.PLY_12.count',
+      'lives.WAX.addition',
+    ].map((k) => [k, words({ 'boards.PLY_12.lengthMm': length, 'lives.WAX.addition': '250' })[k]]),
   ),
   sheets: [{ word: 'boards.PLY_12', text: '12 mm ply' }],
+  casts: [{ word: 'lives.WAX', text: 'wax' }],
 });
 
 beforeEach(() => {
@@ -36,7 +39,7 @@ test('each sheet the core knows has its boards, changed where they stand', async
   const { user } = drawn(job({}), <WorkshopPage />);
   const row = await screen.findByRole('row', { name: /12 mm ply/ });
   expect(row.textContent).toContain('1200 mm');
-  expect(screen.getAllByRole('row')).toHaveLength(2);
+  expect(screen.getByRole('row', { name: /^wax/ }).textContent).toContain('250');
   await user.click(within(row).getByRole('button', { name: /lengthMm/ }));
   await user.clear(within(row).getByRole('textbox'));
   await user.keyboard('1 m{Enter}');

@@ -38,7 +38,11 @@ public class ArchitectureTest {
         .should()
         .onlyDependOnClassesThat()
         .resideInAnyPackage(
-            "ungula.core.rubber..", "ungula.core.quantity..", "ungula.core.sentence..", "java..")
+            "ungula.core.rubber..",
+            "ungula.core.quantity..",
+            "ungula.core.sentence..",
+            "ungula.core.table..",
+            "java..")
         .check(core);
   }
 }

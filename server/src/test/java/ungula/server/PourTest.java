@@ -78,6 +78,10 @@ public class PourTest extends OnServer {
     JsonNode mix = server.get("/api/mix?product=samphire-15&amount=600%20mL").body();
     assertEquals(mix.get("figures").get("now.base").get("value").asDouble(), 312, 0.1);
     assertEquals(mix.get("figures").get("now.hardener").get("value").asDouble(), 366, 0.1);
+    JsonNode stopped =
+        server.get("/api/mix?product=gannet-25&amount=1%20kg&ratio=4%20:%201%20by%20weight").body();
+    assertTrue(stopped.get("stop").asString().contains("25 g of hardener"), stopped.toString());
+    assertEquals(stopped.get("figures").size(), 0);
     assertEquals(server.get("/api/mix?product=samphire-15&amount=much").status(), 422);
     assertEquals(server.get("/api/mix?product=nothing&amount=1%20kg").status(), 404);
   }

@@ -10,7 +10,8 @@ enum Trait {
       true),
   TIN("Tin in it keeps addition-cure rubber from curing", true),
   UNCURED("Resin that has not cured through keeps addition-cure rubber tacky against it", true),
-  TACKIFIERS("Some of them keep addition-cure rubber tacky where it touches", true),
+  TACKIFIERS(
+      "Some glues, tapes and paints keep addition-cure rubber tacky where it touches them", true),
   POROUS("It drinks rubber, which then tears as it is pulled off", false),
   MOIST("Its water makes urethane rubber foam", false),
   GLASSY("Silicone bonds to it", false),

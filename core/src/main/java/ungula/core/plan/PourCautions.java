@@ -54,6 +54,7 @@ final class PourCautions {
       c.heavy();
       c.seam();
       c.clock();
+      c.late();
       c.vacuum();
       c.shallow();
       c.room();
@@ -174,6 +175,29 @@ final class PourCautions {
               prices.fix(
                   "Pour it high and thin instead",
                   Edit.of("rubber.bubbles", Bubbles.THIN_POUR.name()))));
+    }
+  }
+
+  /** A batch that cannot follow before the one under it has gelled. */
+  private void late() {
+    for (PlannedBatch b : p.planned.each()) {
+      String latest = b.key() + ".latest";
+      if (p.figures.has(latest)
+          && p.figures.value(latest) < p.figures.value(b.key() + ".start") - 1e-9) {
+        add(
+            "batch.late",
+            CHECK,
+            "Batch " + b.number() + " comes after the one before has gelled",
+            "It would have to begin by "
+                + p.figures.get(latest).text()
+                + ", and begins at "
+                + p.figures.get(b.key() + ".start").text()
+                + ": they meet in a line, and may come apart. Take a slower grade, or weigh it"
+                + " ahead with a helper.",
+            null,
+            List.of());
+        return;
+      }
     }
   }
 

@@ -187,6 +187,7 @@ final class PourFigures {
     for (int pour = 0; pour < pours.length; pour++) {
       String of = pours.length == 1 ? "" : pour == 0 ? "upper half" : "lower half";
       double poured = 0;
+      double before = start;
       for (int i = 1; i <= p.batches; i++) {
         boolean rest = p.firstMm3 != null && i > 1;
         String keys = pour > 0 ? "later" : rest ? "rest" : "mix";
@@ -201,7 +202,12 @@ final class PourFigures {
         if (pours.length == 1) {
           level(key, poured);
         }
-        start = clock(key, each, start);
+        double begin = start;
+        start = clock(key, each, begin);
+        if (i > 1) {
+          latest(key, each, before);
+        }
+        before = begin;
         batches.add(
             new PlannedBatch(
                 number, of, key, keys + ".base", keys + ".hardener", additive(keys), false));
@@ -301,6 +307,26 @@ final class PourFigures {
               .done());
     }
     return startMin + pace.batchMin(mm3, bubbles);
+  }
+
+  /** A batch still bonds to the one before until that has gelled. */
+  private void latest(String key, double mm3, double beforeMin) {
+    Double gel = Amounts.roomMin(p.product.gelMin(), p.product, p.workshop);
+    if (gel == null) {
+      return;
+    }
+    double gelled = beforeMin + pace.measureMin() + gel;
+    double latest = gelled - pace.batchMin(mm3, bubbles);
+    p.figures.put(
+        key + ".latest",
+        "begin at the latest",
+        latest,
+        clock(Math.max(0, latest)),
+        Working.of("when the batch before has gelled − how long this one takes")
+            .given("the one before has gelled", clock(gelled), COMPUTED)
+            .given("this one takes", Amounts.minutes(pace.batchMin(mm3, bubbles)), COMPUTED)
+            .step("Later, a line shows where they meet, and they may come apart.")
+            .done());
   }
 
   /** Hours and minutes from the first: "0:25". */

@@ -71,6 +71,7 @@ final class SkinCautions {
       c.wall();
       c.detail();
       c.sag();
+      c.overdosed();
       c.cloth();
       c.bridges();
       c.late();
@@ -138,6 +139,31 @@ final class SkinCautions {
           null,
           prices.fix("Make it 1 mm", Edit.of("skin.detailMm", "1 mm")));
     }
+  }
+
+  /** More thickener than the rubber takes. */
+  private void overdosed() {
+    Double most = p.build == null ? null : p.build.thickenPct();
+    double dose = asked.thickener().dosePct();
+    if (most == null || dose <= most) {
+      return;
+    }
+    Thickener less = Thickener.NONE;
+    for (Thickener t : Thickener.values()) {
+      less = t.dosePct() <= most ? t : less;
+    }
+    add(
+        "skin.overdosed",
+        CHECK,
+        "More thickener than the sheet allows",
+        p.build.name()
+            + " takes up to "
+            + Numbers.trimmed(most, 1)
+            + " %; with "
+            + Numbers.trimmed(dose, 1)
+            + " % it may cure badly or tear.",
+        null,
+        prices.fix("Make it " + less.text(), Edit.of("skin.thickener", less.name())));
   }
 
   /** The steepest share of the surface that sheds a coat of the build rubber. */

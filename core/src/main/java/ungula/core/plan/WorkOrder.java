@@ -12,6 +12,7 @@ import ungula.core.parting.Bedding;
 import ungula.core.plan.Touching.What;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Volume;
+import ungula.core.rubber.Product;
 import ungula.core.skin.Coat;
 
 /** What is done for a mould, one step after the other, with its numbers. */
@@ -90,6 +91,21 @@ final class WorkOrder {
     }
   }
 
+  /** What settles in its tin is stirred up before it is weighed. */
+  private void shake() {
+    if (p.product == null || p.product.shake() == Product.Shake.NONE) {
+      return;
+    }
+    Product.Role role = p.product.role();
+    String parts =
+        switch (p.product.shake()) {
+          case BASE -> role.first();
+          case HARDENER -> role.second();
+          default -> role.first() + " and " + role.second();
+        };
+    steps.add("Stir up the " + parts + " in the tin, to the bottom, before weighing.");
+  }
+
   private void onePart() {
     boolean open = p.choices.mould().kind() == MouldKind.OPEN;
     steps.add(
@@ -100,6 +116,7 @@ final class WorkOrder {
                 + " clear of the base.");
     steps.add(box() + " Level it both ways.");
     release(What.MASTER, What.BOX);
+    shake();
     steps.add(
         "Pour to the line, "
             + mm(p.box.pourLineMm())
@@ -124,10 +141,12 @@ final class WorkOrder {
     steps.add(
         "Fix the master to a board that stands out "
             + mm(skin.wallMm() + p.choices.skin().flangeMm())
-            + " all round, close the joint, and release both.");
+            + " all round, and close the joint.");
+    release(What.MASTER);
     if (p.figures.has("skin.plugs")) {
       steps.add("Fill the recesses with clay: " + p.figures.get("skin.plugs").text() + ".");
     }
+    shake();
     steps.add("Brush the detail coat into every corner, and chase the bubbles out.");
     int build = (int) skin.coats().stream().filter(c -> c.kind() == Coat.Kind.BUILD).count();
     if (build > 0) {
@@ -241,6 +260,7 @@ final class WorkOrder {
       steps.add("Seal the bedding: two thin coats, each dry before the next.");
     }
     release(What.MASTER, What.BEDDING, What.BOX);
+    shake();
     steps.add(
         "First pour, the upper half: "
             + ml(p.parting.upperMm3())

@@ -228,4 +228,34 @@ public class CastPlanTest {
     String[] open = {"master.material", "METAL"};
     assertFalse(candidates(Map.of(), null, open).get("samphire-15").text().contains("to cut"));
   }
+
+  @Test
+  public void dampAndDryAirMatterToSomeRubbersOnly() {
+    String[] metal = {"master.material", "METAL"};
+    Workshop dry = shop("air.humidityPct", "20 %");
+    Workshop damp = shop("air.humidityPct", "80 %");
+    assertTrue(warns(plan("gannet-25", null, dry, metal), "room.dry"));
+    assertFalse(warns(plan("gannet-25", null, damp, metal), "room.dry"));
+    assertTrue(warns(plan("turnstone-40", null, damp, metal), "room.damp"));
+    assertTrue(warns(plan("marram-20", "oyster-75", damp, metal), "room.damp"));
+    assertFalse(warns(plan("marram-20", "plover-clear", damp, metal), "room.damp"));
+  }
+
+  @Test
+  public void whatSettlesIsStirredUpFirst() {
+    String steps = String.join("\n", plan("gannet-25", null, shop()).order());
+    assertTrue(steps.contains("Stir up the base and hardener in the tin"), steps);
+    steps = String.join("\n", plan("samphire-15", null, shop()).order());
+    assertFalse(steps.contains("Stir up"), steps);
+  }
+
+  @Test
+  public void ofWhatIsCastALargeMassIsPouredInLessTime() {
+    Plan plan = plan("marram-20", "oyster-75", shop());
+    Product resin = PRODUCTS.get("oyster-75");
+    double mass = plan.figures().get("cast.mass").value();
+    double expected = 5 * Math.pow(0.5, Math.log10(mass / 100)) * Math.pow(2, (23 - 21) / 10.0);
+    Near.relative(plan.figures().get("cast.potLife").value(), expected, 1e-9);
+    assertTrue(expected < resin.potLifeMin());
+  }
 }

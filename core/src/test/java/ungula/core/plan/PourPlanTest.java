@@ -190,4 +190,45 @@ public class PourPlanTest {
     assertFalse(warns(plan, "batch.seam"));
     assertFalse(plan(shop(null)).figures().containsKey("rest.base"), "more than a batch holds");
   }
+
+  @Test
+  public void aBatchBeginsBeforeTheOneUnderItHasGelled() {
+    Plan plan = plan(shop(null));
+    // gels 75 min after its parts met, 3 min after it began; at 23 °C as on the sheet
+    Near.absolute(value(plan, "batch.2.latest"), 3 + 75 - value(plan, "batch.minutes"), 1e-9);
+    assertFalse(plan.figures().containsKey("batch.1.latest"));
+    assertFalse(warns(plan, "batch.late"));
+    Workshop slow =
+        Workshop.words()
+            .edit(shop(null), List.of(Edit.of("mixing.pace.measureMin", "60 min")), Units.METRIC);
+    assertTrue(warns(plan(slow), "batch.late"));
+  }
+
+  @Test
+  public void heatDampAndAShallowVacuumAreWarnedOf() {
+    List<Edit> weather =
+        List.of(
+            Edit.of("roomC", "34 °C"),
+            Edit.of("air.humidityPct", "20 %"),
+            Edit.of("mixing.vacuum", "-0.8 bar"));
+    Workshop hot = Workshop.words().edit(shop(210.0), weather, Units.METRIC);
+    Plan plan = plan(hot, "rubber.bubbles", "VACUUM");
+    assertTrue(warns(plan, "room.hot"));
+    assertFalse(warns(plan, "room.dry"), "addition-cure rubber does not mind");
+    assertTrue(warns(plan, "batch.shallow"));
+    Near.absolute(value(plan, "pump.left"), 101.325 - 80, 1e-9);
+    Workshop high =
+        Workshop.words()
+            .edit(
+                shop(210.0),
+                List.of(Edit.of("air.altitudeM", "2000 m"), Edit.of("mixing.vacuum", "-0.95 bar")),
+                Units.METRIC);
+    Caution impossible =
+        plan(high, "rubber.bubbles", "VACUUM").cautions().stream()
+            .filter(c -> c.id().equals("batch.shallow"))
+            .findFirst()
+            .orElseThrow();
+    assertTrue(impossible.title().startsWith("No gauge shows"), impossible.title());
+    assertFalse(plan(hot).figures().containsKey("pump.left"), "nothing is pulled");
+  }
 }

@@ -1,0 +1,115 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { cleanup, render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { MemoryRouter } from 'react-router-dom';
+import { afterEach, expect, test, vi } from 'vitest';
+import { figures } from '../testing/job';
+import { ShoppingPage } from './ShoppingPage';
+import { TogetherPage } from './TogetherPage';
+
+const asked: string[] = [];
+
+function show(at: string, page: React.ReactNode, answer: (path: string) => unknown) {
+  asked.length = 0;
+  vi.stubGlobal('fetch', (request: Request) => {
+    const { pathname, search } = new URL(request.url);
+    asked.push(pathname + decodeURIComponent(search));
+    return Promise.resolve(Response.json(answer(pathname)));
+  });
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <MemoryRouter initialEntries={[at]}>{page}</MemoryRouter>
+    </QueryClientProvider>,
+  );
+  return userEvent.setup();
+}
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+const line = (product: string, more: object) => ({
+  product,
+  name: product,
+  jobs: ['tile', 'bell'],
+  needed: '2 400 g',
+  there: '1 100 g',
+  toBuy: '1 300 g',
+  packs: '2 × 1.1 kg',
+  price: '€ 76.00',
+  left: '900 g',
+  packsUnknown: false,
+  ...more,
+});
+
+test('what is needed, there and to buy stands in a row, with the whole price', async () => {
+  show('/shopping', <ShoppingPage />, () => ({
+    lines: [
+      line('Marram', {}),
+      line('Dulse', { toBuy: '', packs: '', price: '', left: '' }),
+      line('Own', { packs: '', price: '', left: '', packsUnknown: true }),
+    ],
+    price: '€ 76.00',
+  }));
+  const cells = async (name: RegExp) => (await screen.findByRole('row', { name })).textContent;
+  expect(await cells(/^Marram/)).toBe(
+    'Marramtile, bell2 400 g1 100 g1 300 g2 × 1.1 kg€ 76.00900 g',
+  );
+  expect(await cells(/^Dulse/)).toContain('nothing');
+  expect(await cells(/^Own/)).toContain('its sheet names no packs');
+  expect(await cells(/^Together/)).toContain('€ 76.00');
+  expect(screen.getByRole('link', { name: 'Print the list' }).getAttribute('href')).toBe(
+    '/api/shopping/list.pdf',
+  );
+});
+
+test('one job is asked for by its id, on paper too', async () => {
+  show('/shopping?job=j7', <ShoppingPage />, () => ({ lines: [line('Marram', {})], price: '€ 1' }));
+  const csv = await screen.findByRole('link', { name: 'Save as CSV' });
+  expect(csv.getAttribute('href')).toBe('/api/shopping/list.csv?job=j7');
+  expect(asked).toEqual(['/api/shopping?job=j7']);
+});
+
+test('when nothing is needed it says so', async () => {
+  show('/shopping', <ShoppingPage />, () => ({ lines: [], price: '€ 0' }));
+  await screen.findByText(/No open job needs anything/);
+  expect(screen.queryByRole('link', { name: 'Print the list' })).toBeNull();
+});
+
+const GROUPS = [
+  { product: 'a', name: 'Lone', moulds: [{ id: '1', name: 'tile', volume: '1 L' }] },
+  {
+    product: 'b',
+    name: 'Samphire',
+    moulds: [
+      { id: '2', name: 'pup', volume: '1.4 L' },
+      { id: '3', name: 'finial', volume: '0.8 L' },
+    ],
+  },
+];
+
+test('moulds of one rubber share batches, and one can be left out', async () => {
+  const user = show('/together', <TogetherPage />, (path) =>
+    path === '/api/together'
+      ? GROUPS
+      : {
+          batches: [{ key: 'batch.1', into: ['1.4 L into pup', '0.8 L into finial'] }],
+          figures: figures({ 'batch.1.base': '969 g', 'batch.1.hardener': '1137 g' }),
+          reason: 'More is not stirred evenly.',
+        },
+  );
+  await screen.findByText('1.4 L into pup; 0.8 L into finial');
+  screen.getByText('More is not stirred evenly.');
+  expect(screen.queryByRole('columnheader', { name: 'Fill mark' })).toBeNull();
+  expect(asked.at(-1)).toBe('/api/together/b?jobs=2&jobs=3');
+  await user.click(screen.getByLabelText(/finial/));
+  expect(asked.at(-1)).toBe('/api/together/b?jobs=2');
+  await user.click(screen.getByLabelText(/pup/));
+  expect(screen.getByText('Pick a mould to pour.')).toBeTruthy();
+});
+
+test('with nothing to share the page says when there would be', async () => {
+  show('/together', <TogetherPage />, () => [GROUPS[0]]);
+  await screen.findByText(/No two open jobs/);
+});
