@@ -182,9 +182,10 @@ final class PourFigures {
             .done());
   }
 
+  /** Each pour has a clock of its own: the second waits until the first has cured. */
   private void poured(double[] pours) {
-    double start = 0;
     for (int pour = 0; pour < pours.length; pour++) {
+      double start = 0;
       String of = pours.length == 1 ? "" : pour == 0 ? "upper half" : "lower half";
       double poured = 0;
       double before = start;

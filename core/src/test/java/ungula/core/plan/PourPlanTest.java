@@ -231,4 +231,12 @@ public class PourPlanTest {
     assertTrue(impossible.title().startsWith("No gauge shows"), impossible.title());
     assertFalse(plan(hot).figures().containsKey("pump.left"), "nothing is pulled");
   }
+
+  @Test
+  public void theSecondHalfHasAClockOfItsOwn() {
+    Plan plan = plan(shop(null), "mould.kind", "TWO_PART", "rubber.batches", "2");
+    assertEquals(plan.batches().each().get(2).of(), "lower half");
+    Near.absolute(value(plan, "batch.3.start"), 0, 0);
+    assertTrue(value(plan, "batch.4.start") > 0);
+  }
 }
