@@ -80,9 +80,8 @@ export function PoursStage({ job }: { job: Job }) {
 /** What each batch has besides its weights; only columns that are known. */
 const COLUMNS = [
   { key: 'fill', text: 'Fill mark' },
-  { key: 'level', text: 'Level then' },
+  { key: 'level', text: 'Level' },
   { key: 'start', text: 'Begin' },
-  { key: 'by', text: 'Poured by' },
 ];
 
 function Table({ job }: { job: Job }) {
@@ -131,6 +130,11 @@ function Table({ job }: { job: Job }) {
                       {' '}
                       to <FigureText figure={f[`${b.key}.latest`]} />
                     </>
+                  )}
+                  {c.key === 'start' && f[`${b.key}.by`] && (
+                    <span className="small quiet by">
+                      poured by <FigureText figure={f[`${b.key}.by`]} />
+                    </span>
                   )}
                 </td>
               ))}

@@ -7,7 +7,8 @@ import { useWords } from '../ui/words';
 export function Rubbers({ job, picked }: { job: Job; picked: boolean }) {
   const desk = useWords();
   const { data } = useQuery({
-    queryKey: ['rubbers', job.id, job.version],
+    // what locks is found out later than the version changes
+    queryKey: ['rubbers', job.id, job.version, job.figures['locks.stretch']?.value],
     queryFn: () =>
       unwrap(client.GET('/api/jobs/{id}/rubbers', { params: { path: { id: job.id } } })),
     placeholderData: (before) => before,

@@ -71,7 +71,7 @@ export function RubberPage() {
             </Button>
           </div>
           <p className="small">
-            <Link to="/shopping">What to buy</Link>
+            <Link to="/shopping">What to buy</Link> · <Link to="/together">Pour together</Link>
           </p>
           {Object.entries(ROLES).map(([role, title]) => {
             const of = products?.filter((p) => p.role === role) ?? [];
