@@ -1436,6 +1436,7 @@ export interface components {
       contradiction: boolean;
       gaps: string[];
       id: string;
+      kit: boolean;
       name: string;
       parts: string[];
       retired: boolean;

@@ -13,6 +13,10 @@ const TERMS: [string, string][] = [
   ['detail coat, build coat', 'the first thin brushed coat; the thickened ones after it'],
   ['jacket', 'stiff shell round a skin; also mother mould, case, shell'],
   ['test patch', 'a dab of the rubber on the master, cured, before the whole is poured'],
+  ['inhibition', 'what keeps addition-cure rubber tacky: sulphur, tin, amines, uncured resin'],
+  ['release, seal', 'what keeps rubber from bonding; what keeps a master from drinking it'],
+  ['grade of catalyst', 'the same base with another hardener: its own dose, its own times'],
+  ['lot', 'the number on a pack; packs of one lot were made together'],
   ['lock', 'shape that holds the master in the mould; some say undercut'],
   ['air trap', 'shape that holds air while something is poured; some say undercut too'],
   ['pot life', 'how long the mix can be poured, from first contact of its parts'],
@@ -49,7 +53,8 @@ export function HelpPage() {
           <kbd>12</kbd> <kbd>1.2 cm</kbd> <kbd>3/8&quot;</kbd> <kbd>5 3/16 in</kbd>{' '}
           <kbd>2 ft 3 in</kbd> · <kbd>350 g</kbd> <kbd>1 lb 6 oz</kbd> · <kbd>87 cc</kbd>{' '}
           <kbd>1.5 L</kbd> <kbd>3 US gal</kbd> · <kbd>100 : 10 by weight</kbd>{' '}
-          <kbd>1 : 1 by volume</kbd> <kbd>4 % of base</kbd>
+          <kbd>1 : 1 by volume</kbd> <kbd>4 % of base</kbd> · <kbd>28 Nov 2026</kbd>{' '}
+          <kbd>28.11.2026</kbd> · <kbd>−0.95 bar</kbd> <kbd>28 inHg</kbd> <kbd>5 kPa absolute</kbd>
         </p>
         <h2>Words</h2>
         <dl>

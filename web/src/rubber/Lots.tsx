@@ -57,7 +57,7 @@ export function Lots({ product, stock }: { product: Product; stock: StockOf | un
               <tr>
                 <th scope="col">Lot</th>
                 <th scope="col" className="n">
-                  Left{product.parts.length > 0 && `, ${product.parts.join(' + ')}`}
+                  Left{product.kit && `, ${product.parts.join(' + ')}`}
                 </th>
                 <th scope="col">Received</th>
                 <th scope="col">Opened</th>
@@ -113,7 +113,7 @@ function Row({ lot, product, off }: { lot: Lot; product: Product; off: () => voi
         </th>
         <td className="n">
           <Word k="baseLeftG" />
-          {product.parts.length > 0 && (
+          {product.kit && (
             <>
               {' '}
               + <Word k="hardenerLeftG" />

@@ -14,6 +14,7 @@ const sheet = (id: string, role: string, more: object = {}) => ({
   name: id,
   role,
   parts: ['base', 'hardener'],
+  kit: true,
   cast: false,
   summary: '20 A',
   sentence: '',
@@ -38,7 +39,11 @@ const PRODUCTS = [
     gaps: ['the pot life: whether the pour fits into it'],
     substitutes: [{ product: 'Tern', name: 'Tern', text: 'harder, 40 A' }],
   }),
-  sheet('Skua', 'RELEASE', { parts: [], words: plain(WORDS, { name: 'Skua', dryMin: '5 min' }) }),
+  sheet('Skua', 'RELEASE', {
+    parts: [],
+    kit: false,
+    words: plain(WORDS, { name: 'Skua', dryMin: '5 min' }),
+  }),
 ];
 
 const lot = (more: object = {}) => ({

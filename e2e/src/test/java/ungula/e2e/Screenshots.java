@@ -4,8 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.BoundingBox;
 import java.nio.file.Path;
 import org.testng.annotations.Test;
 
@@ -75,10 +73,6 @@ public class Screenshots extends Browsing {
     page.locator(".drawing path.AIR").waitFor();
     page.locator(".shape").scrollIntoViewIfNeeded();
     take("air");
-    button("Show what locks").click();
-    solidDrawn();
-    page.locator(".solid[data-shows='LOCKED']").waitFor();
-    take("locks");
     stage("Pours");
     choose("rubber.bubbles", "pulled in the vacuum chamber, straight through");
     page.locator("table.batches tbody tr").nth(1).waitFor();
@@ -92,19 +86,7 @@ public class Screenshots extends Browsing {
         .waitFor(new Locator.WaitForOptions().setTimeout(120_000));
     page.locator(".stands li").last().scrollIntoViewIfNeeded();
     take("stands");
-    visit(demoJob("Harbour seal pup") + "/master");
-    Locator solid = solidDrawn();
-    page.locator(".marks li").first().getByRole(AriaRole.BUTTON).first().click();
-    BoundingBox at = solid.boundingBox();
-    page.mouse().move(at.x + at.width * 0.4, at.y + at.height * 0.5);
-    page.mouse().down();
-    page.mouse().move(at.x + at.width * 0.5, at.y + at.height * 0.5);
-    page.mouse().move(at.x + at.width * 0.6, at.y + at.height * 0.5);
-    page.mouse().up();
-    assertThat(page.locator(".marks li").first()).containsText("cm²");
-    page.locator(".marks li").last().scrollIntoViewIfNeeded();
-    take("marks");
-    stage("Mould");
+    visit(demoJob("Harbour seal pup") + "/mould");
     button("Take the box that follows the outline").click();
     button("Top").click();
     page.locator(".drawing[data-stale='false'] path.SHADOW").waitFor();
@@ -122,6 +104,13 @@ public class Screenshots extends Browsing {
     button("Solid").click();
     page.locator(".solid[data-coats='6']").waitFor();
     take("peel");
+    visit(demoJob("Ship's bell") + "/rubber");
+    page.locator("details.rubbers tbody tr").first().waitFor();
+    drawn();
+    take("choosing");
+    visit("shopping");
+    page.locator("table.compare tfoot").waitFor();
+    take("shopping");
     visit("rubber/samphire-15");
     assertThat(page.locator("article")).isVisible();
     take("rubber-sheet");

@@ -216,7 +216,7 @@ final class CastFigures {
     double material = 0;
     if (p.cast != null && !p.cast.packs().isEmpty() && p.figures.has("cast.mass")) {
       Pack pack = p.cast.packs().get(p.cast.packs().size() / 2);
-      double g = p.figures.value("cast.mass");
+      double g = p.cast.soldG(p.figures.value("cast.mass"));
       material = g * pack.price() / pack.massG();
       w.given(
           p.cast.name(), Mass.format(g, p.units) + " for " + p.figures.money(material), COMPUTED);

@@ -58,7 +58,7 @@ public record Plan(
     List<String> undecided) {
 
   /**
-   * @param massG of it, first and second part together
+   * @param massG of it as it is sold, first and second part together
    */
   public record Need(Product product, double massG) {}
 

@@ -263,7 +263,7 @@ public final class Planner {
     }
     Integer casts = choices.cast().wanted();
     if (cast != null && casts != null && figures.has("cast.mass")) {
-      needs.add(new Plan.Need(cast, casts * figures.value("cast.mass")));
+      needs.add(new Plan.Need(cast, cast.soldG(casts * figures.value("cast.mass"))));
     }
     return List.copyOf(needs);
   }

@@ -299,6 +299,19 @@ public record Product(
   }
 
   /**
+   * Grams of hardener for every gram of base in a pack as it is sold: 0 for what comes ready, and
+   * for plaster, whose water nobody sells.
+   */
+  public double soldHardenerPerBase() {
+    return ratio == null || role == Role.PLASTER ? 0 : hardenerPerBase(ratio);
+  }
+
+  /** What has to be bought for so much of a mix, g: of plaster the powder alone. */
+  public double soldG(double mixedG) {
+    return role == Role.PLASTER && ratio != null ? mixedG / (1 + hardenerPerBase(ratio)) : mixedG;
+  }
+
+  /**
    * Density of the mix, g/cm³: as the sheet says, else as volumes add, else null.
    *
    * @param hardenerPerBase grams for every gram of base

@@ -49,7 +49,7 @@ public record Lot(
 
   /** A full pack, split into its parts as it is mixed. */
   public static Lot full(Product product, double massG, LocalDate received) {
-    double h = product.ratio() == null ? 0 : product.hardenerPerBase(product.ratio());
+    double h = product.soldHardenerPerBase();
     double base = massG / (1 + h);
     return new Lot("", base, massG - base, base, massG - base, received, null, null);
   }

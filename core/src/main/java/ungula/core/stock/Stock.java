@@ -32,11 +32,6 @@ public record Stock(Product product, Map<String, Lot> lots) {
    */
   public record Drawn(List<Taken> taken, double shortBaseG, double shortHardenerG) {}
 
-  /** Grams of second part for every gram of first; 0 for what comes ready. */
-  private double hardenerPerBase() {
-    return product.ratio() == null ? 0 : product.hardenerPerBase(product.ratio());
-  }
-
   /** Packs that are still good, those that are over soonest first; opened ones before closed. */
   private List<Map.Entry<String, Lot>> inTurn(LocalDate today) {
     return lots.entrySet().stream()
@@ -76,7 +71,7 @@ public record Stock(Product product, Map<String, Lot> lots) {
       base += e.getValue().baseLeftG();
       hardener += e.getValue().hardenerLeftG();
     }
-    double h = hardenerPerBase();
+    double h = product.soldHardenerPerBase();
     return h <= 0 ? base : Math.min(base, hardener / h) * (1 + h);
   }
 

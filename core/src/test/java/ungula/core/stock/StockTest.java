@@ -48,6 +48,11 @@ public class StockTest {
     Lot filler = Lot.full(ExampleProducts.all().get("fulmar"), 250, TODAY);
     Near.absolute(filler.baseG(), 250, 0);
     Near.absolute(filler.hardenerG(), 0, 0);
+    // of plaster the powder is sold, not the water
+    Product plaster = ExampleProducts.all().get("sanderling");
+    Near.absolute(Lot.full(plaster, 5000, TODAY).baseG(), 5000, 0);
+    Near.absolute(plaster.soldG(1300), 1000, 1e-9);
+    Near.absolute(MARRAM.soldG(1300), 1300, 0);
   }
 
   @Test

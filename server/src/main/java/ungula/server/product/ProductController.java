@@ -53,6 +53,7 @@ class ProductController {
   /**
    * @param role what it is for
    * @param parts what its two parts are called; empty when it comes ready
+   * @param kit whether a pack holds both parts
    * @param cast whether casts are made of it
    * @param summary hardness, chemistry and density in one line
    * @param sentence the ratio as a plain sentence; empty while there is none
@@ -68,6 +69,7 @@ class ProductController {
       String name,
       Product.Role role,
       List<String> parts,
+      boolean kit,
       boolean cast,
       String summary,
       String sentence,
@@ -247,6 +249,7 @@ class ProductController {
         p.name(),
         p.role(),
         p.role().mixed() ? List.of(p.role().first(), p.role().second()) : List.of(),
+        p.soldHardenerPerBase() > 0,
         p.role().cast(),
         p.summary(),
         p.ratio() == null ? "" : p.sentence(p.ratio()),

@@ -113,8 +113,7 @@ class StockController {
   private LotView lot(StockMapper.LotRow row, Product product, Units units) {
     Lot lot = stocks.lot(row);
     LocalDate until = lot.goodUntil(product);
-    Double drift =
-        product.ratio() == null ? null : lot.drift(product.hardenerPerBase(product.ratio()));
+    Double drift = lot.drift(product.soldHardenerPerBase());
     return new LotView(
         row.id(),
         row.version(),
