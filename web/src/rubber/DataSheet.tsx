@@ -1,10 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useMemo } from 'react';
+import { useCallback } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Link } from 'react-router-dom';
 import { client, unwrap, type Edit, type Product } from '../api/client';
-import { useInTurn } from '../ui/useInTurn';
 import { Word } from '../ui/Word';
+import { useWordDesk } from '../ui/useWordDesk';
 import { WordContext } from '../ui/words';
 import { productsQuery } from './productsQuery';
 
@@ -185,31 +185,25 @@ function Lines({ title, lines }: { title: string; lines: Line[] }) {
 }
 
 /** The words of a sheet, saved as they are written; those of an example only read. */
-function useSheetDesk(product: Product) {
+function useSheetDesk({ id, version: seen, words, shipped }: Product) {
   const queries = useQueryClient();
-  const inTurn = useInTurn();
-  return useMemo(() => {
-    const send = async (edits: Edit[]) => {
+  const send = useCallback(
+    async (edits: Edit[]) => {
       // an answer asked for before the change must not arrive after it
       await queries.cancelQueries({ queryKey: productsQuery.queryKey });
       const all = queries.getQueryData(productsQuery.queryKey) ?? [];
-      const version = all.find((p) => p.id === product.id)?.version ?? product.version;
+      const version = all.find((p) => p.id === id)?.version ?? seen;
       const next = await unwrap(
         client.POST('/api/products/{id}/edits', {
-          params: { path: { id: product.id } },
+          params: { path: { id } },
           body: { version, edits },
         }),
       );
       queries.setQueryData(productsQuery.queryKey, (old) =>
         old?.map((p) => (p.id === next.id ? next : p)),
       );
-    };
-    const edit = (edits: Edit[]) => inTurn(() => send(edits));
-    return {
-      words: product.words,
-      write: (word: string, text: string) => edit([{ word, text }]),
-      nudge: (word: string, nudge: number) => edit([{ word, nudge }]).catch(() => undefined),
-      readOnly: product.shipped,
-    };
-  }, [product, queries, inTurn]);
+    },
+    [queries, id, seen],
+  );
+  return useWordDesk(words, send, shipped);
 }

@@ -1,10 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
+import { useCallback, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { client, unwrap, type Edit, type Lot, type Product, type StockOf } from '../api/client';
 import { Notice } from '../ui/Notice';
-import { useInTurn } from '../ui/useInTurn';
 import { Word } from '../ui/Word';
+import { useWordDesk } from '../ui/useWordDesk';
 import { WordContext } from '../ui/words';
 import { stockQuery } from './productsQuery';
 
@@ -82,29 +82,25 @@ const KEEPING = { FINE: '', SOON: 'soon over', OVER: 'over' } as const;
 
 function Row({ lot, product, off }: { lot: Lot; product: Product; off: () => void }) {
   const queries = useQueryClient();
-  const inTurn = useInTurn();
-  const desk = useMemo(() => {
-    const send = async (edits: Edit[]) => {
+  const { id, version: seen } = lot;
+  const send = useCallback(
+    async (edits: Edit[]) => {
       const now = queries.getQueryData(stockQuery.queryKey)?.flatMap((s) => s.lots);
-      const version = now?.find((l) => l.id === lot.id)?.version ?? lot.version;
+      const version = now?.find((l) => l.id === id)?.version ?? seen;
       try {
         await unwrap(
           client.POST('/api/stock/{id}/edits', {
-            params: { path: { id: lot.id } },
+            params: { path: { id } },
             body: { version, edits },
           }),
         );
       } finally {
         await queries.invalidateQueries({ queryKey: stockQuery.queryKey });
       }
-    };
-    const edit = (edits: Edit[]) => inTurn(() => send(edits));
-    return {
-      words: lot.words,
-      write: (word: string, text: string) => edit([{ word, text }]),
-      nudge: (word: string, nudge: number) => edit([{ word, nudge }]).catch(() => undefined),
-    };
-  }, [lot, queries, inTurn]);
+    },
+    [queries, id, seen],
+  );
+  const desk = useWordDesk(lot.words, send);
   return (
     <WordContext.Provider value={desk}>
       <tr>

@@ -1,10 +1,10 @@
 import { queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useMemo } from 'react';
+import { useCallback } from 'react';
 import { client, unwrap, type Edit } from '../api/client';
 import { PageHead } from '../app/PageHead';
 import { useTitle } from '../app/useTitle';
-import { useInTurn } from '../ui/useInTurn';
 import { Word } from '../ui/Word';
+import { useWordDesk } from '../ui/useWordDesk';
 import { WordContext } from '../ui/words';
 
 const workshopQuery = queryOptions({
@@ -16,9 +16,8 @@ export function WorkshopPage() {
   const { data: workshop } = useQuery(workshopQuery);
   const queries = useQueryClient();
   useTitle('Workshop');
-  const inTurn = useInTurn();
-  const desk = useMemo(() => {
-    const send = async (edits: Edit[]) => {
+  const send = useCallback(
+    async (edits: Edit[]) => {
       const version = queries.getQueryData(workshopQuery.queryKey)?.version ?? 0;
       try {
         queries.setQueryData(
@@ -28,16 +27,10 @@ export function WorkshopPage() {
       } finally {
         await queries.invalidateQueries({ queryKey: workshopQuery.queryKey });
       }
-    };
-    const edit = (edits: Edit[]) => inTurn(() => send(edits));
-    return workshop
-      ? {
-          words: workshop.words,
-          write: (word: string, text: string) => edit([{ word, text }]),
-          nudge: (word: string, nudge: number) => edit([{ word, nudge }]).catch(() => undefined),
-        }
-      : null;
-  }, [workshop, queries, inTurn]);
+    },
+    [queries],
+  );
+  const desk = useWordDesk(workshop?.words, send);
   return (
     <div className="page">
       <PageHead />

@@ -139,7 +139,10 @@ final class CastFigures {
       life *= factor;
       w.given("released before every cast", "× " + Numbers.fixed(factor, 2), DEFAULT);
     }
-    double casts = Math.floor(life);
+    if (p.castsOfAPour() > 1) {
+      w.given("casts of a pour", String.valueOf(p.castsOfAPour()), COMPUTED);
+    }
+    double casts = Math.floor(life) * p.castsOfAPour();
     p.figures.put(
         "life.casts",
         "the mould gives about",
@@ -216,7 +219,7 @@ final class CastFigures {
     double material = 0;
     if (p.cast != null && !p.cast.packs().isEmpty() && p.figures.has("cast.mass")) {
       Pack pack = p.cast.packs().get(p.cast.packs().size() / 2);
-      double g = p.cast.soldG(p.figures.value("cast.mass"));
+      double g = p.cast.soldG(p.figures.value("cast.mass")) / p.castsOfAPour();
       material = g * pack.price() / pack.massG();
       w.given(
           p.cast.name(), Mass.format(g, p.units) + " for " + p.figures.money(material), COMPUTED);

@@ -263,9 +263,15 @@ public final class Planner {
     }
     Integer casts = choices.cast().wanted();
     if (cast != null && casts != null && figures.has("cast.mass")) {
-      needs.add(new Plan.Need(cast, cast.soldG(casts * figures.value("cast.mass"))));
+      double pours = Math.ceil((double) casts / castsOfAPour());
+      needs.add(new Plan.Need(cast, cast.soldG(pours * figures.value("cast.mass"))));
     }
     return List.copyOf(needs);
+  }
+
+  /** Each master on the plate gives one. */
+  int castsOfAPour() {
+    return figures.has("plate.masters") ? (int) figures.value("plate.masters") : 1;
   }
 
   /** Whether rubber is poured round the master in a box. */

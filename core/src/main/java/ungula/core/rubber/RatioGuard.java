@@ -30,11 +30,11 @@ public final class RatioGuard {
         "“"
             + entered.text()
             + "” is "
-            + Ratio.sentence(of / 100)
+            + product.sentence(entered)
             + ". The sheet says “"
             + product.ratio().text()
             + "”: "
-            + Ratio.sentence(by / 100)
+            + product.sentence(product.ratio())
             + ".";
     return new Verdict(off > STOP_FACTOR, of, by, words);
   }

@@ -135,6 +135,8 @@ public class PlannerTest {
             laid, new PartedMaster(laid), new CutPlanes(laid.mesh()), FLAT.report(), null, "three");
     Plan plan = plan(three, MARRAM, "plate.copies", "3", "plate.laying", "CLOSE");
     assertEquals(value(plan, "plate.masters"), 3, 0);
+    // every pour gives three
+    assertEquals(value(plan, "life.casts"), 3 * value(plan(FLAT, MARRAM), "life.casts"), 0);
     assertEquals(value(plan, "master.volume"), 3 * 80 * 55 * 42, 1e-6);
     assertEquals(value(plan, "master.mass"), 3 * value(plan(FLAT, MARRAM), "master.mass"), 1e-6);
     // side by side along their short sides: 3 × 55 + 2 × 12 long, 80 wide, walls of 12, 52 high

@@ -204,6 +204,9 @@ public class ProductTest {
     Near.absolute(resin.potLifeMin(20), 5, 1e-12);
     Product rubber = ExampleProducts.all().get("marram-20");
     Near.absolute(rubber.potLifeMin(5000), 45, 0);
+    Product plaster = ExampleProducts.all().get("sanderling");
+    String words = RatioGuard.check(Ratio.parse("100 : 60 by weight"), plaster).words();
+    assertTrue(words.contains("for every 100 g of powder, 60 g of water"), words);
   }
 
   @Test
