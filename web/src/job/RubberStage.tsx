@@ -89,7 +89,8 @@ function Besides({ job }: { job: Job }) {
         ) : (
           <>
             {' '}
-            of <Word k="rubber.additive.name" after="," /> <Word k="rubber.additive.of" after="," />{' '}
+            of a <Word k="rubber.additive.kind" after="," />{' '}
+            <Word k="rubber.additive.name" after="," /> <Word k="rubber.additive.of" after="," />{' '}
             its density <Word k="rubber.additive.density" after="." />
           </>
         )}

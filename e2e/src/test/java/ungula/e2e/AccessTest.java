@@ -19,6 +19,9 @@ public class AccessTest extends Browsing {
     return new Object[][] {
       {""},
       {"rubber"},
+      {"rubber/oyster-75"},
+      {"shopping"},
+      {"together"},
       {"mix"},
       {"workshop"},
       {"help"},

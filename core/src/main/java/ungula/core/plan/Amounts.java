@@ -348,7 +348,7 @@ final class Amounts {
 
   private String additiveName() {
     String name = choices.rubber().additive().name();
-    return name == null || name.isBlank() ? "additive" : name;
+    return name == null || name.isBlank() ? choices.rubber().additive().kind().text() : name;
   }
 
   private void partVolume(String key, String label, Double mm3, double g, Double density) {

@@ -20,6 +20,7 @@ import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Volume;
+import ungula.core.rubber.Additive;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.RatioGuard;
 import ungula.core.sentence.WordBook.Edit;
@@ -72,6 +73,7 @@ final class CautionFinder {
       found.addAll(ContactCautions.of(p));
       ratio();
       sheet();
+      additive();
       found.addAll(PourCautions.of(p, prices));
     }
     found.sort(Comparator.comparing(Caution::level));
@@ -479,5 +481,34 @@ final class CautionFinder {
         "The sheet of " + p.product.name() + " leaves something out",
         "Not checked: " + String.join("; ", gaps) + ".",
         null);
+  }
+
+  /** More of something stirred in than the sheet allows, or something it says nothing of. */
+  private void additive() {
+    Additive additive = p.choices.rubber().additive();
+    if (!additive.used() || !p.poured()) {
+      return;
+    }
+    Double most = additive.mostPct(p.product);
+    String what = additive.kind().text();
+    if (most == null) {
+      add(
+          "additive.unknown",
+          NOTE,
+          "rubber",
+          "The sheet of " + p.product.name() + " says nothing of " + what,
+          "Try it on a small mix first: it may cure badly, or tear.",
+          null);
+    } else if (additive.dosePct() > most) {
+      String allowed = Numbers.trimmed(most, 2) + " %";
+      add(
+          "additive.much",
+          CHECK,
+          "rubber",
+          "More " + what + " than " + p.product.name() + " takes",
+          "Up to " + allowed + "; beyond that it may cure badly, shrink or tear.",
+          null,
+          fix("Take " + allowed, Edit.of("rubber.additive.dosePct", allowed)));
+    }
   }
 }

@@ -451,7 +451,8 @@ public final class ChoiceWords {
             Kind.count("mould", "moulds", 1, MOST_MOULDS),
             "one mould")
         .open("rubber.mouldG", "mass of the first mould", Kind.mass(LARGEST_G), "not weighed")
-        .open("rubber.additive.name", "additive", Kind.text(60), "an additive")
+        .open("rubber.additive.name", "name of the additive", Kind.text(60), "no name")
+        .word("rubber.additive.kind", "what is stirred in", Kind.choice(Additive.Kind.class))
         .open("rubber.additive.dosePct", "dose of the additive", Kind.percent(0, 60), "nothing")
         .word("rubber.additive.of", "what the dose is a share of", Kind.choice(Additive.Of.class))
         .open("rubber.additive.density", "density of the additive", Kind.density(), "as the mix")

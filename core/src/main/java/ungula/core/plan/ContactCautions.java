@@ -41,6 +41,7 @@ final class ContactCautions {
       }
     }
     c.marked();
+    c.skin();
     return c.found;
   }
 
@@ -152,6 +153,21 @@ final class ContactCautions {
               "Condensation-cure rubber leaves residues for some days.",
               "Bake the mould before the first cast, or take an addition-cure rubber."),
           List.of());
+    }
+  }
+
+  private void skin() {
+    if (p.castingMaterial() == CastingMaterial.SOAP) {
+      found.add(
+          new Caution(
+              "contact.skin",
+              Level.NOTE,
+              "rubber",
+              "Soap touches skin",
+              "For that, as for food, only a rubber that is certified for it will do: its maker's"
+                  + " sheet says so, Ungula does not.",
+              null,
+              List.of()));
     }
   }
 

@@ -345,7 +345,8 @@ final class SkinFigures {
   private static Additive thickener(Thickener t) {
     return t == Thickener.NONE
         ? Additive.NONE
-        : new Additive("thickener", t.dosePct(), Additive.Of.BASE_AND_HARDENER, null);
+        : new Additive(
+            "", Additive.Kind.THICKENER, t.dosePct(), Additive.Of.BASE_AND_HARDENER, null);
   }
 
   /** What to weigh for each coat: the flange and what is lost are shared by all as they are. */

@@ -91,9 +91,16 @@ final class WorkOrder {
     }
   }
 
-  /** What settles in its tin is stirred up before it is weighed. */
-  private void shake() {
-    if (p.product == null || p.product.shake() == Product.Shake.NONE) {
+  /** What to mind before anything is weighed. */
+  private void beforeWeighing() {
+    if (p.product == null) {
+      return;
+    }
+    if (p.product.chemistry() == Product.Chemistry.ADDITION) {
+      steps.add(
+          "Wear nitrile gloves: latex ones keep this rubber from curing where they touch it.");
+    }
+    if (p.product.shake() == Product.Shake.NONE) {
       return;
     }
     Product.Role role = p.product.role();
@@ -116,7 +123,7 @@ final class WorkOrder {
                 + " clear of the base.");
     steps.add(box() + " Level it both ways.");
     release(What.MASTER, What.BOX);
-    shake();
+    beforeWeighing();
     steps.add(
         "Pour to the line, "
             + mm(p.box.pourLineMm())
@@ -146,7 +153,7 @@ final class WorkOrder {
     if (p.figures.has("skin.plugs")) {
       steps.add("Fill the recesses with clay: " + p.figures.get("skin.plugs").text() + ".");
     }
-    shake();
+    beforeWeighing();
     steps.add("Brush the detail coat into every corner, and chase the bubbles out.");
     int build = (int) skin.coats().stream().filter(c -> c.kind() == Coat.Kind.BUILD).count();
     if (build > 0) {
@@ -260,7 +267,7 @@ final class WorkOrder {
       steps.add("Seal the bedding: two thin coats, each dry before the next.");
     }
     release(What.MASTER, What.BEDDING, What.BOX);
-    shake();
+    beforeWeighing();
     steps.add(
         "First pour, the upper half: "
             + ml(p.parting.upperMm3())

@@ -5,14 +5,37 @@ import ungula.core.quantity.Choosable;
 /**
  * Pigment, thickener or thinner stirred into a mix.
  *
- * @param name what it is; empty when none is used
+ * @param name what it is called; empty when nobody says
+ * @param kind what it is for
  * @param dosePct percent of {@code of}, by weight
  * @param of what the percentage is of
  * @param density g/cm³; null counts as the mix's own
  */
-public record Additive(String name, Double dosePct, Of of, Double density) {
+public record Additive(String name, Kind kind, Double dosePct, Of of, Double density) {
 
-  public static final Additive NONE = new Additive("", null, Of.BASE_AND_HARDENER, null);
+  public static final Additive NONE =
+      new Additive("", Kind.PIGMENT, null, Of.BASE_AND_HARDENER, null);
+
+  /** Pigment up to this cures as well as without, until a sheet says otherwise, %. */
+  private static final double MOST_PIGMENT_PCT = 5;
+
+  public enum Kind implements Choosable {
+    PIGMENT("pigment"),
+    THICKENER("thickener"),
+    THINNER("thinner"),
+    FILLER("filler");
+
+    private final String text;
+
+    Kind(String text) {
+      this.text = text;
+    }
+
+    @Override
+    public String text() {
+      return text;
+    }
+  }
 
   public enum Of implements Choosable {
     BASE("of the base"),
@@ -29,6 +52,21 @@ public record Additive(String name, Double dosePct, Of of, Double density) {
     public String text() {
       return text;
     }
+  }
+
+  /** What was kept before kinds were asked about is pigment. */
+  public Additive {
+    kind = kind == null ? Kind.PIGMENT : kind;
+  }
+
+  /** The most of it a rubber takes, %; null where its sheet does not say. */
+  public Double mostPct(Product rubber) {
+    return switch (kind) {
+      case PIGMENT -> Double.valueOf(MOST_PIGMENT_PCT);
+      case THICKENER -> rubber.thickenPct();
+      case THINNER -> rubber.thinPct();
+      case FILLER -> rubber.fillPct();
+    };
   }
 
   public boolean used() {

@@ -112,6 +112,7 @@ public class CastPlanTest {
     assertTrue(
         warns(plan("marram-20", null, shop(), "cast.material", "METAL"), "contact.cast")
             == (180 > PRODUCTS.get("marram-20").heatLimitC()));
+    assertTrue(warns(plan("marram-20", null, shop(), "cast.material", "SOAP"), "contact.skin"));
     assertTrue(warns(plan("gannet-25", "plover-clear", shop()), "contact.residue"));
     assertFalse(warns(plan("marram-20", "plover-clear", shop()), "contact.residue"));
   }
@@ -245,8 +246,10 @@ public class CastPlanTest {
   public void whatSettlesIsStirredUpFirst() {
     String steps = String.join("\n", plan("gannet-25", null, shop()).order());
     assertTrue(steps.contains("Stir up the base and hardener in the tin"), steps);
+    assertFalse(steps.contains("gloves"), "condensation-cure rubber does not mind");
     steps = String.join("\n", plan("samphire-15", null, shop()).order());
     assertFalse(steps.contains("Stir up"), steps);
+    assertTrue(steps.contains("nitrile gloves"), steps);
   }
 
   @Test
@@ -257,5 +260,17 @@ public class CastPlanTest {
     double expected = 5 * Math.pow(0.5, Math.log10(mass / 100)) * Math.pow(2, (23 - 21) / 10.0);
     Near.relative(plan.figures().get("cast.potLife").value(), expected, 1e-9);
     assertTrue(expected < resin.potLifeMin());
+  }
+
+  @Test
+  public void whatIsStirredInIsHeldAgainstTheSheet() {
+    String[] thick = {"rubber.additive.kind", "THICKENER", "rubber.additive.dosePct", "4 %"};
+    assertTrue(warns(plan("marram-20", null, shop(), thick), "additive.much"), "3 % at most");
+    assertTrue(warns(plan("samphire-15", null, shop(), thick), "additive.unknown"));
+    String[] thin = {"rubber.additive.kind", "THINNER", "rubber.additive.dosePct", "4 %"};
+    assertFalse(warns(plan("marram-20", null, shop(), thin), "additive.much"), "5 % at most");
+    String[] pigment = {"rubber.additive.dosePct", "6 %"};
+    assertTrue(warns(plan("marram-20", null, shop(), pigment), "additive.much"));
+    assertFalse(warns(plan("marram-20", null, shop()), "additive.unknown"));
   }
 }

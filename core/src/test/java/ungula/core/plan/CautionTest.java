@@ -6,6 +6,7 @@ import static org.testng.Assert.assertTrue;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import org.testng.annotations.Test;
 import ungula.core.Near;
@@ -27,6 +28,7 @@ import ungula.core.parting.PartingLine;
 import ungula.core.plan.Caution.Level;
 import ungula.core.pour.Bubbles;
 import ungula.core.quantity.Units;
+import ungula.core.rubber.Additive;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
@@ -34,6 +36,7 @@ import ungula.core.skin.Recoat;
 import ungula.core.skin.TakenOff;
 import ungula.core.skin.Thickener;
 import ungula.core.sprue.Spout;
+import ungula.core.working.Figure;
 
 /** What holds for the cautions of any plan, tried on many. */
 public class CautionTest {
@@ -116,6 +119,8 @@ public class CautionTest {
     edits.add(Edit.of("master.patch", any(Patch.values(), r)));
     edits.add(Edit.of("parting.bedding", any(Bedding.values(), r)));
     edits.add(Edit.of("rubber.bubbles", any(Bubbles.values(), r)));
+    edits.add(Edit.of("rubber.additive.kind", any(Additive.Kind.values(), r)));
+    edits.add(Edit.of("rubber.additive.dosePct", r.nextBoolean() ? "" : 1 + r.nextInt(12) + " %"));
     edits.add(Edit.of("cast.material", any(CastingMaterial.values(), r)));
     edits.add(Edit.of("cast.wanted", r.nextBoolean() ? "" : String.valueOf(1 + r.nextInt(900))));
     if (r.nextInt(3) == 0) {
@@ -175,14 +180,14 @@ public class CautionTest {
       Near.absolute(
           f.get("rubber.mix").value(), box + f.get("rubber.allowance").value(), 1e-6 * (box + 1));
       if (plan.mix().isPresent()) {
-        double total = f.get("mix.base").value() + f.get("mix.hardener").value();
+        double total = weighed(f, "mix");
         Near.relative(f.get("mix.total").value(), total, 1e-9);
         double first = firstPour(plan, box);
         double mixed = first * f.get("rubber.mix").value();
         double batches = f.containsKey("batch.count") ? f.get("batch.count").value() : 1;
         if (f.containsKey("rest.base")) {
           // the first covers the master, the rest are equal and smaller
-          double rest = f.get("rest.base").value() + f.get("rest.hardener").value();
+          double rest = weighed(f, "rest");
           assertTrue(rest < total);
           double density = total / f.get("mix.volume").value();
           Near.absolute((total + (batches - 1) * rest) / density, mixed, 1e-6 * (mixed + 1));
@@ -192,6 +197,13 @@ public class CautionTest {
       }
       f.values().forEach(x -> assertTrue(Double.isFinite(x.value()), x.key()));
     }
+  }
+
+  /** Base, hardener and what is stirred in. */
+  private static double weighed(Map<String, Figure> f, String keys) {
+    return f.get(keys + ".base").value()
+        + f.get(keys + ".hardener").value()
+        + (f.containsKey(keys + ".additive") ? f.get(keys + ".additive").value() : 0);
   }
 
   /** What is mixed first, as a share of all: a half, the detail coat, or everything. */

@@ -28,7 +28,8 @@ public class MixTest {
       Product p = i % 2 == 0 ? SAMPHIRE : DULSE;
       Of of = Of.values()[random.nextInt(3)];
       double dose = random.nextDouble() * 30;
-      Additive additive = new Additive("pigment", dose, of, 0.5 + random.nextDouble());
+      Additive additive =
+          new Additive("pigment", Additive.Kind.PIGMENT, dose, of, 0.5 + random.nextDouble());
       double volume = 1000 + random.nextInt(5_000_000);
       Mix mix = Mix.ofVolume(volume, p, p.ratio(), additive);
       Near.relative(mix.volumeMm3(), volume, 1e-9);
@@ -64,7 +65,10 @@ public class MixTest {
             1);
     Mix mix =
         Mix.ofBase(
-            50, resin, resin.ratio(), new Additive("spheres", 12.0, Of.BASE_AND_HARDENER, 0.2));
+            50,
+            resin,
+            resin.ratio(),
+            new Additive("spheres", Additive.Kind.FILLER, 12.0, Of.BASE_AND_HARDENER, 0.2));
     Near.absolute(mix.totalG(), 112, 1e-9);
     Near.absolute(mix.volumeMm3() / 1000, 152.3, 0.05);
     Near.absolute(mix.density(), 0.736, 0.0005);
