@@ -25,7 +25,7 @@ record BatchLimits(Product product, Workshop workshop, Bubbles bubbles) {
         .max()
         .ifPresent(mm3 -> most.put(Limit.VESSEL, mm3));
     if (bubbles.vacuum()) {
-      degassed().ifPresent(n -> most.put(Limit.DEGASSING, foamed(n.vessel())));
+      degassedMm3().ifPresent(mm3 -> most.put(Limit.DEGASSING, mm3));
     }
     mixing.scales().stream()
         .mapToDouble(s -> 1000 * s.capacityG() / density)
@@ -38,15 +38,22 @@ record BatchLimits(Product product, Workshop workshop, Bubbles bubbles) {
     return most;
   }
 
-  /** The largest vessel that goes into the vacuum chamber. */
-  private Optional<Mixing.Named> degassed() {
+  /**
+   * What foams up in the largest vessel that goes into the vacuum chamber, or in all of the chamber
+   * while no vessel is measured; empty while the chamber is not, or none goes in.
+   */
+  private Optional<Double> degassedMm3() {
     Workshop.Equipment e = workshop.equipment();
     if (e.chamber() == null) {
       return Optional.empty();
     }
+    if (workshop.mixing().vessels().isEmpty()) {
+      return Optional.of(e.chamber().volumeMm3() / bubbles.rise());
+    }
     return workshop.mixing().vessels().stream()
         .filter(n -> n.vessel().fits(e.chamberDiameterMm(), e.chamberHeightMm()))
-        .reduce((smaller, larger) -> larger);
+        .reduce((smaller, larger) -> larger)
+        .map(n -> foamed(n.vessel()));
   }
 
   private double foamed(Vessel vessel) {

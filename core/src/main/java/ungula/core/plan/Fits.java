@@ -11,6 +11,7 @@ import ungula.core.cutlist.CutPart;
 import ungula.core.fit.Pot;
 import ungula.core.mould.SheetStock;
 import ungula.core.plan.Caution.Fix;
+import ungula.core.pour.Bubbles;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
@@ -20,9 +21,6 @@ import ungula.core.working.Working;
 
 /** Whether a mould fits what the workshop has: its pot, chamber and cutter, and a person's back. */
 final class Fits {
-
-  /** Rubber under vacuum rises to this many times its volume. */
-  private static final double RISE = 5;
 
   /** Other sheets offered. */
   private static final int OTHERS = 2;
@@ -102,17 +100,18 @@ final class Fits {
 
   private void chamber() {
     Pot chamber = equipment.chamber();
-    if (chamber == null || p.mix() == null) {
+    Bubbles bubbles = p.choices.rubber().bubbles();
+    if (chamber == null || p.mix() == null || !bubbles.vacuum()) {
       return;
     }
-    double rise = RISE * p.mix().volumeMm3();
+    double rise = bubbles.rise() * p.mix().volumeMm3();
     p.figures.volume(
         "fits.chamber",
         "rises in the vacuum chamber to",
         rise,
         Working.of("one batch × how far it rises")
             .given("batch", Volume.format(p.mix().volumeMm3(), p.units), COMPUTED)
-            .given("rises", Numbers.trimmed(RISE, 0) + " times", DEFAULT)
+            .given("rises", Numbers.trimmed(bubbles.rise(), 1) + " times", DEFAULT)
             .given("the chamber holds", Volume.format(chamber.volumeMm3(), p.units), DEFAULT)
             .done());
     if (rise > chamber.volumeMm3()) {

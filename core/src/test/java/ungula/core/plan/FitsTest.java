@@ -69,8 +69,11 @@ public class FitsTest {
             Edit.of("equipment.chamberDiameterMm", "100 mm"),
             Edit.of("equipment.chamberHeightMm", "100 mm"));
     // 255 mL rise to 1.27 L; the chamber holds 0.79 L
-    assertTrue(warns(plan(chamber), "chamber.small"));
-    assertFalse(warns(plan(chamber, Edit.of("rubber.batches", "2")), "chamber.small"));
+    Edit pulled = Edit.of("rubber.bubbles", "VACUUM");
+    assertTrue(warns(plan(chamber, pulled, Edit.of("rubber.batches", "1")), "chamber.small"));
+    assertFalse(warns(plan(chamber, pulled), "chamber.small"), "it is split");
+    assertEquals(plan(chamber, pulled).figures().get("batch.count").value(), 2.0);
+    assertFalse(warns(plan(chamber, Edit.of("rubber.batches", "1")), "chamber.small"));
     List<Edit> bed =
         List.of(
             Edit.of("equipment.bedLengthMm", "150 mm"), Edit.of("equipment.bedWidthMm", "140 mm"));
