@@ -16,6 +16,7 @@ import ungula.core.air.Opening;
 import ungula.core.air.Room;
 import ungula.core.air.Vents;
 import ungula.core.approach.Approach.Worth;
+import ungula.core.contact.MouldLife;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
@@ -69,7 +70,7 @@ import ungula.core.working.Working;
 public final class ApproachSearch {
 
   /** Changes when the same question comes out otherwise: old answers are made again. */
-  public static final int VERSION = 5;
+  public static final int VERSION = 6;
 
   /** Cells of the rooms air is looked for in: enough to compare by. */
   private static final double CELLS = 400_000;
@@ -91,12 +92,6 @@ public final class ApproachSearch {
 
   /** Until a sheet says. */
   private static final double USUAL_DEMOULD_MIN = 16 * 60;
-
-  /** Casts a mould gives that is not stretched. */
-  private static final double CASTS = 40;
-
-  /** An edge cut with a knife wears sooner. */
-  private static final double CUT_WEAR = 0.8;
 
   /** What a millilitre of air in a cast counts for, in millimetres of seam to dress. */
   private static final double SEAM_MM_PER_ML = 50;
@@ -328,18 +323,7 @@ public final class ApproachSearch {
     double locked = locked(plan, posed, book);
     double stretch = stretch(t.kind, posed, plan, book);
     double air = air(t.kind, chosen, posed, plan, book);
-    double casts = CASTS * (t.kind == MouldKind.CUT ? CUT_WEAR : 1) / (1 + stretch / allowed());
-    book.put(
-        "casts",
-        "casts to expect",
-        casts,
-        "about " + Numbers.fixed(5 * Math.round(casts / 5), 0),
-        Working.of("usual casts × wear of a cut edge ÷ (1 + stretch ÷ what the rubber allows)")
-            .given("usual", Numbers.fixed(CASTS, 0), DEFAULT)
-            .given("stretch", percent(stretch), COMPUTED)
-            .given("allowed", percent(allowed()), product == null ? DEFAULT : SHEET)
-            .step("Depends on what is cast far more than on this; the log will know better.")
-            .done());
+    casts(plan, stretch, book);
     return new Approach(
         t.kind,
         t.kind.text() + (t.core ? " with a core, " : ", ") + way(chosen),
@@ -350,6 +334,26 @@ public final class ApproachSearch {
         edits,
         book.all(),
         new Worth(money, hours, work, seam + SEAM_MM_PER_ML * air / 1000));
+  }
+
+  /** What the plan says, less what stretching takes where the plan knows nothing of it. */
+  private void casts(Plan plan, double stretch, FigureBook book) {
+    Map<String, Figure> f = plan.figures();
+    boolean counted = f.containsKey("skin.stretch") || f.containsKey("core.stretch");
+    double stands = Stretch.elongationPct(product == null ? null : product.elongationPct());
+    double factor = counted ? 1 : MouldLife.stretchFactor(100 * stretch, stands);
+    double casts = factor * f.get("life.casts").value();
+    book.put(
+        "casts",
+        "casts to expect",
+        casts,
+        "about " + Numbers.fixed(5 * Math.round(casts / 5), 0),
+        Working.of("what the mould gives × what stretching leaves of it")
+            .given("the mould gives", f.get("life.casts").text(), COMPUTED)
+            .given("stretch", percent(stretch), COMPUTED)
+            .given("of the rubber's", percent(stands / 100), product == null ? DEFAULT : SHEET)
+            .step("Depends on what is cast far more than on this; the log will know better.")
+            .done());
   }
 
   private static void taken(Plan plan, String key, String as, String label, FigureBook book) {

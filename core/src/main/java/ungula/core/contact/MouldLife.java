@@ -24,6 +24,9 @@ public record MouldLife(int addition, int condensation, int urethane, int latex)
 
   private static final double RELEASED = 1.5;
 
+  /** What the edge of a cut leaves of it: it wears first. */
+  public static final double CUT_EDGE = 0.8;
+
   /** Before a workshop says otherwise. */
   public static MouldLife usual(CastingMaterial cast) {
     return switch (cast) {

@@ -10,11 +10,14 @@ import ungula.core.contact.CastingMaterial;
 import ungula.core.contact.MouldLife;
 import ungula.core.contact.Releases;
 import ungula.core.geometry.Vec3;
+import ungula.core.mould.MouldKind;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
+import ungula.core.release.Stretch;
 import ungula.core.rubber.Pack;
 import ungula.core.rubber.Product;
+import ungula.core.rubber.Product.Chemistry;
 import ungula.core.rubber.Shrinkage;
 import ungula.core.working.Figure;
 import ungula.core.working.Working;
@@ -30,10 +33,8 @@ final class CastFigures {
 
   static void add(Planner p) {
     CastFigures f = new CastFigures(p);
-    if (p.product != null) {
-      f.size();
-      f.life();
-    }
+    f.size();
+    f.life();
     f.potLife();
     f.cost();
   }
@@ -59,7 +60,10 @@ final class CastFigures {
   }
 
   private void size() {
-    if (p.cast == null || p.cast.shrinkagePct() == null || p.product.shrinkagePct() == null) {
+    if (p.product == null
+        || p.cast == null
+        || p.cast.shrinkagePct() == null
+        || p.product.shrinkagePct() == null) {
       return;
     }
     Shrinkage shrinkage = new Shrinkage(p.product.shrinkagePct(), p.cast.shrinkagePct());
@@ -102,27 +106,30 @@ final class CastFigures {
     return Numbers.trimmed(pct, 2) + " %";
   }
 
+  /** Of addition-cure silicone while no rubber is picked. */
   private void life() {
     CastingMaterial cast = p.castingMaterial();
-    int base = p.workshop.lives().get(cast).of(p.product.chemistry());
+    Chemistry rubber = p.product == null ? Chemistry.ADDITION : p.product.chemistry();
+    int base = p.workshop.lives().get(cast).of(rubber);
     double life = base;
     Working.Builder w =
-        Working.of("casts by rubber and casting material × stretch × heat × release")
-            .given(cast.text() + " in " + p.product.chemistry().text(), base + " casts", DEFAULT);
+        Working.of("casts by rubber and casting material × stretch × cut × heat × release")
+            .given(cast.text() + " in " + rubber.text(), base + " casts", DEFAULT);
     double stretch = stretchPct(p.figures.all());
-    if (stretch > 0 && p.product.elongationPct() != null) {
-      double factor = MouldLife.stretchFactor(stretch, p.product.elongationPct());
+    if (stretch > 0) {
+      double stands = Stretch.elongationPct(p.product == null ? null : p.product.elongationPct());
+      double factor = MouldLife.stretchFactor(stretch, stands);
       life *= factor;
       w.given(
-          "stretch, "
-              + Numbers.fixed(stretch, 0)
-              + " % of the "
-              + percent(p.product.elongationPct())
-              + " it stands",
+          "stretch, " + Numbers.fixed(stretch, 0) + " % of the " + percent(stands) + " it stands",
           "× " + Numbers.fixed(factor, 2),
           COMPUTED);
     }
-    if (p.product.heatLimitC() != null) {
+    if (p.choices.mould().kind() == MouldKind.CUT) {
+      life *= MouldLife.CUT_EDGE;
+      w.given("wear of the cut edge", "× " + Numbers.fixed(MouldLife.CUT_EDGE, 2), DEFAULT);
+    }
+    if (p.product != null && p.product.heatLimitC() != null) {
       double factor = MouldLife.heatFactor(p.castC(), p.product.heatLimitC());
       life *= factor;
       w.given(

@@ -26,8 +26,8 @@ public record Stretch(double share, double wideMm, double throatMm) {
   /** New rubber may be stretched to this share of its elongation at break. */
   public static final double FRESH = 1 / 4.0;
 
-  /** At break, as a share of the length: taken while no sheet says. */
-  private static final double USUAL_ELONGATION = 3;
+  /** At break: taken while no sheet says. */
+  private static final double USUAL_ELONGATION_PCT = 300;
 
   private static final int LEVELS = 160;
   private static final double LEAST_THROAT = 0.1;
@@ -38,7 +38,12 @@ public record Stretch(double share, double wideMm, double throatMm) {
    * @param elongationPct at break, as its sheet says; null takes a usual one
    */
   public static double allowed(Double elongationPct) {
-    return FRESH * (elongationPct == null ? USUAL_ELONGATION : elongationPct / 100);
+    return FRESH * elongationPct(elongationPct) / 100;
+  }
+
+  /** Elongation at break, %, as the sheet says; a usual one while it does not. */
+  public static double elongationPct(Double stated) {
+    return stated == null ? USUAL_ELONGATION_PCT : stated;
   }
 
   /**

@@ -137,6 +137,9 @@ public class CastPlanTest {
     Near.absolute(casts(plan("marram-20", "oyster-75", released)), 90, 0);
     // metal at 180 °C in a rubber for 180 °C: half of 30
     Near.absolute(casts(plan("marram-20", null, shop(), "cast.material", "METAL")), 15, 0);
+    // the edge of a cut wears first
+    Near.absolute(casts(plan("marram-20", "oyster-75", shop(), "mould.kind", "CUT")), 48, 0);
+    Near.absolute(casts(plan(null, "oyster-75", shop())), 60, 0);
     Plan many = plan("marram-20", "oyster-75", shop(), "cast.wanted", "130");
     Near.absolute(many.figures().get("life.moulds").value(), 3, 0);
   }

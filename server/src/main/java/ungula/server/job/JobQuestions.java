@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import ungula.core.approach.Approach;
 import ungula.core.approach.ApproachSearch;
+import ungula.core.contact.CastingMaterial;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
@@ -83,6 +84,7 @@ public class JobQuestions {
       Skin skin,
       Jacket jacket,
       Choices.Rubber rubber,
+      CastingMaterial cast,
       Marks marks,
       Units units,
       Materials materials,
@@ -264,6 +266,7 @@ public class JobQuestions {
             c.skin(),
             c.jacket(),
             c.rubber(),
+            c.cast().material(),
             c.marks(),
             c.units(),
             materials,
