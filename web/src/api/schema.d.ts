@@ -1438,6 +1438,7 @@ export interface components {
       id: string;
       kit: boolean;
       name: string;
+      pack: string;
       parts: string[];
       retired: boolean;
       /** @enum {string} */

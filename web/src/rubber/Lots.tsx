@@ -1,7 +1,15 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useCallback, useState } from 'react';
+import { useCallback, useState, type SyntheticEvent } from 'react';
 import Button from 'react-bootstrap/Button';
-import { client, unwrap, type Edit, type Lot, type Product, type StockOf } from '../api/client';
+import {
+  client,
+  Problem,
+  unwrap,
+  type Edit,
+  type Lot,
+  type Product,
+  type StockOf,
+} from '../api/client';
 import { Notice } from '../ui/Notice';
 import { Word } from '../ui/Word';
 import { useWordDesk } from '../ui/useWordDesk';
@@ -13,9 +21,17 @@ export function Lots({ product, stock }: { product: Product; stock: StockOf | un
   const queries = useQueryClient();
   const [gone, setGone] = useState<string | null>(null);
   const again = () => queries.invalidateQueries({ queryKey: stockQuery.queryKey });
-  const add = async () => {
-    await unwrap(client.POST('/api/stock', { body: { product: product.id } }));
-    await again();
+  const [mass, setMass] = useState(product.pack);
+  const [refused, setRefused] = useState('');
+  const add = async (e: SyntheticEvent) => {
+    e.preventDefault();
+    try {
+      await unwrap(client.POST('/api/stock', { body: { product: product.id, mass } }));
+      setRefused('');
+      await again();
+    } catch (problem) {
+      setRefused(problem instanceof Problem ? problem.message : '');
+    }
   };
   const take = async (id: string, off: boolean) => {
     await unwrap(
@@ -27,12 +43,26 @@ export function Lots({ product, stock }: { product: Product; stock: StockOf | un
   const lots = stock?.lots ?? [];
   return (
     <section className="part lots" aria-label="On the shelf">
-      <div className="bar">
-        <h2>On the shelf</h2>
-        <Button size="sm" variant="outline-primary" onClick={() => void add()}>
-          A pack came in
+      <h2>On the shelf</h2>
+      <form className="sentence" onSubmit={(e) => void add(e)}>
+        A pack of{' '}
+        <input
+          className="word"
+          size={8}
+          aria-label="mass of the pack"
+          placeholder="1 kg"
+          value={mass}
+          onChange={(e) => setMass(e.target.value)}
+        />{' '}
+        <Button size="sm" type="submit" variant="outline-primary">
+          came in
         </Button>
-      </div>
+      </form>
+      {refused && (
+        <p className="refusal" role="alert">
+          {refused}
+        </p>
+      )}
       {gone && (
         <Notice
           said

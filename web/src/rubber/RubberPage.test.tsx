@@ -15,6 +15,7 @@ const sheet = (id: string, role: string, more: object = {}) => ({
   role,
   parts: ['base', 'hardener'],
   kit: true,
+  pack: '1.1 kg',
   cast: false,
   summary: '20 A',
   sentence: '',
@@ -76,6 +77,9 @@ beforeEach(() => {
     if (request.method === 'POST') {
       const body = await request.text();
       sent.push([pathname + search, body ? (JSON.parse(body) as unknown) : null]);
+      if (body.includes('some')) {
+        return Response.json({ title: 'Not understood', detail: 'not a mass' }, { status: 422 });
+      }
       if (body.includes('bad file')) {
         return Response.json({ title: 'Not read', detail: 'Product 1: no' }, { status: 422 });
       }
@@ -143,14 +147,26 @@ test('packs show what is left, until when, and what their use points to', async 
   );
   await user.click(within(shelf).getByRole('button', { name: 'used up' }));
   await user.click(await screen.findByRole('button', { name: 'Put it back' }));
-  await user.click(within(shelf).getByRole('button', { name: 'A pack came in' }));
+  const mass = within(shelf).getByLabelText('mass of the pack');
+  await user.clear(mass);
+  await user.type(mass, '5.5 kg{Enter}');
   await waitFor(() =>
     expect(sent.slice(1)).toEqual([
       ['/api/stock/l1/gone?gone=true', null],
       ['/api/stock/l1/gone?gone=false', null],
-      ['/api/stock', { product: 'Marram' }],
+      ['/api/stock', { product: 'Marram', mass: '5.5 kg' }],
     ]),
   );
+});
+
+test('a pack begins as the smallest it is sold in, and what is no mass stays typed', async () => {
+  const user = show('/rubber/Skua');
+  const mass = await screen.findByLabelText<HTMLInputElement>('mass of the pack');
+  expect(mass.value).toBe('1.1 kg');
+  await user.clear(mass);
+  await user.type(mass, 'some{Enter}');
+  expect((await screen.findByRole('alert')).textContent).toBe('not a mass');
+  expect(mass.value).toBe('some');
 });
 
 /** A file as a browser hands it over. */

@@ -134,7 +134,11 @@ export function RubberPage() {
                 copy={() => void add(product.id)}
                 retire={() => void retire(product)}
               />
-              <Lots product={product} stock={stock?.find((s) => s.product === product.id)} />
+              <Lots
+                key={`lots-${product.id}`}
+                product={product}
+                stock={stock?.find((s) => s.product === product.id)}
+              />
             </>
           )}
         </div>

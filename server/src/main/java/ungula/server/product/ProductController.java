@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import ungula.core.quantity.Mass;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.UnreadableQuantity;
 import ungula.core.rubber.Product;
@@ -54,6 +55,7 @@ class ProductController {
    * @param role what it is for
    * @param parts what its two parts are called; empty when it comes ready
    * @param kit whether a pack holds both parts
+   * @param pack the smallest it is sold in, in words; empty when the sheet names none
    * @param cast whether casts are made of it
    * @param summary hardness, chemistry and density in one line
    * @param sentence the ratio as a plain sentence; empty while there is none
@@ -70,6 +72,7 @@ class ProductController {
       Product.Role role,
       List<String> parts,
       boolean kit,
+      String pack,
       boolean cast,
       String summary,
       String sentence,
@@ -250,6 +253,7 @@ class ProductController {
         p.role(),
         p.role().mixed() ? List.of(p.role().first(), p.role().second()) : List.of(),
         p.soldHardenerPerBase() > 0,
+        p.packs().isEmpty() ? "" : Mass.format(p.packs().get(0).massG(), units),
         p.role().cast(),
         p.summary(),
         p.ratio() == null ? "" : p.sentence(p.ratio()),
