@@ -243,7 +243,7 @@ public class MainPathTest extends Browsing {
     assertThat(word("name")).hasText("Marram 20 addition, medium, copy");
     write("name", "Sea campion");
     write("ratio", "100 : 5 by weight");
-    assertThat(page.locator("article")).containsText("for every 100 g of base, 5 g of hardener");
+    assertThat(page.locator("article")).containsText("For every 100 g of base, 5 g of hardener");
     write("potLifeMin", "");
     assertThat(page.locator("article")).containsText("What this sheet leaves out");
     visit(demoJob("Lantern finial") + "/rubber");

@@ -209,12 +209,16 @@ public class ServerTest extends OnServer {
   public void theSheetPrintsWhatThePageShows() throws Exception {
     String id = boxJob();
     server.write(id, "master.unitMm", "1");
-    JsonNode job = server.write(id, "rubber.product", "marram-20").body();
+    server.write(id, "rubber.product", "marram-20");
+    JsonNode job = server.write(id, "cast.product", "oyster-75").body();
     for (String paper : new String[] {"A4", "LETTER"}) {
       byte[] pdf = server.get("/api/jobs/" + id + "/sheet.pdf?paper=" + paper).raw();
       try (PDDocument document = Loader.loadPDF(pdf)) {
         String text = new PDFTextStripper().getText(document);
-        for (String key : new String[] {"mix.base", "mix.hardener", "rubber.box", "box.inside"}) {
+        for (String key :
+            new String[] {
+              "mix.base", "mix.hardener", "rubber.box", "box.inside", "cost.cast", "size.scaleUp"
+            }) {
           assertTrue(text.contains(figure(job, key)), key + " missing in " + text);
         }
         assertTrue(text.contains("for every 100 g of base, 10 g of hardener"));

@@ -46,7 +46,7 @@ final class CastFigures {
     }
     double min = p.resin().potLifeMin();
     Working.Builder w =
-        Working.of("pot life = sheet, in your room, × mass factor ^ log₁₀(mass ÷ 100 g)")
+        Working.of("pot life = sheet, in your room, × mass factor for every tenfold of 100 g")
             .given("sheet", Amounts.minutes(p.cast.potLifeMin()), SHEET)
             .given("room", Numbers.trimmed(p.workshop.roomC(), 0) + " °C", DEFAULT)
             .given("a cast", p.figures.get("cast.mass").text(), COMPUTED);

@@ -144,7 +144,18 @@ final class JobSheet {
       }
     }
     y -= 18;
-    String[] also = {"later.base", "later.hardener", "rubber.box", "rubber.mix", "rubber.cost"};
+    String[] also = {
+      "rest.base",
+      "rest.hardener",
+      "later.base",
+      "later.hardener",
+      "rubber.box",
+      "rubber.mix",
+      "cost.job",
+      "life.casts",
+      "cost.cast",
+      "size.scaleUp"
+    };
     for (String key : also) {
       Figure f = c.figures.get(key);
       if (f != null) {
