@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -29,7 +30,7 @@ public final class ExampleProducts {
       for (int i = 0; i < rows.size(); i++) {
         all.put(rows.get(i).get("id"), ProductTable.product(rows.get(i), i + 1));
       }
-      return java.util.Collections.unmodifiableMap(all);
+      return Collections.unmodifiableMap(all);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import ungula.core.quantity.Choosable;
 import ungula.core.quantity.Density;
+import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Timespan;
 
 /**
@@ -330,7 +331,7 @@ public record Product(
     if (hardness == null) {
       return "hardness not stated";
     }
-    String number = ungula.core.quantity.Numbers.trimmed(hardness, 0);
+    String number = Numbers.trimmed(hardness, 0);
     return scale == Scale.SHORE_00 ? "00-" + number : number + " " + scale.text();
   }
 

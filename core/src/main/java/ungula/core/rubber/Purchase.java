@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import ungula.core.quantity.Numbers;
 
 /**
  * The packs to buy for a need: the cheapest that cover it, exactly, by dynamic programming over
@@ -98,7 +99,7 @@ public record Purchase(List<Pack> packs, double massG, double price, double left
     for (int i = 0; i < packs.size(); ) {
       Pack pack = packs.get(i);
       int count = (int) packs.stream().filter(pack::equals).count();
-      String kg = ungula.core.quantity.Numbers.trimmed(pack.massG() / 1000, 3) + " kg";
+      String kg = Numbers.trimmed(pack.massG() / 1000, 3) + " kg";
       parts.add(count == 1 ? kg : count + " × " + kg);
       i += count;
     }

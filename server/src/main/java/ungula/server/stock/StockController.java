@@ -3,6 +3,7 @@ package ungula.server.stock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -91,7 +92,7 @@ class StockController {
     }
     Map<String, List<StockMapper.LotRow>> lots = new LinkedHashMap<>();
     mapper.lots().forEach(r -> lots.computeIfAbsent(r.productId(), id -> new ArrayList<>()).add(r));
-    Set<String> all = new java.util.LinkedHashSet<>(lots.keySet());
+    Set<String> all = new LinkedHashSet<>(lots.keySet());
     all.addAll(needed.keySet());
     return all.stream()
         .map(id -> view(id, lots.getOrDefault(id, List.of()), needed.getOrDefault(id, 0.0), units))
