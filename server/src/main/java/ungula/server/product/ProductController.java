@@ -200,12 +200,12 @@ class ProductController {
 
   /** All sheets in use, as they can be imported again. */
   @GetMapping(value = "/table.csv", produces = "text/csv")
-  ResponseEntity<String> csv() {
+  ResponseEntity<String> productsCsv() {
     return Named.attachment("products.csv").body(Csv.write(rows()));
   }
 
   @GetMapping(value = "/table.json", produces = MediaType.APPLICATION_JSON_VALUE)
-  ResponseEntity<String> json() {
+  ResponseEntity<String> productsJson() {
     return Named.attachment("products.json").body(json.write(rows()));
   }
 

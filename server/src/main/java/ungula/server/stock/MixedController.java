@@ -71,7 +71,7 @@ class MixedController {
   }
 
   @PostMapping
-  MixedAnswer mix(@PathVariable String job, @RequestBody NewMixed body) {
+  MixedAnswer putDown(@PathVariable String job, @RequestBody NewMixed body) {
     Jobs.Job planned = jobs.find(job);
     PlannedBatch batch =
         planned.plan().batches().each().stream()
@@ -132,7 +132,7 @@ class MixedController {
   }
 
   @DeleteMapping("/{id}")
-  List<MixedView> unmix(@PathVariable String job, @PathVariable String id) {
+  List<MixedView> strikeOut(@PathVariable String job, @PathVariable String id) {
     stocks.unmix(job, id);
     return mixed(job);
   }

@@ -93,12 +93,12 @@ class ShoppingController {
   }
 
   @GetMapping(value = "/list.csv", produces = "text/csv")
-  ResponseEntity<String> csv(@RequestParam(required = false) String job) {
+  ResponseEntity<String> shoppingCsv(@RequestParam(required = false) String job) {
     return Named.attachment("shopping-list.csv").body(Csv.write(list(job).rows()));
   }
 
   @GetMapping(value = "/list.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
-  ResponseEntity<byte[]> pdf(@RequestParam(required = false) String job) throws IOException {
+  ResponseEntity<byte[]> shoppingPdf(@RequestParam(required = false) String job) throws IOException {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     ShoppingSheet.write(list(job), workshop.current(), stocks.today(), out);
     return Named.inline("shopping-list.pdf").body(out.toByteArray());
