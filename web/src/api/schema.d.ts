@@ -123,7 +123,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['pdf_1'];
+    get: operations['pdf'];
     put?: never;
     post?: never;
     delete?: never;
@@ -717,7 +717,7 @@ export interface paths {
     };
     get: operations['mixed'];
     put?: never;
-    post: operations['mix'];
+    post: operations['putDown'];
     delete?: never;
     options?: never;
     head?: never;
@@ -734,7 +734,7 @@ export interface paths {
     get?: never;
     put?: never;
     post?: never;
-    delete: operations['unmix'];
+    delete: operations['strikeOut'];
     options?: never;
     head?: never;
     patch?: never;
@@ -747,7 +747,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['mix_1'];
+    get: operations['mix'];
     put?: never;
     post?: never;
     delete?: never;
@@ -795,7 +795,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['csv_1'];
+    get: operations['productsCsv'];
     put?: never;
     post?: never;
     delete?: never;
@@ -811,7 +811,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['json'];
+    get: operations['productsJson'];
     put?: never;
     post?: never;
     delete?: never;
@@ -907,7 +907,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['csv'];
+    get: operations['shoppingCsv'];
     put?: never;
     post?: never;
     delete?: never;
@@ -923,7 +923,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['pdf'];
+    get: operations['shoppingPdf'];
     put?: never;
     post?: never;
     delete?: never;
@@ -1938,7 +1938,7 @@ export interface operations {
       };
     };
   };
-  pdf_1: {
+  pdf: {
     parameters: {
       query?: never;
       header?: never;
@@ -2983,7 +2983,7 @@ export interface operations {
       };
     };
   };
-  mix: {
+  putDown: {
     parameters: {
       query?: never;
       header?: never;
@@ -3009,7 +3009,7 @@ export interface operations {
       };
     };
   };
-  unmix: {
+  strikeOut: {
     parameters: {
       query?: never;
       header?: never;
@@ -3032,7 +3032,7 @@ export interface operations {
       };
     };
   };
-  mix_1: {
+  mix: {
     parameters: {
       query: {
         product: string;
@@ -3127,7 +3127,7 @@ export interface operations {
       };
     };
   };
-  csv_1: {
+  productsCsv: {
     parameters: {
       query?: never;
       header?: never;
@@ -3147,7 +3147,7 @@ export interface operations {
       };
     };
   };
-  json: {
+  productsJson: {
     parameters: {
       query?: never;
       header?: never;
@@ -3277,7 +3277,7 @@ export interface operations {
       };
     };
   };
-  csv: {
+  shoppingCsv: {
     parameters: {
       query?: {
         job?: string;
@@ -3299,7 +3299,7 @@ export interface operations {
       };
     };
   };
-  pdf: {
+  shoppingPdf: {
     parameters: {
       query?: {
         job?: string;

@@ -98,7 +98,8 @@ class ShoppingController {
   }
 
   @GetMapping(value = "/list.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
-  ResponseEntity<byte[]> shoppingPdf(@RequestParam(required = false) String job) throws IOException {
+  ResponseEntity<byte[]> shoppingPdf(@RequestParam(required = false) String job)
+      throws IOException {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     ShoppingSheet.write(list(job), workshop.current(), stocks.today(), out);
     return Named.inline("shopping-list.pdf").body(out.toByteArray());
