@@ -1277,13 +1277,13 @@ export interface components {
       jobs: string[];
       left: string;
       name: string;
-      needed: string;
+      needed: components['schemas']['Figure'];
       packs: string;
       packsUnknown: boolean;
-      price: string;
+      price?: components['schemas']['Figure'];
       product: string;
-      there: string;
-      toBuy: string;
+      there: components['schemas']['Figure'];
+      toBuy: components['schemas']['Figure'];
     };
     LotEdits: {
       edits: components['schemas']['Edit'][];
@@ -1551,7 +1551,7 @@ export interface components {
     };
     ShoppingView: {
       lines: components['schemas']['LineView'][];
-      price: string;
+      price: components['schemas']['Figure'];
     };
     SkinView: {
       clock: components['schemas']['BrushingView'][];
@@ -1600,7 +1600,7 @@ export interface components {
       name: string;
       needed: string;
       product: string;
-      usable: string;
+      usable: components['schemas']['Figure'];
     };
     StreamingResponseBody: unknown;
     Stroke: {

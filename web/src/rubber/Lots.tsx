@@ -10,6 +10,7 @@ import {
   type Product,
   type StockOf,
 } from '../api/client';
+import { FigureText } from '../ui/FigureText';
 import { Notice } from '../ui/Notice';
 import { Word } from '../ui/Word';
 import { useWordDesk } from '../ui/useWordDesk';
@@ -78,7 +79,7 @@ export function Lots({ product, stock }: { product: Product; stock: StockOf | un
       ) : (
         <>
           <p>
-            {stock?.usable} can be mixed of it
+            <FigureText figure={stock?.usable} /> can be mixed of it
             {stock?.needed && `; the open jobs still need ${stock.needed}`}.
             {stock?.low && <span className="count CHECK"> It runs low.</span>}
           </p>

@@ -3,7 +3,7 @@ import { cleanup, render, screen, waitFor, within } from '@testing-library/react
 import userEvent from '@testing-library/user-event';
 import { MemoryRouter, Route, Routes } from 'react-router-dom';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import { words } from '../testing/job';
+import { figure, words } from '../testing/job';
 import { RubberPage } from './RubberPage';
 
 const sheet = (id: string, role: string, more: object = {}) => ({
@@ -66,7 +66,7 @@ beforeEach(() => {
     {
       product: 'Marram',
       name: 'Marram',
-      usable: '440 g',
+      usable: figure('usable', '440 g'),
       low: true,
       needed: '900 g',
       lots: [lot({ drift: '20 % more hardener than base was used' })],

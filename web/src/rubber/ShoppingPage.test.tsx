@@ -3,7 +3,7 @@ import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { MemoryRouter } from 'react-router-dom';
 import { afterEach, expect, test, vi } from 'vitest';
-import { figures } from '../testing/job';
+import { figure, figures } from '../testing/job';
 import { ShoppingPage } from './ShoppingPage';
 import { TogetherPage } from './TogetherPage';
 
@@ -29,15 +29,17 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
+const NOTHING = { ...figure('toBuy', '0.0 g'), value: 0 };
+
 const line = (product: string, more: object) => ({
   product,
   name: product,
   jobs: ['tile', 'bell'],
-  needed: '2 400 g',
-  there: '1 100 g',
-  toBuy: '1 300 g',
+  needed: figure('needed', '2 400 g'),
+  there: figure('there', '1 100 g'),
+  toBuy: figure('toBuy', '1 300 g'),
   packs: '2 × 1.1 kg',
-  price: '€ 76.00',
+  price: figure('price', '€ 76.00'),
   left: '900 g',
   packsUnknown: false,
   ...more,
@@ -47,10 +49,10 @@ test('what is needed, there and to buy stands in a row, with the whole price', a
   show('/shopping', <ShoppingPage />, () => ({
     lines: [
       line('Marram', {}),
-      line('Dulse', { toBuy: '', packs: '', price: '', left: '' }),
-      line('Own', { packs: '', price: '', left: '', packsUnknown: true }),
+      line('Dulse', { toBuy: NOTHING, packs: '', price: undefined, left: '' }),
+      line('Own', { packs: '', price: undefined, left: '', packsUnknown: true }),
     ],
-    price: '€ 76.00',
+    price: figure('together', '€ 76.00'),
   }));
   const cells = async (name: RegExp) => (await screen.findByRole('row', { name })).textContent;
   expect(await cells(/^Marram/)).toBe(
@@ -65,14 +67,17 @@ test('what is needed, there and to buy stands in a row, with the whole price', a
 });
 
 test('one job is asked for by its id, on paper too', async () => {
-  show('/shopping?job=j7', <ShoppingPage />, () => ({ lines: [line('Marram', {})], price: '€ 1' }));
+  show('/shopping?job=j7', <ShoppingPage />, () => ({
+    lines: [line('Marram', {})],
+    price: figure('together', '€ 1'),
+  }));
   const csv = await screen.findByRole('link', { name: 'Save as CSV' });
   expect(csv.getAttribute('href')).toBe('/api/shopping/list.csv?job=j7');
   expect(asked).toEqual(['/api/shopping?job=j7']);
 });
 
 test('when nothing is needed it says so', async () => {
-  show('/shopping', <ShoppingPage />, () => ({ lines: [], price: '€ 0' }));
+  show('/shopping', <ShoppingPage />, () => ({ lines: [], price: figure('together', '€ 0') }));
   await screen.findByText(/No open job needs anything/);
   expect(screen.queryByRole('link', { name: 'Print the list' })).toBeNull();
 });

@@ -3,6 +3,7 @@ import { Link, useSearchParams } from 'react-router-dom';
 import { client, unwrap } from '../api/client';
 import { PageHead } from '../app/PageHead';
 import { useTitle } from '../app/useTitle';
+import { FigureText } from '../ui/FigureText';
 
 /** What to buy for the open jobs, or for one of them. */
 export function ShoppingPage() {
@@ -14,7 +15,7 @@ export function ShoppingPage() {
     queryFn: () => unwrap(client.GET('/api/shopping', { params: { query: job ? { job } : {} } })),
   });
   const query = job ? `?job=${job}` : '';
-  const toBuy = data?.lines.some((l) => l.toBuy) ?? false;
+  const toBuy = data?.lines.some((l) => l.toBuy.value > 0) ?? false;
   return (
     <div className="page">
       <PageHead />
@@ -65,11 +66,19 @@ export function ShoppingPage() {
                       <br />
                       <span className="small quiet">{l.jobs.join(', ')}</span>
                     </th>
-                    <td className="n">{l.needed}</td>
-                    <td className="n">{l.there}</td>
-                    <td className="n">{l.toBuy || 'nothing'}</td>
+                    <td className="n">
+                      <FigureText figure={l.needed} />
+                    </td>
+                    <td className="n">
+                      {l.there.value > 0 ? <FigureText figure={l.there} /> : 'none'}
+                    </td>
+                    <td className="n">
+                      {l.toBuy.value > 0 ? <FigureText figure={l.toBuy} /> : 'nothing'}
+                    </td>
                     <td>{l.packsUnknown ? 'its sheet names no packs' : l.packs || '–'}</td>
-                    <td className="n">{l.price || '–'}</td>
+                    <td className="n">
+                      <FigureText figure={l.price} />
+                    </td>
                     <td className="n">{l.left || '–'}</td>
                   </tr>
                 ))}
@@ -81,7 +90,7 @@ export function ShoppingPage() {
                       Together
                     </th>
                     <td className="n">
-                      <strong>{data.price}</strong>
+                      <FigureText figure={data.price} />
                     </td>
                     <td />
                   </tr>

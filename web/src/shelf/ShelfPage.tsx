@@ -193,7 +193,7 @@ function LowStock() {
     .map((s) => {
       const late = s.lots.find((l) => l.keeping !== 'FINE');
       const text = [
-        s.low && `runs low, ${s.usable} left`,
+        s.low && `runs low, ${s.usable.text} left`,
         late && `${late.keeping === 'OVER' ? 'was' : 'is'} good until ${late.until}`,
       ].filter(Boolean);
       return { id: s.product, text: text.length > 0 ? `${s.name} ${text.join(', ')}` : '' };

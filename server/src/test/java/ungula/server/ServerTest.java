@@ -217,10 +217,11 @@ public class ServerTest extends OnServer {
         String text = new PDFTextStripper().getText(document);
         for (String key :
             new String[] {
-              "mix.base", "mix.hardener", "rubber.box", "box.inside", "cost.cast", "size.scaleUp"
+              "mix.base", "mix.hardener", "rubber.box", "box.inside", "life.casts", "size.scaleUp"
             }) {
           assertTrue(text.contains(figure(job, key)), key + " missing in " + text);
         }
+        assertTrue(text.contains("a cast costs") && text.contains("the mould costs"), text);
         assertTrue(text.contains("for every 100 g of base, 10 g of hardener"));
         assertTrue(text.contains("What really happened") && text.contains("The working"));
         assertFalse(text.contains("?"), "a sign the font lacks: " + text);

@@ -1,11 +1,18 @@
 package ungula.core.stock;
 
+import static ungula.core.working.Given.Source.MEASURED;
+import static ungula.core.working.Given.Source.SHEET;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import ungula.core.quantity.Mass;
+import ungula.core.quantity.Units;
 import ungula.core.rubber.Product;
+import ungula.core.working.Figure;
+import ungula.core.working.Working;
 
 /**
  * All packs of one product, by their id.
@@ -73,6 +80,32 @@ public record Stock(Product product, Map<String, Lot> lots) {
     }
     double h = product.soldHardenerPerBase();
     return h <= 0 ? base : Math.min(base, hardener / h) * (1 + h);
+  }
+
+  /** The same with its working. */
+  public Figure usable(LocalDate today, Units units) {
+    Working.Builder w =
+        Working.of("all that is good on the shelf, as far as the scarcer part goes, by the ratio");
+    for (Map.Entry<String, Lot> e : inTurn(today)) {
+      Lot lot = e.getValue();
+      String name = lot.number() == null || lot.number().isEmpty() ? "a pack" : lot.number();
+      String left = Mass.format(lot.baseLeftG(), units);
+      w.given(
+          name,
+          lot.hardenerG() > 0 ? left + " + " + Mass.format(lot.hardenerLeftG(), units) : left,
+          MEASURED);
+    }
+    if (product.ratio() != null) {
+      w.given("ratio", product.ratio().text(), SHEET);
+    }
+    double g = usableG(today);
+    return new Figure(
+        "usable",
+        "can be mixed",
+        g,
+        Mass.format(g, units),
+        Mass.exact(g, units),
+        w.step("What is past its day is left out.").done());
   }
 
   /** Whether little is left: less than is needed, or than a share of the smallest pack. */

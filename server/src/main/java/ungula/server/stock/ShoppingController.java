@@ -13,12 +13,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import ungula.core.plan.Workshop;
 import ungula.core.quantity.Mass;
-import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.Purchase;
 import ungula.core.stock.ShoppingList;
 import ungula.core.stock.Stock;
 import ungula.core.table.Csv;
+import ungula.core.working.Figure;
 import ungula.server.job.Jobs;
 import ungula.server.sheet.ShoppingSheet;
 import ungula.server.web.Named;
@@ -41,7 +41,7 @@ class ShoppingController {
 
   /**
    * @param packs to buy; empty when nothing is, or the sheet names none
-   * @param price of them; empty as well
+   * @param price of them; null as well
    * @param left over; empty as well
    * @param packsUnknown whether something is to be bought and the sheet names no packs
    */
@@ -49,18 +49,18 @@ class ShoppingController {
       String product,
       String name,
       List<String> jobs,
-      String needed,
-      String there,
-      String toBuy,
+      Figure needed,
+      Figure there,
+      Figure toBuy,
       String packs,
-      String price,
+      Figure price,
       String left,
       boolean packsUnknown) {}
 
   /**
    * @param price of everything
    */
-  record ShoppingView(List<LineView> lines, String price) {}
+  record ShoppingView(List<LineView> lines, Figure price) {}
 
   /**
    * @param job id of the one; all open jobs when left out
@@ -70,7 +70,7 @@ class ShoppingController {
     Workshop shop = workshop.current();
     ShoppingList list = list(job);
     return new ShoppingView(
-        list.lines().stream().map(l -> line(l, shop)).toList(), money(list.price(), shop));
+        list.lines().stream().map(l -> line(l, shop)).toList(), list.price(shop.currency()));
   }
 
   private static LineView line(ShoppingList.Line l, Workshop shop) {
@@ -79,17 +79,13 @@ class ShoppingController {
         l.product(),
         l.name(),
         l.jobs(),
-        Mass.format(l.neededG(), units),
-        l.thereG() > 0 ? Mass.format(l.thereG(), units) : "none",
-        l.toBuyG() > 0 ? Mass.format(l.toBuyG(), units) : "",
+        l.needed(units),
+        l.there(units),
+        l.toBuy(units),
         l.purchase().map(Purchase::text).orElse(""),
-        l.purchase().map(p -> money(p.price(), shop)).orElse(""),
+        l.price(units, shop.currency()).orElse(null),
         l.purchase().map(p -> Mass.format(p.leftG(), units)).orElse(""),
         l.packsUnknown());
-  }
-
-  private static String money(double amount, Workshop shop) {
-    return shop.currency() + "\u202f" + Numbers.fixed(amount, 2);
   }
 
   @GetMapping(value = "/list.csv", produces = "text/csv")

@@ -27,6 +27,7 @@ import ungula.core.sentence.WordBook;
 import ungula.core.stock.Lot;
 import ungula.core.stock.ShoppingList.Need;
 import ungula.core.stock.Stock;
+import ungula.core.working.Figure;
 import ungula.server.job.Jobs;
 import ungula.server.product.Products;
 import ungula.server.web.Json;
@@ -75,12 +76,12 @@ class StockController {
       String drift) {}
 
   /**
-   * @param usable what can be mixed of it, in words
+   * @param usable what can be mixed of it
    * @param low whether little is left, or less than the open jobs need
    * @param needed by the open jobs, in words; empty when none does
    */
   record StockView(
-      String product, String name, String usable, boolean low, String needed, List<LotView> lots) {}
+      String product, String name, Figure usable, boolean low, String needed, List<LotView> lots) {}
 
   /** Every product there is some of, or that an open job needs. */
   @GetMapping
@@ -105,7 +106,7 @@ class StockController {
     return new StockView(
         id,
         stock.product().name(),
-        Mass.format(stock.usableG(today), units),
+        stock.usable(today, units),
         stock.low(neededG, today),
         neededG > 0 ? Mass.format(neededG, units) : "",
         rows.stream().map(row -> lot(row, stock.product(), units)).toList());

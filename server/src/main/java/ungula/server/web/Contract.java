@@ -38,6 +38,7 @@ class Contract {
           "Edit.text",
           "Edit.nudge",
           "Candidate.costOfCast",
+          "LineView.price",
           "NewLot.mass",
           "NewMixed.base",
           "NewMixed.hardener");
