@@ -109,7 +109,7 @@ function Table({ job }: { job: Job }) {
         </thead>
         <tbody>
           {each.map((b) => (
-            <tr key={b.key} className={mixed.of(b.number) ? 'done' : ''}>
+            <tr key={b.key}>
               <th scope="row">
                 {b.number} {b.of}
               </th>

@@ -109,7 +109,7 @@ public final class RubberChoice {
               new Materials(
                   product.with(with.rubber().catalyst()), materials.build(), materials.cast());
           Plan plan = Planner.plan(with, facts, other, workshop, Planner.box(with, facts));
-          RubberChoice choice = new RubberChoice(plan, product, with, facts);
+          RubberChoice choice = new RubberChoice(plan, other.rubber(), with, facts);
           all.add(choice.weighed(id, usableG.getOrDefault(id, 0.0), choices.units()));
         });
     return ranked(all);
@@ -260,10 +260,8 @@ public final class RubberChoice {
       against(TOO_FAST, "too fast to mix and pour");
     }
     Figure batches = plan.figures().get("batch.count");
-    if (batches != null) {
-      if (batches.value() > 1) {
-        against(EVERY_BATCH * (int) (batches.value() - 1), batches.text());
-      }
+    if (batches != null && batches.value() > 1) {
+      against(EVERY_BATCH * (int) (batches.value() - 1), batches.text());
     }
   }
 

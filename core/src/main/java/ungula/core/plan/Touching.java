@@ -28,11 +28,6 @@ public record Touching(What what, String surface, Contact contact) {
     CAST
   }
 
-  /** The verdict in words. */
-  public String verdict() {
-    return contact.verdict().text();
-  }
-
   /** Everything the rubber of a job touches; empty while none is picked. */
   static List<Touching> of(Planner p) {
     if (p.product == null) {

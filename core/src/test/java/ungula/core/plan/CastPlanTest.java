@@ -276,4 +276,13 @@ public class CastPlanTest {
     assertTrue(warns(plan("marram-20", null, shop(), pigment), "additive.much"));
     assertFalse(warns(plan("marram-20", null, shop()), "additive.unknown"));
   }
+
+  @Test
+  public void anotherGradeOfTheSameRubberIsWeighedAgainstTheShelfToo() {
+    String[] slow = {
+      "master.material", "METAL", "rubber.product", "gannet-25", "rubber.catalyst", "slow"
+    };
+    String text = candidates(Map.of("gannet-25", 1e6), null, slow).get("gannet-25").text();
+    assertTrue(text.contains("enough on the shelf"), text);
+  }
 }

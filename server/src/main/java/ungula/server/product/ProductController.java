@@ -99,7 +99,9 @@ class ProductController {
   @GetMapping
   List<ProductResponse> products() {
     Units units = workshop.current().units();
-    return mapper.all().stream().map(row -> response(row, units)).toList();
+    List<ProductMapper.Row> rows = mapper.all();
+    Map<String, Product> all = inUse(rows);
+    return rows.stream().map(row -> response(row, all, units)).toList();
   }
 
   @PostMapping
@@ -224,11 +226,16 @@ class ProductController {
     return row;
   }
 
-  private List<SubstituteView> substitutes(Product p) {
+  /** Sheets that could be taken instead of another, by id. */
+  private Map<String, Product> inUse(List<ProductMapper.Row> rows) {
     Map<String, Product> all = new LinkedHashMap<>();
-    mapper.all().stream()
+    rows.stream()
         .filter(row -> !row.retired())
         .forEach(row -> all.put(row.id(), products.sheet(row)));
+    return all;
+  }
+
+  private static List<SubstituteView> substitutes(Product p, Map<String, Product> all) {
     return Substitutes.of(p, all).stream()
         .limit(MOST_SUBSTITUTES)
         .map(
@@ -243,6 +250,10 @@ class ProductController {
   }
 
   private ProductResponse response(ProductMapper.Row row, Units units) {
+    return response(row, inUse(mapper.all()), units);
+  }
+
+  private ProductResponse response(ProductMapper.Row row, Map<String, Product> all, Units units) {
     Product p = products.sheet(row);
     return new ProductResponse(
         row.id(),
@@ -259,7 +270,7 @@ class ProductController {
         p.ratio() == null ? "" : p.sentence(p.ratio()),
         p.gaps(),
         p.contradictsItself(),
-        substitutes(p),
+        substitutes(p, all),
         WORDS.states(p, units));
   }
 }

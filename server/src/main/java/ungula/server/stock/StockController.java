@@ -101,7 +101,7 @@ class StockController {
   }
 
   private StockView view(String id, List<StockMapper.LotRow> rows, double neededG, Units units) {
-    Stock stock = stocks.of(id);
+    Stock stock = stocks.of(id, rows);
     LocalDate today = stocks.today();
     return new StockView(
         id,
@@ -109,11 +109,12 @@ class StockController {
         stock.usable(today, units),
         stock.low(neededG, today),
         neededG > 0 ? Mass.format(neededG, units) : "",
-        rows.stream().map(row -> lot(row, stock.product(), units)).toList());
+        rows.stream()
+            .map(row -> lot(row, stock.lots().get(row.id()), stock.product(), units))
+            .toList());
   }
 
-  private LotView lot(StockMapper.LotRow row, Product product, Units units) {
-    Lot lot = stocks.lot(row);
+  private LotView lot(StockMapper.LotRow row, Lot lot, Product product, Units units) {
     LocalDate until = lot.goodUntil(product);
     Double drift = lot.drift(product.soldHardenerPerBase());
     return new LotView(

@@ -42,8 +42,13 @@ public class Stocks {
 
   /** What there is of a product. */
   public Stock of(String productId) {
+    return of(productId, mapper.lotsOf(productId));
+  }
+
+  /** The same of packs that are read already. */
+  Stock of(String productId, List<StockMapper.LotRow> rows) {
     Map<String, Lot> lots = new LinkedHashMap<>();
-    mapper.lotsOf(productId).forEach(row -> lots.put(row.id(), lot(row)));
+    rows.forEach(row -> lots.put(row.id(), lot(row)));
     return new Stock(product(productId), lots);
   }
 
