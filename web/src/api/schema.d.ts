@@ -1087,8 +1087,6 @@ export interface components {
     Batches: {
       each: components['schemas']['PlannedBatch'][];
       fewer: string[];
-      /** Format: double */
-      pourMm3: number;
       reason: string;
     };
     BoxKind: {
@@ -1337,7 +1335,7 @@ export interface components {
     MouldView: {
       id: string;
       name: string;
-      volume: string;
+      volume: components['schemas']['Figure'];
     };
     NewLot: {
       mass?: string;

@@ -77,7 +77,6 @@ test('batches stand with what is known of each, why they are no larger, and what
       each: [batch(1), batch(2)],
       reason: 'The scale carries no more.',
       fewer: ['1 batch on a larger scale', '1 batch with two who pour'],
-      pourMm3: 1e6,
     },
   });
   expect(reads()).toContain('(2 equal batches) of 639 g. The scale carries no more.');
@@ -93,14 +92,14 @@ test('the coats of a skin are batches of their own', () => {
   const box = { sided: false, ofPipe: false, onPlate: false, poured: false };
   const { reads } = show({
     box,
-    batches: { each: [batch(1, 'detail coat')], reason: '', fewer: [], pourMm3: 1e6 },
+    batches: { each: [batch(1, 'detail coat')], reason: '', fewer: [] },
   });
   expect(reads()).toContain('Each coat is a batch of its own');
   expect(reads()).not.toContain('equal batches');
   expect(reads()).toContain('1 detail coat');
 });
 
-const TWO = { each: [batch(1), batch(2)], reason: '', fewer: [], pourMm3: 1e6 };
+const TWO = { each: [batch(1), batch(2)], reason: '', fewer: [] };
 
 test('a batch is put down as it was weighed, and can be struck out', async () => {
   const { user, reads } = show({ batches: TWO });

@@ -83,13 +83,17 @@ test('when nothing is needed it says so', async () => {
 });
 
 const GROUPS = [
-  { product: 'a', name: 'Lone', moulds: [{ id: '1', name: 'tile', volume: '1 L' }] },
+  {
+    product: 'a',
+    name: 'Lone',
+    moulds: [{ id: '1', name: 'tile', volume: figure('pour.first', '1 L') }],
+  },
   {
     product: 'b',
     name: 'Samphire',
     moulds: [
-      { id: '2', name: 'pup', volume: '1.4 L' },
-      { id: '3', name: 'finial', volume: '0.8 L' },
+      { id: '2', name: 'pup', volume: figure('pour.first', '1.4 L') },
+      { id: '3', name: 'finial', volume: figure('pour.first', '0.8 L') },
     ],
   },
 ];

@@ -77,8 +77,9 @@ function Moulds({ group }: { group: PourGroup }) {
                 setLeft(e.target.checked ? left.filter((id) => id !== m.id) : [...left, m.id])
               }
             />{' '}
-            {m.name}, {m.volume}
+            {m.name}
           </label>
+          , <FigureText figure={m.volume} />
         </p>
       ))}
       {jobs.length === 0 && <p className="quiet">Pick a mould to pour.</p>}

@@ -9,9 +9,8 @@ import java.util.List;
  * @param reason why they are no larger, as a sentence; empty when one does, or when their number
  *     was asked for
  * @param fewer what would make fewer of them do, in words
- * @param pourMm3 mixed for the first pour into a box, over all its batches; 0 for coats
  */
-public record Batches(List<PlannedBatch> each, String reason, List<String> fewer, double pourMm3) {
+public record Batches(List<PlannedBatch> each, String reason, List<String> fewer) {
 
-  static final Batches NONE = new Batches(List.of(), "", List.of(), 0);
+  static final Batches NONE = new Batches(List.of(), "", List.of());
 }

@@ -64,6 +64,7 @@ final class PourFigures {
     f.budget();
     f.vacuum();
     if (p.poured()) {
+      f.first(pours);
       f.count();
       f.poured(pours);
     } else {
@@ -71,11 +72,25 @@ final class PourFigures {
     }
     boolean limited = p.choices.rubber().batches() == null && p.batching != null;
     String reason = limited && p.batching.reason() != null ? reason(p.batching.reason()) : "";
-    return new Batches(List.copyOf(f.batches), reason, fewer(p), p.poured() ? pours[0] : 0);
+    return new Batches(List.copyOf(f.batches), reason, fewer(p));
   }
 
   private String ml(double mm3) {
     return Volume.format(mm3, p.units);
+  }
+
+  /** What is mixed for the first pour into the box, over all its batches. */
+  private void first(double[] pours) {
+    Working.Builder w =
+        Working.of(
+            pours.length == 1
+                ? "rubber to mix"
+                : "rubber to mix × upper half ÷ all rubber in the box");
+    p.figures.volume(
+        "pour.first",
+        "to mix for the first pour",
+        pours[0],
+        w.given("rubber to mix", p.figures.get("rubber.mix").text(), COMPUTED).done());
   }
 
   private void count() {

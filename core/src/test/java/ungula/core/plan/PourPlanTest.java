@@ -236,6 +236,7 @@ public class PourPlanTest {
   public void theSecondHalfHasAClockOfItsOwn() {
     Plan plan = plan(shop(null), "mould.kind", "TWO_PART", "rubber.batches", "2");
     assertEquals(plan.batches().each().get(2).of(), "lower half");
+    Near.relative(value(plan, "pour.first"), 2 * value(plan, "mix.volume"), 1e-9);
     Near.absolute(value(plan, "batch.3.start"), 0, 0);
     assertTrue(value(plan, "batch.4.start") > 0);
   }

@@ -11,7 +11,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import ungula.core.plan.PourTogether;
 import ungula.core.pour.Bubbles;
-import ungula.core.quantity.Volume;
+import ungula.core.working.Figure;
 import ungula.server.job.Jobs;
 import ungula.server.product.Products;
 import ungula.server.web.Problem;
@@ -33,9 +33,9 @@ class TogetherController {
   }
 
   /**
-   * @param volume of its first pour, in words
+   * @param volume to mix for its first pour
    */
-  record MouldView(String id, String name, String volume) {}
+  record MouldView(String id, String name, Figure volume) {}
 
   /**
    * @param product by id
@@ -53,9 +53,7 @@ class TogetherController {
             .computeIfAbsent(job.choices().rubber().product(), id -> new ArrayList<>())
             .add(
                 new MouldView(
-                    job.row().id(),
-                    job.row().name(),
-                    Volume.format(job.plan().batches().pourMm3(), workshop.current().units())));
+                    job.row().id(), job.row().name(), job.plan().figures().get("pour.first")));
       }
     }
     return groups.entrySet().stream()
@@ -69,7 +67,7 @@ class TogetherController {
   /** Poured into a box, of the rubber as its sheet says and nothing besides. */
   private static boolean poured(Jobs.Job job) {
     var rubber = job.choices().rubber();
-    return job.plan().batches().pourMm3() > 0
+    return job.plan().figures().containsKey("pour.first")
         && rubber.ratio() == null
         && rubber.catalyst() == null
         && !rubber.additive().used();
@@ -90,7 +88,10 @@ class TogetherController {
                     jobs.contains(j.row().id())
                         && product.equals(j.choices().rubber().product())
                         && poured(j))
-            .map(j -> new PourTogether.Pour(j.row().name(), j.plan().batches().pourMm3()))
+            .map(
+                j ->
+                    new PourTogether.Pour(
+                        j.row().name(), j.plan().figures().get("pour.first").value()))
             .toList();
     return PourTogether.of(
         pours,
