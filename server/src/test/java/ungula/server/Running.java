@@ -16,6 +16,8 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.concurrent.locks.LockSupport;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
@@ -36,6 +38,20 @@ final class Running implements AutoCloseable {
 
   Running() throws Exception {
     data = Files.createTempDirectory("ungula-server");
+    start();
+  }
+
+  /** On data kept earlier, a zipped folder among the test's resources; works on a copy. */
+  Running(String kept) throws Exception {
+    data = Files.createTempDirectory("ungula-server");
+    try (ZipInputStream zip =
+        new ZipInputStream(Running.class.getResourceAsStream("/kept/" + kept + ".zip"))) {
+      for (ZipEntry e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
+        Path file = data.resolve(e.getName()).normalize();
+        Files.createDirectories(file.getParent());
+        Files.copy(zip, file);
+      }
+    }
     start();
   }
 
