@@ -4,6 +4,22 @@
  */
 
 export interface paths {
+  '/api/access': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['access'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/jobs': {
     parameters: {
       query?: never;
@@ -254,6 +270,22 @@ export interface paths {
     get: operations['formersStl'];
     put?: never;
     post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/jobs/{id}/looked/{stage}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['lookJob'];
     delete?: never;
     options?: never;
     head?: never;
@@ -717,7 +749,7 @@ export interface paths {
     };
     get: operations['mixed'];
     put?: never;
-    post: operations['putDown'];
+    post: operations['recordMixed'];
     delete?: never;
     options?: never;
     head?: never;
@@ -1064,6 +1096,9 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
   schemas: {
+    AccessView: {
+      initials: string;
+    };
     ApproachView: {
       edits: components['schemas']['Edit'][];
       figures: {
@@ -1211,6 +1246,10 @@ export interface components {
       name: string;
       product: string;
     };
+    GroupsView: {
+      groups: components['schemas']['GroupView'][];
+      missing: string[];
+    };
     Imported: {
       /** Format: int32 */
       added: number;
@@ -1252,6 +1291,7 @@ export interface components {
       name: string;
       order: string[];
       packs: string[];
+      parts: components['schemas']['PartView'][];
       ratioSentence: string;
       redo?: string;
       rubbers: components['schemas']['Offer'][];
@@ -1320,9 +1360,12 @@ export interface components {
       said: string;
     };
     MixedView: {
-      /** Format: int32 */
-      batch: number;
+      again: boolean;
       id: string;
+      name: string;
+      /** Format: int32 */
+      number?: number;
+      planned: string;
       text: string;
     };
     ModelView: {
@@ -1361,11 +1404,10 @@ export interface components {
       value: string;
     };
     PartView: {
-      /** Format: int32 */
-      count: number;
-      name: string;
-      note: string;
-      size: string;
+      /** @enum {string} */
+      state: 'KNOWN' | 'BEING_WORKED_OUT' | 'CANNOT_BE_KNOWN';
+      text: string;
+      why: string;
     };
     PartitionResponse: {
       pieces: components['schemas']['PieceView'][];
@@ -1396,12 +1438,16 @@ export interface components {
     PlannedBatch: {
       additive: string;
       base: string;
+      /** Format: int32 */
+      batch: number;
       build: boolean;
       hardener: string;
       key: string;
       /** Format: int32 */
       number: number;
       of: string;
+      /** Format: int32 */
+      pour: number;
     };
     PocketView: {
       /** Format: double */
@@ -1542,14 +1588,18 @@ export interface components {
       line: string;
       name: string;
       next: string;
+      note: string;
       picture?: string;
       stage: string;
       /** Format: int32 */
       stops: number;
+      trouble: string;
     };
     ShoppingView: {
       lines: components['schemas']['LineView'][];
+      missing: string[];
       price: components['schemas']['Figure'];
+      working: boolean;
     };
     SkinView: {
       clock: components['schemas']['BrushingView'][];
@@ -1591,6 +1641,10 @@ export interface components {
       text: string;
       unset: boolean;
       value: string;
+    };
+    StockShelf: {
+      missing: string[];
+      products: components['schemas']['StockView'][];
     };
     StockView: {
       lots: components['schemas']['LotView'][];
@@ -1716,6 +1770,26 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+  access: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['AccessView'];
+        };
+      };
+    };
+  };
   addJob: {
     parameters: {
       query?: never;
@@ -2137,6 +2211,29 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['StreamingResponseBody'];
+        };
+      };
+    };
+  };
+  lookJob: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+        stage: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['JobResponse'];
         };
       };
     };
@@ -2981,7 +3078,7 @@ export interface operations {
       };
     };
   };
-  putDown: {
+  recordMixed: {
     parameters: {
       query?: never;
       header?: never;
@@ -3334,7 +3431,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          'application/json': components['schemas']['StockView'][];
+          'application/json': components['schemas']['StockShelf'];
         };
       };
     };
@@ -3466,7 +3563,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          'application/json': components['schemas']['GroupView'][];
+          'application/json': components['schemas']['GroupsView'];
         };
       };
     };

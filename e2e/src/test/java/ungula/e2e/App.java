@@ -47,6 +47,7 @@ final class App implements AutoCloseable {
             "-jar",
             System.getProperty("ungula.jar"),
             "serve",
+            "--demo",
             "--port",
             "0",
             "--data",

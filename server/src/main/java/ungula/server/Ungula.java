@@ -1,21 +1,28 @@
 package ungula.server;
 
+import java.io.BufferedReader;
 import java.io.IOException;
+import java.io.InputStreamReader;
 import java.io.PrintStream;
 import java.net.BindException;
 import java.net.InetSocketAddress;
 import java.net.ServerSocket;
+import java.net.UnknownHostException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.mybatis.spring.annotation.MapperScan;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
+import ungula.server.access.Hosts;
+import ungula.server.access.Passphrase;
 import ungula.server.command.Bench;
 import ungula.server.command.Measure;
 
@@ -28,7 +35,8 @@ public class Ungula {
 
   private static final String USAGE =
       """
-      serve [--data DIR] [--port N] [--host ADDRESS]   start the server (default port 8420)
+      serve [--data DIR] [--port N] [--host ADDRESS] [--demo]   start the server (default port 8420)
+      passphrase [--data DIR]                          set what others on the network are asked for
       measure FILE [--json] [--coats …] [--air …] [--locks …]   report on a model file
       bench [FILE...] [--json]                         time each stage of the work
       """;
@@ -41,6 +49,7 @@ public class Ungula {
     PrintStream err = new PrintStream(System.err, true, StandardCharsets.UTF_8);
     switch (command) {
       case "serve" -> serve(rest, out, err);
+      case "passphrase" -> setPassphrase(rest, out, err);
       case "measure" -> System.exit(Measure.run(rest, out, err));
       case "bench" -> System.exit(Bench.run(rest, out, err));
       default -> {
@@ -51,41 +60,120 @@ public class Ungula {
   }
 
   private static void serve(List<String> args, PrintStream out, PrintStream err) {
-    Path data = Path.of(System.getProperty("user.home"), ".ungula");
-    String port = "8420";
-    String host = "127.0.0.1";
-    for (int i = 0; i < args.size(); i += 2) {
-      String value = i + 1 < args.size() ? args.get(i + 1) : null;
-      switch (value == null ? "" : args.get(i)) {
-        case "--data" -> data = Path.of(value);
-        case "--port" -> port = value;
-        case "--host" -> host = value;
-        default -> {
-          err.println("“" + args.get(i) + "” is not understood. There is:\n" + USAGE);
-          System.exit(2);
-        }
-      }
-    }
+    Options options = new Options(args, err);
     try {
-      checkPort(host, port);
-      DataFolder folder = DataFolder.claim(data.toAbsolutePath().normalize());
-      ConfigurableApplicationContext started = start(folder, host, port);
+      Hosts hosts = Hosts.of(options.host);
+      checkPort(options.host, options.port);
+      DataFolder folder = DataFolder.claim(options.data);
+      Optional<Passphrase> passphrase =
+          hosts.open() ? passphrase(folder.path(), err) : Optional.empty();
+      ConfigurableApplicationContext started =
+          start(folder, options.host, options.port, options.demo, hosts, passphrase);
       int bound = ((WebServerApplicationContext) started).getWebServer().getPort();
-      String address = "http://" + host + ":" + bound + "/";
+      String address = "http://" + (hosts.open() ? "127.0.0.1" : options.host) + ":" + bound + "/";
       folder.announce(address);
       out.println("Ungula is ready at " + address + " with its data in " + folder.path());
+      if (hosts.open()) {
+        out.println(
+            "It is open to everyone on the network who knows the passphrase. On a tablet, type:");
+        hosts.addresses().forEach(a -> out.println("  http://" + a + ":" + bound + "/"));
+      } else {
+        out.println("It is open to this computer only.");
+      }
     } catch (DataFolder.InUse inUse) {
       err.println(inUse.getMessage());
       System.exit(4);
     } catch (BindException busy) {
       err.println(
           "Port "
-              + port
+              + options.port
               + " is taken by another program, perhaps another Ungula. Start with --port and another"
               + " number.");
       System.exit(5);
+    } catch (UnknownHostException unknown) {
+      err.println("--host " + options.host + " is no address of this computer.");
+      System.exit(2);
     } catch (IOException e) {
-      err.println("The data folder " + data + " cannot be used: " + e.getMessage());
+      err.println("The data folder " + options.data + " cannot be used: " + e.getMessage());
+      System.exit(6);
+    }
+  }
+
+  /** The options of the server's commands, each given once. */
+  private static final class Options {
+    private Path data = Path.of(System.getProperty("user.home"), ".ungula");
+    private String port = "8420";
+    private String host = "127.0.0.1";
+    private boolean demo;
+
+    Options(List<String> args, PrintStream err) {
+      for (int i = 0; i < args.size(); i++) {
+        String name = args.get(i);
+        boolean last = i + 1 == args.size();
+        switch (last && !name.equals("--demo") ? "" : name) {
+          case "--demo" -> demo = true;
+          case "--data" -> data = Path.of(args.get(++i));
+          case "--port" -> port = args.get(++i);
+          case "--host" -> host = args.get(++i);
+          default -> {
+            err.println("“" + name + "” is not understood. There is:\n" + USAGE);
+            System.exit(2);
+          }
+        }
+      }
+      data = data.toAbsolutePath().normalize();
+    }
+  }
+
+  /** The passphrase, asked for when there is none yet; without one the server stays closed. */
+  private static Optional<Passphrase> passphrase(Path data, PrintStream err) throws IOException {
+    Optional<Passphrase> kept = Passphrase.in(data);
+    if (kept.isPresent()) {
+      return kept;
+    }
+    if (System.console() == null) {
+      err.println(
+          "With --host others on the network could open it, and no passphrase is set. Set one with"
+              + " “./ungula passphrase”, then start again.");
+      System.exit(7);
+    }
+    err.println("Others on the network will be asked for a passphrase. Choose one now.");
+    return Optional.of(ask(data, err));
+  }
+
+  private static Passphrase ask(Path data, PrintStream err) throws IOException {
+    BufferedReader lines =
+        new BufferedReader(new InputStreamReader(System.in, StandardCharsets.UTF_8));
+    while (true) {
+      String words;
+      if (System.console() == null) {
+        words = lines.readLine();
+      } else {
+        char[] typed = System.console().readPassword("Passphrase: ");
+        words = typed == null ? null : new String(typed);
+      }
+      if (words == null) {
+        err.println("Nothing was typed, nothing was set.");
+        System.exit(7);
+      }
+      try {
+        return Passphrase.set(data, words);
+      } catch (IllegalArgumentException unfit) {
+        err.println(unfit.getMessage());
+      }
+    }
+  }
+
+  private static void setPassphrase(List<String> args, PrintStream out, PrintStream err) {
+    Options options = new Options(args, err);
+    try {
+      Files.createDirectories(options.data);
+      ask(options.data, err);
+      out.println(
+          "The passphrase is set. It holds from the next start; everybody who was signed in signs"
+              + " in again.");
+    } catch (IOException e) {
+      err.println("The data folder " + options.data + " cannot be used: " + e.getMessage());
       System.exit(6);
     }
   }
@@ -98,14 +186,38 @@ public class Ungula {
     }
   }
 
-  /** Starts the server on a folder already claimed. Port 0 takes any free one. */
-  public static ConfigurableApplicationContext start(DataFolder folder, String host, String port) {
+  /**
+   * Starts the server on a folder already claimed.
+   *
+   * @param port 0 takes any free one
+   * @param demo whether the made-up shelf is put up on new data
+   * @param hosts names it answers to
+   * @param passphrase others are asked for; empty when nobody else reaches it
+   */
+  public static ConfigurableApplicationContext start(
+      DataFolder folder,
+      String host,
+      String port,
+      boolean demo,
+      Hosts hosts,
+      Optional<Passphrase> passphrase) {
     SpringApplication application = new SpringApplication(Ungula.class);
     application.setDefaultProperties(
         Map.of(
-            "ungula.data", folder.path().toString(), "server.address", host, "server.port", port));
+            "ungula.data",
+            folder.path().toString(),
+            "ungula.demo",
+            demo,
+            "server.address",
+            host,
+            "server.port",
+            port));
     application.addInitializers(
-        context -> context.getBeanFactory().registerSingleton("dataFolder", folder));
+        context -> {
+          context.getBeanFactory().registerSingleton("dataFolder", folder);
+          context.getBeanFactory().registerSingleton("hosts", hosts);
+          passphrase.ifPresent(p -> context.getBeanFactory().registerSingleton("passphrase", p));
+        });
     return application.run();
   }
 }

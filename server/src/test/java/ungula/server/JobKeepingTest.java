@@ -140,12 +140,7 @@ public class JobKeepingTest extends OnServer {
   }
 
   private String picture(String id) throws Exception {
-    for (JsonNode job : server.get("/api/shelf").body().get("jobs")) {
-      if (job.get("id").asString().equals(id)) {
-        return job.get("picture").asString();
-      }
-    }
-    throw new AssertionError("not on the shelf");
+    return server.onShelf(id).get("picture").asString();
   }
 
   @Test

@@ -12,18 +12,23 @@ import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.Statement;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
+import java.util.Optional;
 import java.util.concurrent.locks.LockSupport;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
+import javax.sql.DataSource;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mesh.io.StlWriter;
+import ungula.server.access.Hosts;
 
 /** A real server with a real database in a folder of its own, and a plain client for it. */
 final class Running implements AutoCloseable {
@@ -31,18 +36,29 @@ final class Running implements AutoCloseable {
   private static final JsonMapper JSON = JsonMapper.builder().build();
   private static final Duration PATIENCE = Duration.ofSeconds(60);
 
+  private final boolean demo;
   private final Path data;
   private final HttpClient http = HttpClient.newHttpClient();
   private DataFolder folder;
   private ConfigurableApplicationContext context;
 
+  /** On new data. */
   Running() throws Exception {
+    this(false);
+  }
+
+  /**
+   * @param demo whether the made-up shelf is put up, which takes seconds
+   */
+  Running(boolean demo) throws Exception {
+    this.demo = demo;
     data = Files.createTempDirectory("ungula-server");
     start();
   }
 
   /** On data kept earlier, a zipped folder among the test's resources; works on a copy. */
   Running(String kept) throws Exception {
+    demo = false;
     data = Files.createTempDirectory("ungula-server");
     try (ZipInputStream zip =
         new ZipInputStream(Running.class.getResourceAsStream("/kept/" + kept + ".zip"))) {
@@ -57,13 +73,21 @@ final class Running implements AutoCloseable {
 
   private void start() throws Exception {
     folder = DataFolder.claim(data);
-    context = Ungula.start(folder, "127.0.0.1", "0");
+    context = Ungula.start(folder, "127.0.0.1", "0", demo, Hosts.of("127.0.0.1"), Optional.empty());
   }
 
   void restart() throws Exception {
     context.close();
     folder.close();
     start();
+  }
+
+  /** Changes the data behind the server's back, as a damaged disk or another version would. */
+  void sql(String statement) throws Exception {
+    try (Connection connection = context.getBean(DataSource.class).getConnection();
+        Statement s = connection.createStatement()) {
+      s.executeUpdate(statement);
+    }
   }
 
   Path data() {
@@ -168,6 +192,16 @@ final class Running implements AutoCloseable {
   /** Leaves the machine to what is waited for until the next look at it. */
   static void lookLater() {
     LockSupport.parkNanos(20_000_000);
+  }
+
+  /** A job's entry on the shelf. */
+  JsonNode onShelf(String id) throws Exception {
+    for (JsonNode entry : get("/api/shelf").body().get("jobs")) {
+      if (entry.get("id").asString().equals(id)) {
+        return entry;
+      }
+    }
+    throw new AssertionError("not on the shelf");
   }
 
   /** Value of a job's figure. */

@@ -45,7 +45,7 @@ public class StockTest extends OnServer {
   }
 
   private JsonNode stock(String product) throws Exception {
-    return of(server.get("/api/stock").body(), "product", product);
+    return of(server.get("/api/stock").body().get("products"), "product", product);
   }
 
   private static String left(JsonNode lot, String part) {
@@ -212,7 +212,7 @@ public class StockTest extends OnServer {
           ranked.get(i - 1).get("score").asDouble() >= ranked.get(i).get("score").asDouble());
       assertFalse(ranked.get(i).get("text").asString().isEmpty());
     }
-    JsonNode group = of(server.get("/api/together").body(), "product", "samphire-15");
+    JsonNode group = of(server.get("/api/together").body().get("groups"), "product", "samphire-15");
     String moulds = group.get("moulds").toString();
     assertTrue(moulds.contains(id) && moulds.contains(other), moulds);
     JsonNode shared = server.get("/api/together/samphire-15?jobs=" + id + "&jobs=" + other).body();

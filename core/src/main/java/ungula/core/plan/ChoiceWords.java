@@ -118,6 +118,7 @@ public final class ChoiceWords {
   private static void master(WordBook<Choices> book) {
     book.word("master.source", "what the shape is known from", Kind.choice(Source.class))
         .open("master.model", "model file", Kind.text(80), "no file")
+        .open("master.fileName", "name of the model file", Kind.text(255), "as it came")
         .open(
             "master.unitMm",
             "millimetres per unit of the file",
@@ -180,23 +181,7 @@ public final class ChoiceWords {
         .deed(
             "casting.noVents",
             "take the vents away",
-            (c, text) -> c.withCasting(new Choices.Casting(c.casting().sprue(), List.of())))
-        .deed(
-            "looked.mould",
-            "looked at",
-            (c, text) -> c.withLooked(c.looked().mould(c.beforeMould())))
-        .deed(
-            "looked.approach",
-            "looked at",
-            (c, text) -> c.withLooked(c.looked().approach(c.beforeApproach())))
-        .deed(
-            "looked.rubber",
-            "looked at",
-            (c, text) -> c.withLooked(c.looked().rubber(c.beforeRubber())))
-        .deed(
-            "looked.pours",
-            "looked at",
-            (c, text) -> c.withLooked(c.looked().pours(c.beforePours())));
+            (c, text) -> c.withCasting(new Choices.Casting(c.casting().sprue(), List.of())));
   }
 
   private static Kind<String> pairs(String name, Consumer<String> check) {

@@ -50,8 +50,7 @@ public record Choices(
     Rubber rubber,
     Cast cast,
     Casting casting,
-    Marks marks,
-    Looked looked) {
+    Marks marks) {
 
   /** What was kept before something was asked about has none of it. */
   public Choices {
@@ -77,6 +76,7 @@ public record Choices(
         units,
         new Master(
             Source.NONE,
+            null,
             null,
             null,
             Solid.DEFAULT,
@@ -128,8 +128,7 @@ public record Choices(
             null),
         Cast.USUAL,
         Casting.NOTHING,
-        Marks.NONE,
-        Looked.NOTHING);
+        Marks.NONE);
   }
 
   public enum Source implements Choosable {
@@ -153,6 +152,7 @@ public record Choices(
   /**
    * @param source what the shape is known from
    * @param model id of the model file; null without one
+   * @param fileName it was uploaded under in this job; null in what was kept before names were
    * @param unitMm millimetres per file unit; null while it is only guessed
    * @param solid measures when it is a simple solid
    * @param measured what was read off tape, vessel and scale
@@ -165,6 +165,7 @@ public record Choices(
   public record Master(
       Source source,
       String model,
+      String fileName,
       Double unitMm,
       Solid solid,
       Measured measured,
@@ -185,6 +186,7 @@ public record Choices(
       return new Master(
           source,
           model,
+          null,
           unitMm,
           solid,
           measured,
@@ -202,6 +204,7 @@ public record Choices(
       return new Master(
           source,
           model,
+          fileName,
           unitMm,
           solid,
           measured,
@@ -457,13 +460,13 @@ public record Choices(
   Choices withCasting(Casting changed) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, changed, marks, looked);
+        site, rubber, cast, changed, marks);
   }
 
   Choices withMarks(Marks changed) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, changed, looked);
+        site, rubber, cast, casting, changed);
   }
 
   /**
@@ -518,8 +521,7 @@ public record Choices(
             rubber,
             others.cast,
             casting,
-            others.marks,
-            others.looked)
+            others.marks)
         .agreeing(this)
         .withMarks(others.marks);
   }
@@ -527,78 +529,43 @@ public record Choices(
   private Choices mastered(Master changed) {
     return new Choices(
         units, changed, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks, looked);
+        site, rubber, cast, casting, marks);
   }
 
   private Choices withRubber(Rubber changed) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, changed, cast, casting, marks, looked);
+        site, changed, cast, casting, marks);
   }
 
   private Choices plated(Plate changed) {
     return new Choices(
         units, master, pose, changed, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks, looked);
+        site, rubber, cast, casting, marks);
   }
 
   private Choices parted(Parting halves, Cut knife) {
     return new Choices(
         units, master, pose, plate, mould, halves, knife, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks, looked);
+        site, rubber, cast, casting, marks);
   }
 
   Choices skinned(Skin coats, Jacket round) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, coats, round,
-        site, rubber, cast, casting, marks, looked);
+        site, rubber, cast, casting, marks);
   }
 
   private Choices moulded(Box changed) {
     return new Choices(
         units, master, pose, plate, changed, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks, looked);
-  }
-
-  /**
-   * What each stage was last looked at against: a fingerprint of everything before it. Empty when
-   * never.
-   */
-  public record Looked(String approach, String mould, String rubber, String pours) {
-    static final Looked NOTHING = new Looked("", "", "", "");
-
-    public Looked {
-      approach = approach == null ? "" : approach;
-      pours = pours == null ? "" : pours;
-    }
-
-    Looked approach(String now) {
-      return new Looked(now, mould, rubber, pours);
-    }
-
-    Looked mould(String now) {
-      return new Looked(approach, now, rubber, pours);
-    }
-
-    Looked rubber(String now) {
-      return new Looked(approach, mould, now, pours);
-    }
-
-    Looked pours(String now) {
-      return new Looked(approach, mould, rubber, now);
-    }
+        site, rubber, cast, casting, marks);
   }
 
   Choices withPose(Pose changed) {
     return new Choices(
         units, master, changed, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks, looked);
-  }
-
-  Choices withLooked(Looked changed) {
-    return new Choices(
-        units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks, changed);
+        site, rubber, cast, casting, marks);
   }
 
   /** The same for equal parts, in this run of the program and in any other. */

@@ -26,10 +26,11 @@ final class Labour {
   /** Adds the figure of everything a plan's mould takes. */
   static void add(Planner p) {
     Labour l = new Labour();
-    if (p.skin != null && !p.figures.has("jacket.hands")) {
+    boolean skin = !p.poured();
+    if (skin && !p.figures.has("jacket.hands")) {
       return;
     }
-    if (p.skin != null) {
+    if (skin) {
       l.step("board and joint", BOX_H);
       l.step("at the brush", p.figures.value("skin.hands") / 60);
       l.step("jacket", p.figures.value("jacket.hands") / 60);

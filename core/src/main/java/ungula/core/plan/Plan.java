@@ -34,8 +34,9 @@ import ungula.core.working.Figure;
  * @param second what to pour after the first part was really weighed
  * @param batches of rubber
  * @param needs of each product, for all moulds and casts asked for
- * @param stages how far each stage is
+ * @param stages what each stage builds on, by its name
  * @param undecided what is still open, in words
+ * @param parts that take a closer look at the shape, and how far each is known
  */
 public record Plan(
     Map<String, Figure> figures,
@@ -54,20 +55,14 @@ public record Plan(
     Optional<SecondPart> second,
     Batches batches,
     List<Need> needs,
-    Map<String, Stage> stages,
-    List<String> undecided) {
+    Map<String, Looked.Basis> stages,
+    List<String> undecided,
+    List<PlanPart> parts) {
 
   /**
    * @param massG of it as it is sold, first and second part together
    */
   public record Need(Product product, double massG) {}
-
-  public enum Stage {
-    OPEN,
-    DONE,
-    /** Something before it changed since it was last looked at. */
-    LOOK_AGAIN
-  }
 
   public boolean stopped() {
     return cautions.stream().anyMatch(c -> c.level() == Caution.Level.STOP);

@@ -4,6 +4,8 @@ package ungula.core.plan;
  * One batch of rubber, by the keys of its figures.
  *
  * @param number in the order they are mixed, from 1
+ * @param pour it belongs to, from 1; of a skin its coat
+ * @param batch of that pour, from 1: re-planning one pour does not renumber another
  * @param of what it is for, when they are for different things; else empty
  * @param key its own figures begin so: fill, level, start, by
  * @param base what to weigh of the base
@@ -13,6 +15,8 @@ package ungula.core.plan;
  */
 public record PlannedBatch(
     int number,
+    int pour,
+    int batch,
     String of,
     String key,
     String base,

@@ -168,7 +168,8 @@ public final class Planner {
         p.planned,
         p.needs(),
         p.stages(),
-        p.undecided());
+        p.undecided(),
+        PlanPart.of(choices, facts));
   }
 
   /** The box and the mix only, without cautions: what other choices would cost. */
@@ -642,22 +643,14 @@ public final class Planner {
             .given("inside area", Numbers.fixed(box.insideAreaMm2() / 100, 1) + " cm²", COMPUTED);
   }
 
-  private Map<String, Plan.Stage> stages() {
-    Map<String, Plan.Stage> stages = new LinkedHashMap<>();
-    stages.put("master", facts == null ? Plan.Stage.OPEN : Plan.Stage.DONE);
-    stages.put(
-        "approach", stage(facts != null, choices.looked().approach(), choices.beforeApproach()));
-    stages.put("mould", stage(box != null, choices.looked().mould(), choices.beforeMould()));
-    stages.put("rubber", stage(mix() != null, choices.looked().rubber(), choices.beforeRubber()));
-    stages.put("pours", stage(mix() != null, choices.looked().pours(), choices.beforePours()));
+  private Map<String, Looked.Basis> stages() {
+    Map<String, Looked.Basis> stages = new LinkedHashMap<>();
+    stages.put("master", new Looked.Basis(facts != null, null));
+    stages.put("approach", new Looked.Basis(facts != null, choices.beforeApproach()));
+    stages.put("mould", new Looked.Basis(box != null, choices.beforeMould()));
+    stages.put("rubber", new Looked.Basis(mix() != null, choices.beforeRubber()));
+    stages.put("pours", new Looked.Basis(mix() != null, choices.beforePours()));
     return stages;
-  }
-
-  private static Plan.Stage stage(boolean ready, String looked, String now) {
-    if (!ready || looked.isEmpty()) {
-      return Plan.Stage.OPEN;
-    }
-    return looked.equals(now) ? Plan.Stage.DONE : Plan.Stage.LOOK_AGAIN;
   }
 
   private List<String> undecided() {

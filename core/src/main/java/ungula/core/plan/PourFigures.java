@@ -226,7 +226,15 @@ final class PourFigures {
         before = begin;
         batches.add(
             new PlannedBatch(
-                number, of, key, keys + ".base", keys + ".hardener", additive(keys), false));
+                number,
+                pour + 1,
+                i,
+                of,
+                key,
+                keys + ".base",
+                keys + ".hardener",
+                additive(keys),
+                false));
       }
     }
   }
@@ -248,6 +256,8 @@ final class PourFigures {
       batches.add(
           new PlannedBatch(
               number,
+              c.number(),
+              1,
               c.kind().text() + " coat",
               key,
               coat + ".base",

@@ -8,6 +8,7 @@ import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -450,13 +451,42 @@ public class PlannerTest {
 
   @Test
   public void aStageIsLookedAtAgainWhenSomethingBeforeItChanged() {
-    Choices seen = choices("rubber.product", "marram-20", "looked.mould", "", "looked.rubber", "");
-    Plan done = Planner.plan(seen, FLAT, MARRAM, Workshop.DEFAULT);
-    assertEquals(done.stages().get("rubber"), Plan.Stage.DONE);
+    Choices seen = choices("rubber.product", "marram-20");
+    Plan before = Planner.plan(seen, FLAT, MARRAM, Workshop.DEFAULT);
+    Looked looked =
+        new Looked(
+            Map.of(
+                "mould", before.stages().get("mould").before(),
+                "rubber", before.stages().get("rubber").before()));
+    assertEquals(state(looked, before, "rubber"), Looked.State.DONE);
+    assertEquals(state(looked, before, "pours"), Looked.State.OPEN);
+    assertEquals(state(looked, before, "master"), Looked.State.DONE);
     Choices changed = ChoiceWords.edit(seen, List.of(Edit.of("mould.sidesMm", "20 mm")), MARRAM);
     Plan again = Planner.plan(changed, FLAT, MARRAM, Workshop.DEFAULT);
-    assertEquals(again.stages().get("mould"), Plan.Stage.DONE);
-    assertEquals(again.stages().get("rubber"), Plan.Stage.LOOK_AGAIN);
+    assertEquals(state(looked, again, "mould"), Looked.State.DONE);
+    assertEquals(state(looked, again, "rubber"), Looked.State.LOOK_AGAIN);
+    Plan bare = Planner.plan(changed, FLAT, (Product) null, Workshop.DEFAULT);
+    assertEquals(state(looked, bare, "rubber"), Looked.State.OPEN);
+  }
+
+  private static Looked.State state(Looked looked, Plan plan, String stage) {
+    return looked.state(stage, plan.stages().get(stage));
+  }
+
+  @Test
+  public void aPlanSaysOfEachPartWhetherItIsKnown() {
+    Plan measured = plan(FLAT, MARRAM);
+    assertEquals(
+        measured.parts().stream().map(PlanPart::state).distinct().toList(),
+        List.of(PlanPart.State.CANNOT_BE_KNOWN));
+    assertEquals(
+        PlanPart.missing(measured.parts()),
+        List.of(
+            "Not known: air that stays, what locks the master.",
+            "Only measures are known of this master. Drop a model file, or describe it as a"
+                + " solid."));
+    assertEquals(
+        Planner.plan(choices(), null, (Product) null, Workshop.DEFAULT).parts(), List.of());
   }
 
   @Test

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -70,12 +71,14 @@ class VariantController {
   /** Keeps the mould as it stands. */
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
-  void keepVariant(@PathVariable String id) {
+  @Transactional
+  public void keepVariant(@PathVariable String id) {
     Jobs.Job job = jobs.find(id);
     Choices c = job.choices();
-    int number = mapper.of(id).size() + 1;
+    int number = mapper.of(id).stream().mapToInt(VariantMapper.Row::number).max().orElse(0) + 1;
     String name = number + ". " + c.mould().kind().text() + " in a " + c.mould().shape().text();
-    mapper.add(new VariantMapper.Row(UUID.randomUUID().toString(), id, name, json.write(c)));
+    mapper.add(
+        new VariantMapper.Row(UUID.randomUUID().toString(), id, number, name, json.write(c)));
   }
 
   /** Makes it the mould of the job; undo brings the one before back. */

@@ -9,9 +9,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Supplier;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
 import ungula.core.contact.Releases;
 import ungula.core.demo.HarbourShapes;
 import ungula.core.mesh.TriangleMesh;
@@ -39,6 +41,7 @@ import ungula.server.workshop.Habits;
  * that the first visit has something to look at. Removed with one click.
  */
 @Component
+@ConditionalOnProperty("ungula.demo")
 class DemoShelf {
 
   private final Jobs jobs;
@@ -46,13 +49,21 @@ class DemoShelf {
   private final Habits workshop;
   private final Products products;
   private final Stocks stocks;
+  private final TransactionTemplate once;
 
-  DemoShelf(Jobs jobs, Models models, Habits workshop, Products products, Stocks stocks) {
+  DemoShelf(
+      Jobs jobs,
+      Models models,
+      Habits workshop,
+      Products products,
+      Stocks stocks,
+      TransactionTemplate once) {
     this.jobs = jobs;
     this.models = models;
     this.workshop = workshop;
     this.products = products;
     this.stocks = stocks;
+    this.once = once;
   }
 
   @EventListener(ApplicationReadyEvent.class)
@@ -60,6 +71,18 @@ class DemoShelf {
     if (workshop.demoOffered()) {
       return;
     }
+    List<Entry> entries = entries();
+    // shapes take seconds to make: side by side
+    List<TriangleMesh> meshes = entries.parallelStream().map(e -> e.shape.get()).toList();
+    List<Models.Stored> kept = new ArrayList<>();
+    for (int i = 0; i < meshes.size(); i++) {
+      kept.add(keep(entries.get(i), meshes.get(i)));
+    }
+    // whole or not at all: stopped in between, it is put up at the next start
+    once.executeWithoutResult(status -> putUp(entries, kept));
+  }
+
+  private void putUp(List<Entry> entries, List<Models.Stored> kept) {
     workshop.begin(
         new Workshop(
             "Harbour museum workshop",
@@ -91,6 +114,17 @@ class DemoShelf {
             new Workshop.Costs(24, 6),
             Releases.RUBBER_ONLY,
             Map.of()));
+    for (int i = 0; i < entries.size(); i++) {
+      add(entries.get(i), kept.get(i));
+    }
+    stock("marram-20", 5500, 62, 31, 3180, 322);
+    stock("samphire-15", 2000, 80, 74, 610, 690);
+    stock("dulse-30", 5250, 150, null, 5000, 250);
+    stock("oyster-75", 3800, 40, 12, 1240, 1116);
+    workshop.markDemoOffered();
+  }
+
+  private static List<Entry> entries() {
     List<Entry> entries = new ArrayList<>();
     entries.add(
         entry(
@@ -184,16 +218,7 @@ class DemoShelf {
             edit("master.patch", "CURED"),
             edit("cast.product", "oyster-75"),
             edit("cast.wanted", "20")));
-    // shapes take seconds to make: side by side
-    List<TriangleMesh> meshes = entries.parallelStream().map(e -> e.shape.get()).toList();
-    for (int i = 0; i < meshes.size(); i++) {
-      add(entries.get(i), meshes.get(i));
-    }
-    stock("marram-20", 5500, 62, 31, 3180, 322);
-    stock("samphire-15", 2000, 80, 74, 610, 690);
-    stock("dulse-30", 5250, 150, null, 5000, 250);
-    stock("oyster-75", 3800, 40, 12, 1240, 1116);
-    workshop.markDemoOffered();
+    return entries;
   }
 
   /**
@@ -230,20 +255,23 @@ class DemoShelf {
     return new Entry(name, shape, fileName, List.of(edits));
   }
 
-  private void add(Entry entry, TriangleMesh mesh) throws IOException {
+  private Models.Stored keep(Entry entry, TriangleMesh mesh) throws IOException {
     Path file = Files.createTempFile("ungula-demo", ".stl");
     try (OutputStream out = Files.newOutputStream(file)) {
       StlWriter.write(mesh, out);
     }
-    Models.Stored model = models.keep(file, entry.fileName, Progress.NONE);
+    return models.keep(file, entry.fileName, Progress.NONE);
+  }
+
+  private void add(Entry entry, Models.Stored model) {
     List<Edit> all = new ArrayList<>();
     all.add(edit("master.source", "FILE"));
     all.add(edit("master.model", model.id()));
     all.add(edit("master.unitMm", "1"));
     all.addAll(entry.edits);
-    all.add(edit("looked.mould", ""));
-    all.add(edit("looked.rubber", ""));
     Choices choices = ChoiceWords.edit(Choices.fresh(workshop.current().units()), all, null);
-    jobs.add(entry.name, true, choices);
+    String id = jobs.add(entry.name, true, choices);
+    jobs.look(id, "mould");
+    jobs.look(id, "rubber");
   }
 }

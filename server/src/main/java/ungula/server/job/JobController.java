@@ -45,11 +45,8 @@ class JobController {
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   JobId addJob(@RequestBody JobName body) {
-    String id = jobs.addFresh("New job");
-    if (body.name() != null && !body.name().isBlank()) {
-      jobs.rename(id, body.name());
-    }
-    return new JobId(id);
+    boolean named = body.name() != null && !body.name().isBlank();
+    return new JobId(jobs.addFresh(named ? body.name() : "New job"));
   }
 
   @GetMapping("/{id}")
@@ -66,6 +63,13 @@ class JobController {
   @PostMapping("/{id}/steps")
   JobResponse stepJob(@PathVariable String id, @RequestParam int version, @RequestParam int by) {
     return views.view(jobs.step(id, version, by < 0 ? -1 : 1));
+  }
+
+  /** A stage was looked at: its "look again" is settled. No part of the job's history. */
+  @PostMapping("/{id}/looked/{stage}")
+  JobResponse lookJob(@PathVariable String id, @PathVariable String stage) {
+    jobs.look(id, stage);
+    return views.view(jobs.find(id));
   }
 
   @PostMapping("/{id}/name")

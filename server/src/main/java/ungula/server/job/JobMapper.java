@@ -11,10 +11,18 @@ import org.apache.ibatis.annotations.Update;
 @Mapper
 interface JobMapper {
 
-  String COLUMNS = "id, name, version, step_now, demo, archived, deleted, changed";
+  /** A job with the step of its history that it stands at, read in one statement. */
+  String JOB =
+      "SELECT j.id, j.name, j.version, j.step_now, j.demo, j.archived, j.deleted, j.changed, j.note,"
+          + " s.label, s.nudged, s.choices FROM job j"
+          + " LEFT JOIN job_step s ON s.job_id = j.id AND s.step = j.step_now ";
 
   /**
    * @param stepNow which step of the job's history holds its present choices
+   * @param note what the user is to be told about it; null for nothing
+   * @param label what was done last; null when the step is missing
+   * @param nudged the word that was nudged last; null when something else was done
+   * @param choices JSON of the core's choices; null when the step is missing
    */
   record Row(
       String id,
@@ -24,7 +32,11 @@ interface JobMapper {
       boolean demo,
       boolean archived,
       boolean deleted,
-      OffsetDateTime changed) {}
+      OffsetDateTime changed,
+      String note,
+      String label,
+      String nudged,
+      String choices) {}
 
   /**
    * @param label what was done to get here
@@ -33,21 +45,27 @@ interface JobMapper {
    */
   record Step(String jobId, int step, String label, String nudged, String choices) {}
 
-  @Select("SELECT " + COLUMNS + " FROM job WHERE NOT deleted ORDER BY changed DESC")
+  @Select(JOB + "WHERE NOT j.deleted ORDER BY j.changed DESC")
   List<Row> all();
 
-  @Select("SELECT " + COLUMNS + " FROM job WHERE id = #{id}")
+  @Select(JOB + "WHERE j.id = #{id}")
   Row find(String id);
 
-  @Insert(
-      "INSERT INTO job ("
-          + COLUMNS
-          + ") VALUES (#{id}, #{name}, #{version}, #{stepNow}, #{demo}, #{archived}, #{deleted},"
-          + " #{changed})")
-  void add(Row row);
+  /** Lets nobody else change a job until the end of the transaction. */
+  @Select("SELECT id FROM job WHERE id = #{id} FOR UPDATE")
+  String hold(String id);
 
+  @Select(JOB + "WHERE s.job_id IS NULL")
+  List<Row> withoutStep();
+
+  @Insert(
+      "INSERT INTO job (id, name, version, step_now, demo, archived, deleted, changed)"
+          + " VALUES (#{id}, #{name}, 1, 0, #{demo}, FALSE, FALSE, #{changed})")
+  void add(String id, String name, boolean demo, OffsetDateTime changed);
+
+  /** The guard of every change of history: nothing when the job is at another version. */
   @Update(
-      "UPDATE job SET version = version + 1, step_now = #{stepNow}, changed = #{changed}"
+      "UPDATE job SET version = version + 1, step_now = #{stepNow}, changed = #{changed}, note = NULL"
           + " WHERE id = #{id} AND version = #{version}")
   int advance(String id, int version, int stepNow, OffsetDateTime changed);
 
@@ -76,6 +94,30 @@ interface JobMapper {
       "MERGE INTO job_step (job_id, step, label, nudged, choices) KEY (job_id, step)"
           + " VALUES (#{jobId}, #{step}, #{label}, #{nudged}, #{choices})")
   void putStep(Step step);
+
+  /**
+   * The step nearest before one that is missing, or the first after it; null when there is none.
+   */
+  @Select(
+      "SELECT step FROM job_step WHERE job_id = #{jobId}"
+          + " ORDER BY step > #{step}, ABS(step - #{step}) LIMIT 1")
+  Integer nearest(String jobId, int step);
+
+  @Update("UPDATE job SET step_now = #{stepNow}, note = #{note} WHERE id = #{id}")
+  void heal(String id, int stepNow, String note);
+
+  /**
+   * @param seen what the stage was built on when it was last looked at
+   */
+  record Look(String stage, String seen) {}
+
+  @Select("SELECT stage, seen FROM job_looked WHERE job_id = #{jobId}")
+  List<Look> looks(String jobId);
+
+  @Insert(
+      "MERGE INTO job_looked (job_id, stage, seen) KEY (job_id, stage)"
+          + " VALUES (#{jobId}, #{stage}, #{seen})")
+  void look(String jobId, String stage, String seen);
 
   @Delete("DELETE FROM job_step WHERE job_id = #{jobId} AND step > #{after}")
   void dropStepsAfter(String jobId, int after);

@@ -7,7 +7,8 @@ import ungula.core.mark.Mark;
 import ungula.core.mould.Dipstick;
 import ungula.core.plan.Batches;
 import ungula.core.plan.Caution;
-import ungula.core.plan.Plan;
+import ungula.core.plan.Looked;
+import ungula.core.plan.PlanPart;
 import ungula.core.plan.Touching;
 import ungula.core.rubber.SecondPart;
 import ungula.core.sentence.Kind;
@@ -47,6 +48,7 @@ import ungula.server.product.Products;
  * @param catalysts grades the rubber is sold with, to choose from
  * @param touching what the rubber touches, with a verdict each
  * @param packs of the rubber, one line each
+ * @param parts that take a closer look at the shape, and how far each is known
  */
 public record JobResponse(
     String id,
@@ -59,7 +61,7 @@ public record JobResponse(
     Map<String, Word.State> words,
     Map<String, Figure> figures,
     List<Caution> cautions,
-    Map<String, Plan.Stage> stages,
+    Map<String, Looked.State> stages,
     List<String> undecided,
     ModelView model,
     boolean hasShape,
@@ -81,7 +83,16 @@ public record JobResponse(
     List<Products.Offer> casts,
     List<Kind.Option> catalysts,
     List<TouchView> touching,
-    List<String> packs) {
+    List<String> packs,
+    List<PartView> parts) {
+
+  /**
+   * A part of the plan that takes a closer look at the shape.
+   *
+   * @param text what it is, in words
+   * @param why it cannot be known, and what would help; empty otherwise
+   */
+  public record PartView(String text, PlanPart.State state, String why) {}
 
   /**
    * @param surface it is, in words

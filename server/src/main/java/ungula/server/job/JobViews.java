@@ -77,7 +77,7 @@ class JobViews {
         ChoiceWords.states(c),
         job.plan().figures(),
         job.plan().cautions(),
-        job.plan().stages(),
+        jobs.stages(job),
         job.plan().undecided(),
         model(c),
         hasShape,
@@ -106,7 +106,10 @@ class JobViews {
         products.casts(),
         catalysts(job.product()),
         job.plan().touching().stream().map(JobViews::touch).toList(),
-        packs(job.product(), c.units()));
+        packs(job.product(), c.units()),
+        jobs.parts(job).stream()
+            .map(p -> new JobResponse.PartView(p.subject().text(), p.state(), p.why()))
+            .toList());
   }
 
   private SkinView skin(Jobs.Job job, SkinPlan skin) {
@@ -205,7 +208,11 @@ class JobViews {
     Models.Stored stored = models.find(c.master().model()).orElseThrow();
     MeshReport r = stored.report().scaled(shapes.unitMm(c));
     return new ModelView(
-        stored.name(), stored.format(), size(stored.bytes()), lines(r, c.units()), r.defects());
+        shapes.fileName(c),
+        stored.format(),
+        size(stored.bytes()),
+        lines(r, c.units()),
+        r.defects());
   }
 
   private static String size(long bytes) {

@@ -1,14 +1,13 @@
 package ungula.server.job;
 
-import java.time.Clock;
-import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -21,9 +20,11 @@ import ungula.core.mould.BoxMould;
 import ungula.core.plan.ChoiceWords;
 import ungula.core.plan.Choices;
 import ungula.core.plan.CoreFacts;
+import ungula.core.plan.Looked;
 import ungula.core.plan.MasterFacts;
 import ungula.core.plan.Materials;
 import ungula.core.plan.Plan;
+import ungula.core.plan.PlanPart;
 import ungula.core.plan.Planner;
 import ungula.core.plan.ShapeFacts;
 import ungula.core.plan.SkinFacts;
@@ -34,6 +35,7 @@ import ungula.core.study.FormStudy;
 import ungula.core.study.ShapeStudy;
 import ungula.server.job.Studies.Question;
 import ungula.server.product.Products;
+import ungula.server.task.Tasks;
 import ungula.server.web.Json;
 import ungula.server.web.Problem;
 import ungula.server.workshop.Habits;
@@ -42,10 +44,10 @@ import ungula.server.workshop.Habits;
 @Component
 public class Jobs {
 
-  /** Steps kept for undo. */
-  private static final int HISTORY = 300;
+  private static final Logger LOG = LoggerFactory.getLogger(Jobs.class);
 
   private final JobMapper mapper;
+  private final JobHistory history;
   private final Products products;
   private final Habits workshop;
   private final Shapes shapes;
@@ -54,10 +56,10 @@ public class Jobs {
   private final Cores cores;
   private final Skins skins;
   private final Json json;
-  private final Clock clock = Clock.systemUTC();
 
   Jobs(
       JobMapper mapper,
+      JobHistory history,
       Products products,
       Habits workshop,
       Shapes shapes,
@@ -67,6 +69,7 @@ public class Jobs {
       Skins skins,
       Json json) {
     this.mapper = mapper;
+    this.history = history;
     this.products = products;
     this.workshop = workshop;
     this.shapes = shapes;
@@ -104,6 +107,11 @@ public class Jobs {
         needs.merge(id, need.massG(), Double::sum);
       }
       return needs;
+    }
+
+    /** The same, as it is kept now. */
+    private Job at(JobMapper.Row now) {
+      return new Job(now, choices, plan, facts, materials, shape);
     }
 
     /** Its rubber; null while none is picked. */
@@ -212,20 +220,112 @@ public class Jobs {
   }
 
   public Job find(String id) {
+    return planned(row(id));
+  }
+
+  private JobMapper.Row row(String id) {
     JobMapper.Row row = mapper.find(id);
     if (row == null || row.deleted()) {
       throw Problem.gone("This job");
     }
-    return planned(row);
+    return row;
   }
 
-  /** All jobs on the shelf that are not put away, planned. */
-  public List<Job> open() {
-    return mapper.all().stream().filter(row -> !row.archived()).map(this::planned).toList();
+  /**
+   * An entry of a list of jobs.
+   *
+   * @param job planned; null when that failed
+   * @param trouble why it cannot be read, and what helps; empty when it can
+   */
+  record Listed(JobMapper.Row row, Job job, String trouble) {
+
+    boolean readable() {
+      return job != null;
+    }
   }
 
-  List<JobMapper.Row> rows() {
-    return mapper.all();
+  /** Every job on the shelf; one that cannot be read says so and takes nothing else down. */
+  List<Listed> listed() {
+    return mapper.all().stream().map(this::listed).toList();
+  }
+
+  private Listed listed(JobMapper.Row row) {
+    try {
+      return new Listed(row, planned(row), "");
+    } catch (Problem told) {
+      return new Listed(row, null, told.getMessage());
+    } catch (RuntimeException e) {
+      LOG.error("The job " + row.name() + " cannot be planned", e);
+      return new Listed(row, null, "Its plan cannot be made. The program's output says more.");
+    }
+  }
+
+  /**
+   * The jobs a list over all of them is made from.
+   *
+   * @param jobs that are not put away, planned
+   * @param missing what the list lacks and why, as sentences: it says so wherever it is shown
+   * @param working whether some of that is being worked out now
+   */
+  public record Open(List<Job> jobs, List<String> missing, boolean working) {}
+
+  /** All jobs that are not put away. What their amounts still wait for is asked for. */
+  public Open open() {
+    return open(listed().stream().filter(l -> !l.row().archived()).toList());
+  }
+
+  /** One job, as a list of it alone. */
+  public Open open(String id) {
+    return open(List.of(listed(row(id))));
+  }
+
+  private Open open(List<Listed> all) {
+    List<Job> jobs = new ArrayList<>();
+    List<String> missing = new ArrayList<>();
+    boolean working = false;
+    for (Listed l : all) {
+      if (!l.readable()) {
+        missing.add(l.row().name() + " cannot be read and is left out.");
+        continue;
+      }
+      jobs.add(l.job());
+      List<PlanPart> open = parts(l.job()).stream().filter(Jobs::decidesAmounts).toList();
+      List<String> said = PlanPart.missing(open);
+      if (!said.isEmpty()) {
+        missing.add(l.row().name() + ": " + String.join(" ", said));
+      }
+      if (open.stream().anyMatch(p -> p.state() == PlanPart.State.BEING_WORKED_OUT)) {
+        working = true;
+        ask(l.job());
+      }
+    }
+    return new Open(List.copyOf(jobs), List.copyOf(missing), working);
+  }
+
+  private static boolean decidesAmounts(PlanPart part) {
+    return part.subject() == PlanPart.Subject.COATS || part.subject() == PlanPart.Subject.CORE;
+  }
+
+  /** Has found out what is not known of a job's shape. */
+  public void ask(Job job) {
+    job.shape().ifPresent(s -> s.next().forEach(studies::ask));
+  }
+
+  /** The parts of a job's plan; what was tried and failed is not being worked out. */
+  public List<PlanPart> parts(Job job) {
+    List<PlanPart> parts = job.plan().parts();
+    Optional<String> failed =
+        job.shape().stream()
+            .flatMap(s -> s.open().stream())
+            .flatMap(q -> studies.last(q).stream())
+            .filter(t -> t.state() == Tasks.State.FAILED)
+            .map(Tasks.TaskView::problem)
+            .findFirst();
+    return failed.isEmpty()
+        ? parts
+        : parts.stream()
+            .map(p -> p.state() == PlanPart.State.BEING_WORKED_OUT ? p.failed(failed.get()) : p)
+            .toList();
   }
 
   Job planned(JobMapper.Row row) {
@@ -312,23 +412,22 @@ public class Jobs {
   }
 
   private Choices choices(JobMapper.Row row) {
-    return json.read(mapper.step(row.id(), row.stepNow()).choices(), Choices.class);
-  }
-
-  private OffsetDateTime now() {
-    return OffsetDateTime.now(clock).withOffsetSameInstant(ZoneOffset.UTC);
+    return json.read(row.choices(), Choices.class);
   }
 
   @Transactional
   public String add(String name, boolean demo, Choices choices) {
-    String id = UUID.randomUUID().toString();
-    mapper.add(new JobMapper.Row(id, name, 1, 0, demo, false, false, now()));
-    mapper.putStep(new JobMapper.Step(id, 0, "begun", null, json.write(choices)));
-    return id;
+    return history.begin(name, demo, choices);
   }
 
+  @Transactional
   public String addFresh(String name) {
-    return add(name, false, Choices.fresh(workshop.current().units()));
+    return history.begin(named(name), false, Choices.fresh(workshop.current().units()));
+  }
+
+  /** Whether there is such a job, also one that cannot be planned. */
+  void check(String id) {
+    row(id);
   }
 
   /** Makes edits on the version the user saw, or refuses them all. */
@@ -341,30 +440,48 @@ public class Jobs {
       return planned(row, before);
     }
     Job job = planned(row, after);
-    JobMapper.Step last = mapper.step(id, row.stepNow());
-    if (edits.stream().allMatch(e -> e.word().startsWith("looked."))) {
-      // looking is no decision: nothing to undo, nothing that another window must hear of
-      mapper.putStep(
-          new JobMapper.Step(id, row.stepNow(), last.label(), last.nudged(), json.write(after)));
-      return job;
-    }
     String nudged = edits.size() == 1 && edits.get(0).nudge() != null ? edits.get(0).word() : null;
-    boolean more = nudged != null && nudged.equals(last.nudged());
-    int step = more ? row.stepNow() : row.stepNow() + 1;
-    mapper.dropStepsAfter(id, row.stepNow());
-    mapper.dropStepsBefore(id, step - HISTORY);
-    mapper.putStep(new JobMapper.Step(id, step, label(edits), nudged, json.write(after)));
-    return advanced(job, step);
+    return job.at(history.write(row, after, label(edits), nudged));
+  }
+
+  /** Makes edits that do not depend on what anybody saw, on whatever version there is. */
+  @Transactional
+  public void edit(String id, List<Edit> edits) {
+    mapper.hold(id);
+    JobMapper.Row row = row(id);
+    Choices before = choices(row);
+    Choices after = ChoiceWords.edit(before, edits, materials(before).rubber());
+    history.write(row, after, label(edits), null);
   }
 
   /** Puts other choices in the place of a job's own, as one step that can be undone. */
   @Transactional
   public Job replace(String id, int version, Choices choices, String label) {
     JobMapper.Row row = live(id, version);
-    int step = row.stepNow() + 1;
-    mapper.dropStepsAfter(id, row.stepNow());
-    mapper.putStep(new JobMapper.Step(id, step, label, null, json.write(choices)));
-    return advanced(planned(row, choices), step);
+    Job job = planned(row, choices);
+    return job.at(history.write(row, choices, label, null));
+  }
+
+  /** A stage was looked at as it stands. */
+  @Transactional
+  public void look(String id, String stage) {
+    Looked.Basis basis = find(id).plan().stages().get(stage);
+    if (basis == null) {
+      throw Problem.gone("This stage");
+    }
+    if (basis.before() != null) {
+      mapper.look(id, stage, basis.before());
+    }
+  }
+
+  /** How far each stage of a job is. */
+  Map<String, Looked.State> stages(Job job) {
+    Map<String, String> seen = new HashMap<>();
+    mapper.looks(job.row().id()).forEach(l -> seen.put(l.stage(), l.seen()));
+    Looked looked = new Looked(seen);
+    Map<String, Looked.State> stages = new LinkedHashMap<>();
+    job.plan().stages().forEach((stage, basis) -> stages.put(stage, looked.state(stage, basis)));
+    return stages;
   }
 
   /** What would follow from other choices for a job. */
@@ -379,30 +496,11 @@ public class Jobs {
   }
 
   private JobMapper.Row live(String id, int version) {
-    JobMapper.Row row = mapper.find(id);
-    if (row == null || row.deleted()) {
-      throw Problem.gone("This job");
-    }
+    JobMapper.Row row = row(id);
     if (row.version() != version) {
       throw Problem.conflict("This job");
     }
     return row;
-  }
-
-  private Job advanced(Job job, int step) {
-    JobMapper.Row r = job.row();
-    OffsetDateTime now = now();
-    if (mapper.advance(r.id(), r.version(), step, now) == 0) {
-      throw Problem.conflict("This job");
-    }
-    return new Job(
-        new JobMapper.Row(
-            r.id(), r.name(), r.version() + 1, step, r.demo(), r.archived(), r.deleted(), now),
-        job.choices(),
-        job.plan(),
-        job.facts(),
-        job.materials(),
-        job.shape());
   }
 
   /** Goes back one step (−1) or forward again (+1). */
@@ -416,14 +514,13 @@ public class Jobs {
           "Nothing there",
           by < 0 ? "There is nothing more to undo." : "There is nothing to redo.");
     }
-    return advanced(planned(row, json.read(to.choices(), Choices.class)), to.step());
+    Job job = planned(row, json.read(to.choices(), Choices.class));
+    return job.at(history.move(row, by));
   }
 
   /** What undo would take back; null when nothing. */
   String undoLabel(JobMapper.Row row) {
-    return mapper.stepLabel(row.id(), row.stepNow() - 1) == null
-        ? null
-        : mapper.stepLabel(row.id(), row.stepNow());
+    return mapper.stepLabel(row.id(), row.stepNow() - 1) == null ? null : row.label();
   }
 
   String redoLabel(JobMapper.Row row) {
@@ -432,20 +529,25 @@ public class Jobs {
 
   @Transactional
   public String copy(String id) {
-    Job from = find(id);
-    return add(from.row().name() + ", copy", false, from.choices());
+    JobMapper.Row from = row(id);
+    String name = from.name() + ", copy";
+    return history.begin(name.substring(0, Math.min(name.length(), 120)), false, choices(from));
   }
 
   @Transactional
   public void rename(String id, String name) {
+    if (mapper.rename(id, named(name)) == 0) {
+      throw Problem.gone("This job");
+    }
+  }
+
+  private static String named(String name) {
     String clean = name == null ? "" : name.strip();
     if (clean.isEmpty() || clean.length() > 120) {
       throw new Problem(
           HttpStatus.UNPROCESSABLE_CONTENT, "Not a name", "A job's name has 1 to 120 characters.");
     }
-    if (mapper.rename(id, clean) == 0) {
-      throw Problem.gone("This job");
-    }
+    return clean;
   }
 
   @Transactional

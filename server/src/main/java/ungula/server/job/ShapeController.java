@@ -75,19 +75,19 @@ class ShapeController {
   Tasks.TaskView uploadModel(
       @PathVariable String id, @RequestParam String name, HttpServletRequest request)
       throws IOException {
-    jobs.find(id);
+    jobs.check(id);
+    String shortName = Models.fileName(name);
     Path file = models.receive(request.getInputStream());
-    String shortName = Path.of(name).getFileName().toString();
     return tasks.start(
         Lane.FILES,
         progress -> {
           Models.Stored stored = models.keep(file, shortName, progress);
           jobs.edit(
               id,
-              jobs.find(id).row().version(),
               List.of(
                   Edit.of("master.source", "FILE"),
                   Edit.of("master.model", stored.id()),
+                  Edit.of("master.fileName", shortName),
                   Edit.of("master.unitMm", ""),
                   Edit.of("pose.asModelled", "")));
         });
@@ -99,8 +99,8 @@ class ShapeController {
       @PathVariable String id, @RequestParam String name, HttpServletRequest request)
       throws IOException {
     posed(id);
+    String shortName = Models.fileName(name);
     Path file = models.receive(request.getInputStream());
-    String shortName = Path.of(name).getFileName().toString();
     return tasks.start(
         Lane.FILES,
         progress -> {
@@ -111,13 +111,13 @@ class ShapeController {
               models.mesh(stored.id()).moved(Shapes.unitMm(stored), Rotation.NONE, Vec3.ZERO);
           TriangleMesh both =
               Beside.of(shapes.asModelled(c).orElseThrow(), c.pose().turn(), second);
-          Models.Stored kept =
-              models.keep(both, titled(c) + " and " + shortName, progress.part(0.6, 1));
+          Models.Stored kept = models.keep(both, both(c, shortName), progress.part(0.6, 1));
           List<Edit> edits =
               new ArrayList<>(
                   List.of(
                       Edit.of("master.source", "FILE"),
                       Edit.of("master.model", kept.id()),
+                      Edit.of("master.fileName", both(c, shortName)),
                       Edit.of("master.unitMm", "1"),
                       Edit.of("plate.laying", Laying.CLOSE.name())));
           if (kept.report().triangles() == both.triangleCount()) {
@@ -130,18 +130,18 @@ class ShapeController {
         });
   }
 
-  private String titled(Choices c) {
-    return models.find(c.master().model()).map(Models.Stored::name).orElse("the solid");
+  private String both(Choices c, String second) {
+    boolean file = c.master().source() == Choices.Source.FILE;
+    return Models.fileName((file ? shapes.fileName(c) : "the solid") + " and " + second);
   }
 
   /** The model file as it was given. */
   @GetMapping("/original")
   ResponseEntity<Resource> original(@PathVariable String id) {
+    Choices c = jobs.find(id).choices();
     Models.Stored model =
-        models
-            .find(jobs.find(id).choices().master().model())
-            .orElseThrow(() -> Problem.gone("A model file"));
-    return Named.attachment(model.name())
+        models.find(c.master().model()).orElseThrow(() -> Problem.gone("A model file"));
+    return Named.attachment(shapes.fileName(c))
         .contentType(MediaType.APPLICATION_OCTET_STREAM)
         .body(new FileSystemResource(models.original(model.id())));
   }

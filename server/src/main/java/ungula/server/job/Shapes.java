@@ -144,6 +144,12 @@ public class Shapes {
     return made;
   }
 
+  /** What the model file is called in this job. For jobs that have one. */
+  String fileName(Choices choices) {
+    String here = choices.master().fileName();
+    return here != null ? here : models.find(choices.master().model()).orElseThrow().name();
+  }
+
   /** Millimetres per unit of the model file: as said, as the format says, or as guessed. */
   public double unitMm(Choices choices) {
     if (choices.master().unitMm() != null) {
@@ -179,7 +185,7 @@ public class Shapes {
             choices,
             model.get().report().scaled(unit),
             guessed ? unit : null,
-            "model file " + model.get().name());
+            "model file " + fileName(choices));
       }
       case SOLID -> {
         String measures =

@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import ungula.core.plan.Caution;
 import ungula.core.plan.Choices;
+import ungula.core.plan.Looked;
 import ungula.core.plan.Plan;
 import ungula.core.working.Figure;
 import ungula.server.web.Named;
@@ -50,6 +51,8 @@ class ShelfController {
    * @param next what to do next
    * @param stops how many cautions stop it
    * @param checks how many ask for a look
+   * @param trouble why it cannot be read, and what helps; empty when it can
+   * @param note what there is to know about it; empty for nothing
    */
   record ShelfJob(
       String id,
@@ -62,7 +65,9 @@ class ShelfController {
       String next,
       int stops,
       int checks,
-      OffsetDateTime changed) {}
+      OffsetDateTime changed,
+      String trouble,
+      String note) {}
 
   /**
    * @param demo whether made-up jobs are among them
@@ -71,7 +76,7 @@ class ShelfController {
 
   @GetMapping("/shelf")
   Shelf shelf() {
-    List<ShelfJob> all = jobs.rows().stream().map(jobs::planned).map(this::entry).toList();
+    List<ShelfJob> all = jobs.listed().stream().map(this::entry).toList();
     return new Shelf(workshop.current().name(), all.stream().anyMatch(ShelfJob::demo), all);
   }
 
@@ -82,9 +87,26 @@ class ShelfController {
     jobs.deleteDemo();
   }
 
-  private ShelfJob entry(Jobs.Job job) {
+  private ShelfJob entry(Jobs.Listed listed) {
+    var row = listed.row();
+    if (!listed.readable()) {
+      return new ShelfJob(
+          row.id(),
+          row.name(),
+          row.demo(),
+          row.archived(),
+          null,
+          "master",
+          "",
+          "",
+          0,
+          0,
+          row.changed(),
+          listed.trouble(),
+          "");
+    }
+    Jobs.Job job = listed.job();
     Plan plan = job.plan();
-    var row = job.row();
     boolean drawn = shapes.posed(job.choices()).isPresent();
     return new ShelfJob(
         row.id(),
@@ -94,10 +116,12 @@ class ShelfController {
         drawn ? fingerprint(job) : null,
         plan.mix().isPresent() ? "rubber" : plan.box().isPresent() ? "mould" : "master",
         line(job),
-        next(plan),
+        next(job),
         count(plan, Caution.Level.STOP),
         count(plan, Caution.Level.CHECK),
-        row.changed());
+        row.changed(),
+        "",
+        row.note() == null ? "" : row.note());
   }
 
   private static int count(Plan plan, Caution.Level level) {
@@ -116,14 +140,15 @@ class ShelfController {
     return String.join(" · ", parts);
   }
 
-  private static String next(Plan plan) {
+  private String next(Jobs.Job job) {
+    Plan plan = job.plan();
     if (!plan.cautions().isEmpty() && plan.cautions().get(0).level() == Caution.Level.STOP) {
       return plan.cautions().get(0).title();
     }
     if (!plan.undecided().isEmpty()) {
       return "Open: " + String.join(", ", plan.undecided());
     }
-    if (plan.stages().containsValue(Plan.Stage.LOOK_AGAIN)) {
+    if (jobs.stages(job).containsValue(Looked.State.LOOK_AGAIN)) {
       return "Something changed: look again";
     }
     Figure base = plan.figures().get("mix.base");

@@ -85,7 +85,7 @@ class StudyController {
   @PostMapping
   StudyResponse askStudy(@PathVariable String id) {
     Jobs.Job job = jobs.find(id);
-    job.shape().ifPresent(s -> s.next().forEach(studies::ask));
+    jobs.ask(job);
     // it may be known by now
     return view(jobs.find(id));
   }

@@ -5,7 +5,6 @@ import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
-import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.Channels;
 import java.nio.channels.FileChannel;
@@ -20,6 +19,8 @@ import java.util.HexFormat;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import ungula.core.mesh.TriangleMesh;
@@ -40,6 +41,8 @@ import ungula.server.web.Problem;
  */
 @Component
 public class Models {
+
+  private static final Logger LOG = LoggerFactory.getLogger(Models.class);
 
   private final DataFolder folder;
   private final ModelMapper mapper;
@@ -67,6 +70,13 @@ public class Models {
         Files.delete(file);
       }
     }
+  }
+
+  /** The name a file was given, without folders, as far as it can be kept and shown. */
+  public static String fileName(String given) {
+    String last = given.substring(Math.max(given.lastIndexOf('/'), given.lastIndexOf('\\')) + 1);
+    String clean = last.replaceAll("\\p{Cntrl}", "").strip();
+    return clean.isEmpty() ? "model" : clean.substring(0, Math.min(clean.length(), 200));
   }
 
   /** Takes an upload down to a file of its own. */
@@ -99,14 +109,14 @@ public class Models {
     try {
       String id = digest(file);
       Optional<Stored> before = find(id);
-      if (before.isPresent()) {
+      if (before.isPresent() && Files.exists(mended(id)) && Files.exists(original(id))) {
         return before.get();
       }
       Model model = ModelReader.read(file, progress.part(0, 0.5));
       MeshReport.Result result = MeshReport.of(model.mesh(), progress.part(0.5, 0.9));
       progress.at("Keeping it", 0.9);
       long bytes = Files.size(file);
-      write(result.mesh(), folder.models().resolve(id + ".mesh"));
+      write(result.mesh(), mended(id));
       Files.move(file, original(id), StandardCopyOption.REPLACE_EXISTING);
       mapper.put(
           new ModelMapper.Row(
@@ -183,13 +193,45 @@ public class Models {
     Files.move(part, to, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
   }
 
-  /** The mended mesh, in file units. */
+  private Path mended(String id) {
+    return folder.models().resolve(id + ".mesh");
+  }
+
+  /**
+   * The mended mesh, in file units. One that is missing or damaged is made again of the original.
+   *
+   * @throws Problem when neither can be read
+   */
   public TriangleMesh mesh(String id) {
-    Path file = folder.models().resolve(id + ".mesh");
-    try (FileChannel channel = FileChannel.open(file)) {
+    try {
+      return stored(id);
+    } catch (IOException | RuntimeException damaged) {
+      LOG.warn("The kept mesh of model {} is made again: {}", id, damaged.toString());
+      return again(id);
+    }
+  }
+
+  private TriangleMesh stored(String id) throws IOException {
+    try (FileChannel channel = FileChannel.open(mended(id))) {
       return MeshBytes.mesh(channel.map(FileChannel.MapMode.READ_ONLY, 0, channel.size()));
-    } catch (IOException e) {
-      throw new UncheckedIOException("The kept model " + id + " cannot be read", e);
+    }
+  }
+
+  private TriangleMesh again(String id) {
+    try {
+      Model model = ModelReader.read(original(id), Progress.NONE);
+      TriangleMesh mesh = MeshReport.of(model.mesh(), Progress.NONE).mesh();
+      write(mesh, mended(id));
+      return mesh;
+    } catch (IOException | ModelUnreadable e) {
+      String name = find(id).map(Stored::name).orElse("of this job");
+      throw new Problem(
+          HttpStatus.CONFLICT,
+          "Model file missing",
+          "The model file “"
+              + name
+              + "” is missing from the data folder, or damaged. Upload it again: everything decided"
+              + " about this job is kept.");
     }
   }
 }

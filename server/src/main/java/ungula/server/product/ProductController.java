@@ -130,6 +130,9 @@ class ProductController {
           "An example",
           "This sheet ships with Ungula and stays as it is. Copy it, and change the copy.");
     }
+    if (row.version() != body.version()) {
+      throw Problem.conflict("This sheet");
+    }
     Units units = workshop.current().units();
     Product changed = WORDS.edit(products.sheet(row), body.edits(), units);
     if (mapper.save(id, body.version(), json.write(changed)) == 0) {
@@ -191,7 +194,9 @@ class ProductController {
   private boolean keep(Product product) {
     for (ProductMapper.Row row : mapper.all()) {
       if (!row.shipped() && products.sheet(row).name().equalsIgnoreCase(product.name())) {
-        mapper.save(row.id(), row.version(), json.write(product));
+        if (mapper.save(row.id(), row.version(), json.write(product)) == 0) {
+          throw Problem.conflict("The sheet of " + product.name());
+        }
         return false;
       }
     }

@@ -37,6 +37,7 @@ final class JobSheet {
   private static final float SECTION_HEIGHT = 250;
 
   /**
+   * @param missing what it lacks and why, as sentences
    * @param order of work, a sentence a step
    * @param views of the box, the most telling first; empty while there is none
    * @param cuts what to cut for it; null while there is none
@@ -53,6 +54,7 @@ final class JobSheet {
       Choices choices,
       Map<String, Figure> figures,
       List<Caution> cautions,
+      List<String> missing,
       List<String> order,
       List<View> views,
       CutList cuts,
@@ -90,6 +92,7 @@ final class JobSheet {
 
   private void all() throws IOException {
     head();
+    missing();
     amounts();
     if (!c.views.isEmpty()) {
       section(c.views.get(0));
@@ -114,6 +117,16 @@ final class JobSheet {
     pen.down(4);
     pen.rule(pen.left(), pen.y(), pen.left() + pen.width(), pen.y(), 1.2f, SheetPen.INK);
     pen.down(10);
+  }
+
+  /** What is not on this paper, before anybody takes it for all there is. */
+  private void missing() throws IOException {
+    for (String m : c.missing) {
+      pen.line(m, 11, true, SheetPen.CLAY);
+    }
+    if (!c.missing.isEmpty()) {
+      pen.down(8);
+    }
   }
 
   private void amounts() throws IOException {

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.plan.Choices;
+import ungula.core.plan.PlanPart;
 import ungula.core.plan.Workshop;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.Ratio;
@@ -58,6 +59,7 @@ class SheetController {
             c,
             job.plan().figures(),
             job.plan().cautions(),
+            missing(job),
             job.plan().order(),
             drawn ? views(job) : List.of(),
             job.plan().cuts().orElse(null),
@@ -71,6 +73,11 @@ class SheetController {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     JobSheet.write(content, paper == null ? shop.paper() : paper, out);
     return Named.inline(job.row().name() + ".pdf").body(out.toByteArray());
+  }
+
+  private List<String> missing(Jobs.Job job) {
+    jobs.ask(job);
+    return PlanPart.missing(jobs.parts(job));
   }
 
   private List<JobSheet.View> views(Jobs.Job job) {
@@ -96,6 +103,9 @@ class SheetController {
           .append(',')
           .append(quoted(f.text()))
           .append("\r\n");
+    }
+    for (String m : missing(job)) {
+      csv.append("missing,").append(quoted(m)).append(",,\r\n");
     }
     return Named.attachment(job.row().name() + ".csv").body(csv.toString());
   }

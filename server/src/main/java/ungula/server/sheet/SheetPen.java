@@ -8,6 +8,9 @@ import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
+import org.apache.fontbox.ttf.TTFParser;
+import org.apache.fontbox.ttf.TrueTypeFont;
+import org.apache.pdfbox.io.RandomAccessReadBuffer;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -47,7 +50,10 @@ final class SheetPen implements AutoCloseable {
 
   private PDFont font(String name) throws IOException {
     try (InputStream in = SheetPen.class.getResourceAsStream("/fonts/" + name)) {
-      return PDType0Font.load(document, in, true);
+      TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(in));
+      // a ligature's glyph has no letters of its own: its text could not be searched or copied
+      font.disableGsubFeature("liga");
+      return PDType0Font.load(document, font, true);
     }
   }
 

@@ -3,6 +3,7 @@ package ungula.server.sheet;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.time.LocalDate;
+import java.util.List;
 import ungula.core.plan.Workshop;
 import ungula.core.quantity.Day;
 import ungula.core.quantity.Mass;
@@ -14,11 +15,18 @@ public final class ShoppingSheet {
 
   private ShoppingSheet() {}
 
-  public static void write(ShoppingList list, Workshop shop, LocalDate day, OutputStream to)
+  /**
+   * @param missing what the list lacks and why, as sentences
+   */
+  public static void write(
+      ShoppingList list, List<String> missing, Workshop shop, LocalDate day, OutputStream to)
       throws IOException {
     try (SheetPen pen = new SheetPen(shop.paper(), shop.name() + " · " + Day.format(day))) {
       pen.line("To buy", 20, true, SheetPen.INK);
       pen.down(6);
+      for (String m : missing) {
+        pen.line(m, 11, true, SheetPen.CLAY);
+      }
       boolean any = false;
       for (ShoppingList.Line l : list.lines()) {
         if (l.toBuyG() > 0) {

@@ -1,7 +1,7 @@
 package ungula.server.stock;
 
 import java.util.List;
-import org.springframework.http.HttpStatus;
+import java.util.Optional;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -40,12 +40,17 @@ class MixedController {
   }
 
   /**
-   * @param batch by its number
+   * @param number of the batch in the plan as it is now; null when the plan has no such batch
+   * @param name it was recorded under, when the plan has no such batch; else empty
    * @param text what went into the cup
+   * @param planned what was to go in; empty when that was not kept yet
+   * @param again whether the same batch was recorded before
    */
-  record MixedView(String id, int batch, String text) {}
+  record MixedView(
+      String id, Integer number, String name, String text, String planned, boolean again) {}
 
   /**
+   * @param batch by its number in the plan
    * @param base as weighed, as typed; null as planned
    * @param hardener as weighed, as typed; null as planned
    */
@@ -59,40 +64,55 @@ class MixedController {
 
   @GetMapping
   List<MixedView> mixed(@PathVariable String job) {
-    Units units = jobs.find(job).choices().units();
-    return mapper.mixedOf(job).stream()
-        .map(
-            m ->
-                new MixedView(
-                    m.id(),
-                    m.batch(),
-                    Mass.format(m.baseG(), units) + " + " + Mass.format(m.hardenerG(), units)))
-        .toList();
+    return views(jobs.find(job));
+  }
+
+  private List<MixedView> views(Jobs.Job job) {
+    return mapper.mixedOf(job.row().id()).stream().map(m -> view(m, job)).toList();
+  }
+
+  private MixedView view(StockMapper.MixedRow m, Jobs.Job job) {
+    Units units = job.choices().units();
+    Optional<PlannedBatch> batch =
+        job.plan().batches().each().stream().filter(b -> Stocks.is(m, b)).findFirst();
+    Stocks.Planned planned = stocks.planned(m);
+    String name = planned == null ? "Batch " + m.batch() : planned.name();
+    return new MixedView(
+        m.id(),
+        batch.map(PlannedBatch::number).orElse(null),
+        batch.isPresent() ? "" : name,
+        parts(m.baseG(), m.hardenerG(), units),
+        planned == null ? "" : parts(planned.baseG(), planned.hardenerG(), units),
+        m.again() > 0);
+  }
+
+  private static String parts(double baseG, double hardenerG, Units units) {
+    return Mass.format(baseG, units) + " + " + Mass.format(hardenerG, units);
   }
 
   @PostMapping
-  MixedAnswer putDown(@PathVariable String job, @RequestBody NewMixed body) {
+  MixedAnswer recordMixed(@PathVariable String job, @RequestBody NewMixed body) {
     Jobs.Job planned = jobs.find(job);
     PlannedBatch batch =
         planned.plan().batches().each().stream()
             .filter(b -> b.number() == body.batch())
             .findFirst()
             .orElseThrow(() -> Problem.gone("This batch"));
-    if (mapper.mixedOf(job).stream().anyMatch(m -> m.batch() == body.batch())) {
-      throw new Problem(
-          HttpStatus.CONFLICT,
-          "Already mixed",
-          "Batch " + body.batch() + " is put down already. Strike it out to put it down again.");
-    }
     double base = weighed(body.base(), planned, batch.base());
     double hardener = weighed(body.hardener(), planned, batch.hardener());
     String product =
         batch.build()
             ? planned.choices().skin().buildProduct()
             : planned.choices().rubber().product();
-    Stock.Drawn drawn = stocks.mix(job, product, body.batch(), base, hardener);
+    Stocks.Planned was =
+        new Stocks.Planned(
+            ("Batch " + batch.number() + " " + batch.of()).strip(),
+            figure(planned, batch.base()).value(),
+            figure(planned, batch.hardener()).value());
+    Stock.Drawn drawn = stocks.mix(job, product, batch, was, base, hardener);
     return new MixedAnswer(
-        mixed(job), (off(planned, batch, base, hardener) + " " + missed(planned, drawn)).strip());
+        views(planned),
+        (off(planned, batch, base, hardener) + " " + missed(planned, drawn)).strip());
   }
 
   private static double weighed(String typed, Jobs.Job job, String figure) {

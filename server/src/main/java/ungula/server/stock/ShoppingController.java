@@ -2,6 +2,7 @@ package ungula.server.stock;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -59,8 +60,10 @@ class ShoppingController {
 
   /**
    * @param price of everything
+   * @param missing what is left out and why, as sentences
+   * @param working whether some of that is being worked out now: look again
    */
-  record ShoppingView(List<LineView> lines, Figure price) {}
+  record ShoppingView(List<LineView> lines, Figure price, List<String> missing, boolean working) {}
 
   /**
    * @param job id of the one; all open jobs when left out
@@ -68,9 +71,13 @@ class ShoppingController {
   @GetMapping
   ShoppingView shopping(@RequestParam(required = false) String job) {
     Workshop shop = workshop.current();
-    ShoppingList list = list(job);
+    Jobs.Open open = open(job);
+    ShoppingList list = list(open);
     return new ShoppingView(
-        list.lines().stream().map(l -> line(l, shop)).toList(), list.price(shop.currency()));
+        list.lines().stream().map(l -> line(l, shop)).toList(),
+        list.price(shop.currency()),
+        open.missing(),
+        open.working());
   }
 
   private static LineView line(ShoppingList.Line l, Workshop shop) {
@@ -90,20 +97,27 @@ class ShoppingController {
 
   @GetMapping(value = "/list.csv", produces = "text/csv")
   ResponseEntity<String> shoppingCsv(@RequestParam(required = false) String job) {
-    return Named.attachment("shopping-list.csv").body(Csv.write(list(job).rows()));
+    Jobs.Open open = open(job);
+    List<Map<String, String>> rows = new ArrayList<>(list(open).rows());
+    open.missing().forEach(m -> rows.add(Map.of("product", m)));
+    return Named.attachment("shopping-list.csv").body(Csv.write(rows));
   }
 
   @GetMapping(value = "/list.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
   ResponseEntity<byte[]> shoppingPdf(@RequestParam(required = false) String job)
       throws IOException {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
-    ShoppingSheet.write(list(job), workshop.current(), stocks.today(), out);
+    Jobs.Open open = open(job);
+    ShoppingSheet.write(list(open), open.missing(), workshop.current(), stocks.today(), out);
     return Named.inline("shopping-list.pdf").body(out.toByteArray());
   }
 
-  private ShoppingList list(String job) {
-    List<ShoppingList.Need> needs =
-        stocks.needs(job == null || job.isBlank() ? jobs.open() : List.of(jobs.find(job)));
+  private Jobs.Open open(String job) {
+    return job == null || job.isBlank() ? jobs.open() : jobs.open(job);
+  }
+
+  private ShoppingList list(Jobs.Open open) {
+    List<ShoppingList.Need> needs = stocks.needs(open.jobs());
     Map<String, Stock> stock = new HashMap<>();
     needs.forEach(n -> stock.computeIfAbsent(n.product(), stocks::of));
     return ShoppingList.of(needs, stock, stocks.today());

@@ -83,21 +83,31 @@ class StockController {
   record StockView(
       String product, String name, Figure usable, boolean low, String needed, List<LotView> lots) {}
 
+  /**
+   * @param missing what is not counted among the needs and why, as sentences
+   */
+  record StockShelf(List<StockView> products, List<String> missing) {}
+
   /** Every product there is some of, or that an open job needs. */
   @GetMapping
-  List<StockView> stock() {
+  StockShelf stock() {
+    Jobs.Open open = jobs.open();
     Units units = workshop.current().units();
     Map<String, Double> needed = new LinkedHashMap<>();
-    for (Need need : stocks.needs(jobs.open())) {
+    for (Need need : stocks.needs(open.jobs())) {
       needed.merge(need.product(), need.massG(), Double::sum);
     }
     Map<String, List<StockMapper.LotRow>> lots = new LinkedHashMap<>();
     mapper.lots().forEach(r -> lots.computeIfAbsent(r.productId(), id -> new ArrayList<>()).add(r));
     Set<String> all = new LinkedHashSet<>(lots.keySet());
     all.addAll(needed.keySet());
-    return all.stream()
-        .map(id -> view(id, lots.getOrDefault(id, List.of()), needed.getOrDefault(id, 0.0), units))
-        .toList();
+    return new StockShelf(
+        all.stream()
+            .map(
+                id ->
+                    view(id, lots.getOrDefault(id, List.of()), needed.getOrDefault(id, 0.0), units))
+            .toList(),
+        open.missing());
   }
 
   private StockView view(String id, List<StockMapper.LotRow> rows, double neededG, Units units) {
@@ -159,6 +169,9 @@ class StockController {
   @Transactional
   public void editLot(@PathVariable String id, @RequestBody LotEdits body) {
     StockMapper.LotRow row = row(id);
+    if (row.version() != body.version()) {
+      throw Problem.conflict("This pack");
+    }
     Lot changed = WORDS.edit(stocks.lot(row), body.edits(), workshop.current().units());
     if (mapper.saveLot(id, body.version(), json.write(changed)) == 0) {
       throw Problem.conflict("This pack");

@@ -41,20 +41,35 @@ interface StockMapper {
   @Update("UPDATE lot SET version = version + 1, gone = #{gone} WHERE id = #{id}")
   int gone(String id, boolean gone);
 
+  /** The same, and nobody else takes from them until the end of the transaction. */
+  @Select(
+      "SELECT id, version, product_id, gone, lot FROM lot"
+          + " WHERE product_id = #{productId} AND NOT gone ORDER BY id FOR UPDATE")
+  List<LotRow> holdLotsOf(String productId);
+
   /**
+   * @param pour it belongs to; 0 when it was recorded while batches were counted over all pours
+   * @param batch of the pour
+   * @param again 0; of one that two windows recorded at once, how many came before it
+   * @param planned JSON of what was planned for it; null when that was not kept yet
    * @param taken JSON of what it took from which lot
    */
   record MixedRow(
       String id,
       String jobId,
       String productId,
+      int pour,
       int batch,
+      int again,
+      String planned,
       double baseG,
       double hardenerG,
       String taken,
       OffsetDateTime at) {}
 
-  String MIXED = "SELECT id, job_id, product_id, batch, base_g, hardener_g, taken, at FROM mixed ";
+  String MIXED =
+      "SELECT id, job_id, product_id, pour, batch, again, planned, base_g, hardener_g, taken, at"
+          + " FROM mixed ";
 
   @Select(MIXED + "WHERE job_id = #{jobId} ORDER BY at, id")
   List<MixedRow> mixedOf(String jobId);
@@ -63,8 +78,9 @@ interface StockMapper {
   MixedRow mixed(String jobId, String id);
 
   @Insert(
-      "INSERT INTO mixed (id, job_id, product_id, batch, base_g, hardener_g, taken, at) VALUES"
-          + " (#{id}, #{jobId}, #{productId}, #{batch}, #{baseG}, #{hardenerG}, #{taken}, #{at})")
+      "INSERT INTO mixed (id, job_id, product_id, pour, batch, again, planned, base_g, hardener_g,"
+          + " taken, at) VALUES (#{id}, #{jobId}, #{productId}, #{pour}, #{batch}, #{again},"
+          + " #{planned}, #{baseG}, #{hardenerG}, #{taken}, #{at})")
   void addMixed(MixedRow row);
 
   @Delete("DELETE FROM mixed WHERE id = #{id}")

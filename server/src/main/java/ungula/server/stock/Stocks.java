@@ -10,8 +10,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import ungula.core.plan.PlannedBatch;
 import ungula.core.rubber.Product;
 import ungula.core.stock.Lot;
 import ungula.core.stock.ShoppingList.Need;
@@ -68,41 +71,89 @@ public class Stocks {
   /** A full pack, received today. */
   @Transactional
   public String add(String productId, double massG) {
-    return add(productId, Lot.full(product(productId), massG, today()));
+    return keep(productId, Lot.full(product(productId), massG, today()));
   }
 
   @Transactional
   public String add(String productId, Lot lot) {
     product(productId);
+    return keep(productId, lot);
+  }
+
+  private String keep(String productId, Lot lot) {
     String id = UUID.randomUUID().toString();
     mapper.addLot(new StockMapper.LotRow(id, 1, productId, false, json.write(lot)));
     return id;
   }
 
   /**
-   * Puts down a batch as it was mixed, and takes it out of the stock.
+   * What was planned for a batch when it was recorded, so that planning anew does not change it.
+   *
+   * @param name of the batch, in words
+   */
+  public record Planned(String name, double baseG, double hardenerG) {}
+
+  /**
+   * Records a batch as it was mixed, once, and takes it out of the stock.
    *
    * @return what was not there
    */
   @Transactional
-  public Stock.Drawn mix(String jobId, String productId, int batch, double baseG, double hardG) {
-    Stock.Drawn drawn = of(productId).draw(baseG, hardG, today());
-    for (Stock.Taken t : drawn.taken()) {
-      StockMapper.LotRow row = mapper.lot(t.lot());
-      save(row, lot(row).taken(t.baseG(), t.hardenerG(), today()));
-    }
+  public Stock.Drawn mix(
+      String jobId,
+      String productId,
+      PlannedBatch batch,
+      Planned planned,
+      double baseG,
+      double hardG) {
+    // whoever records at the same moment waits here
+    Stock stock = of(productId, mapper.holdLotsOf(productId));
+    Stock.Drawn drawn = stock.draw(baseG, hardG, today());
     OffsetDateTime now = OffsetDateTime.now(clock).withOffsetSameInstant(ZoneOffset.UTC);
-    mapper.addMixed(
+    StockMapper.MixedRow record =
         new StockMapper.MixedRow(
             UUID.randomUUID().toString(),
             jobId,
             productId,
-            batch,
+            batch.pour(),
+            batch.batch(),
+            0,
+            json.write(planned),
             baseG,
             hardG,
             json.write(drawn.taken()),
-            now));
+            now);
+    boolean before = mapper.mixedOf(jobId).stream().anyMatch(m -> is(m, batch));
+    try {
+      if (before) {
+        throw new DuplicateKeyException("");
+      }
+      mapper.addMixed(record);
+    } catch (DuplicateKeyException recorded) {
+      throw new Problem(
+          HttpStatus.CONFLICT,
+          "Already recorded",
+          "Batch "
+              + batch.number()
+              + " is recorded already. Take that record back first to record it again.");
+    }
+    for (Stock.Taken t : drawn.taken()) {
+      StockMapper.LotRow row = mapper.lot(t.lot());
+      save(row, lot(row).taken(t.baseG(), t.hardenerG(), today()));
+    }
     return drawn;
+  }
+
+  /** What was planned for a recorded batch; null when that was not kept yet. */
+  Planned planned(StockMapper.MixedRow record) {
+    return record.planned() == null ? null : json.read(record.planned(), Planned.class);
+  }
+
+  /** Whether a record is of a batch of the plan. */
+  static boolean is(StockMapper.MixedRow record, PlannedBatch batch) {
+    return record.pour() == 0
+        ? record.batch() == batch.number()
+        : record.pour() == batch.pour() && record.batch() == batch.batch();
   }
 
   /** Strikes a batch out, and puts what it took back. */

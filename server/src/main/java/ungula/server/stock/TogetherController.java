@@ -43,11 +43,17 @@ class TogetherController {
    */
   record GroupView(String product, String name, List<MouldView> moulds) {}
 
+  /**
+   * @param missing what is left out and why, as sentences
+   */
+  record GroupsView(List<GroupView> groups, List<String> missing) {}
+
   /** Rubbers that open jobs are poured of, each with its moulds. */
   @GetMapping
-  List<GroupView> groups() {
+  GroupsView groups() {
     Map<String, List<MouldView>> groups = new LinkedHashMap<>();
-    for (Jobs.Job job : jobs.open()) {
+    Jobs.Open open = jobs.open();
+    for (Jobs.Job job : open.jobs()) {
       if (poured(job)) {
         groups
             .computeIfAbsent(job.choices().rubber().product(), id -> new ArrayList<>())
@@ -56,12 +62,14 @@ class TogetherController {
                     job.row().id(), job.row().name(), job.plan().figures().get("pour.first")));
       }
     }
-    return groups.entrySet().stream()
-        .map(
-            e ->
-                new GroupView(
-                    e.getKey(), products.find(e.getKey()).orElseThrow().name(), e.getValue()))
-        .toList();
+    return new GroupsView(
+        groups.entrySet().stream()
+            .map(
+                e ->
+                    new GroupView(
+                        e.getKey(), products.find(e.getKey()).orElseThrow().name(), e.getValue()))
+            .toList(),
+        open.missing());
   }
 
   /** Poured into a box, of the rubber as its sheet says and nothing besides. */
@@ -82,7 +90,7 @@ class TogetherController {
       @RequestParam List<String> jobs,
       @RequestParam(defaultValue = "THIN_POUR") Bubbles bubbles) {
     List<PourTogether.Pour> pours =
-        this.jobs.open().stream()
+        this.jobs.open().jobs().stream()
             .filter(
                 j ->
                     jobs.contains(j.row().id())

@@ -41,7 +41,8 @@ class Contract {
           "LineView.price",
           "NewLot.mass",
           "NewMixed.base",
-          "NewMixed.hardener");
+          "NewMixed.hardener",
+          "MixedView.number");
 
   @Bean
   OpenApiCustomizer records() {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DeserializationFeature;
@@ -49,11 +50,35 @@ public class Json {
     }
   }
 
+  /** The texts of an object within a kept object, by name; none when it is not there. */
+  public Map<String, String> texts(String text, String field) {
+    Map<String, String> texts = new LinkedHashMap<>();
+    try {
+      mapper
+          .readTree(text)
+          .path(field)
+          .properties()
+          .forEach(e -> texts.put(e.getKey(), e.getValue().asString("")));
+    } catch (JacksonException damaged) {
+      // whoever reads the whole of it says what is wrong
+      return Map.of();
+    }
+    return texts;
+  }
+
+  /**
+   * @throws Problem when it cannot be read, saying where it stops making sense
+   */
   public <T> T read(String text, Class<T> type) {
     try {
       return mapper.readValue(text, type);
     } catch (JacksonException e) {
-      throw new IllegalStateException("Stored " + type.getSimpleName() + " is not readable", e);
+      throw new Problem(
+          HttpStatus.INTERNAL_SERVER_ERROR,
+          "Not readable",
+          "What was kept of it cannot be read by this version: it was written by a newer one, or is"
+              + " damaged. Nothing was changed. "
+              + e.getOriginalMessage());
     }
   }
 }

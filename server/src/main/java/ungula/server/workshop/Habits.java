@@ -1,6 +1,8 @@
 package ungula.server.workshop;
 
+import jakarta.annotation.PostConstruct;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Component;
 import ungula.core.plan.Workshop;
 import ungula.server.web.Json;
@@ -17,6 +19,13 @@ public class Habits {
   Habits(WorkshopMapper mapper, Json json) {
     this.mapper = mapper;
     this.json = json;
+  }
+
+  @PostConstruct
+  void begin() {
+    if (mapper.find() == null) {
+      mapper.begin(json.write(Workshop.DEFAULT));
+    }
   }
 
   /** The habits as last read, with the version they were read at. */
@@ -38,16 +47,16 @@ public class Habits {
   }
 
   private WorkshopMapper.Row row() {
-    WorkshopMapper.Row row = mapper.find();
-    if (row == null) {
-      mapper.begin(json.write(Workshop.DEFAULT));
-      row = mapper.find();
-    }
-    return row;
+    return mapper.find();
   }
 
   /** Saves a change made on a version, or refuses it when there is a newer one. */
-  Read save(int version, Workshop changed) {
+  Read save(int version, UnaryOperator<Workshop> change) {
+    Read now = read();
+    if (now.version != version) {
+      throw Problem.conflict("The workshop");
+    }
+    Workshop changed = change.apply(now.workshop);
     if (mapper.save(version, json.write(changed)) == 0) {
       throw Problem.conflict("The workshop");
     }
@@ -56,7 +65,7 @@ public class Habits {
 
   /** Replaces the habits, for the made-up shelf. */
   public void begin(Workshop workshop) {
-    save(row().version(), workshop);
+    save(row().version(), before -> workshop);
   }
 
   /** Whether the made-up shelf was already put up once on this data. */
@@ -65,7 +74,6 @@ public class Habits {
   }
 
   public void markDemoOffered() {
-    row();
     mapper.markDemoOffered();
   }
 }

@@ -56,9 +56,7 @@ class WorkshopController {
   @PostMapping("/edits")
   @Transactional
   public WorkshopResponse editWorkshop(@RequestBody WorkshopEdits body) {
-    Workshop now = habits.current();
-    Workshop changed = WORDS.edit(now, body.edits(), now.units());
-    return response(habits.save(body.version(), changed));
+    return response(habits.save(body.version(), now -> WORDS.edit(now, body.edits(), now.units())));
   }
 
   private static WorkshopResponse response(Habits.Read read) {
