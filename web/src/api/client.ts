@@ -70,6 +70,9 @@ export async function unwrap<T>(answer: Promise<Answer<T>>): Promise<T> {
   } catch {
     throw Problem.of(0, null);
   }
+  if (got.response.status === 401) {
+    window.location.assign('/sign-in');
+  }
   if (!got.response.ok) {
     throw Problem.of(got.response.status, got.error);
   }

@@ -1291,7 +1291,7 @@ export interface components {
       name: string;
       order: string[];
       packs: string[];
-      parts: components['schemas']['PartView'][];
+      parts: components['schemas']['PlanPartView'][];
       ratioSentence: string;
       redo?: string;
       rubbers: components['schemas']['Offer'][];
@@ -1404,10 +1404,11 @@ export interface components {
       value: string;
     };
     PartView: {
-      /** @enum {string} */
-      state: 'KNOWN' | 'BEING_WORKED_OUT' | 'CANNOT_BE_KNOWN';
-      text: string;
-      why: string;
+      /** Format: int32 */
+      count: number;
+      name: string;
+      note: string;
+      size: string;
     };
     PartitionResponse: {
       pieces: components['schemas']['PieceView'][];
@@ -1434,6 +1435,12 @@ export interface components {
       y: number;
       /** Format: double */
       z: number;
+    };
+    PlanPartView: {
+      /** @enum {string} */
+      state: 'KNOWN' | 'BEING_WORKED_OUT' | 'CANNOT_BE_KNOWN';
+      text: string;
+      why: string;
     };
     PlannedBatch: {
       additive: string;

@@ -1,4 +1,5 @@
 import { Navigate, Route, Routes } from 'react-router-dom';
+import { SignInPage } from '../access/SignInPage';
 import { HelpPage } from '../help/HelpPage';
 import { JobPage } from '../job/JobPage';
 import { MixPage } from '../rubber/MixPage';
@@ -21,6 +22,7 @@ export function App() {
       <Route path="/mix" element={<MixPage />} />
       <Route path="/workshop" element={<WorkshopPage />} />
       <Route path="/help" element={<HelpPage />} />
+      <Route path="/sign-in" element={<SignInPage />} />
       <Route path="*" element={<Navigate to="/" replace />} />
     </Routes>
   );

@@ -1,4 +1,5 @@
 import { Link, NavLink } from 'react-router-dom';
+import { SignedIn } from '../access/SignedIn';
 
 /** The head of every page but a job's. */
 export function PageHead() {
@@ -16,6 +17,7 @@ export function PageHead() {
         <NavLink to="/workshop">Workshop</NavLink>
         <NavLink to="/help">Help</NavLink>
       </nav>
+      <SignedIn />
     </header>
   );
 }

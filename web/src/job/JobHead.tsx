@@ -19,9 +19,11 @@ interface Props {
   desk: JobDesk;
   /** Has a file made and saved. */
   make: (name: MadeName) => void;
+  /** Opens a sheet or a table once all of it is worked out. */
+  print: (file: string) => void;
 }
 
-export function JobHead({ job, desk, make }: Props) {
+export function JobHead({ job, desk, make, print }: Props) {
   const go = useNavigate();
   const copy = async () => {
     const made = await unwrap(
@@ -83,13 +85,15 @@ export function JobHead({ job, desk, make }: Props) {
             <Dropdown.Item as="button" onClick={() => void copy()}>
               Copy this job
             </Dropdown.Item>
-            <Dropdown.Item href={`/api/jobs/${job.id}/sheet.pdf?paper=A4`} target="_blank">
+            <Dropdown.Item as="button" onClick={() => print('sheet.pdf?paper=A4')}>
               Job sheet, A4
             </Dropdown.Item>
-            <Dropdown.Item href={`/api/jobs/${job.id}/sheet.pdf?paper=LETTER`} target="_blank">
+            <Dropdown.Item as="button" onClick={() => print('sheet.pdf?paper=LETTER')}>
               Job sheet, Letter
             </Dropdown.Item>
-            <Dropdown.Item href={`/api/jobs/${job.id}/amounts.csv`}>Amounts, CSV</Dropdown.Item>
+            <Dropdown.Item as="button" onClick={() => print('amounts.csv')}>
+              Amounts, CSV
+            </Dropdown.Item>
             <Dropdown.Item href={`/api/jobs/${job.id}/master.stl`} disabled={!job.hasShape}>
               Master as posed, STL
             </Dropdown.Item>

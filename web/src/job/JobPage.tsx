@@ -3,6 +3,7 @@ import Button from 'react-bootstrap/Button';
 import Offcanvas from 'react-bootstrap/Offcanvas';
 import { Navigate, useNavigate, useParams } from 'react-router-dom';
 import { PageHead } from '../app/PageHead';
+import { Problem } from '../api/client';
 import { useTitle } from '../app/useTitle';
 import { Busy } from '../ui/Busy';
 import { CautionList } from '../ui/CautionList';
@@ -16,6 +17,7 @@ import { JobHead } from './JobHead';
 import { MasterStage } from './MasterStage';
 import { MouldStage } from './MouldStage';
 import { PoursStage } from './PoursStage';
+import { Parts } from './Parts';
 import { RubberStage } from './RubberStage';
 import { ShapePart, type SolidTool } from './ShapePart';
 import { STAGES } from './stages';
@@ -25,6 +27,7 @@ import { useApproaches } from './useApproaches';
 import { useDrop } from '../ui/useDrop';
 import { useJob } from './useJob';
 import { useMade } from './useMade';
+import { useSheet } from './useSheet';
 import { useModelUpload } from './useModelUpload';
 import { useStudy } from './useStudy';
 
@@ -41,6 +44,7 @@ export function JobPage() {
   const [paint, setPaint] = useState<Paint | null>(null);
   const upload = useModelUpload(id, desk.refresh);
   const made = useMade(id);
+  const sheet = useSheet(job);
   const dropping = useDrop(upload.start);
   const chooser = useRef<HTMLInputElement>(null);
   const [pointed, setPointed] = useState<string | null>(null);
@@ -60,12 +64,12 @@ export function JobPage() {
   // looking at a stage settles its "look again"
   const state = job?.stages[stage];
   const settled = state === 'DONE' || stage === 'master';
-  const { edit, step } = desk;
+  const { look, step } = desk;
   const ready = job !== undefined;
   useEffect(() => {
     if (ready && !settled && STAGES.some((s) => s.id === stage)) {
       const seen = setTimeout(() => {
-        edit([{ word: `looked.${stage}`, text: '' }]).catch(() => undefined);
+        look(stage);
       }, 1200);
       return () => clearTimeout(seen);
     }
@@ -96,15 +100,48 @@ export function JobPage() {
   const words = job?.words;
   const wordDesk = useMemo(() => (words ? { words, write, nudge } : null), [words, write, nudge]);
 
-  if (desk.error) {
+  const modelFile = (
+    <input
+      ref={chooser}
+      type="file"
+      hidden
+      accept=".stl,.obj,.ply,.off,.3mf"
+      data-testid="model-file"
+      onChange={(e) => {
+        const [file] = e.target.files ?? [];
+        if (file) {
+          (beside.current ? upload.startBeside : upload.start)(file);
+        }
+        e.target.value = '';
+      }}
+    />
+  );
+  if (desk.error && !job) {
     return (
       <div className="page">
         <PageHead />
         <main>
           <h1>This job does not open</h1>
           <p>{desk.error.message}</p>
-          <Button onClick={() => void go('/')}>Back to the shelf</Button>
+          {upload.upload && (
+            <Busy
+              doing={upload.upload.doing}
+              fraction={upload.upload.fraction}
+              stop={upload.upload.cancel}
+            />
+          )}
+          {upload.problem && <Notice text={upload.problem} close={upload.dismiss} />}
+          <p className="d-flex gap-2">
+            <Button onClick={() => void desk.refresh()}>Try again</Button>
+            {desk.error instanceof Problem && desk.error.title === 'Model file missing' && (
+              <Button onClick={choose}>Upload the model again</Button>
+            )}
+            <Button variant="outline-primary" onClick={() => void go('/')}>
+              Back to the shelf
+            </Button>
+          </p>
         </main>
+        {modelFile}
       </div>
     );
   }
@@ -119,7 +156,7 @@ export function JobPage() {
   return (
     <WordContext.Provider value={wordDesk}>
       <div className="job">
-        <JobHead job={job} desk={desk} make={made.make} />
+        <JobHead job={job} desk={desk} make={made.make} print={sheet.open} />
         <div className="bench">
           {stage === 'approach' && job.hasShape ? (
             <ApproachTable approaches={approaches} desk={desk} />
@@ -150,6 +187,14 @@ export function JobPage() {
                 stop={made.stop}
               />
             )}
+            {sheet.work && (
+              <Busy
+                doing={`Before it is printed: ${sheet.work.doing.toLowerCase()}`}
+                fraction={sheet.work.fraction}
+                stop={sheet.stop}
+              />
+            )}
+            {sheet.problem && <Notice text={sheet.problem} close={sheet.dismiss} />}
             {made.problem && <Notice text={made.problem} close={made.dismiss} />}
             {upload.problem && <Notice text={upload.problem} close={upload.dismiss} />}
             {desk.problem && (
@@ -177,6 +222,7 @@ export function JobPage() {
             )}
             {stage === 'rubber' && <RubberStage job={job} />}
             {stage === 'pours' && <PoursStage job={job} />}
+            {stage !== 'master' && <Parts job={job} />}
             <div ref={cautions}>
               <CautionList
                 cautions={[...here, ...elsewhere]}
@@ -190,22 +236,10 @@ export function JobPage() {
           job={job}
           showCautions={() => cautions.current?.scrollIntoView({ block: 'start' })}
           showWorking={() => setWorking(true)}
+          print={sheet.open}
         />
       </div>
-      <input
-        ref={chooser}
-        type="file"
-        hidden
-        accept=".stl,.obj,.ply,.off,.3mf"
-        data-testid="model-file"
-        onChange={(e) => {
-          const [file] = e.target.files ?? [];
-          if (file) {
-            (beside.current ? upload.startBeside : upload.start)(file);
-          }
-          e.target.value = '';
-        }}
-      />
+      {modelFile}
       {dropping && <div className="dropping">Drop the model here</div>}
       <Offcanvas
         show={working}

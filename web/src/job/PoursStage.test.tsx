@@ -4,9 +4,25 @@ import type { Job } from '../api/client';
 import { drawn, job } from '../testing/job';
 import { PoursStage } from './PoursStage';
 
-/** Batches that are put down, and what was sent to get there. */
-let mixed: { id: string; batch: number; text: string }[];
+/** Batches that are recorded, and what was sent to get there. */
+let mixed: {
+  id: string;
+  number?: number;
+  name: string;
+  text: string;
+  planned: string;
+  again: boolean;
+}[];
 let sent: unknown[];
+
+const record = (more: { number?: number; name?: string; again?: boolean }) => ({
+  id: 'm',
+  name: '',
+  text: '300 g + 345 g',
+  planned: '294 g + 345 g',
+  again: false,
+  ...more,
+});
 
 beforeEach(() => {
   mixed = [];
@@ -18,7 +34,7 @@ beforeEach(() => {
       if (body.base === 'much') {
         return Response.json({ title: 'Not understood', detail: 'not a mass' }, { status: 422 });
       }
-      mixed.push({ id: 'm', batch: body.batch, text: '300 g + 345 g' });
+      mixed.push(record({ number: body.batch }));
       return Response.json({ mixed, said: '20 g of it were not on the shelf.' });
     }
     if (request.method === 'DELETE') {
@@ -36,6 +52,8 @@ afterEach(() => {
 
 const batch = (number: number, of = '') => ({
   number,
+  pour: 1,
+  batch: number,
   of,
   key: `batch.${String(number)}`,
   base: 'mix.base',
@@ -101,12 +119,12 @@ test('the coats of a skin are batches of their own', () => {
 
 const TWO = { each: [batch(1), batch(2)], reason: '', fewer: [] };
 
-test('a batch is put down as it was weighed, and can be struck out', async () => {
+test('a batch is recorded as it was weighed, and the record can be taken back', async () => {
   const { user, reads } = show({ batches: TWO });
   await user.click(screen.getByRole('button', { name: 'Batch 2 is mixed' }));
   await user.type(screen.getByLabelText('First part, as weighed'), '300');
   await user.click(screen.getByRole('button', { name: 'Take it from the shelf' }));
-  await user.click(await screen.findByRole('button', { name: 'Strike batch 2 out' }));
+  await user.click(await screen.findByRole('button', { name: 'Take the record back: Batch 2' }));
   await screen.findByRole('button', { name: 'Batch 2 is mixed' });
   expect(sent).toEqual([{ batch: 2, base: '300', hardener: '' }, '/api/jobs/j/mixed/m']);
   expect(reads()).not.toContain('was mixed of');
@@ -122,5 +140,13 @@ test('what was missing is said, and what is not understood stays typed', async (
   await user.clear(field);
   await user.keyboard('{Enter}');
   await screen.findByText(/20 g of it were not on the shelf/);
-  expect(reads()).toContain('Batch 1 was mixed of 300 g + 345 g.');
+  expect(reads()).toContain('Batch 1 was mixed of 300 g + 345 g (planned 294 g + 345 g).');
+});
+
+test('records the plan has no batch for any more stay, and one made twice is told', async () => {
+  mixed = [record({ name: 'Batch 3' }), { ...record({ number: 1, again: true }), id: 'n' }];
+  const { reads } = show({ batches: TWO });
+  await screen.findByText(/Batch 3 was mixed of/);
+  expect(reads()).toContain('Recorded a second time: batch 1 was mixed of');
+  screen.getByRole('button', { name: 'Batch 1 is mixed' });
 });

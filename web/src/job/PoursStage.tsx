@@ -3,7 +3,7 @@ import { Link } from 'react-router-dom';
 import type { Job } from '../api/client';
 import { FigureText } from '../ui/FigureText';
 import { Word } from '../ui/Word';
-import { Done, PutDown } from './PutDown';
+import { Done, OtherRecords, RecordBatch } from './RecordBatch';
 import { useMixed } from './useMixed';
 
 /** What is mixed when: every batch with its weights, its marks and its time. */
@@ -148,7 +148,7 @@ function Table({ job }: { job: Job }) {
                     aria-label={`Batch ${b.number} is mixed`}
                     onClick={() => setOpen(b.number)}
                   >
-                    put down
+                    Record
                   </button>
                 )}
               </td>
@@ -157,11 +157,12 @@ function Table({ job }: { job: Job }) {
         </tbody>
       </table>
       {open !== null && !mixed.of(open) && (
-        <PutDown key={open} number={open} mixed={mixed} close={() => setOpen(null)} />
+        <RecordBatch key={open} number={open} mixed={mixed} close={() => setOpen(null)} />
       )}
       {each.map((b) => (
         <Done key={b.key} number={b.number} mixed={mixed} />
       ))}
+      <OtherRecords mixed={mixed} />
       {mixed.said && (
         <p role="status" className="count CHECK">
           {mixed.said}

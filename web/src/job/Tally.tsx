@@ -6,10 +6,12 @@ interface Props {
   job: Job;
   showCautions: () => void;
   showWorking: () => void;
+  /** Opens a sheet once all of it is worked out. */
+  print: (file: string) => void;
 }
 
 /** The bottom line: what people ask first. It never scrolls away. */
-export function Tally({ job, showCautions, showWorking }: Props) {
+export function Tally({ job, showCautions, showWorking, print }: Props) {
   const f = job.figures;
   const batches = f['batch.count'];
   const stops = job.cautions.filter((c) => c.level === 'STOP').length;
@@ -65,14 +67,7 @@ export function Tally({ job, showCautions, showWorking }: Props) {
         <Button variant="outline-primary" onClick={showWorking}>
           Show the working
         </Button>
-        <a
-          className="btn btn-primary"
-          href={`/api/jobs/${job.id}/sheet.pdf`}
-          target="_blank"
-          rel="noreferrer"
-        >
-          Print job sheet
-        </a>
+        <Button onClick={() => print('sheet.pdf')}>Print job sheet</Button>
       </div>
     </footer>
   );

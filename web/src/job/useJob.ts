@@ -82,6 +82,12 @@ export function useJob(id: string) {
         ),
       ).catch(() => undefined);
     },
+    /** A stage was looked at: no change of the job, and nothing to undo. */
+    look: (stage: string) => {
+      change(() =>
+        unwrap(client.POST('/api/jobs/{id}/looked/{stage}', { params: { path: { id, stage } } })),
+      ).catch(() => undefined);
+    },
     rename: (name: string) =>
       change(() =>
         unwrap(client.POST('/api/jobs/{id}/name', { params: { path: { id } }, body: { name } })),

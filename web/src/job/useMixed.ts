@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { client, Problem, unwrap } from '../api/client';
 
-/** The batches of a job that are mixed, and how to put one down or strike it out. */
+/** The batches of a job that are mixed, and how to record one or take that back. */
 export function useMixed(job: string) {
   const queries = useQueryClient();
   const [said, setSaid] = useState('');
@@ -25,7 +25,10 @@ export function useMixed(job: string) {
     }
   };
   return {
-    of: (batch: number) => data?.find((m) => m.batch === batch),
+    /** The record of a batch of the plan. */
+    of: (batch: number) => data?.find((m) => m.number === batch && !m.again),
+    /** Records of batches that the plan has no more, and of those recorded twice. */
+    others: (data ?? []).filter((m) => m.number === undefined || m.again),
     said,
     /** Blank parts were weighed as planned. */
     mix: (batch: number, base: string, hardener: string) =>

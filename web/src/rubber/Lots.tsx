@@ -116,7 +116,7 @@ function Row({ lot, product, off }: { lot: Lot; product: Product; off: () => voi
   const { id, version: seen } = lot;
   const send = useCallback(
     async (edits: Edit[]) => {
-      const now = queries.getQueryData(stockQuery.queryKey)?.flatMap((s) => s.lots);
+      const now = queries.getQueryData(stockQuery.queryKey)?.products.flatMap((s) => s.lots);
       const version = now?.find((l) => l.id === id)?.version ?? seen;
       try {
         await unwrap(

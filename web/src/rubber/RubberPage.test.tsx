@@ -85,7 +85,13 @@ beforeEach(() => {
       }
       return Response.json({ added: 2, changed: 1, id: 'new' });
     }
-    return Response.json(pathname === '/api/stock' ? stock : PRODUCTS);
+    return Response.json(
+      pathname === '/api/stock'
+        ? { products: stock, missing: [] }
+        : pathname === '/api/access'
+          ? { initials: '' }
+          : PRODUCTS,
+    );
   });
 });
 

@@ -9,6 +9,8 @@ import { Notice } from '../ui/Notice';
 import { useDrop } from '../ui/useDrop';
 import { DataSheet } from './DataSheet';
 import { Lots } from './Lots';
+import { Missing } from '../ui/Missing';
+import { NotRead } from '../ui/NotRead';
 import { productsQuery, stockQuery } from './productsQuery';
 
 const ROLES: Record<Product['role'], string> = {
@@ -24,8 +26,10 @@ const ROLES: Record<Product['role'], string> = {
 /** Everything on the rubber shelf: its sheets, and what there is of it. */
 export function RubberPage() {
   const { product: chosen } = useParams();
-  const { data: products } = useQuery(productsQuery);
-  const { data: stock } = useQuery(stockQuery);
+  const sheets = useQuery(productsQuery);
+  const packs = useQuery(stockQuery);
+  const products = sheets.data;
+  const stock = packs.data?.products;
   const queries = useQueryClient();
   const go = useNavigate();
   const [said, setSaid] = useState<{ text: string; well: boolean } | null>(null);
@@ -47,15 +51,15 @@ export function RubberPage() {
     );
     await again();
   };
-  const takeIn = async (sheets: File) => {
+  const takeIn = async (table: File) => {
     try {
       const { added, changed } = await unwrap(
-        client.POST('/api/products/imported', { body: { text: await sheets.text() } }),
+        client.POST('/api/products/imported', { body: { text: await table.text() } }),
       );
       await again();
-      setSaid({ text: `${sheets.name}: ${added} new, ${changed} brought up to date.`, well: true });
+      setSaid({ text: `${table.name}: ${added} new, ${changed} brought up to date.`, well: true });
     } catch (e) {
-      setSaid({ text: `${sheets.name}: ${e instanceof Problem ? e.message : ''}`, well: false });
+      setSaid({ text: `${table.name}: ${e instanceof Problem ? e.message : ''}`, well: false });
     }
   };
   const over = useDrop((f) => void takeIn(f));
@@ -73,6 +77,9 @@ export function RubberPage() {
           <p className="small">
             <Link to="/shopping">What to buy</Link> · <Link to="/together">Pour together</Link>
           </p>
+          <NotRead what="The sheets" error={sheets.error} again={sheets.refetch} />
+          <NotRead what="The stock" error={packs.error} again={packs.refetch} />
+          <Missing missing={packs.data?.missing} />
           {Object.entries(ROLES).map(([role, title]) => {
             const of = products?.filter((p) => p.role === role) ?? [];
             return (

@@ -13,6 +13,9 @@ function show(at: string, page: React.ReactNode, answer: (path: string) => unkno
   asked.length = 0;
   vi.stubGlobal('fetch', (request: Request) => {
     const { pathname, search } = new URL(request.url);
+    if (pathname === '/api/access') {
+      return Promise.resolve(Response.json({ initials: '' }));
+    }
     asked.push(pathname + decodeURIComponent(search));
     return Promise.resolve(Response.json(answer(pathname)));
   });
@@ -53,6 +56,8 @@ test('what is needed, there and to buy stands in a row, with the whole price', a
       line('Own', { packs: '', price: undefined, left: '', packsUnknown: true }),
     ],
     price: figure('together', '€ 76.00'),
+    missing: ['Mooring post: Not worked out yet: the coats.'],
+    working: false,
   }));
   const cells = async (name: RegExp) => (await screen.findByRole('row', { name })).textContent;
   expect(await cells(/^Marram/)).toBe(
@@ -60,6 +65,7 @@ test('what is needed, there and to buy stands in a row, with the whole price', a
   );
   expect(await cells(/^Dulse/)).toContain('nothing');
   expect(await cells(/^Own/)).toContain('its sheet names no packs');
+  screen.getByText('Mooring post: Not worked out yet: the coats.');
   expect(await cells(/^Together/)).toContain('€ 76.00');
   expect(screen.getByRole('link', { name: 'Print the list' }).getAttribute('href')).toBe(
     '/api/shopping/list.pdf',
@@ -70,6 +76,8 @@ test('one job is asked for by its id, on paper too', async () => {
   show('/shopping?job=j7', <ShoppingPage />, () => ({
     lines: [line('Marram', {})],
     price: figure('together', '€ 1'),
+    missing: [],
+    working: false,
   }));
   const csv = await screen.findByRole('link', { name: 'Save as CSV' });
   expect(csv.getAttribute('href')).toBe('/api/shopping/list.csv?job=j7');
@@ -77,7 +85,12 @@ test('one job is asked for by its id, on paper too', async () => {
 });
 
 test('when nothing is needed it says so', async () => {
-  show('/shopping', <ShoppingPage />, () => ({ lines: [], price: figure('together', '€ 0') }));
+  show('/shopping', <ShoppingPage />, () => ({
+    lines: [],
+    price: figure('together', '€ 0'),
+    missing: [],
+    working: false,
+  }));
   await screen.findByText(/No open job needs anything/);
   expect(screen.queryByRole('link', { name: 'Print the list' })).toBeNull();
 });
@@ -101,7 +114,7 @@ const GROUPS = [
 test('moulds of one rubber share batches, and one can be left out', async () => {
   const user = show('/together', <TogetherPage />, (path) =>
     path === '/api/together'
-      ? GROUPS
+      ? { groups: GROUPS, missing: [] }
       : {
           batches: [{ key: 'batch.1', into: ['1.4 L into pup', '0.8 L into finial'] }],
           figures: figures({ 'batch.1.base': '969 g', 'batch.1.hardener': '1137 g' }),
@@ -119,6 +132,28 @@ test('moulds of one rubber share batches, and one can be left out', async () => 
 });
 
 test('with nothing to share the page says when there would be', async () => {
-  show('/together', <TogetherPage />, () => [GROUPS[0]]);
+  show('/together', <TogetherPage />, () => ({
+    groups: [GROUPS[0]],
+    missing: ['Bell cannot be read and is left out.'],
+  }));
   await screen.findByText(/No two open jobs/);
+  screen.getByText('Bell cannot be read and is left out.');
+});
+
+test('a list that cannot be read does not look empty', async () => {
+  vi.stubGlobal('fetch', () =>
+    Promise.resolve(Response.json({ title: 'Mistake', detail: 'Load it again.' }, { status: 500 })),
+  );
+  const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  render(
+    <QueryClientProvider client={queries}>
+      <MemoryRouter>
+        <ShoppingPage />
+      </MemoryRouter>
+    </QueryClientProvider>,
+  );
+  expect((await screen.findByRole('alert')).textContent).toContain(
+    'The list cannot be read. Load it again.',
+  );
+  expect(screen.queryByText(/No open job needs/)).toBeNull();
 });

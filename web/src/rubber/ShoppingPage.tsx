@@ -4,15 +4,22 @@ import { client, unwrap } from '../api/client';
 import { PageHead } from '../app/PageHead';
 import { useTitle } from '../app/useTitle';
 import { FigureText } from '../ui/FigureText';
+import { Missing } from '../ui/Missing';
+import { NotRead } from '../ui/NotRead';
+
+/** How long to leave between two looks while amounts are worked out. */
+const LOOK_MS = 1000;
 
 /** What to buy for the open jobs, or for one of them. */
 export function ShoppingPage() {
   useTitle('What to buy');
   const [search] = useSearchParams();
   const job = search.get('job') ?? '';
-  const { data } = useQuery({
+  const { data, error, refetch } = useQuery({
     queryKey: ['shopping', job],
     queryFn: () => unwrap(client.GET('/api/shopping', { params: { query: job ? { job } : {} } })),
+    // what some jobs need is being worked out: the list is whole in a moment
+    refetchInterval: (q) => (q.state.data?.working ? LOOK_MS : false),
   });
   const query = job ? `?job=${job}` : '';
   const toBuy = data?.lines.some((l) => l.toBuy.value > 0) ?? false;
@@ -31,7 +38,9 @@ export function ShoppingPage() {
             </>
           )}
         </p>
-        {data && data.lines.length === 0 && (
+        <NotRead what="The list" error={error} again={refetch} />
+        <Missing missing={data?.missing} />
+        {data && data.lines.length === 0 && data.missing.length === 0 && (
           <p className="quiet">No open job needs anything that can be weighed yet.</p>
         )}
         {data && data.lines.length > 0 && (

@@ -5,17 +5,20 @@ import { client, unwrap, type PourGroup } from '../api/client';
 import { PageHead } from '../app/PageHead';
 import { useTitle } from '../app/useTitle';
 import { FigureText } from '../ui/FigureText';
+import { Missing } from '../ui/Missing';
+import { NotRead } from '../ui/NotRead';
 import { Pick } from '../ui/Pick';
 
 /** Moulds of several jobs poured of the same batches. */
 export function TogetherPage() {
   useTitle('Pour together');
   const [search] = useSearchParams();
-  const { data: groups } = useQuery({
+  const { data, error, refetch } = useQuery({
     queryKey: ['together'],
     queryFn: () => unwrap(client.GET('/api/together')),
   });
   const [chosen, setChosen] = useState(search.get('rubber') ?? '');
+  const groups = data?.groups;
   const several = groups?.filter((g) => g.moulds.length > 1) ?? [];
   const group = several.find((g) => g.product === chosen) ?? several[0];
   return (
@@ -23,6 +26,8 @@ export function TogetherPage() {
       <PageHead />
       <main className="shopping">
         <h1>Pour together</h1>
+        <NotRead what="The list" error={error} again={refetch} />
+        <Missing missing={data?.missing} />
         {groups && !group && (
           <p className="quiet">
             No two open jobs are poured of the same rubber. When they are, they can share a batch

@@ -8,6 +8,7 @@ import { PageHead } from '../app/PageHead';
 import { useTitle } from '../app/useTitle';
 import { stockQuery } from '../rubber/productsQuery';
 import { Notice } from '../ui/Notice';
+import { NotRead } from '../ui/NotRead';
 
 const shelfQuery = queryOptions({
   queryKey: ['shelf'],
@@ -15,7 +16,7 @@ const shelfQuery = queryOptions({
 });
 
 export function ShelfPage() {
-  const { data: shelf } = useQuery(shelfQuery);
+  const { data: shelf, error, refetch } = useQuery(shelfQuery);
   const queries = useQueryClient();
   const go = useNavigate();
   const [sought, setSought] = useState('');
@@ -108,6 +109,7 @@ export function ShelfPage() {
             </button>
           </p>
         )}
+        <NotRead what="The shelf" error={error} again={refetch} />
         <LowStock />
         {gone && (
           <Notice
@@ -141,7 +143,7 @@ export function ShelfPage() {
                     height={190}
                   />
                 ) : (
-                  <span className="blankface">no shape yet</span>
+                  <span className="blankface">{j.trouble ? 'not readable' : 'no shape yet'}</span>
                 )}
               </Link>
               <div className="named">
@@ -167,11 +169,20 @@ export function ShelfPage() {
                   </Dropdown.Menu>
                 </Dropdown>
               </div>
-              <p>{j.line || 'Nothing decided yet'}</p>
-              <p className={j.stops > 0 ? 'count STOP' : 'quiet'}>
-                {j.stops > 0 ? 'Stop: ' : ''}
-                {j.next}
-              </p>
+              {j.trouble ? (
+                <p className="count STOP">
+                  {j.trouble} <Link to={`/jobs/${j.id}/master`}>What helps</Link>
+                </p>
+              ) : (
+                <>
+                  <p>{j.line || 'Nothing decided yet'}</p>
+                  <p className={j.stops > 0 ? 'count STOP' : 'quiet'}>
+                    {j.stops > 0 ? 'Stop: ' : ''}
+                    {j.next}
+                  </p>
+                </>
+              )}
+              {j.note && <p className="count CHECK">{j.note}</p>}
               {j.checks > 0 && (
                 <p className="count CHECK">
                   {j.checks === 1 ? '1 thing' : `${j.checks} things`} to check
@@ -187,8 +198,8 @@ export function ShelfPage() {
 
 /** What runs low on the rubber shelf, or is over its date. */
 function LowStock() {
-  const { data: stock } = useQuery(stockQuery);
-  const words = (stock ?? [])
+  const { data: stock, error, refetch } = useQuery(stockQuery);
+  const words = (stock?.products ?? [])
     .filter((s) => s.lots.length > 0)
     .map((s) => {
       const late = s.lots.find((l) => l.keeping !== 'FINE');
@@ -199,6 +210,9 @@ function LowStock() {
       return { id: s.product, text: text.length > 0 ? `${s.name} ${text.join(', ')}` : '' };
     })
     .filter((w) => w.text !== '');
+  if (error) {
+    return <NotRead what="The rubber shelf" error={error} again={refetch} />;
+  }
   if (words.length === 0) {
     return null;
   }

@@ -59,6 +59,7 @@ export function job(
     casts: [],
     catalysts: [],
     touching: [],
+    parts: [],
     batches: { each: [], reason: '', fewer: [] },
     measures: [],
     marks: [],

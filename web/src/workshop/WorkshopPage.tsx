@@ -5,6 +5,7 @@ import { PageHead } from '../app/PageHead';
 import { useTitle } from '../app/useTitle';
 import { Word } from '../ui/Word';
 import { useWordDesk } from '../ui/useWordDesk';
+import { NotRead } from '../ui/NotRead';
 import { WordContext } from '../ui/words';
 
 const workshopQuery = queryOptions({
@@ -13,7 +14,7 @@ const workshopQuery = queryOptions({
 });
 
 export function WorkshopPage() {
-  const { data: workshop } = useQuery(workshopQuery);
+  const { data: workshop, error, refetch } = useQuery(workshopQuery);
   const queries = useQueryClient();
   useTitle('Workshop');
   const send = useCallback(
@@ -36,6 +37,7 @@ export function WorkshopPage() {
       <PageHead />
       <main>
         <h1>Workshop</h1>
+        <NotRead what="The workshop" error={error} again={refetch} />
         {desk && (
           <WordContext.Provider value={desk}>
             <p className="sentence">

@@ -94,7 +94,7 @@ public class PoursPathTest extends Browsing {
       page.getByLabel("First part, as weighed").fill("200 g");
       page.getByLabel("Second part, as weighed").fill("20 g");
       button("Take it from the shelf").click();
-      assertThat(button("Strike batch " + batch + " out")).isVisible();
+      assertThat(button("Take the record back: Batch " + batch)).isVisible();
     }
     assertEquals(left(), before - 800, 1);
     // some was spilt
@@ -111,7 +111,7 @@ public class PoursPathTest extends Browsing {
       assertTrue(new PDFTextStripper().getText(document).contains("To buy"));
     }
     visit(job + "/pours");
-    button("Strike batch 4 out").click();
+    button("Take the record back: Batch 4").click();
     assertThat(button("Batch 4 is mixed")).isVisible();
     assertEquals(left(), 1100, 1);
   }

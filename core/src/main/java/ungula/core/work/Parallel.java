@@ -61,32 +61,46 @@ public final class Parallel {
     for (int t = 1; t < Math.min(threads, n); t++) {
       others.add(HELPERS.submit(share));
     }
+    Throwable thrown = null;
     try {
       share.run();
-    } finally {
-      others.forEach(Parallel::await);
+    } catch (Throwable own) {
+      thrown = own;
+    }
+    // all of them end before this returns, whatever any of them threw
+    for (Future<?> other : others) {
+      Throwable its = await(other);
+      if (thrown == null) {
+        thrown = its;
+      } else if (its != null && its != thrown) {
+        thrown.addSuppressed(its);
+      }
+    }
+    if (thrown instanceof RuntimeException told) {
+      throw told;
+    }
+    if (thrown instanceof Error told) {
+      throw told;
+    }
+    if (thrown != null) {
+      throw new CompletionException(thrown);
     }
   }
 
-  private static void await(Future<?> other) {
+  /** Waits for a helper to end. @return what it threw; null when nothing */
+  private static Throwable await(Future<?> other) {
     boolean interrupted = false;
     try {
       while (true) {
         try {
           other.get();
-          return;
+          return null;
         } catch (InterruptedException e) {
           interrupted = true;
         }
       }
     } catch (ExecutionException e) {
-      if (e.getCause() instanceof RuntimeException told) {
-        throw told;
-      }
-      if (e.getCause() instanceof Error told) {
-        throw told;
-      }
-      throw new CompletionException(e.getCause());
+      return e.getCause();
     } finally {
       if (interrupted) {
         Thread.currentThread().interrupt();

@@ -62,6 +62,37 @@ public class ParallelTest {
     assertEquals(begun.get() < 100_000, true, "begun " + begun);
   }
 
+  /** Nobody still writes when it returns, and nothing that was thrown is lost. */
+  @Test
+  public void allHelpersEndBeforeItReturnsAndAllTheyThrowIsKept() {
+    int threads = 4;
+    CountDownLatch all = new CountDownLatch(threads);
+    AtomicInteger ended = new AtomicInteger();
+    IllegalStateException out =
+        expectThrows(
+            IllegalStateException.class,
+            () ->
+                new Parallel(threads)
+                    .each(
+                        threads,
+                        i -> {
+                          all.countDown();
+                          try {
+                            all.await();
+                          } catch (InterruptedException e) {
+                            throw new AssertionError(e);
+                          }
+                          // those that come last still have work to do
+                          for (int k = 0; k < 200_000 * i; k++) {
+                            Thread.onSpinWait();
+                          }
+                          ended.incrementAndGet();
+                          throw new IllegalStateException("piece " + i);
+                        }));
+    assertEquals(ended.get(), threads);
+    assertEquals(out.getSuppressed().length, threads - 1);
+  }
+
   @Test
   public void workNeedsAThread() {
     assertThrows(IllegalArgumentException.class, () -> new Parallel(0));

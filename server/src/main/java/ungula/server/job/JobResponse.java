@@ -84,7 +84,7 @@ public record JobResponse(
     List<Kind.Option> catalysts,
     List<TouchView> touching,
     List<String> packs,
-    List<PartView> parts) {
+    List<PlanPartView> parts) {
 
   /**
    * A part of the plan that takes a closer look at the shape.
@@ -92,7 +92,7 @@ public record JobResponse(
    * @param text what it is, in words
    * @param why it cannot be known, and what would help; empty otherwise
    */
-  public record PartView(String text, PlanPart.State state, String why) {}
+  public record PlanPartView(String text, PlanPart.State state, String why) {}
 
   /**
    * @param surface it is, in words

@@ -108,7 +108,7 @@ class JobViews {
         job.plan().touching().stream().map(JobViews::touch).toList(),
         packs(job.product(), c.units()),
         jobs.parts(job).stream()
-            .map(p -> new JobResponse.PartView(p.subject().text(), p.state(), p.why()))
+            .map(p -> new JobResponse.PlanPartView(p.subject().text(), p.state(), p.why()))
             .toList());
   }
 

@@ -1,6 +1,9 @@
 package ungula.server.task;
 
 import jakarta.annotation.PreDestroy;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.InstantSource;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
@@ -11,6 +14,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
 import ungula.core.work.Progress;
 import ungula.server.web.Problem;
@@ -24,8 +28,8 @@ public class Tasks {
 
   private static final Logger LOG = LoggerFactory.getLogger(Tasks.class);
 
-  /** How many finished tasks are remembered for whoever asks late. */
-  private static final int REMEMBERED = 200;
+  /** How long a finished task is remembered once somebody has seen how it ended. */
+  private static final Duration REMEMBERED = Duration.ofMinutes(10);
 
   private static final int AT_A_TIME = 2;
 
@@ -60,12 +64,18 @@ public class Tasks {
   private final Map<Lane, ExecutorService> lanes = new EnumMap<>(Lane.class);
   private final Map<String, Running> all = new ConcurrentHashMap<>();
 
+  private final InstantSource clock;
+
   private static final class Running implements Progress {
+    private final InstantSource clock;
     private volatile TaskView view;
+    private volatile Instant ended;
+    private volatile boolean seen;
     private volatile boolean cancelled;
     private boolean begun;
 
-    Running(String id) {
+    Running(String id, InstantSource clock) {
+      this.clock = clock;
       view = new TaskView(id, State.RUNNING, "Waiting for its turn", 0, "");
     }
 
@@ -75,6 +85,13 @@ public class Tasks {
         throw new CancellationException();
       }
       view = new TaskView(view.id, State.RUNNING, doing, fraction, "");
+    }
+
+    /** How it stands, for somebody who wants to know. */
+    TaskView look() {
+      TaskView now = view;
+      seen |= now.state != State.RUNNING;
+      return now;
     }
 
     /** Whether it may begin: not when it was cancelled while waiting. */
@@ -91,11 +108,18 @@ public class Tasks {
     }
 
     void end(State state, String problem) {
+      ended = clock.instant();
       view = new TaskView(view.id, state, view.doing, 1, problem);
     }
   }
 
+  @Autowired
   public Tasks() {
+    this(InstantSource.system());
+  }
+
+  Tasks(InstantSource clock) {
+    this.clock = clock;
     for (Lane lane : Lane.values()) {
       lanes.put(lane, Executors.newFixedThreadPool(AT_A_TIME));
     }
@@ -103,7 +127,7 @@ public class Tasks {
 
   public TaskView start(Lane lane, Work work) {
     forgetOld();
-    Running running = new Running(UUID.randomUUID().toString());
+    Running running = new Running(UUID.randomUUID().toString(), clock);
     all.put(running.view.id, running);
     lanes.get(lane).execute(() -> run(running, work));
     return running.view;
@@ -121,21 +145,21 @@ public class Tasks {
       running.end(State.CANCELLED, "");
     } catch (Problem told) {
       running.end(State.FAILED, told.getMessage());
-    } catch (Exception | OutOfMemoryError e) {
+    } catch (Throwable e) {
+      // an error too ends the task: whoever waits for it must not wait for ever
       LOG.error("Background work failed", e);
       running.end(State.FAILED, "It did not work out, and nothing was changed. Try it again.");
     }
   }
 
   private void forgetOld() {
-    if (all.size() > REMEMBERED) {
-      all.values().removeIf(r -> r.view.state != State.RUNNING);
-    }
+    Instant old = clock.instant().minus(REMEMBERED);
+    all.values().removeIf(r -> r.seen && r.ended.isBefore(old));
   }
 
   /** How a task stands; empty when it is forgotten. */
   public Optional<TaskView> look(String id) {
-    return Optional.ofNullable(all.get(id)).map(r -> r.view);
+    return Optional.ofNullable(all.get(id)).map(Running::look);
   }
 
   /** Whether it was cancelled, also while it has not noticed yet. */
@@ -145,7 +169,7 @@ public class Tasks {
   }
 
   TaskView find(String id) {
-    return running(id).view;
+    return running(id).look();
   }
 
   public void cancel(String id) {

@@ -4,8 +4,10 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.time.Instant;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.atomic.AtomicReference;
 import org.springframework.http.HttpStatus;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.Test;
@@ -70,6 +72,46 @@ public class TasksTest {
             });
     assertEquals(ended(untold.id()).state(), State.FAILED);
     assertTrue(!tasks.find(untold.id()).problem().contains("secret"));
+  }
+
+  @Test
+  public void anErrorEndsATaskToo() {
+    TaskView deep =
+        tasks.start(
+            Lane.STUDIES,
+            progress -> {
+              throw new StackOverflowError();
+            });
+    assertEquals(ended(deep.id()).state(), State.FAILED);
+  }
+
+  /** Only what somebody has seen ended is forgotten, and not at once. */
+  @Test
+  public void tasksAreForgottenByAgeAndNeverUnseen() {
+    AtomicReference<Instant> now = new AtomicReference<>(Instant.EPOCH);
+    Tasks dated = new Tasks(now::get);
+    try {
+      CountDownLatch both = new CountDownLatch(2);
+      String seen = dated.start(Lane.STUDIES, progress -> both.countDown()).id();
+      String unseen = dated.start(Lane.STUDIES, progress -> both.countDown()).id();
+      both.await();
+      long late = System.nanoTime() + PATIENCE_NS;
+      while (dated.find(seen).state() == State.RUNNING && System.nanoTime() < late) {
+        Thread.onSpinWait();
+      }
+      for (int i = 0; i < 300; i++) {
+        dated.start(Lane.STUDIES, progress -> {});
+      }
+      assertEquals(dated.find(seen).state(), State.DONE);
+      now.set(Instant.EPOCH.plusSeconds(3600));
+      dated.start(Lane.STUDIES, progress -> {});
+      assertTrue(dated.look(seen).isEmpty());
+      assertTrue(dated.look(unseen).isPresent());
+    } catch (InterruptedException e) {
+      throw new AssertionError(e);
+    } finally {
+      dated.stop();
+    }
   }
 
   @Test

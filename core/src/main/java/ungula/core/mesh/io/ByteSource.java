@@ -71,6 +71,15 @@ final class ByteSource implements Closeable {
     return block;
   }
 
+  /**
+   * For work between two reads that may take long.
+   *
+   * @throws java.util.concurrent.CancellationException when nobody waits for it any more
+   */
+  void tick() {
+    progress.at("Reading the file", size == 0 ? 1 : (double) position() / size);
+  }
+
   private boolean refill() throws IOException {
     before += block.position();
     block.compact();

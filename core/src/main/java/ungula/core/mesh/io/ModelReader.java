@@ -64,7 +64,7 @@ public final class ModelReader {
       case OFF:
         return OffReader.read(in);
       case THREE_MF:
-        return ThreeMfReader.read(file);
+        return ThreeMfReader.read(file, in);
       default:
         throw new AssertionError();
     }

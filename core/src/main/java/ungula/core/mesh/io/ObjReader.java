@@ -17,7 +17,7 @@ final class ObjReader {
   }
 
   static Model read(ByteSource in) throws IOException, ModelUnreadable {
-    Polygons polygons = new Polygons((int) Math.min(in.size() / 60, ModelReader.MAX_TRIANGLES));
+    Polygons polygons = new Polygons((int) Math.min(in.size() / 60, ModelReader.MAX_TRIANGLES), in);
     TextScanner text = new TextScanner(in);
     int[] face = new int[16];
     while (text.next()) {
@@ -37,6 +37,14 @@ final class ObjReader {
           }
           if (text.startsWith('#')) {
             break;
+          }
+          if (n == Polygons.MOST_CORNERS) {
+            throw new ModelUnreadable(
+                "Line "
+                    + line
+                    + ": a face has more than "
+                    + n
+                    + " corners. Cut it into triangles.");
           }
           if (n == face.length) {
             face = Arrays.copyOf(face, 2 * n);

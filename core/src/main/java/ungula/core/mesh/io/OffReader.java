@@ -19,7 +19,7 @@ final class OffReader {
     count(text, "edges");
     ModelReader.checkCount(faces);
     // a vertex takes at least "0 0 0\n", a face at least "3 0 1 2\n"
-    if (6 * vertices + 8 * faces > in.size() + 2) {
+    if (vertices > in.size() / 6 || 6 * vertices + 8 * faces > in.size() + 2) {
       throw new ModelUnreadable(
           "The file says it holds "
               + vertices
@@ -27,7 +27,7 @@ final class OffReader {
               + faces
               + " faces, more than fit into it. It is cut off; copy or export it again.");
     }
-    Polygons polygons = new Polygons((int) faces);
+    Polygons polygons = new Polygons((int) faces, in);
     for (long v = 0; v < vertices; v++) {
       nextData(text, "the vertices");
       double x = text.finite();
@@ -40,7 +40,7 @@ final class OffReader {
     for (long f = 0; f < faces; f++) {
       nextData(text, "the faces");
       long n = text.whole();
-      if (n < 1 || n > 100_000) {
+      if (n < 1 || n > Polygons.MOST_CORNERS) {
         throw new ModelUnreadable("Line " + text.line() + ": a face of " + n + " corners.");
       }
       if (n > face.length) {

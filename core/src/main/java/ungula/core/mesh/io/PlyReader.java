@@ -85,7 +85,8 @@ final class PlyReader {
     header();
     long faces = 0;
     for (Element e : elements) {
-      if (e.count * e.leastBytes(ascii) > in.remaining() + 2) {
+      long least = e.leastBytes(ascii);
+      if (least > 0 && e.count > (in.remaining() + 2) / least) {
         throw new ModelUnreadable(
             "The file says it holds "
                 + e.count
@@ -98,12 +99,15 @@ final class PlyReader {
       }
     }
     ModelReader.checkCount(faces);
-    polygons = new Polygons((int) faces);
+    polygons = new Polygons((int) faces, in);
     for (Element e : elements) {
       if (e.name.equals("vertex")) {
         vertices(e);
       } else if (e.name.equals("face")) {
         faces(e);
+      } else if (e.properties.isEmpty()) {
+        // nothing of it stands in the file, however many the header claims
+        continue;
       } else if (faces == 0 || polygons.builder().triangleCount() == 0) {
         for (long i = 0; i < e.count; i++) {
           for (Property p : e.properties) {
@@ -209,7 +213,7 @@ final class PlyReader {
           continue;
         }
         long n = (long) value(p.count, e);
-        if (n < 0 || n > 100_000) {
+        if (n < 0 || n > Polygons.MOST_CORNERS) {
           throw new ModelUnreadable("Face " + (i + 1) + " has " + n + " corners.");
         }
         if (n > face.length) {

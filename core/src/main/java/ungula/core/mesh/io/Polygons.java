@@ -6,13 +6,26 @@ import ungula.core.mesh.TriangleMesh;
 /** Faces of many corners, cut into triangles by clipping ears in the face's own plane. */
 final class Polygons {
 
+  /** Of one face: cutting more into triangles takes longer than anybody waits. */
+  static final int MOST_CORNERS = 20_000;
+
+  /** Corners looked at for ears over a whole file: about ten seconds. */
+  private static final long MOST_WORK = 4_000_000_000L;
+
+  /** Corners looked at between two looks at whether anybody still waits. */
+  private static final long TICK = 10_000_000;
+
+  private final ByteSource in;
+  private long work;
+
   // coordinates of the vertices read so far, x, y, z: stride 3
   private double[] xyz = new double[3 * 1024];
   private int[] welded = new int[1024];
   private int count;
   private final TriangleMesh.Builder builder;
 
-  Polygons(int expectedTriangles) {
+  Polygons(int expectedTriangles, ByteSource in) {
+    this.in = in;
     builder = new TriangleMesh.Builder(expectedTriangles);
   }
 
@@ -55,12 +68,12 @@ final class Polygons {
     if (n == 3) {
       builder.triangle(welded[face[0]], welded[face[1]], welded[face[2]]);
     } else if (n > 3) {
-      clip(face, n);
+      clip(face, n, where);
     }
     ModelReader.checkCount(builder.triangleCount());
   }
 
-  private void clip(int[] face, int n) {
+  private void clip(int[] face, int n, String where) throws ModelUnreadable {
     double nx = 0;
     double ny = 0;
     double nz = 0;
@@ -84,6 +97,18 @@ final class Polygons {
     int at = 0;
     int tried = 0;
     while (left > 3) {
+      if ((work + left) / TICK > work / TICK) {
+        in.tick();
+      }
+      work += left;
+      if (work > MOST_WORK) {
+        throw new ModelUnreadable(
+            where
+                + " has "
+                + n
+                + " corners that run in and out too often to be cut into triangles. Export the"
+                + " model as triangles.");
+      }
       int i0 = ring[(at + left - 1) % left];
       int i1 = ring[at % left];
       int i2 = ring[(at + 1) % left];

@@ -32,6 +32,12 @@ final class ThreeMfReader {
 
   private static final int MAX_DEPTH = 32;
 
+  /** Of all objects as often as they are used: more belong to no model of so many triangles. */
+  private static final long MAX_CORNERS = 3L * ModelReader.MAX_TRIANGLES;
+
+  /** Elements or corners between two looks at whether anybody still waits. */
+  private static final int TICK = 50_000;
+
   private static final Map<String, Double> UNITS =
       Map.of(
           "micron", 0.001,
@@ -52,16 +58,30 @@ final class ThreeMfReader {
     private int[] corners = new int[0];
     private int used;
     private final List<Use> components = new ArrayList<>();
+
+    /** Of it and all its components; null until counted. */
+    private Content content;
   }
+
+  /**
+   * What an object comes to with everything it is composed of.
+   *
+   * @param corners with those of objects used several times
+   */
+  private record Content(long corners, long triangles) {}
 
   private final Map<String, Shape> objects = new HashMap<>();
   private final List<Use> items = new ArrayList<>();
   private double unitMm = 1;
   private long triangles;
+  private final ByteSource in;
+  private long ticks;
 
-  private ThreeMfReader() {}
+  private ThreeMfReader(ByteSource in) {
+    this.in = in;
+  }
 
-  static Model read(Path file) throws IOException, ModelUnreadable {
+  static Model read(Path file, ByteSource source) throws IOException, ModelUnreadable {
     try (ZipFile zip = new ZipFile(file.toFile())) {
       ZipEntry part =
           zip.stream()
@@ -72,7 +92,7 @@ final class ThreeMfReader {
                   () ->
                       new ModelUnreadable(
                           "The archive holds no 3D model part, so it is not a 3MF file."));
-      ThreeMfReader reader = new ThreeMfReader();
+      ThreeMfReader reader = new ThreeMfReader(source);
       long packed = Math.max(part.getCompressedSize(), 1024);
       try (InputStream in =
           new Bounded(zip.getInputStream(part), Math.min(MAX_INFLATED, packed * MAX_RATIO))) {
@@ -92,6 +112,7 @@ final class ThreeMfReader {
       XMLStreamReader xml = factory.createXMLStreamReader(in);
       Shape shape = null;
       while (xml.hasNext()) {
+        tick();
         if (xml.next() != XMLStreamConstants.START_ELEMENT) {
           continue;
         }
@@ -218,26 +239,76 @@ final class ThreeMfReader {
         "Line " + xml.getLocation().getLineNumber() + ": “" + word + "” is not a finite number.");
   }
 
+  private void tick() {
+    if (++ticks % TICK == 0) {
+      in.tick();
+    }
+  }
+
   private Model assemble() throws ModelUnreadable {
+    long corners = 0;
+    long all = 0;
+    for (Use item : items) {
+      Content content = content(item.object, 0);
+      corners += content.corners;
+      all += content.triangles;
+      check(corners, all);
+    }
     TriangleMesh.Builder b =
         new TriangleMesh.Builder((int) Math.min(triangles, ModelReader.MAX_TRIANGLES));
     for (Use item : items) {
-      add(b, item.object, item.transform, 0);
+      add(b, item.object, item.transform);
     }
     return new Model(ModelReader.built(b), ModelFormat.THREE_MF, unitMm, b.collapsed());
   }
 
-  private void add(TriangleMesh.Builder b, String id, double[] m, int depth)
-      throws ModelUnreadable {
+  private Shape shape(String id) throws ModelUnreadable {
     Shape shape = objects.get(id);
     if (shape == null) {
       throw new ModelUnreadable("The 3MF file builds object “" + id + "”, which it does not hold.");
     }
+    return shape;
+  }
+
+  /** Counted once for each object, however often it is used. */
+  private Content content(String id, int depth) throws ModelUnreadable {
+    Shape shape = shape(id);
     if (depth > MAX_DEPTH) {
       throw new ModelUnreadable("The 3MF file's components contain each other without end.");
     }
+    if (shape.content == null) {
+      long corners = shape.vertices;
+      long all = shape.used / 3;
+      for (Use component : shape.components) {
+        tick();
+        Content content = content(component.object, depth + 1);
+        corners += content.corners;
+        all += content.triangles;
+        check(corners, all);
+      }
+      shape.content = new Content(corners, all);
+    }
+    return shape.content;
+  }
+
+  private static void check(long corners, long triangles) throws ModelUnreadable {
+    ModelReader.checkCount(triangles);
+    if (corners > MAX_CORNERS) {
+      throw new ModelUnreadable(
+          "The 3MF file's components come to more than "
+              + MAX_CORNERS / 1_000_000
+              + " million corners. Export the model as one mesh.");
+    }
+  }
+
+  private void add(TriangleMesh.Builder b, String id, double[] m) throws ModelUnreadable {
+    Shape shape = shape(id);
+    if (shape.content.triangles == 0) {
+      return;
+    }
     int[] welded = new int[shape.vertices];
     for (int v = 0; v < shape.vertices; v++) {
+      tick();
       double x = shape.xyz[3 * v];
       double y = shape.xyz[3 * v + 1];
       double z = shape.xyz[3 * v + 2];
@@ -254,9 +325,9 @@ final class ThreeMfReader {
       int r = welded[shape.corners[t + 2]];
       b.triangle(p, mirrored ? r : q, mirrored ? q : r);
     }
-    ModelReader.checkCount(b.triangleCount());
     for (Use component : shape.components) {
-      add(b, component.object, product(component.transform, m), depth + 1);
+      tick();
+      add(b, component.object, product(component.transform, m));
     }
   }
 

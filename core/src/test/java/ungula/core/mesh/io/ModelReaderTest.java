@@ -384,4 +384,80 @@ public class ModelReaderTest {
     assertEquals(again.mesh().triangleCount(), torus.triangleCount());
     Near.relative(again.mesh().measure().volumeMm3(), torus.measure().volumeMm3(), 1e-6);
   }
+
+  /** Headers that claim what no file could hold, and nests that multiply nothing. */
+  @DataProvider
+  public Object[][] bombs() throws IOException {
+    String ply =
+        "ply\nformat binary_little_endian 1.0\nelement nothing 9000000000000000000\n"
+            + "element vertex 3\nproperty float x\nproperty float y\nproperty float z\n"
+            + "element face 1\nproperty list uchar int vertex_indices\nend_header\n";
+    ByteBuffer body = ByteBuffer.allocate(3 * 12 + 13).order(ByteOrder.LITTLE_ENDIAN);
+    for (float f : new float[] {0, 0, 0, 1, 0, 0, 0, 1, 0}) {
+      body.putFloat(f);
+    }
+    body.put((byte) 3).putInt(0).putInt(1).putInt(2);
+    ByteArrayOutputStream whole = new ByteArrayOutputStream();
+    whole.write(ply.getBytes(UTF_8));
+    whole.write(body.array());
+    String many = "ply\nformat ascii 1.0\nelement vertex 4000000000000000000\n";
+    StringBuilder nest = new StringBuilder("<object id='0'></object>");
+    StringBuilder full = new StringBuilder("<object id='0'>" + meshXml() + "</object>");
+    for (int level = 1; level <= 10; level++) {
+      String uses = ("<component objectid='" + (level - 1) + "'/>").repeat(10);
+      String object = "<object id='" + level + "'><components>" + uses + "</components></object>";
+      nest.append(object);
+      full.append(object);
+    }
+    return new Object[][] {
+      {whole.toByteArray(), ""},
+      {
+        (many + "property float x\nproperty float y\nproperty float z\nend_header\n0 0 0\n")
+            .getBytes(UTF_8),
+        "more than fit"
+      },
+      {"OFF\n3000000000000000000 1 0\n0 0 0\n".getBytes(UTF_8), "more than fit"},
+      {threeMf(model3mf("millimeter", nest.toString(), "<item objectid='10'/>")), "no triangles"},
+      {threeMf(model3mf("millimeter", full.toString(), "<item objectid='10'/>")), "5 million"},
+    };
+  }
+
+  @Test(dataProvider = "bombs", timeOut = 20_000)
+  public void readersDoNoMoreThanTheFileJustifies(byte[] content, String why) throws Exception {
+    if (why.isEmpty()) {
+      assertEquals(read(content).mesh().triangleCount(), 1);
+    } else {
+      String said = expectThrows(ModelUnreadable.class, () -> read(content)).getMessage();
+      assertTrue(said.contains(why), said);
+    }
+  }
+
+  /** A face whose corners run in and out takes its time, but not against anybody's will. */
+  @Test(timeOut = 30_000)
+  public void cuttingAFaceIsStoppedAtOnce() throws Exception {
+    int n = 19_000;
+    StringBuilder obj = new StringBuilder();
+    for (int i = 0; i < n; i++) {
+      double r = i % 2 == 0 ? 100 : 1;
+      double a = 2 * Math.PI * i / n;
+      obj.append(String.format(Locale.ROOT, "v %.4f %.4f 0%n", r * Math.cos(a), r * Math.sin(a)));
+    }
+    obj.append('f');
+    for (int i = 1; i <= n; i++) {
+      obj.append(' ').append(i);
+    }
+    obj.append('\n');
+    Path file = Files.createTempFile(folder, "comb", ".obj");
+    Files.writeString(file, obj.toString());
+    long size = Files.size(file);
+    int[] told = {0};
+    Progress stopping =
+        (doing, fraction) -> {
+          // once all of it is read, only the cutting is left
+          if (fraction > (size - 1.0) / size && ++told[0] > 1) {
+            throw new CancellationException();
+          }
+        };
+    expectThrows(CancellationException.class, () -> ModelReader.read(file, stopping));
+  }
 }

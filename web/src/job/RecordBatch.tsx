@@ -8,8 +8,8 @@ interface Props {
   close: () => void;
 }
 
-/** Puts a batch down with what was really weighed, and takes it from the shelf. */
-export function PutDown({ number, mixed, close }: Props) {
+/** Records a batch with what was really weighed, and takes it from the shelf. */
+export function RecordBatch({ number, mixed, close }: Props) {
   const [base, setBase] = useState('');
   const [hardener, setHardener] = useState('');
   const keep = async (e: SyntheticEvent) => {
@@ -53,19 +53,39 @@ export function PutDown({ number, mixed, close }: Props) {
 /** What a batch was really mixed of, once it is. */
 export function Done({ number, mixed }: { number: number; mixed: Mixed }) {
   const done = mixed.of(number);
-  if (!done) {
-    return null;
-  }
+  return done ? <Recorded name={`Batch ${number}`} record={done} mixed={mixed} /> : null;
+}
+
+/** Records that no batch of the plan stands for any more, and what was recorded twice. */
+export function OtherRecords({ mixed }: { mixed: Mixed }) {
+  return mixed.others.map((m) => (
+    <Recorded
+      key={m.id}
+      name={m.again ? `Recorded a second time: batch ${m.number ?? ''}` : m.name}
+      record={m}
+      mixed={mixed}
+    />
+  ));
+}
+
+interface RecordedProps {
+  name: string;
+  record: Mixed['others'][number];
+  mixed: Mixed;
+}
+
+function Recorded({ name, record, mixed }: RecordedProps) {
   return (
     <p className="putdown">
-      Batch {number} was mixed of {done.text}.{' '}
+      {name} was mixed of {record.text}
+      {record.planned && record.planned !== record.text && <> (planned {record.planned})</>}.{' '}
       <button
         type="button"
         className="figure"
-        aria-label={`Strike batch ${number} out`}
-        onClick={() => void mixed.strike(done.id).catch(() => undefined)}
+        aria-label={`Take the record back: ${name}`}
+        onClick={() => void mixed.strike(record.id).catch(() => undefined)}
       >
-        strike it out
+        take the record back
       </button>
     </p>
   );

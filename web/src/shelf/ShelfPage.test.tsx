@@ -1,0 +1,87 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { cleanup, render, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { MemoryRouter } from 'react-router-dom';
+import { afterEach, expect, test, vi } from 'vitest';
+import { ShelfPage } from './ShelfPage';
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+const JOB = {
+  id: 'a',
+  name: 'Tile',
+  demo: false,
+  archived: false,
+  stage: 'rubber',
+  line: '1.2 L',
+  next: 'Weigh 250 g + 25 g',
+  stops: 0,
+  checks: 0,
+  trouble: '',
+  note: '',
+};
+
+function show(answer: (path: string) => Response) {
+  vi.stubGlobal('fetch', (request: Request) => {
+    const { pathname } = new URL(request.url);
+    return Promise.resolve(
+      pathname === '/api/access'
+        ? Response.json({ initials: 'AB' })
+        : pathname === '/api/stock'
+          ? Response.json({ products: [], missing: [] })
+          : answer(pathname),
+    );
+  });
+  const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  render(
+    <QueryClientProvider client={queries}>
+      <MemoryRouter>
+        <ShelfPage />
+      </MemoryRouter>
+    </QueryClientProvider>,
+  );
+}
+
+test('a job that cannot be read says so on its card, the others stand as they are', async () => {
+  const jobs = [
+    JOB,
+    { ...JOB, id: 'b', name: 'Bell', trouble: 'The model file “bell.stl” is missing.' },
+    { ...JOB, id: 'c', name: 'Knot', note: 'It begins empty.' },
+  ];
+  show(() => Response.json({ workshop: 'Ours', demo: false, jobs }));
+  const entries = await screen.findAllByRole('listitem');
+  const [tile, bell, knot] = entries.map((e) => within(e));
+  tile?.getByText('Weigh 250 g + 25 g');
+  bell?.getByText(/bell.stl” is missing/);
+  expect(bell?.queryByText(/Weigh/)).toBeNull();
+  expect(bell?.getByRole('link', { name: 'What helps' }).getAttribute('href')).toBe(
+    '/jobs/b/master',
+  );
+  knot?.getByText('It begins empty.');
+});
+
+test('a shelf that cannot be read never looks empty, and can be asked for again', async () => {
+  let broken = true;
+  show(() =>
+    broken
+      ? Response.json({ title: 'Mistake', detail: 'Nothing is lost.' }, { status: 500 })
+      : Response.json({ workshop: 'Ours', demo: false, jobs: [JOB] }),
+  );
+  expect((await screen.findByRole('alert')).textContent).toContain(
+    'The shelf cannot be read. Nothing is lost.',
+  );
+  expect(screen.queryByText(/A job begins with a master/)).toBeNull();
+  broken = false;
+  await userEvent.click(screen.getByRole('button', { name: 'Try again' }));
+  await screen.findByText('Tile');
+  expect(screen.queryByRole('alert')).toBeNull();
+});
+
+test('whoever signed in is named and can leave', async () => {
+  show(() => Response.json({ workshop: 'Ours', demo: false, jobs: [] }));
+  await screen.findByText('AB');
+  screen.getByRole('button', { name: 'Sign out' });
+});
