@@ -17,7 +17,6 @@ import java.sql.Statement;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
-import java.util.Optional;
 import java.util.concurrent.locks.LockSupport;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
@@ -29,14 +28,17 @@ import tools.jackson.databind.json.JsonMapper;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mesh.io.StlWriter;
 import ungula.server.access.Hosts;
+import ungula.server.access.Passphrase;
 
 /** A real server with a real database in a folder of its own, and a plain client for it. */
 final class Running implements AutoCloseable {
 
   private static final JsonMapper JSON = JsonMapper.builder().build();
+  private static final String LOOPBACK = "127.0.0.1";
   private static final Duration PATIENCE = Duration.ofSeconds(60);
 
   private final boolean demo;
+  private final String host;
   private final Path data;
   private final HttpClient http = HttpClient.newHttpClient();
   private DataFolder folder;
@@ -52,6 +54,7 @@ final class Running implements AutoCloseable {
    */
   Running(boolean demo) throws Exception {
     this.demo = demo;
+    host = LOOPBACK;
     data = Files.createTempDirectory("ungula-server");
     start();
   }
@@ -59,6 +62,7 @@ final class Running implements AutoCloseable {
   /** On data kept earlier, a zipped folder among the test's resources; works on a copy. */
   Running(String kept) throws Exception {
     demo = false;
+    host = LOOPBACK;
     data = Files.createTempDirectory("ungula-server");
     try (ZipInputStream zip =
         new ZipInputStream(Running.class.getResourceAsStream("/kept/" + kept + ".zip"))) {
@@ -71,9 +75,23 @@ final class Running implements AutoCloseable {
     start();
   }
 
+  /** On new data, open to others on the network who know the passphrase. */
+  static Running open(String passphrase) throws Exception {
+    Path data = Files.createTempDirectory("ungula-server");
+    Passphrase.set(data, passphrase);
+    return new Running(data, "0.0.0.0");
+  }
+
+  private Running(Path data, String host) throws Exception {
+    this.demo = false;
+    this.host = host;
+    this.data = data;
+    start();
+  }
+
   private void start() throws Exception {
     folder = DataFolder.claim(data);
-    context = Ungula.start(folder, "127.0.0.1", "0", demo, Hosts.of("127.0.0.1"), Optional.empty());
+    context = Ungula.start(folder, host, "0", demo, Hosts.of(host), Passphrase.in(data));
   }
 
   void restart() throws Exception {
@@ -96,9 +114,12 @@ final class Running implements AutoCloseable {
 
   record Answer(int status, JsonNode body, byte[] raw, java.net.http.HttpHeaders headers) {}
 
+  int port() {
+    return ((WebServerApplicationContext) context).getWebServer().getPort();
+  }
+
   private URI uri(String path) {
-    int port = ((WebServerApplicationContext) context).getWebServer().getPort();
-    return URI.create("http://127.0.0.1:" + port + path);
+    return URI.create("http://127.0.0.1:" + port() + path);
   }
 
   private Answer send(HttpRequest.Builder request) throws Exception {

@@ -7,6 +7,7 @@ import jakarta.servlet.ServletInputStream;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -17,7 +18,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
  */
 final class BodyLimit extends OncePerRequestFilter {
 
-  static final long MOST_BYTES = 2 << 20;
+  static final int MOST_BYTES = 2 << 20;
 
   @Override
   protected void doFilterInternal(
@@ -31,12 +32,16 @@ final class BodyLimit extends OncePerRequestFilter {
     }
     if (request.getContentLengthLong() > MOST_BYTES) {
       refuse(response);
-      return;
-    }
-    try {
-      chain.doFilter(new Counted(request), response);
-    } catch (TooLong e) {
-      refuse(response);
+    } else if (request.getContentLengthLong() > 0) {
+      chain.doFilter(request, response);
+    } else {
+      // nobody said how long it is: as much of it is read as may be sent
+      byte[] body = request.getInputStream().readNBytes(MOST_BYTES + 1);
+      if (body.length > MOST_BYTES) {
+        refuse(response);
+      } else {
+        chain.doFilter(new Read(request, body), response);
+      }
     }
   }
 
@@ -48,58 +53,41 @@ final class BodyLimit extends OncePerRequestFilter {
         "At most 2 MB can be sent at once. Nothing was changed.");
   }
 
-  private static final class TooLong extends RuntimeException {
-    TooLong() {
-      super("More than " + MOST_BYTES + " bytes", null, false, false);
-    }
-  }
+  /** A request whose body is read already. */
+  private static final class Read extends HttpServletRequestWrapper {
+    private final ByteArrayInputStream body;
 
-  /** A request without a length, counted as it is read. */
-  private static final class Counted extends HttpServletRequestWrapper {
-
-    Counted(HttpServletRequest request) {
+    Read(HttpServletRequest request, byte[] body) {
       super(request);
+      this.body = new ByteArrayInputStream(body);
     }
 
     @Override
-    public ServletInputStream getInputStream() throws IOException {
-      ServletInputStream in = super.getInputStream();
+    public ServletInputStream getInputStream() {
       return new ServletInputStream() {
-        private long read;
-
-        private int counted(int n) {
-          read += Math.max(0, n);
-          if (read > MOST_BYTES) {
-            throw new TooLong();
-          }
-          return n;
+        @Override
+        public int read() {
+          return body.read();
         }
 
         @Override
-        public int read() throws IOException {
-          int b = in.read();
-          counted(b < 0 ? 0 : 1);
-          return b;
-        }
-
-        @Override
-        public int read(byte[] into, int from, int length) throws IOException {
-          return counted(in.read(into, from, length));
+        public int read(byte[] into, int from, int length) {
+          return body.read(into, from, length);
         }
 
         @Override
         public boolean isFinished() {
-          return in.isFinished();
+          return body.available() == 0;
         }
 
         @Override
         public boolean isReady() {
-          return in.isReady();
+          return true;
         }
 
         @Override
         public void setReadListener(ReadListener listener) {
-          in.setReadListener(listener);
+          throw new UnsupportedOperationException();
         }
       };
     }

@@ -3,15 +3,14 @@ package ungula.server.box;
 import java.awt.Color;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.InputStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
-import org.apache.pdfbox.pdmodel.font.PDType0Font;
 import ungula.core.cutlist.CutSheet;
 import ungula.core.cutlist.CutSheet.Layer;
+import ungula.server.sheet.Typeface;
 
 /** A cut sheet as a page of its own size, at 1:1. */
 final class CutSheetPdf {
@@ -23,9 +22,8 @@ final class CutSheetPdf {
   private CutSheetPdf() {}
 
   static byte[] of(CutSheet sheet) throws IOException {
-    try (PDDocument document = new PDDocument();
-        InputStream file = CutSheetPdf.class.getResourceAsStream("/fonts/Archivo-Regular.ttf")) {
-      PDFont font = PDType0Font.load(document, file, true);
+    try (PDDocument document = new PDDocument()) {
+      PDFont font = Typeface.REGULAR.in(document);
       PDPage page =
           new PDPage(
               new PDRectangle(

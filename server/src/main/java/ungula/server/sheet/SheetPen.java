@@ -3,20 +3,15 @@ package ungula.server.sheet;
 import java.awt.Color;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
-import org.apache.fontbox.ttf.TTFParser;
-import org.apache.fontbox.ttf.TrueTypeFont;
-import org.apache.pdfbox.io.RandomAccessReadBuffer;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
-import org.apache.pdfbox.pdmodel.font.PDType0Font;
 import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
 import ungula.core.plan.Workshop;
 
@@ -43,18 +38,9 @@ final class SheetPen implements AutoCloseable {
   SheetPen(Workshop.Paper paper, String footer) throws IOException {
     this.paper = paper == Workshop.Paper.A4 ? PDRectangle.A4 : PDRectangle.LETTER;
     this.footer = footer;
-    regular = font("Archivo-Regular.ttf");
-    bold = font("Archivo-Bold.ttf");
+    regular = Typeface.REGULAR.in(document);
+    bold = Typeface.BOLD.in(document);
     newPage();
-  }
-
-  private PDFont font(String name) throws IOException {
-    try (InputStream in = SheetPen.class.getResourceAsStream("/fonts/" + name)) {
-      TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(in));
-      // a ligature's glyph has no letters of its own: its text could not be searched or copied
-      font.disableGsubFeature("liga");
-      return PDType0Font.load(document, font, true);
-    }
   }
 
   void newPage() throws IOException {

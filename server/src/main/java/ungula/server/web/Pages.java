@@ -11,7 +11,15 @@ class Pages implements WebMvcConfigurer {
   @Override
   public void addViewControllers(ViewControllerRegistry registry) {
     String[] paths = {
-      "/", "/jobs/**", "/rubber/**", "/mix", "/shopping", "/together", "/workshop", "/help/**"
+      "/",
+      "/jobs/**",
+      "/rubber/**",
+      "/mix",
+      "/shopping",
+      "/together",
+      "/workshop",
+      "/help/**",
+      "/sign-in"
     };
     for (String path : paths) {
       registry.addViewController(path).setViewName("forward:/index.html");
