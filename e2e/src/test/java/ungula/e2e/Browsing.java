@@ -1,5 +1,9 @@
 package ungula.e2e;
 
+import com.google.gson.JsonElement;
+import com.google.gson.JsonObject;
+import com.google.gson.JsonParser;
+import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
@@ -8,35 +12,51 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.RequestOptions;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Pattern;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.AfterMethod;
+import org.testng.annotations.AfterSuite;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.BeforeSuite;
 
-/** One application and one browser for a class of tests; a fresh window for each test. */
+/**
+ * A browser on the application, a fresh window for each test. One application serves all classes:
+ * each test works on jobs of its own, copies of the made-up ones. Classes that stop it, or change
+ * what all jobs share, say that they are {@link #alone()}.
+ */
 abstract class Browsing {
 
-  private static final Pattern ANY = Pattern.compile(".*");
+  /** How long anything may take on a machine that is busy with other things. */
+  private static final double PATIENCE_MS = 90_000;
+
+  private static App shared;
+  private static Playwright playwright;
+  private static Browser browser;
+  private static int copies;
 
   App app;
-  Browser browser;
   Page page;
-  private Playwright playwright;
   private BrowserContext window;
   private final List<String> errors = new ArrayList<>();
 
-  @BeforeClass
-  public void open() throws Exception {
-    PlaywrightAssertions.setDefaultAssertionTimeout(20_000);
-    app = new App();
+  /** Whether the class has an application of its own. */
+  boolean alone() {
+    return false;
+  }
+
+  @BeforeSuite
+  public void open() {
+    PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
     playwright =
         Playwright.create(
             new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
@@ -57,12 +77,31 @@ abstract class Browsing {
                             "--enable-unsafe-swiftshader")));
   }
 
-  @AfterClass(alwaysRun = true)
+  @AfterSuite(alwaysRun = true)
   public void close() throws Exception {
     if (playwright != null) {
       playwright.close();
     }
-    if (app != null) {
+    if (shared != null) {
+      shared.close();
+    }
+  }
+
+  @BeforeClass
+  public void begin() throws Exception {
+    if (alone()) {
+      app = new App();
+      return;
+    }
+    if (shared == null) {
+      shared = new App();
+    }
+    app = shared;
+  }
+
+  @AfterClass(alwaysRun = true)
+  public void end() throws Exception {
+    if (app != null && app != shared) {
       app.close();
     }
   }
@@ -71,6 +110,7 @@ abstract class Browsing {
   public void newWindow() {
     errors.clear();
     window = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+    window.setDefaultTimeout(PATIENCE_MS);
     page = watched(window);
   }
 
@@ -96,12 +136,40 @@ abstract class Browsing {
     page.navigate(app.url(path));
   }
 
-  /** The address of a demo job's stage, without the host. */
+  private JsonObject asked(APIResponse answer) {
+    if (!answer.ok()) {
+      throw new AssertionError(answer.url() + ": " + answer.status() + " " + answer.text());
+    }
+    return JsonParser.parseString(answer.text()).getAsJsonObject();
+  }
+
+  /** A made-up job as the shelf shows it. */
+  private JsonObject madeUp(String name) {
+    for (JsonElement e : asked(page.request().get(app.url("api/shelf"))).getAsJsonArray("jobs")) {
+      JsonObject job = e.getAsJsonObject();
+      if (job.get("demo").getAsBoolean() && job.get("name").getAsString().equals(name)) {
+        return job;
+      }
+    }
+    throw new AssertionError(name + " is not on the shelf");
+  }
+
+  /** The address of a copy of a made-up job, without the host. */
   String demoJob(String name) {
-    visit("");
-    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true)).click();
-    page.waitForURL(Pattern.compile(".*/jobs/.*"));
-    return page.url().substring(app.url("").length()).replaceFirst("/[a-z]+(\\?.*)?$", "");
+    String from = app.url("api/jobs/" + madeUp(name).get("id").getAsString() + "/copies");
+    String copy = asked(page.request().post(from)).get("id").getAsString();
+    // no two jobs of one name on the shelf that all share
+    asked(
+        page.request()
+            .post(
+                app.url("api/jobs/" + copy + "/name"),
+                RequestOptions.create().setData(Map.of("name", name + " " + ++copies))));
+    return "jobs/" + copy;
+  }
+
+  /** The address of the made-up job itself: for looking only. */
+  String demoJobItself(String name) {
+    return "jobs/" + madeUp(name).get("id").getAsString();
   }
 
   /** Begins a job and waits for its page. */
@@ -134,7 +202,10 @@ abstract class Browsing {
     page.getByRole(
             AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^\\W*" + name)))
         .click();
-    PlaywrightAssertions.assertThat(page.locator(".words h1")).hasText(ANY);
+    page.waitForURL(
+        Pattern.compile(".*/jobs/[^/]+/" + name.toLowerCase(Locale.ROOT) + "(\\?.*)?$"));
+    String heading = name.equals("Approach") ? "Which mould?" : name;
+    PlaywrightAssertions.assertThat(page.locator(".words h1")).hasText(heading);
   }
 
   void write(String key, String text) {

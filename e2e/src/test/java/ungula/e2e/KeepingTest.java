@@ -10,6 +10,12 @@ import org.testng.annotations.Test;
 /** Nothing acknowledged is ever lost, and nothing is overwritten unseen. */
 public class KeepingTest extends Browsing {
 
+  /** It is killed and started again. */
+  @Override
+  boolean alone() {
+    return true;
+  }
+
   @Test
   public void twoWindowsDoNotOverwriteEachOther() {
     String job = demoJob("Nautilus touch model");

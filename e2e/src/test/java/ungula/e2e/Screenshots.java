@@ -10,6 +10,12 @@ import org.testng.annotations.Test;
 /** Takes the pictures the README shows. Run by name only; it is not one of the tests. */
 public class Screenshots extends Browsing {
 
+  /** The shelf is shown as it is put up. */
+  @Override
+  boolean alone() {
+    return true;
+  }
+
   private final Path folder = Path.of(System.getProperty("ungula.screenshots", "target"));
 
   private void take(String name) {
@@ -27,7 +33,7 @@ public class Screenshots extends Browsing {
     assertThat(page.locator(".entry")).hasCount(9);
     page.waitForFunction("[...document.images].every((i) => i.complete && i.naturalWidth > 0)");
     take("shelf");
-    String nautilus = demoJob("Nautilus touch model");
+    String nautilus = demoJobItself("Nautilus touch model");
     visit(nautilus + "/master");
     solidDrawn();
     assertThat(page.getByText("on its")).not().hasCount(0);
@@ -35,7 +41,7 @@ public class Screenshots extends Browsing {
     visit(nautilus + "/mould");
     drawn();
     take("mould");
-    String finial = demoJob("Lantern finial");
+    String finial = demoJobItself("Lantern finial");
     visit(finial + "/mould");
     drawn();
     write("hollow.wallMm", "3 mm");
@@ -59,7 +65,7 @@ public class Screenshots extends Browsing {
     page.locator("[data-tally='rubber.box'] button").click();
     assertThat(page.locator(".popover")).isVisible();
     take("working");
-    visit(demoJob("Bollard chess pieces") + "/mould?view=TOP");
+    visit(demoJobItself("Bollard chess pieces") + "/mould?view=TOP");
     drawn();
     write("plate.copies", "2");
     assertThat(page.locator("main.words")).containsText("6 masters");
@@ -67,7 +73,7 @@ public class Screenshots extends Browsing {
     take("plate");
     button("Undo").click();
     assertThat(page.locator("main.words")).containsText("3 masters");
-    visit(demoJob("Octopus on a rock") + "/mould");
+    visit(demoJobItself("Octopus on a rock") + "/mould");
     page.locator("[data-caution='air.cast']")
         .waitFor(new Locator.WaitForOptions().setTimeout(60_000));
     page.locator(".drawing path.AIR").waitFor();
@@ -78,7 +84,7 @@ public class Screenshots extends Browsing {
     page.locator("table.batches tbody tr").nth(1).waitFor();
     drawn();
     take("pours");
-    visit(demoJob("Rope-knot paperweight") + "/master");
+    visit(demoJobItself("Rope-knot paperweight") + "/master");
     solidDrawn();
     button("Find the best ways up").click();
     page.locator(".stands:not(:has(.busy)) li")
@@ -86,7 +92,7 @@ public class Screenshots extends Browsing {
         .waitFor(new Locator.WaitForOptions().setTimeout(120_000));
     page.locator(".stands li").last().scrollIntoViewIfNeeded();
     take("stands");
-    visit(demoJob("Harbour seal pup") + "/mould");
+    visit(demoJobItself("Harbour seal pup") + "/mould");
     button("Take the box that follows the outline").click();
     button("Top").click();
     page.locator(".drawing[data-stale='false'] path.SHADOW").waitFor();
@@ -95,7 +101,7 @@ public class Screenshots extends Browsing {
         .waitFor(new Locator.WaitForOptions().setTimeout(60_000));
     page.locator("[aria-label='Cut list'] tr").last().scrollIntoViewIfNeeded();
     take("boxes");
-    visit(demoJob("Barnacled mooring post") + "/mould");
+    visit(demoJobItself("Barnacled mooring post") + "/mould");
     page.locator("[aria-label='Jacket']").waitFor(new Locator.WaitForOptions().setTimeout(60_000));
     drawn();
     page.locator("[aria-label='When the coats go on']").scrollIntoViewIfNeeded();
@@ -104,7 +110,7 @@ public class Screenshots extends Browsing {
     button("Solid").click();
     page.locator(".solid[data-coats='6']").waitFor();
     take("peel");
-    visit(demoJob("Ship's bell") + "/rubber");
+    visit(demoJobItself("Ship's bell") + "/rubber");
     page.locator("details.rubbers tbody tr").first().waitFor();
     drawn();
     take("choosing");

@@ -119,6 +119,11 @@ interface JobMapper {
           + " VALUES (#{jobId}, #{stage}, #{seen})")
   void look(String jobId, String stage, String seen);
 
+  @Insert(
+      "INSERT INTO job_looked (job_id, stage, seen)"
+          + " SELECT #{to}, stage, seen FROM job_looked WHERE job_id = #{from}")
+  void copyLooks(String from, String to);
+
   @Delete("DELETE FROM job_step WHERE job_id = #{jobId} AND step > #{after}")
   void dropStepsAfter(String jobId, int after);
 

@@ -531,7 +531,10 @@ public class Jobs {
   public String copy(String id) {
     JobMapper.Row from = row(id);
     String name = from.name() + ", copy";
-    return history.begin(name.substring(0, Math.min(name.length(), 120)), false, choices(from));
+    String copy =
+        history.begin(name.substring(0, Math.min(name.length(), 120)), false, choices(from));
+    mapper.copyLooks(id, copy);
+    return copy;
   }
 
   @Transactional
