@@ -70,7 +70,7 @@ export async function unwrap<T>(answer: Promise<Answer<T>>): Promise<T> {
   } catch {
     throw Problem.of(0, null);
   }
-  if (got.response.status === 401) {
+  if (got.response.status === 401 && window.location.pathname !== '/sign-in') {
     window.location.assign('/sign-in');
   }
   if (!got.response.ok) {

@@ -131,11 +131,13 @@ export function JobPage() {
             />
           )}
           {upload.problem && <Notice text={upload.problem} close={upload.dismiss} />}
-          <p className="d-flex gap-2">
-            <Button onClick={() => void desk.refresh()}>Try again</Button>
+          <p style={{ display: 'flex', gap: '0.6rem' }}>
             {desk.error instanceof Problem && desk.error.title === 'Model file missing' && (
               <Button onClick={choose}>Upload the model again</Button>
             )}
+            <Button variant="outline-primary" onClick={() => void desk.refresh()}>
+              Try again
+            </Button>
             <Button variant="outline-primary" onClick={() => void go('/')}>
               Back to the shelf
             </Button>
@@ -222,7 +224,7 @@ export function JobPage() {
             )}
             {stage === 'rubber' && <RubberStage job={job} />}
             {stage === 'pours' && <PoursStage job={job} />}
-            {stage !== 'master' && <Parts job={job} />}
+            <Parts job={job} all={stage === 'mould'} />
             <div ref={cautions}>
               <CautionList
                 cautions={[...here, ...elsewhere]}

@@ -1,8 +1,14 @@
 import type { Job } from '../api/client';
 import { Missing } from '../ui/Missing';
 
-/** What of a plan is not known, and whether it ever will be. */
-export function Parts({ job }: { job: Job }) {
+interface Props {
+  job: Job;
+  /** Whether to say what cannot be known, too. */
+  all: boolean;
+}
+
+/** What of a plan is not known yet, and what never will be. */
+export function Parts({ job, all }: Props) {
   const texts = (state: Job['parts'][number]['state']) =>
     job.parts.filter((p) => p.state === state).map((p) => p.text);
   const open = texts('BEING_WORKED_OUT');
@@ -12,7 +18,7 @@ export function Parts({ job }: { job: Job }) {
     <Missing
       missing={[
         ...(open.length > 0 ? [`Being worked out: ${open.join(', ')}.`] : []),
-        ...(never.length > 0 ? [`Not known: ${never.join(', ')}. ${why.join(' ')}`] : []),
+        ...(all && never.length > 0 ? [`Not known: ${never.join(', ')}. ${why.join(' ')}`] : []),
       ]}
     />
   );

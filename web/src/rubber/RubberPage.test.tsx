@@ -22,20 +22,13 @@ const sheet = (id: string, role: string, more: object = {}) => ({
   gaps: [],
   contradiction: false,
   substitutes: [],
-  words: new Proxy(words({ name: id }), {}),
+  words: words({ name: id }, 'product'),
   ...more,
 });
 
-const WORDS = ['name', 'role', 'chemistry', 'ratio', 'dryMin', 'elongationPct', 'packs', 'notes'];
-const LOT_WORDS = ['number', 'baseLeftG', 'hardenerLeftG', 'received', 'opened', 'useBy'];
-
-/** What a server would send: only words that there are. */
-const plain = (keys: string[], set: Record<string, string>) =>
-  Object.fromEntries(keys.map((k) => [k, words(set)[k]]));
-
 const PRODUCTS = [
   sheet('Marram', 'RUBBER', {
-    words: plain(WORDS, { name: 'Marram', ratio: '100 : 10 by weight' }),
+    words: words({ name: 'Marram', ratio: '100 : 10 by weight' }, 'product'),
     sentence: 'for every 100 g of base, 10 g of hardener',
     gaps: ['the pot life: whether the pour fits into it'],
     substitutes: [{ product: 'Tern', name: 'Tern', text: 'harder, 40 A' }],
@@ -43,14 +36,14 @@ const PRODUCTS = [
   sheet('Skua', 'RELEASE', {
     parts: [],
     kit: false,
-    words: plain(WORDS, { name: 'Skua', dryMin: '5 min' }),
+    words: words({ name: 'Skua', dryMin: '5 min' }, 'product'),
   }),
 ];
 
 const lot = (more: object = {}) => ({
   id: 'l1',
   version: 4,
-  words: plain(LOT_WORDS, { number: 'L7', baseLeftG: '600 g', hardenerLeftG: '40 g' }),
+  words: words({ number: 'L7', baseLeftG: '600 g', hardenerLeftG: '40 g' }, 'lot'),
   keeping: 'SOON',
   until: '14 Dec 2026',
   drift: '',

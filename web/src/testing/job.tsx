@@ -5,6 +5,7 @@ import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router-dom';
 import type { Figure, Job, WordState } from '../api/client';
 import { WordContext } from '../ui/words';
+import WORDS from './words.json';
 
 export function figure(key: string, text: string): Figure {
   return {
@@ -22,23 +23,35 @@ export function figures(shown: Record<string, string>): Record<string, Figure> {
   return Object.fromEntries(Object.entries(shown).map(([key, text]) => [key, figure(key, text)]));
 }
 
-/** Every word there may be: those named stand as given, all others are open. */
-export function words(set: Record<string, string>): Record<string, WordState> {
-  return new Proxy<Record<string, WordState>>(
-    {},
+/**
+ * Every word of a thing, as the core names them (a test there keeps the list): those named stand as
+ * given, all others are open. What is no word is refused, as the server would.
+ */
+export function words(
+  set: Record<string, string>,
+  of: keyof typeof WORDS = 'job',
+): Record<string, WordState> {
+  const known = new Set(WORDS[of]);
+  const check = (key: string) => {
+    if (!known.has(key)) {
+      throw new Error(`A ${of} has no word “${key}”.`);
+    }
+  };
+  Object.keys(set).forEach(check);
+  const all = WORDS[of].map((key): [string, WordState] => [
+    key,
     {
-      get: (_, key) => ({
-        label: String(key),
-        kind: 'length',
-        text: set[String(key)] ?? 'open',
-        exact: set[String(key)] ?? 'open',
-        unset: set[String(key)] === undefined,
-        clearable: true,
-        value: set[String(key)] ?? '',
-        options: [],
-      }),
+      label: key,
+      kind: 'length',
+      text: set[key] ?? 'open',
+      exact: set[key] ?? 'open',
+      unset: set[key] === undefined,
+      clearable: true,
+      value: set[key] ?? '',
+      options: [],
     },
-  );
+  ]);
+  return Object.fromEntries(all);
 }
 
 /** A job with so much of it that a stage can be drawn. */

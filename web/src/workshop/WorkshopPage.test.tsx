@@ -7,14 +7,7 @@ let sent: unknown[];
 
 const state = (length: string) => ({
   version: 7,
-  words: Object.fromEntries(
-    [
-      'boards.PLY_12.lengthMm',
-      'boards.PLY_12.widthMm',
-      'boards.PLY_12.count',
-      'lives.WAX.addition',
-    ].map((k) => [k, words({ 'boards.PLY_12.lengthMm': length, 'lives.WAX.addition': '250' })[k]]),
-  ),
+  words: words({ 'boards.PLY_12.lengthMm': length, 'lives.WAX.addition': '250' }, 'workshop'),
   sheets: [{ word: 'boards.PLY_12', text: '12 mm ply' }],
   casts: [{ word: 'lives.WAX', text: 'wax' }],
 });

@@ -18,25 +18,46 @@ import ungula.core.work.Progress;
 
 public class CoatsTest {
 
+  private static final int COARSE_CELLS = 96;
+
   private static final List<Double> THICKNESSES = List.of(3.0, 6.0, 10.0, 15.0);
 
   private static List<Coat> coats(TriangleMesh mesh, On on, List<Double> thicknesses) {
     return Coats.of(mesh, on, thicknesses, Parallel.ALL, Progress.NONE);
   }
 
+  /** The same in coarser cells, for what does not ask how exact the usual ones are. */
+  private static List<Coat> coarse(TriangleMesh mesh, On on, List<Double> thicknesses) {
+    return coats(mesh, on, thicknesses, COARSE_CELLS);
+  }
+
+  private static List<Coat> coats(TriangleMesh mesh, On on, List<Double> thicknesses, int cells) {
+    double most = thicknesses.get(thicknesses.size() - 1);
+    double h = Grid.spacing(mesh.bounds(), cells);
+    Grid grid = Grid.round(mesh.bounds(), most + 2 * h, h);
+    DistanceField field =
+        DistanceField.of(mesh, grid, new Reach(0, most + 2 * h), Parallel.ALL, Progress.NONE);
+    return Coats.of(field, on, mesh.bounds().min().z(), thicknesses);
+  }
+
   @DataProvider
   public Object[][] figures() {
     return new Object[][] {
-      {"sphere", Shapes.sphere(), new double[] {37_435, 82_335, 154_985, 268_606}},
-      {"box", Shapes.box(), new double[] {67_602, 146_062, 268_737, 453_372}},
-      {"cylinder", Shapes.cylinder(), new double[] {49_081, 107_240, 200_080, 342_972}},
-      {"torus", Shapes.torus(), new double[] {63_955, 142_122, 268_453, 461_897}},
+      {"sphere", 128, Shapes.sphere(), new double[] {37_435, 82_335, 154_985, 268_606}},
+      {"box", Grid.DEFAULT_CELLS, Shapes.box(), new double[] {67_602, 146_062, 268_737, 453_372}},
+      {"cylinder", 128, Shapes.cylinder(), new double[] {49_081, 107_240, 200_080, 342_972}},
+      {
+        "torus",
+        Grid.DEFAULT_CELLS,
+        Shapes.torus(),
+        new double[] {63_955, 142_122, 268_453, 461_897}
+      },
     };
   }
 
   @Test(dataProvider = "figures")
-  public void coatsOfFreeSolids(String name, TriangleMesh mesh, double[] expected) {
-    List<Coat> all = coats(mesh, On.FREE, THICKNESSES);
+  public void coatsOfFreeSolids(String name, int cells, TriangleMesh mesh, double[] expected) {
+    List<Coat> all = coats(mesh, On.FREE, THICKNESSES, cells);
     for (int i = 0; i < expected.length; i++) {
       Coat c = all.get(i);
       Near.relative(c.volumeMm3(), expected[i], 0.002);
@@ -70,7 +91,7 @@ public class CoatsTest {
     TriangleMesh slim = new TriangleMesh(p, box.corners());
     for (int degrees : new int[] {0, 20, 45, 71}) {
       TriangleMesh turned = Shapes.turned(slim, Rotation.about(new Vec3(1, 1, 2), degrees));
-      for (Coat coat : coats(turned, On.FREE, List.of(2.0, 5.0, 9.0))) {
+      for (Coat coat : coarse(turned, On.FREE, List.of(2.0, 5.0, 9.0))) {
         double t = coat.tMm();
         double expected =
             2 * (a * b + b * c + c * a) * t
@@ -85,8 +106,8 @@ public class CoatsTest {
   public void thickerCoatsHoldMoreAndTheDifferenceIsTheNextCoat() {
     TriangleMesh mesh = HarbourShapes.finial();
     List<Double> ts = List.of(1.0, 2.0, 3.0, 5.0, 8.0, 12.0);
-    List<Coat> free = coats(mesh, On.FREE, ts);
-    List<Coat> plate = coats(mesh, On.PLATE, ts);
+    List<Coat> free = coarse(mesh, On.FREE, ts);
+    List<Coat> plate = coarse(mesh, On.PLATE, ts);
     double before = 0;
     for (int i = 0; i < ts.size(); i++) {
       assertTrue(free.get(i).volumeMm3() > before);
@@ -96,7 +117,7 @@ public class CoatsTest {
     // asked for alone it is the same: nothing depends on what else is asked
     DistanceField f =
         DistanceField.of(
-            mesh, Grid.round(mesh.bounds(), 14, 0.7), Reach.ALL, Parallel.ALL, Progress.NONE);
+            mesh, Grid.round(mesh.bounds(), 14, 1.2), Reach.ALL, Parallel.ALL, Progress.NONE);
     double together = Coats.of(f, On.FREE, 0, List.of(3.0, 8.0)).get(1).volumeMm3();
     double alone = Coats.of(f, On.FREE, 0, List.of(8.0)).get(0).volumeMm3();
     Near.absolute(together, alone, 1e-6);

@@ -148,9 +148,9 @@ public class DistanceFieldTest {
 
   @Test
   public void theNumberOfThreadsDoesNotShow() {
-    TriangleMesh mesh = HarbourShapes.nautilus();
+    TriangleMesh mesh = HarbourShapes.finial();
     for (TriangleMesh m : new TriangleMesh[] {mesh, Shapes.torn(mesh, 50)}) {
-      Grid grid = Grid.round(m.bounds(), 5, 1.5);
+      Grid grid = Grid.round(m.bounds(), 5, 2);
       DistanceField one = DistanceField.of(m, grid, Reach.ALL, new Parallel(1), Progress.NONE);
       DistanceField two = DistanceField.of(m, grid, Reach.ALL, new Parallel(2), Progress.NONE);
       DistanceField five = DistanceField.of(m, grid, Reach.ALL, new Parallel(5), Progress.NONE);

@@ -35,7 +35,7 @@ public class SectionsTest {
 
     static Outer of(TriangleMesh master) {
       TriangleMesh mesh = PosedMaster.of(master, 1, Pose.AS_MODELLED, Plate.ALONE).mesh();
-      SkinField field = SkinField.of(mesh, 100, Parallel.ALL, Progress.NONE);
+      SkinField field = SkinField.of(mesh, 72, Parallel.ALL, Progress.NONE);
       double wall = Skin.usualWallMm(mesh.bounds().size());
       TriangleMesh outside = Bridging.outside(field, wall);
       return new Outer(
@@ -47,7 +47,7 @@ public class SectionsTest {
     double locked(Vec3 pull, double from, double wide) {
       double all = 0;
       double held = 0;
-      for (int t = 0; t < outside.triangleCount(); t += 23) {
+      for (int t = 0; t < outside.triangleCount(); t += 41) {
         Vec3 p = outside.middle(t);
         double turn = (Math.toDegrees(Math.atan2(p.y(), p.x())) - from + 720) % 360;
         if (turn < wide) {

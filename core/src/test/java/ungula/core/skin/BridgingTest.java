@@ -23,7 +23,7 @@ public class BridgingTest {
   private static final double WALL = 10;
 
   private static SkinField field(TriangleMesh mesh) {
-    return SkinField.of(mesh, Parallel.ALL, Progress.NONE);
+    return SkinField.of(mesh, 96, Parallel.ALL, Progress.NONE);
   }
 
   private static List<Bridge> bridges(SkinField field) {

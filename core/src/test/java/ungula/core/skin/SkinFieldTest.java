@@ -24,7 +24,7 @@ import ungula.core.work.Progress;
 public class SkinFieldTest {
 
   private static SkinField field(TriangleMesh mesh) {
-    return SkinField.of(mesh, Parallel.ALL, Progress.NONE);
+    return SkinField.of(mesh, 96, Parallel.ALL, Progress.NONE);
   }
 
   private static PosedMaster posed(TriangleMesh mesh) {

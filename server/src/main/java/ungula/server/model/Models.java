@@ -206,8 +206,9 @@ public class Models {
     try {
       return stored(id);
     } catch (IOException | RuntimeException damaged) {
-      LOG.warn("The kept mesh of model {} is made again: {}", id, damaged.toString());
-      return again(id);
+      TriangleMesh made = again(id);
+      LOG.info("The mesh of model {} could not be read and was made again", id);
+      return made;
     }
   }
 
