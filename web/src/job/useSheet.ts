@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { client, Problem, unwrap, type Job, type Work } from '../api/client';
 
 /** How long to leave between two looks at what is being worked out. */
@@ -10,16 +10,24 @@ const over = (state: Work['state']) => state !== 'WORKING' && state !== 'OPEN';
 export function useSheet(job: Job | undefined) {
   const [work, setWork] = useState<Work | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  const stopped = useRef(false);
+  const givenUp = () => stopped.current;
   const path = { params: { path: { id: job?.id ?? '' } } };
   const open = async (file: string) => {
     const address = `/api/jobs/${job?.id ?? ''}/${file}`;
     try {
       if (job?.parts.some((p) => p.state === 'BEING_WORKED_OUT')) {
+        stopped.current = false;
         let now = (await unwrap(client.POST('/api/jobs/{id}/study', path))).work;
         while (!over(now.state)) {
           setWork(now);
           await new Promise((r) => setTimeout(r, LOOK_MS));
-          now = (await unwrap(client.POST('/api/jobs/{id}/study', path))).work;
+          if (givenUp()) {
+            return;
+          }
+          // between one question and the next nobody has asked yet
+          const look = now.state === 'OPEN' ? client.POST : client.GET;
+          now = (await unwrap(look('/api/jobs/{id}/study', path))).work;
         }
         if (now.state === 'STOPPED') {
           return;
@@ -41,6 +49,7 @@ export function useSheet(job: Job | undefined) {
     dismiss: () => setProblem(null),
     open: (file: string) => void open(file),
     stop: () => {
+      stopped.current = true;
       setWork(null);
       void client.DELETE('/api/jobs/{id}/study', path);
     },

@@ -40,20 +40,22 @@ final class App implements AutoCloseable {
     throw new IOException("Ungula did not start: " + said);
   }
 
-  private static Process launch(Path data) throws IOException {
-    return new ProcessBuilder(
-            Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-            "-Xmx1g",
-            "-jar",
-            System.getProperty("ungula.jar"),
-            "serve",
-            "--demo",
-            "--port",
-            "0",
-            "--data",
-            data.toString())
-        .redirectErrorStream(true)
-        .start();
+  private static Process launch(Path data, String... more) throws IOException {
+    List<String> command =
+        new ArrayList<>(
+            List.of(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-Xmx1g",
+                "-jar",
+                System.getProperty("ungula.jar"),
+                "serve",
+                "--demo",
+                "--port",
+                "0",
+                "--data",
+                data.toString()));
+    command.addAll(List.of(more));
+    return new ProcessBuilder(command).redirectErrorStream(true).start();
   }
 
   /** Keeps reading, so that the process never waits for its output to be taken. */
@@ -84,9 +86,22 @@ final class App implements AutoCloseable {
 
   /** What a second start on the same data says, and with what status it ends. */
   String startAgain() throws IOException, InterruptedException {
-    Process second = launch(data);
-    String said = new String(second.getInputStream().readAllBytes());
-    return second.waitFor() + " " + said;
+    return ended(launch(data));
+  }
+
+  /** The same of a start on new data that is to be open to the network, with no passphrase set. */
+  static String startOpen() throws IOException, InterruptedException {
+    Path fresh = Files.createTempDirectory("ungula-e2e");
+    try {
+      return ended(launch(fresh, "--host", "0.0.0.0"));
+    } finally {
+      delete(fresh);
+    }
+  }
+
+  private static String ended(Process process) throws IOException, InterruptedException {
+    String said = new String(process.getInputStream().readAllBytes());
+    return process.waitFor() + " " + said;
   }
 
   @Override
@@ -97,7 +112,11 @@ final class App implements AutoCloseable {
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
     }
-    try (var files = Files.walk(data)) {
+    delete(data);
+  }
+
+  private static void delete(Path folder) throws IOException {
+    try (var files = Files.walk(folder)) {
       for (Path f : files.sorted(Comparator.reverseOrder()).toList()) {
         Files.delete(f);
       }

@@ -78,6 +78,13 @@ public class KeepingTest extends Browsing {
   }
 
   @Test
+  public void openToTheNetworkWithoutAPassphraseItDoesNotStart() throws Exception {
+    String said = App.startOpen();
+    assertTrue(said.startsWith("7 "), said);
+    assertTrue(said.contains("no passphrase is set") && said.contains("./ungula passphrase"), said);
+  }
+
+  @Test
   public void theMadeUpShelfGoesWithOneClick() throws Exception {
     try (App fresh = new App()) {
       page.navigate(fresh.url(""));

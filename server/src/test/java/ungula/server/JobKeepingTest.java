@@ -13,6 +13,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.regex.Pattern;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 import ungula.core.master.Tessellation;
@@ -167,10 +168,33 @@ public class JobKeepingTest extends OnServer {
       assertEquals(page.status(), 200, path);
       String html = new String(page.raw(), StandardCharsets.UTF_8);
       assertTrue(html.contains("<div id=\"root\">"), path);
-      // nothing is fetched from elsewhere
-      assertFalse(html.contains("http://") && !html.contains("www.w3.org"), html);
+      for (String link : found("(?:src|href)=\"([^\"]*)\"", html)) {
+        fetchedFromHere(link);
+      }
     }
     assertEquals(server.get("/api/nothing").status(), 404);
+  }
+
+  private static List<String> found(String pattern, String in) {
+    return Pattern.compile(pattern).matcher(in).results().map(m -> m.group(1)).toList();
+  }
+
+  /** Fonts, styles and scripts ship with the application, and so does what they ask for. */
+  private void fetchedFromHere(String link) throws Exception {
+    if (link.startsWith("data:")) {
+      return;
+    }
+    assertTrue(link.startsWith("/") && !link.startsWith("//"), link);
+    Answer file = server.get(link);
+    assertEquals(file.status(), 200, link);
+    if (link.endsWith(".css")) {
+      List<String> asked =
+          found("url\\([\"']?([^)\"']*)", new String(file.raw(), StandardCharsets.UTF_8));
+      assertTrue(asked.stream().anyMatch(a -> a.endsWith(".woff2")), "the typeface is among them");
+      for (String font : asked) {
+        fetchedFromHere(font);
+      }
+    }
   }
 
   @Test

@@ -243,6 +243,13 @@ public class CastPlanTest {
     assertTrue(warns(plan("turnstone-40", null, damp, metal), "room.damp"));
     assertTrue(warns(plan("marram-20", "oyster-75", damp, metal), "room.damp"));
     assertFalse(warns(plan("marram-20", "plover-clear", damp, metal), "room.damp"));
+    // on the limit the air is neither
+    assertTrue(warns(plan("gannet-25", null, shop("air.humidityPct", "29 %"), metal), "room.dry"));
+    assertFalse(warns(plan("gannet-25", null, shop("air.humidityPct", "30 %"), metal), "room.dry"));
+    assertFalse(
+        warns(plan("turnstone-40", null, shop("air.humidityPct", "70 %"), metal), "room.damp"));
+    assertTrue(
+        warns(plan("turnstone-40", null, shop("air.humidityPct", "71 %"), metal), "room.damp"));
   }
 
   @Test

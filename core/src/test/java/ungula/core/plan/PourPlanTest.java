@@ -232,6 +232,43 @@ public class PourPlanTest {
     assertFalse(plan(hot).figures().containsKey("pump.left"), "nothing is pulled");
   }
 
+  private static Workshop with(Workshop shop, String word, String text) {
+    return Workshop.words().edit(shop, List.of(Edit.of(word, text)), Units.METRIC);
+  }
+
+  /** Four fifths of the pot life, at 23 °C as on the sheet, are safe: not a moment more. */
+  @Test
+  public void aBatchLongerThanFourFifthsOfThePotLifeIsTooFast() {
+    double pot = value(plan(shop(null)), "rubber.potLife");
+    double usual = value(plan(shop(null), "rubber.batches", "4"), "batch.minutes");
+    double spare = 0.8 * pot - usual + Pace.USUAL.measureMin();
+    Workshop within = with(shop(null), "mixing.pace.measureMin", spare - 0.01 + " min");
+    Workshop past = with(shop(null), "mixing.pace.measureMin", spare + 0.01 + " min");
+    assertFalse(warns(plan(within, "rubber.batches", "4"), "batch.clock"));
+    assertTrue(warns(plan(past, "rubber.batches", "4"), "batch.clock"));
+  }
+
+  @Test
+  public void aPumpThatTakesOverAThirdOfThePotLifeIsTooSlow() {
+    double third = value(plan(shop(null)), "rubber.potLife") / 3;
+    Workshop within = with(shop(210.0), "mixing.pace.degasMin", third - 0.01 + " min");
+    Workshop past = with(shop(210.0), "mixing.pace.degasMin", third + 0.01 + " min");
+    assertFalse(warns(plan(within, "rubber.bubbles", "VACUUM"), "batch.pump"));
+    Plan slow = plan(past, "rubber.bubbles", "VACUUM");
+    assertTrue(warns(slow, "batch.pump"));
+    assertFalse(warns(plan(past), "batch.pump"), "nothing is pulled");
+  }
+
+  @Test
+  public void weatherIsWarnedOfPastItsLimitAndNotOnIt() {
+    assertFalse(warns(plan(with(shop(null), "roomC", "30 °C")), "room.hot"));
+    assertTrue(warns(plan(with(shop(null), "roomC", "30.5 °C")), "room.hot"));
+    Workshop deep = with(shop(210.0), "mixing.vacuum", "10 kPa abs");
+    Workshop shallow = with(shop(210.0), "mixing.vacuum", "10.1 kPa abs");
+    assertFalse(warns(plan(deep, "rubber.bubbles", "VACUUM"), "batch.shallow"));
+    assertTrue(warns(plan(shallow, "rubber.bubbles", "VACUUM"), "batch.shallow"));
+  }
+
   @Test
   public void theSecondHalfHasAClockOfItsOwn() {
     Plan plan = plan(shop(null), "mould.kind", "TWO_PART", "rubber.batches", "2");
