@@ -37,6 +37,14 @@ public class PourTest extends OnServer {
 
   @Test
   public void theWorkshopsLimitsSplitEveryJob() throws Exception {
+    String[][] vessels = {
+      {"cup.bottomMm", "84 mm"}, {"cup.topMm", "108 mm"}, {"cup.heightMm", "140 mm"},
+      {"jug.bottomMm", "130 mm"}, {"jug.topMm", "165 mm"}, {"jug.heightMm", "200 mm"}
+    };
+    for (String[] v : vessels) {
+      workshop("mixing." + v[0], v[1]);
+    }
+    workshop("handMixG", "2.5 kg");
     String id = job();
     JsonNode one = server.job(id);
     assertEquals(count(one), 1);
