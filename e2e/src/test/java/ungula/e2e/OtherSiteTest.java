@@ -58,7 +58,9 @@ public class OtherSiteTest extends Browsing {
   @Test
   public void aFormOnAnotherSiteIsRefused() {
     visitOther("<form method=post action='" + app.url(CHANGE) + "'><button>Go</button></form>");
-    Response answer = page.waitForNavigation(() -> page.locator("button").click());
+    Response answer =
+        page.waitForResponse(
+            r -> r.url().equals(app.url(CHANGE)), () -> page.locator("button").click());
     assertEquals(answer.status(), 403);
     assertThat(page.locator("body")).containsText("A page of another site asked for this change");
     assertFalse(retired());
