@@ -15,17 +15,66 @@ final class App implements AutoCloseable {
 
   private static final Pattern READY = Pattern.compile("ready at (http://\\S+/)");
 
+  /** Data with the made-up shelf as a first start makes it, copied by each that begins with it. */
+  private static Path madeUp;
+
+  /** Classes as the first start has loaded them: the next takes half the time. */
+  private static final Path LOADED =
+      Path.of("target", "ungula-" + ProcessHandle.current().pid() + ".jsa");
+
   private final Path data;
+  private final List<String> options;
   private Process process;
   private String address;
 
-  App() throws IOException {
-    data = Files.createTempDirectory("ungula-e2e");
-    start();
+  private App(List<String> options) throws IOException {
+    this.data = Files.createTempDirectory("ungula-e2e");
+    this.options = options;
+  }
+
+  /** With the made-up shelf as it is after a first start. */
+  static App demo() throws IOException {
+    App app = new App(List.of("--demo"));
+    if (madeUp == null) {
+      app.start();
+      app.stop();
+      madeUp = Files.createTempDirectory("ungula-e2e");
+      copy(app.data, madeUp);
+    } else {
+      copy(madeUp, app.data);
+    }
+    app.start();
+    return app;
+  }
+
+  /** With nothing in it. */
+  static App empty() throws IOException {
+    App app = new App(List.of());
+    app.start();
+    return app;
+  }
+
+  /** Deletes what {@link #demo()} keeps to be copied. */
+  static void forget() throws IOException {
+    if (madeUp != null) {
+      delete(madeUp);
+      madeUp = null;
+    }
+    Files.deleteIfExists(LOADED);
+  }
+
+  private static void copy(Path from, Path to) throws IOException {
+    try (var files = Files.walk(from)) {
+      for (Path f : files.filter(Files::isRegularFile).toList()) {
+        Path target = to.resolve(from.relativize(f));
+        Files.createDirectories(target.getParent());
+        Files.copy(f, target);
+      }
+    }
   }
 
   void start() throws IOException {
-    process = launch(data);
+    process = launch(data, options);
     BufferedReader out = process.inputReader();
     List<String> said = new ArrayList<>();
     for (String line = out.readLine(); line != null; line = out.readLine()) {
@@ -40,21 +89,20 @@ final class App implements AutoCloseable {
     throw new IOException("Ungula did not start: " + said);
   }
 
-  private static Process launch(Path data, String... more) throws IOException {
-    List<String> command =
-        new ArrayList<>(
-            List.of(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-Xmx1g",
-                "-jar",
-                System.getProperty("ungula.jar"),
-                "serve",
-                "--demo",
-                "--port",
-                "0",
-                "--data",
-                data.toString()));
-    command.addAll(List.of(more));
+  private static Process launch(Path data, List<String> more) throws IOException {
+    List<String> command = new ArrayList<>();
+    command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
+    command.add("-Xmx1g");
+    command.add("-Xlog:disable");
+    command.add(
+        (Files.exists(LOADED) ? "-XX:SharedArchiveFile=" : "-XX:ArchiveClassesAtExit=") + LOADED);
+    if (!more.contains("--demo")) {
+      // with little to compute, compiling twice costs more than it brings
+      command.add("-XX:TieredStopAtLevel=1");
+    }
+    command.addAll(List.of("-jar", System.getProperty("ungula.jar"), "serve"));
+    command.addAll(List.of("--port", "0", "--data", data.toString()));
+    command.addAll(more);
     return new ProcessBuilder(command).redirectErrorStream(true).start();
   }
 
@@ -86,14 +134,14 @@ final class App implements AutoCloseable {
 
   /** What a second start on the same data says, and with what status it ends. */
   String startAgain() throws IOException, InterruptedException {
-    return ended(launch(data));
+    return ended(launch(data, options));
   }
 
   /** The same of a start on new data that is to be open to the network, with no passphrase set. */
   static String startOpen() throws IOException, InterruptedException {
     Path fresh = Files.createTempDirectory("ungula-e2e");
     try {
-      return ended(launch(fresh, "--host", "0.0.0.0"));
+      return ended(launch(fresh, List.of("--host", "0.0.0.0")));
     } finally {
       delete(fresh);
     }
@@ -106,13 +154,17 @@ final class App implements AutoCloseable {
 
   @Override
   public void close() throws IOException {
+    stop();
+    delete(data);
+  }
+
+  private void stop() {
     try {
       process.destroy();
       process.waitFor();
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
     }
-    delete(data);
   }
 
   private static void delete(Path folder) throws IOException {

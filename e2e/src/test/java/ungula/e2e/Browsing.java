@@ -13,6 +13,7 @@ import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.RequestOptions;
+import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.file.Path;
@@ -54,6 +55,11 @@ abstract class Browsing {
     return false;
   }
 
+  /** The application of a class that is {@link #alone()}. */
+  App own() throws IOException {
+    return App.demo();
+  }
+
   @BeforeSuite
   public void open() {
     PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
@@ -85,16 +91,17 @@ abstract class Browsing {
     if (shared != null) {
       shared.close();
     }
+    App.forget();
   }
 
   @BeforeClass
   public void begin() throws Exception {
     if (alone()) {
-      app = new App();
+      app = own();
       return;
     }
     if (shared == null) {
-      shared = new App();
+      shared = App.demo();
     }
     app = shared;
   }
@@ -136,7 +143,7 @@ abstract class Browsing {
     page.navigate(app.url(path));
   }
 
-  private JsonObject asked(APIResponse answer) {
+  JsonObject asked(APIResponse answer) {
     if (!answer.ok()) {
       throw new AssertionError(answer.url() + ": " + answer.status() + " " + answer.text());
     }

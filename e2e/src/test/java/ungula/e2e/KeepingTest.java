@@ -3,7 +3,7 @@ package ungula.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.testng.Assert.assertTrue;
 
-import com.microsoft.playwright.Page;
+import java.io.IOException;
 import java.util.Arrays;
 import org.testng.annotations.Test;
 
@@ -16,24 +16,9 @@ public class KeepingTest extends Browsing {
     return true;
   }
 
-  @Test
-  public void twoWindowsDoNotOverwriteEachOther() {
-    String job = demoJob("Nautilus touch model");
-    visit(job + "/mould");
-    assertThat(word("mould.sidesMm")).hasText("12 mm");
-    Page other = watched(window());
-    other.navigate(app.url(job + "/mould"));
-    other.locator("button[data-word='mould.sidesMm']").click();
-    other.locator("input[data-word='mould.sidesMm']").fill("20 mm");
-    other.keyboard().press("Enter");
-    assertThat(other.locator("button[data-word='mould.sidesMm']")).hasText("20 mm");
-
-    write("mould.overTopMm", "25 mm");
-    assertThat(page.locator(".notice")).containsText("Changed in another window");
-    assertThat(page.locator("input[data-word='mould.overTopMm']")).hasValue("25 mm");
-    assertThat(word("mould.sidesMm")).hasText("20 mm");
-    page.locator("input[data-word='mould.overTopMm']").press("Enter");
-    assertThat(word("mould.overTopMm")).hasText("25 mm");
+  @Override
+  App own() throws IOException {
+    return App.empty();
   }
 
   @Test
@@ -86,7 +71,7 @@ public class KeepingTest extends Browsing {
 
   @Test
   public void theMadeUpShelfGoesWithOneClick() throws Exception {
-    try (App fresh = new App()) {
+    try (App fresh = App.demo()) {
       page.navigate(fresh.url(""));
       assertThat(page.locator(".entry")).hasCount(9);
       button("Take the made-up jobs away").click();

@@ -262,4 +262,24 @@ public class MainPathTest extends Browsing {
     button("Undo").click();
     assertThat(word("rubber.product")).containsText("Samphire");
   }
+
+  @Test
+  public void twoWindowsDoNotOverwriteEachOther() {
+    String job = demoJob("Nautilus touch model");
+    visit(job + "/mould");
+    assertThat(word("mould.sidesMm")).hasText("12 mm");
+    Page other = watched(window());
+    other.navigate(app.url(job + "/mould"));
+    other.locator("button[data-word='mould.sidesMm']").click();
+    other.locator("input[data-word='mould.sidesMm']").fill("20 mm");
+    other.keyboard().press("Enter");
+    assertThat(other.locator("button[data-word='mould.sidesMm']")).hasText("20 mm");
+
+    write("mould.overTopMm", "25 mm");
+    assertThat(page.locator(".notice")).containsText("Changed in another window");
+    assertThat(page.locator("input[data-word='mould.overTopMm']")).hasValue("25 mm");
+    assertThat(word("mould.sidesMm")).hasText("20 mm");
+    page.locator("input[data-word='mould.overTopMm']").press("Enter");
+    assertThat(word("mould.overTopMm")).hasText("25 mm");
+  }
 }

@@ -17,12 +17,6 @@ import org.testng.annotations.Test;
 /** The right rubber for the master, and its batches to the gram. */
 public class PoursPathTest extends Browsing {
 
-  /** What is on the rubber shelf, and what all jobs need, is counted. */
-  @Override
-  boolean alone() {
-    return true;
-  }
-
   private Locator caution(String id) {
     return page.locator("[data-caution='" + id + "']");
   }

@@ -194,7 +194,10 @@ class Access {
             response,
             HttpStatus.BAD_REQUEST,
             "Not understood",
-            "Ungula does not answer to this name or address. Use the one it says when it starts.");
+            hosts.answersTo(request.getServerName())
+                ? "The address has signs in it that are not allowed there. Write it again."
+                : "Ungula does not answer to this name or address. Use the one it says when it"
+                    + " starts.");
   }
 
   @Bean

@@ -1,0 +1,129 @@
+package ungula.e2e;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import com.google.gson.JsonElement;
+import com.google.gson.JsonObject;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.concurrent.locks.LockSupport;
+import org.testng.annotations.Test;
+
+/**
+ * Every sentence and figure of the made-up jobs, in one file to be read in one sitting: {@code
+ * said/demo-jobs.txt}. What is said now is left in {@code target/said/demo-jobs.txt}; where the
+ * difference is meant, it is copied over the kept one and read.
+ */
+public class SaidTest extends Browsing {
+
+  private static final String FILE = "said/demo-jobs.txt";
+
+  @Test
+  public void whatIsSaidOfTheMadeUpJobsIsWhatWasRead() throws Exception {
+    String kept;
+    try (var in = SaidTest.class.getResourceAsStream("/" + FILE)) {
+      kept = in == null ? "" : new String(in.readAllBytes(), StandardCharsets.UTF_8);
+    }
+    Map<String, String> ids = new TreeMap<>();
+    for (JsonElement e : asked("shelf").getAsJsonArray("jobs")) {
+      JsonObject job = e.getAsJsonObject();
+      if (job.get("demo").getAsBoolean()) {
+        ids.put(text(job, "name"), text(job, "id"));
+      }
+    }
+    StringBuilder said = new StringBuilder();
+    for (String id : ids.values()) {
+      study(id);
+      said.append(said(asked("jobs/" + id)));
+    }
+    Path now = Path.of("target", FILE);
+    Files.createDirectories(now.getParent());
+    Files.writeString(now, said);
+    assertEquals(said.toString(), kept, now.toAbsolutePath() + " differs");
+  }
+
+  private JsonObject asked(String what) {
+    return asked(page.request().get(app.url("api/" + what)));
+  }
+
+  /** Has all that takes a closer look at a job's shape worked out. */
+  private void study(String id) {
+    Instant late = Instant.now().plus(Duration.ofMinutes(5));
+    String state = studied(id);
+    while (!state.equals("READY")) {
+      assertTrue(Set.of("WORKING", "OPEN").contains(state) && Instant.now().isBefore(late), state);
+      LockSupport.parkNanos(200_000_000);
+      state = studied(id);
+    }
+  }
+
+  private String studied(String id) {
+    JsonObject answer = asked(page.request().post(app.url("api/jobs/" + id + "/study")));
+    return text(answer.getAsJsonObject("work"), "state");
+  }
+
+  private static String said(JsonObject job) {
+    StringBuilder to = new StringBuilder("# " + text(job, "name") + "\n");
+    for (JsonElement open : job.getAsJsonArray("undecided")) {
+      line(to, "to decide", open.getAsString());
+    }
+    for (JsonElement part : job.getAsJsonArray("parts")) {
+      line(to, text(part, "text"), text(part, "state"), text(part, "why"));
+    }
+    to.append("\n## Words\n");
+    new TreeMap<>(job.getAsJsonObject("words").asMap())
+        .forEach((key, word) -> line(to, key, text(word, "text")));
+    to.append("\n## Figures\n");
+    job.getAsJsonObject("figures").asMap().forEach((key, figure) -> figure(to, key, figure));
+    to.append("\n## Cautions\n");
+    for (JsonElement c : job.getAsJsonArray("cautions")) {
+      line(to, text(c, "id"), text(c, "stage"), text(c, "level"), text(c, "title"));
+      line(to, "  " + text(c, "text"));
+      for (JsonElement fix : c.getAsJsonObject().getAsJsonArray("fixes")) {
+        line(to, "  - " + text(fix, "label"), text(fix, "price"));
+      }
+    }
+    to.append("\n## Order of work\n");
+    for (JsonElement step : job.getAsJsonArray("order")) {
+      line(to, step.getAsString());
+    }
+    to.append("\n## Touching\n");
+    for (JsonElement t : job.getAsJsonArray("touching")) {
+      line(to, text(t, "surface"), text(t, "verdict"), text(t, "text"));
+    }
+    return to.append("\n").toString();
+  }
+
+  private static void figure(StringBuilder to, String key, JsonElement figure) {
+    line(to, key, text(figure, "label"), text(figure, "text"), text(figure, "exact"));
+    JsonObject working = figure.getAsJsonObject().getAsJsonObject("working");
+    line(to, "  " + text(working, "formula"));
+    for (JsonElement given : working.getAsJsonArray("givens")) {
+      line(to, "  - " + text(given, "name"), text(given, "text"), text(given, "source"));
+    }
+    for (JsonElement step : working.getAsJsonArray("steps")) {
+      line(to, "  " + step.getAsString());
+    }
+    for (String part : new String[] {"rounding", "plusMinus"}) {
+      if (!text(working, part).isEmpty()) {
+        line(to, "  " + text(working, part));
+      }
+    }
+  }
+
+  private static String text(JsonElement of, String field) {
+    JsonElement text = of.getAsJsonObject().get(field);
+    return text == null || text.isJsonNull() ? "" : text.getAsString();
+  }
+
+  private static void line(StringBuilder to, String... cells) {
+    to.append(String.join(" | ", cells).stripTrailing()).append("\n");
+  }
+}
