@@ -7,5 +7,6 @@ export default defineConfig({
   server: { proxy: { '/api': 'http://127.0.0.1:8420' } },
   build: { chunkSizeWarningLimit: 900 },
   // a busy machine may take seconds to draw a page
-  test: { environment: 'jsdom', globals: false, testTimeout: 30_000 },
+  // one page for all files: each test takes away what it put there
+  test: { environment: 'jsdom', globals: false, isolate: false, testTimeout: 30_000 },
 });

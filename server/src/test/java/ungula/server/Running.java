@@ -35,7 +35,7 @@ final class Running implements AutoCloseable {
 
   private static final JsonMapper JSON = JsonMapper.builder().build();
   private static final String LOOPBACK = "127.0.0.1";
-  private static final Duration PATIENCE = Duration.ofSeconds(60);
+  private static final Duration PATIENCE = Duration.ofSeconds(180);
 
   private final boolean demo;
   private final String host;
@@ -242,7 +242,7 @@ final class Running implements AutoCloseable {
 
   /** Has a job's shape studied, and waits until all of it is known. */
   JsonNode studied(String id) throws Exception {
-    Instant late = Instant.now().plus(Duration.ofSeconds(90));
+    Instant late = Instant.now().plus(Duration.ofSeconds(300));
     while (true) {
       JsonNode s = post("/api/jobs/" + id + "/study", "").body();
       String state = s.get("work").get("state").asString();

@@ -26,7 +26,7 @@ public class StandTest extends OnServer {
   }
 
   private JsonNode when(String id, String state) throws Exception {
-    Instant late = Instant.now().plus(Duration.ofSeconds(120));
+    Instant late = Instant.now().plus(Duration.ofSeconds(300));
     JsonNode s = stands(id);
     while (!s.get("work").get("state").asString().equals(state)) {
       assertTrue(Instant.now().isBefore(late), "not " + state + ": " + s);

@@ -94,7 +94,7 @@ public class StudyTest extends OnServer {
     JsonNode s = server.post("/api/jobs/" + id + "/study", "").body();
     assertEquals(s.get("work").get("state").asString(), "WORKING");
     s = server.delete("/api/jobs/" + id + "/study").body();
-    Instant late = Instant.now().plus(Duration.ofSeconds(60));
+    Instant late = Instant.now().plus(Duration.ofSeconds(300));
     while (s.get("work").get("state").asString().equals("WORKING")) {
       assertTrue(Instant.now().isBefore(late));
       Running.lookLater();

@@ -129,8 +129,8 @@ class Access {
                               response,
                               HttpStatus.UNAUTHORIZED,
                               "Not let in",
-                              "Initials are one to four letters; the passphrase is the one set at"
-                                  + " the computer Ungula runs on.");
+                              "The initials or the passphrase are wrong. Initials are one to four"
+                                  + " letters.");
                         }))
         .rememberMe(r -> r.rememberMeServices(remembered).key(passphrase.get().secret()))
         .build();
