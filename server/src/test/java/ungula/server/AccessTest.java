@@ -63,6 +63,13 @@ public class AccessTest extends OnServer {
     }
   }
 
+  @Test
+  public void anAddressThatIsNotAllowedIsToldApartFromAName() throws Exception {
+    String answer = raw(own(), "GET /api/shelf;x=1");
+    assertEquals(status(answer), 400);
+    assertTrue(answer.contains("has signs in it"), answer);
+  }
+
   @DataProvider
   public Object[][] origins() {
     return new Object[][] {

@@ -16,6 +16,9 @@ import ungula.core.air.Opening;
 import ungula.core.air.Room;
 import ungula.core.air.Vents;
 import ungula.core.approach.Approach.Worth;
+import ungula.core.choice.ChoiceWords;
+import ungula.core.choice.Choices;
+import ungula.core.choice.Materials;
 import ungula.core.contact.MouldLife;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.geometry.Box3;
@@ -35,17 +38,12 @@ import ungula.core.parting.KeyLayout;
 import ungula.core.parting.PartedMaster;
 import ungula.core.parting.PartingLine;
 import ungula.core.parting.PartingScan;
-import ungula.core.plan.ChoiceWords;
-import ungula.core.plan.Choices;
 import ungula.core.plan.CoreFacts;
-import ungula.core.plan.FigureBook;
 import ungula.core.plan.MasterFacts;
-import ungula.core.plan.Materials;
 import ungula.core.plan.Plan;
 import ungula.core.plan.Planner;
 import ungula.core.plan.SkinFacts;
 import ungula.core.plan.StandOffers;
-import ungula.core.plan.Workshop;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Volume;
@@ -61,7 +59,9 @@ import ungula.core.study.MeshReport;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
 import ungula.core.working.Figure;
+import ungula.core.working.FigureBook;
 import ungula.core.working.Working;
+import ungula.core.workshop.Workshop;
 
 /**
  * Every kind of mould that could be made of a master, each with the master standing as suits it

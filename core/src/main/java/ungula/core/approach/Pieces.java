@@ -7,11 +7,11 @@ import java.util.ArrayList;
 import java.util.List;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
-import ungula.core.plan.FigureBook;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Units;
 import ungula.core.release.PieceCover;
 import ungula.core.working.Figure;
+import ungula.core.working.FigureBook;
 import ungula.core.working.Working;
 
 /** What each piece of a mould in several would do, in words and numbers. */

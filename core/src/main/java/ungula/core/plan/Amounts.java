@@ -15,6 +15,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import ungula.core.choice.Choices;
 import ungula.core.quantity.Density;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
@@ -29,8 +30,10 @@ import ungula.core.rubber.Purchase;
 import ungula.core.rubber.Ratio;
 import ungula.core.rubber.RatioGuard;
 import ungula.core.rubber.SecondPart;
+import ungula.core.working.FigureBook;
 import ungula.core.working.Given;
 import ungula.core.working.Working;
+import ungula.core.workshop.Workshop;
 
 /** What to weigh of a picked rubber, how long it can be poured, and what it costs. */
 final class Amounts {

@@ -7,6 +7,8 @@ import ungula.core.pour.Batching.Limit;
 import ungula.core.pour.Bubbles;
 import ungula.core.pour.Vessel;
 import ungula.core.rubber.Product;
+import ungula.core.workshop.Mixing;
+import ungula.core.workshop.Workshop;
 
 /** What a workshop lets through in one batch of a rubber. */
 record BatchLimits(Product product, Workshop workshop, Bubbles bubbles) {

@@ -5,6 +5,7 @@ import static ungula.core.working.Given.Source.COMPUTED;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import ungula.core.choice.Choices;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.BoxShape;
 import ungula.core.quantity.Length;
@@ -12,6 +13,7 @@ import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.Volume;
 import ungula.core.working.Figure;
+import ungula.core.working.FigureBook;
 import ungula.core.working.Working;
 
 /** Boxes of every shape round the same master, to be compared. */

@@ -21,6 +21,7 @@ import ungula.core.rubber.Product.Chemistry;
 import ungula.core.rubber.Shrinkage;
 import ungula.core.working.Figure;
 import ungula.core.working.Working;
+import ungula.core.workshop.Workshop;
 
 /** What comes of a mould: the size of its casts, how many it gives, and what each costs. */
 final class CastFigures {

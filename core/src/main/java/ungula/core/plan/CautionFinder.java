@@ -7,6 +7,7 @@ import static ungula.core.plan.Caution.Level.STOP;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import ungula.core.choice.Choices;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.VolumeWays;
 import ungula.core.mould.Bowing;

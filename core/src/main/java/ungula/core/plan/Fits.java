@@ -18,6 +18,8 @@ import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Volume;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.working.Working;
+import ungula.core.workshop.Board;
+import ungula.core.workshop.Workshop;
 
 /** Whether a mould fits what the workshop has: its pot, chamber and cutter, and a person's back. */
 final class Fits {

@@ -19,8 +19,10 @@ import ungula.core.rubber.Ratio;
 import ungula.core.rubber.RatioGuard;
 import ungula.core.rubber.SecondPart;
 import ungula.core.working.Figure;
+import ungula.core.working.FigureBook;
 import ungula.core.working.Given;
 import ungula.core.working.Working;
+import ungula.core.workshop.Workshop;
 
 /**
  * A bare mass or volume of something that is mixed, split into its parts without a job.

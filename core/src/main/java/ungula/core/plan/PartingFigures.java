@@ -4,6 +4,7 @@ import static ungula.core.working.Given.Source.CHOSEN;
 import static ungula.core.working.Given.Source.COMPUTED;
 import static ungula.core.working.Given.Source.DEFAULT;
 
+import ungula.core.choice.Choices;
 import ungula.core.mark.Mark;
 import ungula.core.mould.BoxMould;
 import ungula.core.parting.Bedding;

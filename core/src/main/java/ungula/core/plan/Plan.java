@@ -9,6 +9,7 @@ import ungula.core.hollow.HollowCore;
 import ungula.core.master.VolumeWays;
 import ungula.core.mould.BoxMould;
 import ungula.core.parting.Parting;
+import ungula.core.pour.Batches;
 import ungula.core.rubber.Mix;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.SecondPart;

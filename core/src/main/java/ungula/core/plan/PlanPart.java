@@ -2,6 +2,7 @@ package ungula.core.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import ungula.core.choice.Choices;
 
 /**
  * How far a part of a plan is known. Whoever shows a plan says of each part that is not known that

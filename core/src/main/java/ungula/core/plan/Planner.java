@@ -11,6 +11,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import ungula.core.choice.Choices;
+import ungula.core.choice.Materials;
 import ungula.core.contact.CastingMaterial;
 import ungula.core.cutline.CutLine;
 import ungula.core.cutlist.CutList;
@@ -24,6 +26,7 @@ import ungula.core.mould.Inside;
 import ungula.core.mould.MouldKind;
 import ungula.core.parting.Bedding;
 import ungula.core.parting.Parting;
+import ungula.core.pour.Batches;
 import ungula.core.pour.Batching;
 import ungula.core.quantity.Density;
 import ungula.core.quantity.Length;
@@ -34,7 +37,9 @@ import ungula.core.quantity.Volume;
 import ungula.core.rubber.Mix;
 import ungula.core.rubber.Product;
 import ungula.core.sprue.Sprue;
+import ungula.core.working.FigureBook;
 import ungula.core.working.Working;
+import ungula.core.workshop.Workshop;
 
 /**
  * From choices to a plan: a pure function. The same inputs give the same plan, and nothing outside

@@ -10,6 +10,7 @@ import ungula.core.plan.Caution.Fix;
 import ungula.core.plan.Caution.Place;
 import ungula.core.pour.Bubbles;
 import ungula.core.pour.Pace;
+import ungula.core.pour.PlannedBatch;
 import ungula.core.pour.Scale;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;

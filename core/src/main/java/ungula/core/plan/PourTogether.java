@@ -17,7 +17,9 @@ import ungula.core.rubber.Additive;
 import ungula.core.rubber.Mix;
 import ungula.core.rubber.Product;
 import ungula.core.working.Figure;
+import ungula.core.working.FigureBook;
 import ungula.core.working.Working;
+import ungula.core.workshop.Workshop;
 
 /**
  * Moulds of several jobs poured of the same batches.

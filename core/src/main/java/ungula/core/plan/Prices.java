@@ -2,6 +2,8 @@ package ungula.core.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import ungula.core.choice.ChoiceWords;
+import ungula.core.choice.Choices;
 import ungula.core.plan.Caution.Fix;
 import ungula.core.quantity.Volume;
 import ungula.core.sentence.WordBook.Edit;

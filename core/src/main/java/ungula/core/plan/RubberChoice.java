@@ -5,6 +5,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import ungula.core.choice.ChoiceWords;
+import ungula.core.choice.Choices;
+import ungula.core.choice.Materials;
 import ungula.core.contact.Contact.Verdict;
 import ungula.core.geometry.Vec3;
 import ungula.core.mould.BoxMould;
@@ -17,6 +20,7 @@ import ungula.core.rubber.Product;
 import ungula.core.rubber.Product.Clarity;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.working.Figure;
+import ungula.core.workshop.Workshop;
 
 /**
  * How each rubber would do for a job: the job is planned with it, and what speaks for and against

@@ -12,6 +12,7 @@ import ungula.core.air.Ceilings.Ceiling;
 import ungula.core.air.Tips;
 import ungula.core.air.VentWay;
 import ungula.core.air.Vents;
+import ungula.core.choice.Choices;
 import ungula.core.form.Hollow;
 import ungula.core.form.ThinPart;
 import ungula.core.geometry.Vec3;

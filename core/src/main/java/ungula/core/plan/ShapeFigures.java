@@ -13,6 +13,7 @@ import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.Volume;
 import ungula.core.study.ShapeStudy;
+import ungula.core.working.FigureBook;
 import ungula.core.working.Working;
 
 /** The numbers a study of the shape adds to a plan. */

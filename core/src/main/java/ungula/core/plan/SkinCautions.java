@@ -6,6 +6,9 @@ import static ungula.core.plan.Caution.Level.STOP;
 
 import java.util.ArrayList;
 import java.util.List;
+import ungula.core.choice.ChoiceWords;
+import ungula.core.choice.Choices;
+import ungula.core.choice.Site;
 import ungula.core.geometry.Vec3;
 import ungula.core.jacket.Jacket;
 import ungula.core.jacket.JacketKind;

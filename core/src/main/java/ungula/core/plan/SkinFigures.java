@@ -8,6 +8,7 @@ import static ungula.core.working.Given.Source.SHEET;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import ungula.core.choice.Choices;
 import ungula.core.geometry.Vec3;
 import ungula.core.jacket.Locators;
 import ungula.core.jacket.OutsideStudy;

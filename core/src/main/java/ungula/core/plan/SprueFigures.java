@@ -7,6 +7,7 @@ import static ungula.core.working.Given.Source.SHEET;
 
 import java.time.Duration;
 import ungula.core.air.VentWay;
+import ungula.core.choice.Choices;
 import ungula.core.quantity.Density;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;

@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import ungula.core.air.Vents;
+import ungula.core.choice.Choices;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.mark.Mark;
@@ -25,6 +26,7 @@ import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Volume;
 import ungula.core.working.Figure;
+import ungula.core.working.FigureBook;
 import ungula.core.working.Working;
 
 /** The few best ways for a master to stand in the box the choices make round it. */

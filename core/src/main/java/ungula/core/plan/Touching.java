@@ -3,6 +3,7 @@ package ungula.core.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import ungula.core.choice.Choices;
 import ungula.core.contact.Contact;
 import ungula.core.contact.Patch;
 import ungula.core.contact.Preparation;

@@ -3,6 +3,7 @@ package ungula.core.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import ungula.core.choice.Choices;
 import ungula.core.contact.Contact.Verdict;
 import ungula.core.contact.Releases;
 import ungula.core.hollow.HollowCore;

@@ -16,16 +16,14 @@ import ungula.core.Effort;
 import ungula.core.Shapes;
 import ungula.core.approach.Approach.Worth;
 import ungula.core.approach.Ranking.Ranked;
+import ungula.core.choice.ChoiceWords;
+import ungula.core.choice.Choices;
+import ungula.core.choice.Choices.Weights;
+import ungula.core.choice.Materials;
 import ungula.core.demo.HarbourShapes;
 import ungula.core.geometry.Rotation;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.MouldKind;
-import ungula.core.plan.ChoiceWords;
-import ungula.core.plan.Choices;
-import ungula.core.plan.Choices.Weights;
-import ungula.core.plan.FigureBook;
-import ungula.core.plan.Materials;
-import ungula.core.plan.Workshop;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
@@ -33,7 +31,9 @@ import ungula.core.sentence.WordBook.Edit;
 import ungula.core.study.MeshReport;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
+import ungula.core.working.FigureBook;
 import ungula.core.working.Working;
+import ungula.core.workshop.Workshop;
 
 public class ApproachTest {
 

@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import ungula.core.choice.ChoiceWords;
+import ungula.core.choice.Choices;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.demo.HarbourShapes;
 import ungula.core.master.PosedMaster;
@@ -15,16 +17,14 @@ import ungula.core.mesh.Topology;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.parting.Key;
 import ungula.core.parting.PartedMaster;
-import ungula.core.plan.ChoiceWords;
-import ungula.core.plan.Choices;
 import ungula.core.plan.MasterFacts;
 import ungula.core.plan.Plan;
 import ungula.core.plan.Planner;
-import ungula.core.plan.Workshop;
 import ungula.core.quantity.Units;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.study.MeshReport;
 import ungula.core.work.Progress;
+import ungula.core.workshop.Workshop;
 
 public class FormerTest {
 

@@ -9,6 +9,9 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.testng.annotations.Test;
 import ungula.core.Near;
+import ungula.core.choice.ChoiceWords;
+import ungula.core.choice.Choices;
+import ungula.core.choice.Materials;
 import ungula.core.contact.Contact.Verdict;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.FillCurve;
@@ -16,6 +19,7 @@ import ungula.core.quantity.Units;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
+import ungula.core.workshop.Workshop;
 
 /** What the rubber touches, and what comes of the mould. */
 public class CastPlanTest {

@@ -10,6 +10,10 @@ import java.util.Map;
 import java.util.Random;
 import org.testng.annotations.Test;
 import ungula.core.Near;
+import ungula.core.choice.ChoiceWords;
+import ungula.core.choice.Choices;
+import ungula.core.choice.Materials;
+import ungula.core.choice.Site;
 import ungula.core.contact.CastingMaterial;
 import ungula.core.contact.Patch;
 import ungula.core.contact.Preparation;
@@ -37,6 +41,7 @@ import ungula.core.skin.TakenOff;
 import ungula.core.skin.Thickener;
 import ungula.core.sprue.Spout;
 import ungula.core.working.Figure;
+import ungula.core.workshop.Workshop;
 
 /** What holds for the cautions of any plan, tried on many. */
 public class CautionTest {

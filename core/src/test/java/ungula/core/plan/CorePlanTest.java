@@ -7,6 +7,8 @@ import static org.testng.Assert.assertTrue;
 
 import java.util.List;
 import org.testng.annotations.Test;
+import ungula.core.choice.ChoiceWords;
+import ungula.core.choice.Choices;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.demo.HarbourShapes;
 import ungula.core.hollow.HollowCore;
@@ -20,6 +22,7 @@ import ungula.core.sentence.WordBook.Edit;
 import ungula.core.study.MeshReport;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
+import ungula.core.workshop.Workshop;
 
 /** What hollow casts change in a plan. */
 public class CorePlanTest {

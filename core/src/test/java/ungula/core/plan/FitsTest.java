@@ -9,12 +9,15 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.testng.annotations.Test;
+import ungula.core.choice.ChoiceWords;
+import ungula.core.choice.Choices;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.FillCurve;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
+import ungula.core.workshop.Workshop;
 
 /** What the workshop has, and whether a mould fits it; what a cast is poured in through. */
 public class FitsTest {

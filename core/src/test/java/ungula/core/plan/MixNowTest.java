@@ -12,6 +12,7 @@ import ungula.core.quantity.UnreadableQuantity;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.ProductWords;
+import ungula.core.workshop.Workshop;
 
 public class MixNowTest {
 

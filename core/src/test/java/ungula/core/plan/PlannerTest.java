@@ -13,6 +13,8 @@ import java.util.Optional;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import ungula.core.Near;
+import ungula.core.choice.ChoiceWords;
+import ungula.core.choice.Choices;
 import ungula.core.contact.Patch;
 import ungula.core.contact.Preparation;
 import ungula.core.cutline.CutPlanes;
@@ -41,6 +43,7 @@ import ungula.core.sentence.WordBook.Refused;
 import ungula.core.study.MeshReport;
 import ungula.core.work.Progress;
 import ungula.core.working.Figure;
+import ungula.core.workshop.Workshop;
 
 /** From choices to a plan. The box of 80 × 55 × 42 is the one of the acceptance figures. */
 public class PlannerTest {

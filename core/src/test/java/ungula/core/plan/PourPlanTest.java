@@ -9,16 +9,20 @@ import java.util.List;
 import java.util.Map;
 import org.testng.annotations.Test;
 import ungula.core.Near;
+import ungula.core.choice.ChoiceWords;
+import ungula.core.choice.Choices;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.FillCurve;
-import ungula.core.plan.Mixing.ScaleSize;
-import ungula.core.plan.Mixing.VesselSize;
 import ungula.core.pour.Pace;
 import ungula.core.pour.Vessel;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
+import ungula.core.workshop.Mixing;
+import ungula.core.workshop.Mixing.ScaleSize;
+import ungula.core.workshop.Mixing.VesselSize;
+import ungula.core.workshop.Workshop;
 
 /** Rubber split into batches by what the workshop has. */
 public class PourPlanTest {

@@ -17,6 +17,8 @@ import ungula.core.air.AirTraps.Result;
 import ungula.core.air.Ceilings.Ceiling;
 import ungula.core.air.Tips.Tip;
 import ungula.core.air.VentWay;
+import ungula.core.choice.ChoiceWords;
+import ungula.core.choice.Choices;
 import ungula.core.field.Grid;
 import ungula.core.form.Hollow;
 import ungula.core.form.ThinPart;
@@ -36,6 +38,7 @@ import ungula.core.sentence.WordBook.Edit;
 import ungula.core.sentence.WordBook.Refused;
 import ungula.core.study.FormStudy;
 import ungula.core.study.ShapeStudy;
+import ungula.core.workshop.Workshop;
 
 /** What a plan makes of what the shape decides. */
 public class ShapeCautionsTest {

@@ -14,6 +14,9 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import ungula.core.Near;
 import ungula.core.Shapes;
+import ungula.core.choice.ChoiceWords;
+import ungula.core.choice.Choices;
+import ungula.core.choice.Materials;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.demo.HarbourShapes;
 import ungula.core.geometry.Rotation;
@@ -37,6 +40,7 @@ import ungula.core.skin.TakenOff;
 import ungula.core.study.MeshReport;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
+import ungula.core.workshop.Workshop;
 
 /** Skins and their jackets in a plan. */
 public class SkinPlanTest {

@@ -7,6 +7,8 @@ import java.util.List;
 import org.testng.annotations.Test;
 import ungula.core.Near;
 import ungula.core.Shapes;
+import ungula.core.choice.ChoiceWords;
+import ungula.core.choice.Choices;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.Pose;

@@ -11,10 +11,13 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.testng.annotations.Test;
+import ungula.core.choice.ChoiceWords;
+import ungula.core.choice.Choices;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.ProductWords;
 import ungula.core.stock.Lot;
+import ungula.core.workshop.Workshop;
 
 /** The lists of words the page's tests are held against are those of the core. */
 public class WordListTest {

@@ -14,7 +14,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import ungula.core.plan.Choices;
+import ungula.core.choice.Choices;
 import ungula.core.plan.Plan;
 import ungula.core.working.Figure;
 import ungula.server.job.Jobs;

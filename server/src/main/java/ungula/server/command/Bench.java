@@ -15,6 +15,8 @@ import ungula.core.air.AirTraps;
 import ungula.core.air.Opening;
 import ungula.core.air.Room;
 import ungula.core.approach.ApproachSearch;
+import ungula.core.choice.Choices;
+import ungula.core.choice.Materials;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.demo.HarbourShapes;
 import ungula.core.field.Coats;
@@ -39,11 +41,8 @@ import ungula.core.mesh.io.ModelUnreadable;
 import ungula.core.mesh.io.StlWriter;
 import ungula.core.orient.StandSearch;
 import ungula.core.parting.PartedMaster;
-import ungula.core.plan.Choices;
 import ungula.core.plan.MasterFacts;
-import ungula.core.plan.Materials;
 import ungula.core.plan.Planner;
-import ungula.core.plan.Workshop;
 import ungula.core.quantity.Units;
 import ungula.core.release.HeightFields;
 import ungula.core.release.Locks;
@@ -53,6 +52,7 @@ import ungula.core.study.FormStudy;
 import ungula.core.study.MeshReport;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
+import ungula.core.workshop.Workshop;
 
 /**
  * {@code bench [FILE…] [--json]}: times each stage in this process, warm, median of several.

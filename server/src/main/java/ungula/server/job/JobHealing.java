@@ -6,7 +6,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
-import ungula.core.plan.Choices;
+import ungula.core.choice.Choices;
 import ungula.server.web.Json;
 import ungula.server.workshop.Habits;
 

@@ -7,7 +7,7 @@ import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
-import ungula.core.plan.Choices;
+import ungula.core.choice.Choices;
 import ungula.server.web.Json;
 import ungula.server.web.Problem;
 

@@ -11,22 +11,22 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import ungula.core.choice.Choices;
 import ungula.core.cutlist.CutList;
 import ungula.core.cutlist.CutPart;
 import ungula.core.mould.SectionDrawing;
 import ungula.core.mould.SectionDrawing.Dimension;
 import ungula.core.mould.SectionDrawing.Side;
 import ungula.core.plan.Caution;
-import ungula.core.plan.Choices;
-import ungula.core.plan.PlannedBatch;
 import ungula.core.plan.SkinPlan;
-import ungula.core.plan.Workshop;
+import ungula.core.pour.PlannedBatch;
 import ungula.core.quantity.Length;
 import ungula.core.skin.Coat;
 import ungula.core.skin.SkinClock;
 import ungula.core.working.Figure;
 import ungula.core.working.Given;
 import ungula.core.working.Working;
+import ungula.core.workshop.Workshop;
 
 /** The paper that goes to the bench: what to weigh in large type, the section, cautions, blanks. */
 final class JobSheet {

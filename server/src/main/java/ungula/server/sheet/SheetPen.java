@@ -13,7 +13,7 @@ import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
-import ungula.core.plan.Workshop;
+import ungula.core.workshop.Workshop;
 
 /**
  * Writes down a sheet of paper from the top: text that wraps and goes on to the next page, rules,

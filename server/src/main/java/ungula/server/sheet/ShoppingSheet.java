@@ -4,11 +4,11 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.time.LocalDate;
 import java.util.List;
-import ungula.core.plan.Workshop;
 import ungula.core.quantity.Day;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
 import ungula.core.stock.ShoppingList;
+import ungula.core.workshop.Workshop;
 
 /** A shopping list on paper, with a box to tick for every product. */
 public final class ShoppingSheet {

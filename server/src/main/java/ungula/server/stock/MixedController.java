@@ -9,7 +9,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import ungula.core.plan.PlannedBatch;
+import ungula.core.pour.PlannedBatch;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.UnreadableQuantity;

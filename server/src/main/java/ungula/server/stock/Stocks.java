@@ -14,7 +14,7 @@ import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
-import ungula.core.plan.PlannedBatch;
+import ungula.core.pour.PlannedBatch;
 import ungula.core.rubber.Product;
 import ungula.core.stock.Lot;
 import ungula.core.stock.ShoppingList.Need;

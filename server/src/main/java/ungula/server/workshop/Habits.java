@@ -4,7 +4,7 @@ import jakarta.annotation.PostConstruct;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Component;
-import ungula.core.plan.Workshop;
+import ungula.core.workshop.Workshop;
 import ungula.server.web.Json;
 import ungula.server.web.Problem;
 

@@ -11,9 +11,9 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import ungula.core.contact.CastingMaterial;
 import ungula.core.mould.SheetStock;
-import ungula.core.plan.Workshop;
 import ungula.core.sentence.Word;
 import ungula.core.sentence.WordBook;
+import ungula.core.workshop.Workshop;
 
 /** The workshop's habits and limits. There is one workshop. */
 @RestController

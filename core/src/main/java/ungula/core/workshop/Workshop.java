@@ -1,4 +1,4 @@
-package ungula.core.plan;
+package ungula.core.workshop;
 
 import java.lang.reflect.RecordComponent;
 import java.util.Collections;
@@ -97,20 +97,20 @@ public record Workshop(
     static final Equipment NONE = new Equipment(null, null, null, null, null, null, 20_000, 10_000);
 
     /** Longer and shorter side of the cutter's bed; null while its size is not said. */
-    double[] bedMm() {
+    public double[] bedMm() {
       return bedLengthMm == null || bedWidthMm == null
           ? null
           : new double[] {Math.max(bedLengthMm, bedWidthMm), Math.min(bedLengthMm, bedWidthMm)};
     }
 
     /** Null while its size is not said. */
-    Pot pot() {
+    public Pot pot() {
       return potDiameterMm == null || potHeightMm == null
           ? null
           : new Pot(potDiameterMm, potHeightMm);
     }
 
-    Pot chamber() {
+    public Pot chamber() {
       return chamberDiameterMm == null || chamberHeightMm == null
           ? null
           : new Pot(chamberDiameterMm, chamberHeightMm);
@@ -134,7 +134,7 @@ public record Workshop(
   }
 
   /** The same at another temperature. */
-  Workshop at(double degreesC) {
+  public Workshop at(double degreesC) {
     return new Workshop(
         name,
         currency,

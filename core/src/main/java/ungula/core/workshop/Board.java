@@ -1,4 +1,4 @@
-package ungula.core.plan;
+package ungula.core.workshop;
 
 /**
  * The boards a workshop keeps of one kind of sheet.
@@ -11,15 +11,15 @@ public record Board(Double lengthMm, Double widthMm, Integer count) {
 
   static final Board UNKNOWN = new Board(null, null, null);
 
-  boolean known() {
+  public boolean known() {
     return lengthMm != null && widthMm != null;
   }
 
-  double longerMm() {
+  public double longerMm() {
     return Math.max(lengthMm, widthMm);
   }
 
-  double shorterMm() {
+  public double shorterMm() {
     return Math.min(lengthMm, widthMm);
   }
 }

@@ -1,4 +1,4 @@
-package ungula.core.plan;
+package ungula.core.pour;
 
 /**
  * One batch of rubber, by the keys of its figures.

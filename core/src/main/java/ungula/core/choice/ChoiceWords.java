@@ -1,9 +1,12 @@
-package ungula.core.plan;
+package ungula.core.choice;
 
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import ungula.core.choice.Choices.First;
+import ungula.core.choice.Choices.RatioMeant;
+import ungula.core.choice.Choices.Source;
 import ungula.core.contact.CastingMaterial;
 import ungula.core.contact.Patch;
 import ungula.core.contact.Preparation;
@@ -28,9 +31,6 @@ import ungula.core.mould.SheetStock;
 import ungula.core.parting.Bedding;
 import ungula.core.parting.Keying;
 import ungula.core.parting.PartingLine;
-import ungula.core.plan.Choices.First;
-import ungula.core.plan.Choices.RatioMeant;
-import ungula.core.plan.Choices.Source;
 import ungula.core.plate.Laying;
 import ungula.core.plate.Plate;
 import ungula.core.pour.Batching;

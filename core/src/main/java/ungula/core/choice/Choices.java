@@ -1,4 +1,4 @@
-package ungula.core.plan;
+package ungula.core.choice;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -574,22 +574,22 @@ public record Choices(
   }
 
   /** Fingerprint of what the choice of a kind of mould builds on. */
-  String beforeApproach() {
+  public String beforeApproach() {
     return fingerprint(master.shape(), marks);
   }
 
   /** Fingerprint of what the mould stage builds on. */
-  String beforeMould() {
+  public String beforeMould() {
     return fingerprint(master.shape(), pose);
   }
 
   /** Fingerprint of what the rubber stage builds on. */
-  String beforeRubber() {
+  public String beforeRubber() {
     return fingerprint(master, pose, laid(), mould, parting, cut, skin, jacket, site);
   }
 
   /** Fingerprint of what the pours build on. */
-  String beforePours() {
+  public String beforePours() {
     return fingerprint(
         beforeRubber(), rubber.product, rubber.catalyst, rubber.ratio, rubber.additive);
   }

@@ -1,4 +1,4 @@
-package ungula.core.plan;
+package ungula.core.workshop;
 
 import java.util.Comparator;
 import java.util.List;
@@ -43,7 +43,7 @@ public record Mixing(
 
   /** Of a vessel; null where it is not measured. */
   public record VesselSize(Double bottomMm, Double topMm, Double heightMm) {
-    static final VesselSize UNKNOWN = new VesselSize(null, null, null);
+    public static final VesselSize UNKNOWN = new VesselSize(null, null, null);
 
     private Optional<Vessel> vessel() {
       return bottomMm == null || topMm == null || heightMm == null
@@ -64,10 +64,10 @@ public record Mixing(
   }
 
   /** A vessel by what it is called. */
-  record Named(String name, Vessel vessel) {}
+  public record Named(String name, Vessel vessel) {}
 
   /** Those that are measured, smallest first. */
-  List<Named> vessels() {
+  public List<Named> vessels() {
     return Stream.of(named("cup", cup), named("jug", jug), named("bucket", bucket))
         .flatMap(Optional::stream)
         .sorted(Comparator.comparingDouble(n -> n.vessel.volumeMm3()))
@@ -79,7 +79,7 @@ public record Mixing(
   }
 
   /** Those that are known, finest first. */
-  List<Scale> scales() {
+  public List<Scale> scales() {
     return Stream.of(fine, coarse)
         .map(ScaleSize::scale)
         .flatMap(Optional::stream)

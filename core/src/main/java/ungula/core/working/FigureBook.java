@@ -1,4 +1,4 @@
-package ungula.core.plan;
+package ungula.core.working;
 
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -8,8 +8,6 @@ import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.Volume;
-import ungula.core.working.Figure;
-import ungula.core.working.Working;
 
 /** The figures of one plan in the order they are worked out, shown in the job's units. */
 public final class FigureBook {
@@ -27,15 +25,15 @@ public final class FigureBook {
     return Collections.unmodifiableMap(figures);
   }
 
-  Figure get(String key) {
+  public Figure get(String key) {
     return figures.get(key);
   }
 
-  boolean has(String key) {
+  public boolean has(String key) {
     return figures.containsKey(key);
   }
 
-  double value(String key) {
+  public double value(String key) {
     return figures.get(key).value();
   }
 

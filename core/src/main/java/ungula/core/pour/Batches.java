@@ -1,4 +1,4 @@
-package ungula.core.plan;
+package ungula.core.pour;
 
 import java.util.List;
 
@@ -12,5 +12,5 @@ import java.util.List;
  */
 public record Batches(List<PlannedBatch> each, String reason, List<String> fewer) {
 
-  static final Batches NONE = new Batches(List.of(), "", List.of());
+  public static final Batches NONE = new Batches(List.of(), "", List.of());
 }

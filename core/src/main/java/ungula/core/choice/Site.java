@@ -1,6 +1,7 @@
-package ungula.core.plan;
+package ungula.core.choice;
 
 import ungula.core.quantity.Choosable;
+import ungula.core.workshop.Workshop;
 
 /**
  * Where a mould is built.
@@ -49,17 +50,17 @@ public record Site(Place place, Wind wind, Double degreesC, double tripG) {
   }
 
   /** Whether everything has to be carried there. */
-  boolean away() {
+  public boolean away() {
     return place != Place.WORKSHOP;
   }
 
   /** Whether wind gets at it. */
-  boolean windy() {
+  public boolean windy() {
     return place == Place.OUTDOORS && wind != Wind.STILL;
   }
 
   /** The workshop as warm as it is there. */
-  Workshop of(Workshop workshop) {
+  public Workshop of(Workshop workshop) {
     return away() && degreesC != null ? workshop.at(degreesC) : workshop;
   }
 }

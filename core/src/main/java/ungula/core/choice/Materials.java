@@ -1,4 +1,4 @@
-package ungula.core.plan;
+package ungula.core.choice;
 
 import ungula.core.rubber.Product;
 
