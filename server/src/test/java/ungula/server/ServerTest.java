@@ -7,10 +7,13 @@ import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
 import java.io.IOException;
+import java.net.http.HttpHeaders;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -37,6 +40,18 @@ public class ServerTest extends OnServer {
     String id = server.addJob();
     assertEquals(server.upload(id, "box.stl", Running.stl(BOX)).get("state").asString(), "DONE");
     return id;
+  }
+
+  @Test
+  public void whatThePageIsMadeOfIsAskedForOnce() throws Exception {
+    String page = new String(server.get("/").raw(), StandardCharsets.UTF_8);
+    Matcher script = Pattern.compile("/assets/[^\"]+\\.js").matcher(page);
+    assertTrue(script.find(), page);
+    HttpHeaders of = server.get(script.group()).headers();
+    assertEquals(of.firstValue("cache-control").get(), "max-age=31536000, immutable");
+    HttpHeaders ofPage = server.get("/").headers();
+    assertEquals(ofPage.firstValue("cache-control").get(), "max-age=0, must-revalidate");
+    assertEquals(server.get("/assets/none.js").status(), 404);
   }
 
   @Test
