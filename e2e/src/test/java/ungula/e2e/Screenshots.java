@@ -31,7 +31,7 @@ public class Screenshots extends Browsing {
   public void mainViews() {
     visit("");
     assertThat(page.locator(".entry")).hasCount(9);
-    page.waitForFunction("[...document.images].every((i) => i.complete && i.naturalWidth > 0)");
+    pictured();
     take("shelf");
     String nautilus = demoJobItself("Nautilus touch model");
     visit(nautilus + "/master");
@@ -53,7 +53,7 @@ public class Screenshots extends Browsing {
     assertThat(page.locator("path.CORE")).hasCount(0);
     visit(finial + "/approach");
     page.locator(".approaches table").waitFor(new Locator.WaitForOptions().setTimeout(60_000));
-    page.waitForFunction("[...document.images].every((i) => i.complete && i.naturalWidth > 0)");
+    pictured();
     take("approach");
     page.locator("button[aria-label^='Take the two-part mould']").first().click();
     stage("Mould");
@@ -123,5 +123,14 @@ public class Screenshots extends Browsing {
     visit("workshop");
     assertThat(word("name")).isVisible();
     take("workshop");
+  }
+
+  /** Waits until every picture on the page is there. */
+  private void pictured() {
+    page.waitForCondition(
+        () ->
+            (Boolean)
+                page.evaluate(
+                    "() => [...document.images].every((i) => i.complete && i.naturalWidth > 0)"));
   }
 }
