@@ -67,7 +67,7 @@ public class AccessTest extends OnServer {
   public void anAddressThatIsNotAllowedIsToldApartFromAName() throws Exception {
     String answer = raw(own(), "GET /api/shelf;x=1");
     assertEquals(status(answer), 400);
-    assertTrue(answer.contains("has signs in it"), answer);
+    assertTrue(answer.contains("characters that are not allowed"), answer);
   }
 
   @DataProvider

@@ -195,7 +195,7 @@ class Access {
             HttpStatus.BAD_REQUEST,
             "Not understood",
             hosts.answersTo(request.getServerName())
-                ? "The address has signs in it that are not allowed there. Write it again."
+                ? "The address contains characters that are not allowed. Type it again."
                 : "Ungula does not answer to this name or address. Use the one it says when it"
                     + " starts.");
   }
