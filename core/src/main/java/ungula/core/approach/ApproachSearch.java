@@ -32,18 +32,19 @@ import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.BoxShape;
 import ungula.core.mould.MouldKind;
+import ungula.core.offer.StandOffers;
 import ungula.core.orient.Stand;
 import ungula.core.orient.StandSearch;
 import ungula.core.parting.KeyLayout;
 import ungula.core.parting.PartedMaster;
 import ungula.core.parting.PartingLine;
 import ungula.core.parting.PartingScan;
+import ungula.core.plan.Brief;
 import ungula.core.plan.CoreFacts;
 import ungula.core.plan.MasterFacts;
 import ungula.core.plan.Plan;
 import ungula.core.plan.Planner;
 import ungula.core.plan.SkinFacts;
-import ungula.core.plan.StandOffers;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Volume;
@@ -55,6 +56,7 @@ import ungula.core.skin.SkinClock;
 import ungula.core.skin.SkinField;
 import ungula.core.skin.SkinStudy;
 import ungula.core.skin.TakenOff;
+import ungula.core.step.Labour;
 import ungula.core.study.MeshReport;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
@@ -243,8 +245,9 @@ public final class ApproachSearch {
       chosen = ChoiceWords.edit(choices, edits, product);
     }
     MasterFacts facts = facts(chosen, posed, parted);
-    Plan plan = Planner.plan(chosen, facts, materials, workshop, Planner.box(chosen, facts));
-    return compared(t, edits, chosen, posed, plan);
+    Plan plan =
+        Planner.plan(Brief.of(chosen, facts, materials, workshop), Planner.box(chosen, facts));
+    return compared(t, edits, chosen, posed, Made.of(plan));
   }
 
   private List<Edit> edits(Try t) {
@@ -299,47 +302,59 @@ public final class ApproachSearch {
         OutsideStudy.of(field, wall, parallel, Progress.NONE));
   }
 
-  private Approach compared(Try t, List<Edit> edits, Choices chosen, PosedMaster posed, Plan plan) {
+  /** A plan, with the hours it takes by hand and all that it shows. */
+  private record Made(Plan plan, Labour labour, FigureBook shown) {
+
+    static Made of(Plan plan) {
+      Labour labour = Labour.of(plan).orElseThrow();
+      FigureBook shown = plan.figures();
+      labour.show(shown);
+      return new Made(plan, labour, shown);
+    }
+  }
+
+  private Approach compared(Try t, List<Edit> edits, Choices chosen, PosedMaster posed, Made made) {
     FigureBook book = new FigureBook(choices.units(), workshop.currency());
-    taken(plan, "rubber.box", "rubber", "rubber", book);
-    taken(plan, "rubber.boxMass", "mass", "its mass", book);
-    taken(plan, "cast.volume", "cast", "a cast takes", book);
-    taken(plan, "core.stretch", "core", "to draw the core", book);
-    taken(plan, "fits.pot", "pot", "in the pressure pot", book);
-    double money = money(plan, book);
-    taken(plan, "job.hands", "work", "work by hand", book);
-    double work = plan.figures().get("job.hands").value();
-    double hours = open(plan, work, book);
-    int pieces = plan.parting().isPresent() ? 2 : 1;
+    taken(made, "rubber.box", "rubber", "rubber", book);
+    taken(made, "rubber.boxMass", "mass", "its mass", book);
+    taken(made, "cast.volume", "cast", "a cast takes", book);
+    taken(made, "core.stretch", "core", "to draw the core", book);
+    taken(made, "fits.pot", "pot", "in the pressure pot", book);
+    double money = money(made, book);
+    taken(made, "job.hands", "work", "work by hand", book);
+    double work = made.labour.hours();
+    double hours = open(made, work, book);
+    int pieces = made.plan.parting().isPresent() ? 2 : 1;
     book.put(
         "pieces",
         "pieces",
         pieces,
-        plan.skin()
+        made.plan
+            .skin()
             .map(skin -> "1, jacket " + skin.sections().count())
-            .orElse(plan.cut().isPresent() ? "1, cut" : String.valueOf(pieces)),
+            .orElse(made.plan.cut().isPresent() ? "1, cut" : String.valueOf(pieces)),
         Working.of("pieces the rubber comes off in, and those of its jacket").done());
-    double seam = seam(plan, book);
-    double locked = locked(plan, posed, book);
-    double stretch = stretch(t.kind, posed, plan, book);
-    double air = air(t.kind, chosen, posed, plan, book);
-    casts(plan, stretch, book);
+    double seam = seam(made, book);
+    double locked = locked(made, posed, book);
+    double stretch = stretch(t.kind, posed, made, book);
+    double air = air(t.kind, chosen, posed, made, book);
+    casts(made, stretch, book);
     return new Approach(
         t.kind,
         t.kind.text() + (t.core ? " with a core, " : ", ") + way(chosen),
         chosen.pose().turn(),
         t.now,
         t.core,
-        reason(t, chosen, plan, posed, locked, stretch),
+        reason(t, chosen, made, posed, locked, stretch),
         edits,
         book.all(),
         new Worth(money, hours, work, seam + SEAM_MM_PER_ML * air / 1000));
   }
 
   /** What the plan says, less what stretching takes where the plan knows nothing of it. */
-  private void casts(Plan plan, double stretch, FigureBook book) {
-    Map<String, Figure> f = plan.figures();
-    boolean counted = f.containsKey("skin.stretch") || f.containsKey("core.stretch");
+  private void casts(Made made, double stretch, FigureBook book) {
+    FigureBook f = made.shown;
+    boolean counted = f.has("skin.stretch") || f.has("core.stretch");
     double stands = Stretch.elongationPct(product == null ? null : product.elongationPct());
     double factor = counted ? 1 : MouldLife.stretchFactor(100 * stretch, stands);
     double casts = factor * f.get("life.casts").value();
@@ -356,8 +371,8 @@ public final class ApproachSearch {
             .done());
   }
 
-  private static void taken(Plan plan, String key, String as, String label, FigureBook book) {
-    Figure f = plan.figures().get(key);
+  private static void taken(Made made, String key, String as, String label, FigureBook book) {
+    Figure f = made.shown.get(key);
     if (f != null) {
       book.put(as, label, f.value(), f.text(), f.working());
     }
@@ -374,12 +389,12 @@ public final class ApproachSearch {
   }
 
   /** For rubber and sheet; cm³ of rubber while it has no price. */
-  private double money(Plan plan, FigureBook book) {
-    Figure rubber = plan.figures().get("rubber.cost");
-    boolean skin = plan.skin().isPresent();
-    double sheet = plan.figures().get(skin ? "jacket.cost" : "box.cost").value();
+  private double money(Made made, FigureBook book) {
+    Figure rubber = made.shown.get("rubber.cost");
+    boolean skin = made.plan.skin().isPresent();
+    double sheet = made.plan.shellCost().orElseThrow();
     if (rubber == null) {
-      return plan.figures().get("rubber.box").value() / 1000;
+      return made.plan.rubberMm3() / 1000;
     }
     book.cost(
         "money",
@@ -399,13 +414,13 @@ public final class ApproachSearch {
     return Numbers.fixed(hours, 0) + " h" + (day > 1 ? ", day " + day : "");
   }
 
-  private double open(Plan plan, double work, FigureBook book) {
-    if (plan.skin().isPresent()) {
-      return openSkin(plan, work, book);
+  private double open(Made made, double work, FigureBook book) {
+    if (made.plan.skin().isPresent()) {
+      return openSkin(made, work, book);
     }
-    Figure sheet = plan.figures().get("rubber.demould");
+    Figure sheet = made.shown.get("rubber.demould");
     double demould = sheet == null ? USUAL_DEMOULD_MIN : sheet.value();
-    int pours = plan.parting().isPresent() ? 2 : 1;
+    int pours = made.plan.parting().isPresent() ? 2 : 1;
     double hours = work + pours * demould / 60;
     book.put(
         "open",
@@ -425,9 +440,9 @@ public final class ApproachSearch {
   }
 
   /** The skin has to cure, then the jacket to set. */
-  private double openSkin(Plan plan, double work, FigureBook book) {
-    Figure cured = plan.figures().get("skin.cured");
-    Figure jacket = plan.figures().get("jacket.ready");
+  private double openSkin(Made made, double work, FigureBook book) {
+    Figure cured = made.shown.get("skin.cured");
+    Figure jacket = made.shown.get("jacket.ready");
     double skin = cured == null ? 60 * work + USUAL_DEMOULD_MIN : cured.value();
     double hours = (skin + jacket.value()) / 60;
     book.put(
@@ -447,18 +462,20 @@ public final class ApproachSearch {
   }
 
   /** Seam on every cast, what is to stay clean counted ten times. */
-  private double seam(Plan plan, FigureBook book) {
-    Figure skin = plan.figures().get("skin.cut");
+  private double seam(Made made, FigureBook book) {
+    Figure skin = made.shown.get("skin.cut");
     double mm =
         skin != null
             ? skin.value()
-            : plan.parting()
+            : made.plan
+                .parting()
                 .map(p -> p.seamMm())
-                .orElse(plan.cut().map(c -> c.seamMm()).orElse(0.0));
+                .orElse(made.plan.cut().map(c -> c.seamMm()).orElse(0.0));
     double clean =
-        plan.parting()
+        made.plan
+            .parting()
             .map(p -> p.seamOnCleanMm())
-            .orElse(plan.cut().map(c -> c.seamOnCleanMm()).orElse(0.0));
+            .orElse(made.plan.cut().map(c -> c.seamOnCleanMm()).orElse(0.0));
     book.length(
         "seam", "seam", mm, Working.of("length of the seam that shows on every cast").done());
     if (!choices.marks().on().isEmpty()) {
@@ -472,12 +489,13 @@ public final class ApproachSearch {
   }
 
   /** Rubber in the master's way as the mould is opened. */
-  private double locked(Plan plan, PosedMaster posed, FigureBook book) {
+  private double locked(Made made, PosedMaster posed, FigureBook book) {
     double mm3 =
-        plan.parting()
+        made.plan
+            .parting()
             .map(p -> p.lockedMm3())
-            .orElse(plan.cut().map(c -> c.lockedMm3()).orElse(0.0));
-    if (plan.parting().isPresent() || plan.cut().isPresent()) {
+            .orElse(made.plan.cut().map(c -> c.lockedMm3()).orElse(0.0));
+    if (made.plan.parting().isPresent() || made.plan.cut().isPresent()) {
       book.volume(
           "locked",
           "locked as it opens",
@@ -489,8 +507,8 @@ public final class ApproachSearch {
     return mm3;
   }
 
-  private double stretch(MouldKind kind, PosedMaster posed, Plan plan, FigureBook book) {
-    if (!kind.onPlate() || plan.skin().filter(s -> s.off() == TakenOff.CUT).isPresent()) {
+  private double stretch(MouldKind kind, PosedMaster posed, Made made, FigureBook book) {
+    if (!kind.onPlate() || made.plan.skin().filter(s -> s.off() == TakenOff.CUT).isPresent()) {
       return 0;
     }
     Stretch s = Stretch.pulledUp(posed.slicer(Cut.TOP), posed.mesh().bounds().size().z(), parallel);
@@ -514,9 +532,9 @@ public final class ApproachSearch {
 
   /** Air in a cast, and the vents it takes to let it out. */
   private double air(
-      MouldKind kind, Choices chosen, PosedMaster posed, Plan plan, FigureBook book) {
+      MouldKind kind, Choices chosen, PosedMaster posed, Made made, FigureBook book) {
     if (kind == MouldKind.OPEN || kind == MouldKind.CUT) {
-      double poured = poured(chosen, posed, plan.box().orElseThrow());
+      double poured = poured(chosen, posed, made.plan.mould());
       book.volume(
           "poured",
           "air in the rubber",
@@ -570,9 +588,9 @@ public final class ApproachSearch {
 
   /** Why a kind cannot work; empty when it can. */
   private String reason(
-      Try t, Choices chosen, Plan plan, PosedMaster posed, double locked, double stretch) {
+      Try t, Choices chosen, Made made, PosedMaster posed, double locked, double stretch) {
     MouldKind kind = t.kind;
-    if (t.core && plan.core().isEmpty()) {
+    if (t.core && made.plan.core().isEmpty()) {
       return "With a wall of "
           + Length.format(chosen.hollow().wallMm(), choices.units())
           + " nothing is left for a core that reaches the base.";

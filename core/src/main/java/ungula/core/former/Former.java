@@ -38,7 +38,7 @@ public record Former(String name, TriangleMesh mesh) {
     List<Former> all = new ArrayList<>();
     plan.parting().ifPresent(p -> parting(p, all));
     plan.sprue().filter(s -> s.lengthMm() > 0).ifPresent(s -> all.add(sprue(s)));
-    plan.box().ifPresent(box -> corners(box, all));
+    plan.box().filter(b -> plan.poured()).ifPresent(box -> corners(box.mould(), all));
     return List.copyOf(all);
   }
 

@@ -25,6 +25,9 @@ public record BoxMould(
     double freeboardMm,
     SheetStock sheet) {
 
+  /** The first batch covers the master so far, or a line shows on every cast, mm. */
+  private static final double COVERED_MM = 5;
+
   /** What the base stands out round the walls. */
   public static final double BASE_OUT_MM = 20;
 
@@ -110,6 +113,11 @@ public record BoxMould(
       }
     }
     return (lo + hi) / 2;
+  }
+
+  /** Up to here the first of several batches has to stand, above the base. */
+  public double coveredMm() {
+    return Math.min(belowMm + masterMm.z() + COVERED_MM, pourLineMm());
   }
 
   /**

@@ -1,71 +1,224 @@
 package ungula.core.plan;
 
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
+import ungula.core.choice.Choices;
 import ungula.core.cutline.CutLine;
 import ungula.core.cutlist.CutList;
-import ungula.core.hollow.HollowCore;
 import ungula.core.master.VolumeWays;
 import ungula.core.mould.BoxMould;
 import ungula.core.parting.Parting;
 import ungula.core.pour.Batches;
+import ungula.core.quantity.Units;
 import ungula.core.rubber.Mix;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.SecondPart;
 import ungula.core.sprue.Sprue;
-import ungula.core.working.Figure;
+import ungula.core.working.FigureBook;
+import ungula.core.workshop.Workshop;
 
 /**
- * What follows from a job's choices.
+ * What follows from a job's choices, part by part. A part that does not belong to the mould, or is
+ * not known yet, is empty; while the master's size is not known all are.
  *
- * @param figures every number that may be shown, by its key, each with its working
- * @param ways the master's volume is known by
- * @param cautions worst first
- * @param box the mould; empty while the master's size is not known
- * @param parting of a two-part mould; empty for any other
- * @param cut of a cut mould whose master has a mesh; empty for any other
- * @param sprue a cast is poured in through; empty where that is the open base
- * @param core that makes casts hollow; empty when they are solid
- * @param cuts what to cut for it; empty while there is no box
- * @param order of work, a sentence a step
- * @param touching what fresh rubber and casts lie against, with a verdict each
- * @param mix one batch of the first pour; empty while no rubber is picked or its sheet does not
- *     allow weighing
- * @param second what to pour after the first part was really weighed
- * @param batches of rubber
- * @param needs of each product, for all moulds and casts asked for
- * @param stages what each stage builds on, by its name
- * @param undecided what is still open, in words
- * @param parts that take a closer look at the shape, and how far each is known
+ * @param brief what it was made from
+ * @param master its volume
+ * @param box round it; of a skin only how the master stands
+ * @param plate of several masters
+ * @param rubber poured round the master
+ * @param coated rubber brushed on it
+ * @param skin how that is built up
+ * @param shape what a closer look at it found
+ * @param halves of a two-part mould
+ * @param knife a cut mould is opened with
+ * @param mix what to weigh
+ * @param pours what is mixed when
+ * @param core of hollow casts
+ * @param cast what one takes
+ * @param equipment how the mould goes with it
+ * @param jacket round a skin
+ * @param site where a skin is built, away from the workshop
+ * @param life of the mould
  */
 public record Plan(
-    Map<String, Figure> figures,
-    List<VolumeWays.Result> ways,
-    List<Caution> cautions,
-    Optional<BoxMould> box,
-    Optional<Parting> parting,
-    Optional<CutLine> cut,
-    Optional<Sprue> sprue,
-    Optional<HollowCore> core,
-    Optional<SkinPlan> skin,
-    Optional<CutList> cuts,
-    List<String> order,
-    List<Touching> touching,
-    Optional<Mix> mix,
-    Optional<SecondPart> second,
-    Batches batches,
-    List<Need> needs,
-    Map<String, Looked.Basis> stages,
-    List<String> undecided,
-    List<PlanPart> parts) {
+    Brief brief,
+    Optional<MasterPart> master,
+    Optional<BoxPart> box,
+    Optional<PlatePart> plate,
+    Optional<RubberPart> rubber,
+    Optional<CoatsPart> coated,
+    Optional<SkinPart> skin,
+    Optional<ShapePart> shape,
+    Optional<HalvesPart> halves,
+    Optional<KnifePart> knife,
+    Optional<MixPart> mix,
+    Optional<PourPart> pours,
+    Optional<CorePart> core,
+    Optional<CastPart> cast,
+    Optional<EquipmentPart> equipment,
+    Optional<JacketPart> jacket,
+    Optional<SitePart> site,
+    Optional<LifePart> life) {
+
+  /** Rubber density counted on before a product is picked, g/cm³. */
+  private static final double USUAL_DENSITY = 1.1;
 
   /**
+   * What the job takes of a product.
+   *
    * @param massG of it as it is sold, first and second part together
    */
   public record Need(Product product, double massG) {}
 
-  public boolean stopped() {
-    return cautions.stream().anyMatch(c -> c.level() == Caution.Level.STOP);
+  /** While the master's size is not known. */
+  static Plan unknown(Brief b) {
+    return new Plan(
+        b,
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty());
+  }
+
+  /** A new book of figures in the job's units. */
+  public FigureBook book() {
+    return new FigureBook(brief.units(), brief.workshop().currency());
+  }
+
+  /** All that its parts show, in the order they are worked out. */
+  public FigureBook figures() {
+    FigureBook figures = book();
+    parts().forEach(p -> p.show(figures));
+    return figures;
+  }
+
+  private List<Part> parts() {
+    List<Part> parts = new ArrayList<>();
+    master.ifPresent(parts::add);
+    if (brief.poured()) {
+      box.ifPresent(parts::add);
+    }
+    List.of(plate, rubber, coated, skin, shape, halves, knife, mix, pours, core, cast)
+        .forEach(p -> p.ifPresent(parts::add));
+    List.of(equipment, jacket, site, life).forEach(p -> p.ifPresent(parts::add));
+    return parts;
+  }
+
+  public Choices choices() {
+    return brief.choices();
+  }
+
+  /** Null while the master's size is not known. */
+  public MasterFacts facts() {
+    return brief.facts();
+  }
+
+  /** Null while no rubber is picked. */
+  public Product product() {
+    return brief.product();
+  }
+
+  public Workshop workshop() {
+    return brief.workshop();
+  }
+
+  public Units units() {
+    return brief.units();
+  }
+
+  /** Whether rubber is poured round the master in a box. */
+  public boolean poured() {
+    return brief.poured();
+  }
+
+  /** Ways the master's volume is known by. */
+  public List<VolumeWays.Result> ways() {
+    return master.map(MasterPart::ways).orElse(List.of());
+  }
+
+  /** The box as it stands; of a skin only how the master stands. */
+  public BoxMould mould() {
+    return box.orElseThrow().mould();
+  }
+
+  /** The box rubber is poured into; empty for a skin. */
+  public Optional<BoxMould> inBox() {
+    return box.filter(b -> brief.poured()).map(BoxPart::mould);
+  }
+
+  public Optional<Parting> parting() {
+    return halves.map(HalvesPart::parting);
+  }
+
+  public Optional<CutLine> cut() {
+    return knife.map(KnifePart::cut);
+  }
+
+  /** A cast is poured in through; empty where that is the open base. */
+  public Optional<Sprue> sprue() {
+    return cast.map(CastPart::sprue);
+  }
+
+  public Optional<CutList> cuts() {
+    return equipment.map(EquipmentPart::cuts);
+  }
+
+  /** One batch of the first pour; empty while nothing can be weighed. */
+  public Optional<Mix> firstMix() {
+    return mix.map(MixPart::first);
+  }
+
+  /** What to pour after the first part was really weighed. */
+  public Optional<SecondPart> second() {
+    return mix.flatMap(MixPart::second);
+  }
+
+  public Batches batches() {
+    return pours.map(PourPart::batches).orElse(Batches.NONE);
+  }
+
+  /** Of the rubber mixed, g/cm³; a usual one while nothing can be weighed. */
+  public double density() {
+    return density(mix);
+  }
+
+  static double density(Optional<MixPart> mix) {
+    return mix.map(MixPart::first).map(Mix::density).orElse(USUAL_DENSITY);
+  }
+
+  /** In the mould, mm³; 0 while it is not worked out. */
+  public double rubberMm3() {
+    return rubber.map(RubberPart::inBoxMm3).orElse(coated.map(CoatsPart::onMasterMm3).orElse(0.0));
+  }
+
+  /** Of sheet for the box, or of the jacket; empty while it is not known. */
+  public Optional<Double> shellCost() {
+    return brief.poured() ? box.map(BoxPart::sheetCost) : jacket.map(j -> j.needs().cost());
+  }
+
+  /** What the job takes of each product, as far as it can be weighed. */
+  public List<Need> needs() {
+    List<Need> needs = new ArrayList<>();
+    mix.ifPresent(m -> m.used().forEach((of, g) -> needs.add(new Need(of, g))));
+    Integer casts = brief.choices().cast().wanted();
+    if (brief.cast() != null && casts != null && cast.isPresent() && cast.get().known()) {
+      double pours = Math.ceil((double) casts / life.orElseThrow().castsOfAPour());
+      needs.add(new Need(brief.cast(), brief.cast().soldG(pours * cast.get().massG())));
+    }
+    return List.copyOf(needs);
   }
 }

@@ -46,7 +46,7 @@ public record PlanPart(Subject subject, State state, String why) {
    *
    * @param facts null while the master's size is not known: then there are none yet
    */
-  static List<PlanPart> of(Choices choices, MasterFacts facts) {
+  public static List<PlanPart> of(Choices choices, MasterFacts facts) {
     List<PlanPart> parts = new ArrayList<>();
     if (facts == null) {
       return parts;

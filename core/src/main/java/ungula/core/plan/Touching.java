@@ -30,34 +30,34 @@ public record Touching(What what, String surface, Contact contact) {
   }
 
   /** Everything the rubber of a job touches; empty while none is picked. */
-  static List<Touching> of(Planner p) {
-    if (p.product == null) {
+  public static List<Touching> of(Brief b) {
+    if (b.product() == null) {
       return List.of();
     }
     List<Touching> all = new ArrayList<>();
-    Choices.Master m = p.choices.master();
-    Chemistry chemistry = p.product.chemistry();
+    Choices.Master m = b.choices().master();
+    Chemistry chemistry = b.product().chemistry();
     all.add(
         new Touching(
             What.MASTER,
             m.material().text() + ", " + m.preparation().text(),
             Contact.of(Surface.of(m.material()), m.preparation(), chemistry, m.patch())));
-    if (p.poured()) {
-      if (p.choices.mould().kind() == MouldKind.TWO_PART) {
-        all.add(bare(What.BEDDING, Surface.of(p.choices.parting().bedding()), chemistry));
+    if (b.poured()) {
+      if (b.choices().mould().kind() == MouldKind.TWO_PART) {
+        all.add(bare(What.BEDDING, Surface.of(b.choices().parting().bedding()), chemistry));
       }
-      all.add(bare(What.BOX, Surface.of(p.choices.mould().sheet()), chemistry));
-      Surface.of(p.choices.mould().fixing())
+      all.add(bare(What.BOX, Surface.of(b.choices().mould().sheet()), chemistry));
+      Surface.of(b.choices().mould().fixing())
           .ifPresent(glue -> all.add(bare(What.GLUE, glue, chemistry)));
-      if (p.choices.mould().kind() == MouldKind.TWO_PART) {
+      if (b.choices().mould().kind() == MouldKind.TWO_PART) {
         all.add(bare(What.HALVES, Surface.itself(chemistry), chemistry));
       }
     }
     all.add(
         new Touching(
             What.CAST,
-            p.cast == null ? p.castingMaterial().text() : p.cast.name(),
-            p.castingMaterial().in(chemistry, p.castC(), p.product.heatLimitC())));
+            b.cast() == null ? b.castingMaterial().text() : b.cast().name(),
+            b.castingMaterial().in(chemistry, b.castC(), b.product().heatLimitC())));
     return List.copyOf(all);
   }
 
@@ -67,7 +67,7 @@ public record Touching(What what, String surface, Contact contact) {
   }
 
   /** That of one part; empty where the rubber does not touch it. */
-  static Optional<Touching> of(Planner p, What what) {
-    return of(p).stream().filter(t -> t.what == what).findFirst();
+  public static Optional<Touching> of(Brief b, What what) {
+    return of(b).stream().filter(t -> t.what == what).findFirst();
   }
 }

@@ -28,17 +28,39 @@ public record Batching(
   /** What a batch must keep within. */
   public enum Limit {
     /** Stirred by hand, evenly, in time. */
-    MIXING,
+    MIXING("More is not stirred evenly by hand in time.", "with a mixer on a drill"),
     /** Rubber in one bucket. */
-    BUCKET,
+    BUCKET("More is not carried and poured from one bucket.", "with two who pour"),
     /** The largest vessel there is. */
-    VESSEL,
+    VESSEL("The largest vessel holds no more.", "in a larger vessel"),
     /** Foam in the largest vessel that fits the vacuum chamber. */
-    DEGASSING,
+    DEGASSING(
+        "Its foam fills the largest vessel that goes into the vacuum chamber.",
+        "with a larger chamber and vessel"),
     /** What the scale carries. */
-    SCALE,
+    SCALE("The scale carries no more.", "on a larger scale"),
     /** Four fifths of the pot life. */
-    CLOCK
+    CLOCK(
+        "More is not weighed, mixed and poured within four fifths of the pot life.",
+        "with a slower grade, or a helper");
+
+    private final String reason;
+    private final String lifted;
+
+    Limit(String reason, String lifted) {
+      this.reason = reason;
+      this.lifted = lifted;
+    }
+
+    /** Why a batch is no larger, as a sentence. */
+    public String reason() {
+      return reason;
+    }
+
+    /** What lifting it would take, as a phrase. */
+    public String lifted() {
+      return lifted;
+    }
   }
 
   /**

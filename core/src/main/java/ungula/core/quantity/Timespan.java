@@ -29,6 +29,10 @@ public final class Timespan {
     return Duration.ofMillis(Math.round(seconds * 1000));
   }
 
+  public static String formatMin(double minutes) {
+    return format(Duration.ofSeconds(Math.round(minutes * 60)));
+  }
+
   public static String format(Duration span) {
     if (span.compareTo(Duration.ofSeconds(90)) < 0) {
       return span.toSeconds() + " s";

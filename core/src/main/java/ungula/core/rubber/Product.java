@@ -88,6 +88,8 @@ public record Product(
     Integer openedDays,
     String notes) {
 
+  private static final double USUAL_FACTOR = 2;
+
   /** Rule of thumb for resins that warm themselves: ten times the mass gels in half the time. */
   public static final double USUAL_MASS_FACTOR = 0.5;
 
@@ -279,6 +281,21 @@ public record Product(
   /** Whether a larger mass of it gels sooner. */
   public boolean warmsItself() {
     return role == Role.RESIN;
+  }
+
+  /**
+   * A time off the sheet at a room's temperature, t · f^((T₀ − T)/10) minutes, f how many times
+   * faster it is per 10 °C; null without a time or the temperature it holds for.
+   */
+  public Double inRoomMin(Double sheetMin, double roomC) {
+    return sheetMin == null || atC == null
+        ? null
+        : sheetMin * Math.pow(factorPerTen(), (atC - roomC) / 10);
+  }
+
+  /** How many times faster it is per 10 °C; twice until the sheet says. */
+  public double factorPerTen() {
+    return rateFactor == null ? USUAL_FACTOR : rateFactor;
   }
 
   /**

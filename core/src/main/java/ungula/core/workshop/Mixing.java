@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import ungula.core.pour.NamedVessel;
 import ungula.core.pour.Pace;
 import ungula.core.pour.Scale;
 import ungula.core.pour.Vessel;
@@ -63,19 +64,16 @@ public record Mixing(
     }
   }
 
-  /** A vessel by what it is called. */
-  public record Named(String name, Vessel vessel) {}
-
   /** Those that are measured, smallest first. */
-  public List<Named> vessels() {
+  public List<NamedVessel> vessels() {
     return Stream.of(named("cup", cup), named("jug", jug), named("bucket", bucket))
         .flatMap(Optional::stream)
-        .sorted(Comparator.comparingDouble(n -> n.vessel.volumeMm3()))
+        .sorted(Comparator.comparingDouble(n -> n.vessel().volumeMm3()))
         .toList();
   }
 
-  private static Optional<Named> named(String name, VesselSize size) {
-    return size.vessel().map(v -> new Named(name, v));
+  private static Optional<NamedVessel> named(String name, VesselSize size) {
+    return size.vessel().map(v -> new NamedVessel(name, v));
   }
 
   /** Those that are known, finest first. */

@@ -9,8 +9,12 @@ import ungula.core.contact.MouldLife;
 import ungula.core.contact.Releases;
 import ungula.core.fit.Pot;
 import ungula.core.mould.SheetStock;
+import ungula.core.pour.BatchLimits;
+import ungula.core.pour.BatchLimits.Chamber;
+import ungula.core.pour.Bubbles;
 import ungula.core.quantity.Choosable;
 import ungula.core.quantity.Units;
+import ungula.core.rubber.Product;
 import ungula.core.sentence.Kind;
 import ungula.core.sentence.WordBook;
 
@@ -131,6 +135,24 @@ public record Workshop(
    */
   public record Costs(double hour, double consumables) {
     static final Costs UNCOUNTED = new Costs(0, 0);
+  }
+
+  /**
+   * What lets only so much of a rubber through in one batch here.
+   *
+   * @param product null while none is picked: then no clock runs
+   */
+  public BatchLimits limits(Product product, Bubbles bubbles) {
+    Pot chamber = equipment.chamber();
+    return new BatchLimits(
+        handMixG,
+        equipment.bucketG(),
+        mixing.vessels(),
+        mixing.scales(),
+        chamber == null ? null : new Chamber(chamber.diameterMm(), chamber.heightMm()),
+        mixing.pace(),
+        bubbles,
+        product == null ? null : product.inRoomMin(product.potLifeMin(), roomC));
   }
 
   /** The same at another temperature. */

@@ -12,14 +12,13 @@ import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.demo.HarbourShapes;
+import ungula.core.job.JobPlan;
 import ungula.core.master.PosedMaster;
 import ungula.core.mesh.Topology;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.parting.Key;
 import ungula.core.parting.PartedMaster;
 import ungula.core.plan.MasterFacts;
-import ungula.core.plan.Plan;
-import ungula.core.plan.Planner;
 import ungula.core.quantity.Units;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.study.MeshReport;
@@ -28,13 +27,13 @@ import ungula.core.workshop.Workshop;
 
 public class FormerTest {
 
-  private static Plan plan(TriangleMesh mesh, String... edits) {
+  private static JobPlan plan(TriangleMesh mesh, String... edits) {
     Choices c = Choices.fresh(Units.METRIC);
     for (int i = 0; i < edits.length; i += 2) {
       c = ChoiceWords.edit(c, List.of(Edit.of(edits[i], edits[i + 1])), null);
     }
     PosedMaster posed = PosedMaster.of(mesh, 1, c.pose(), c.laid());
-    return Planner.plan(
+    return JobPlan.of(
         c,
         MasterFacts.of(
             posed,
@@ -82,7 +81,7 @@ public class FormerTest {
 
   @Test
   public void aMouldInTwoPartsAsksForItsKeysAndSprue() {
-    Plan plan =
+    JobPlan plan =
         plan(
             HarbourShapes.sealPup(),
             "master.source",
@@ -91,18 +90,18 @@ public class FormerTest {
             "TWO_PART",
             "mould.sidesMm",
             "25 mm");
-    List<Former> all = Former.of(plan);
+    List<Former> all = Former.of(plan.plan());
     assertTrue(all.stream().anyMatch(f -> f.name().startsWith("dome")), all.toString());
     Former sprue = all.stream().filter(f -> f.name().startsWith("sprue")).findFirst().get();
-    double length = plan.sprue().get().lengthMm() + 8;
-    double expected = plan.sprue().get().sectionMm2() * length;
+    double length = plan.plan().sprue().get().lengthMm() + 8;
+    double expected = plan.plan().sprue().get().sectionMm2() * length;
     assertEquals(volume(sprue.mesh()), expected, 0.005 * expected);
     all.forEach(f -> assertTrue(volume(f.mesh()) > 0, f.name()));
   }
 
   @Test
   public void theSealRingIsSolidAndAsLargeAsPlanned() {
-    Plan plan =
+    JobPlan plan =
         plan(
             HarbourShapes.sealPup(),
             "master.source",
@@ -114,18 +113,19 @@ public class FormerTest {
             "parting.keying",
             "RING");
     Former ring =
-        Former.of(plan).stream().filter(f -> f.name().equals("seal ring")).findFirst().get();
-    double expected = plan.parting().get().ring().volumeMm3();
+        Former.of(plan.plan()).stream().filter(f -> f.name().equals("seal ring")).findFirst().get();
+    double expected = plan.plan().parting().get().ring().volumeMm3();
     assertEquals(volume(ring.mesh()), expected, 0.02 * expected);
   }
 
   @Test
   public void blocksStandInTheirCorners() {
-    Plan plan = plan(HarbourShapes.finial(), "master.source", "FILE", "mould.shape", "BLOCKS");
+    JobPlan plan = plan(HarbourShapes.finial(), "master.source", "FILE", "mould.shape", "BLOCKS");
     Map<String, Double> all =
-        Former.of(plan).stream().collect(Collectors.toMap(Former::name, f -> volume(f.mesh())));
-    double leg = plan.box().get().inside().legsMm()[0];
-    double high = plan.box().get().wallHeightMm();
+        Former.of(plan.plan()).stream()
+            .collect(Collectors.toMap(Former::name, f -> volume(f.mesh())));
+    double leg = plan.plan().inBox().get().inside().legsMm()[0];
+    double high = plan.plan().inBox().get().wallHeightMm();
     double block =
         all.entrySet().stream()
             .filter(e -> e.getKey().startsWith("corner block"))

@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import ungula.core.choice.Choices;
-import ungula.core.plan.Plan;
+import ungula.core.job.JobPlan;
 import ungula.core.working.Figure;
 import ungula.server.job.Jobs;
 import ungula.server.web.Json;
@@ -56,7 +56,7 @@ class VariantController {
 
   private VariantView view(Jobs.Job job, VariantMapper.Row row) {
     Choices choices = choices(row, job);
-    Plan plan = jobs.planOf(job, choices);
+    JobPlan plan = jobs.planOf(job, choices);
     Map<String, Figure> figures = new HashMap<>(plan.figures());
     figures.keySet().retainAll(COMPARED);
     return new VariantView(

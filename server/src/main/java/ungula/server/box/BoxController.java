@@ -15,7 +15,7 @@ import ungula.core.cutlist.CutPart;
 import ungula.core.cutlist.CutSheet;
 import ungula.core.cutlist.Dxf;
 import ungula.core.cutlist.Svg;
-import ungula.core.plan.BoxOffers;
+import ungula.core.offer.BoxOffers;
 import ungula.core.working.Figure;
 import ungula.server.job.Jobs;
 import ungula.server.job.Shapes;
@@ -62,7 +62,7 @@ class BoxController {
 
   private static CutList list(Jobs.Job job) {
     job.box();
-    return job.plan().cuts().orElseThrow();
+    return job.plan().plan().cuts().orElseThrow();
   }
 
   @GetMapping("/cutlist")

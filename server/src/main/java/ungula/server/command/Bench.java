@@ -28,6 +28,7 @@ import ungula.core.geometry.Directions;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.hollow.HollowCore;
+import ungula.core.job.JobPlan;
 import ungula.core.master.Pose;
 import ungula.core.master.PosedMaster;
 import ungula.core.master.Tessellation;
@@ -42,7 +43,6 @@ import ungula.core.mesh.io.StlWriter;
 import ungula.core.orient.StandSearch;
 import ungula.core.parting.PartedMaster;
 import ungula.core.plan.MasterFacts;
-import ungula.core.plan.Planner;
 import ungula.core.quantity.Units;
 import ungula.core.release.HeightFields;
 import ungula.core.release.Locks;
@@ -153,7 +153,7 @@ public final class Bench {
             "");
     Product product = ExampleProducts.all().get("marram-20");
     Choices choices = Choices.fresh(Units.METRIC);
-    times.put("planMs", median(() -> Planner.plan(choices, facts, product, Workshop.DEFAULT)));
+    times.put("planMs", median(() -> JobPlan.of(choices, facts, product, Workshop.DEFAULT)));
     times.put(
         "hollowCoreMs",
         median(() -> HollowCore.of(posed[0].mesh(), false, 3, Parallel.ALL, Progress.NONE)));

@@ -19,7 +19,7 @@ import ungula.core.mould.SectionDrawing.Dimension;
 import ungula.core.mould.SectionDrawing.Role;
 import ungula.core.mould.SectionDrawing.Side;
 import ungula.core.parting.Parting;
-import ungula.core.plan.SkinPlan;
+import ungula.core.plan.SkinPart;
 import ungula.core.quantity.Length;
 import ungula.core.skin.SkinField;
 import ungula.core.working.Figure;
@@ -41,13 +41,14 @@ public class Drawings {
    */
   public SectionDrawing section(Jobs.Job job, Cut cut, Double at) {
     return job.plan()
+        .plan()
         .skin()
         .map(skin -> skinned(job, skin, cut, at))
         .orElseGet(() -> boxed(job, job.box(), cut, at));
   }
 
   /** The master with its coats and its jacket. */
-  private SectionDrawing skinned(Jobs.Job job, SkinPlan skin, Cut cut, Double at) {
+  private SectionDrawing skinned(Jobs.Job job, SkinPart skin, Cut cut, Double at) {
     Figure jacket = job.plan().figures().get("jacket.thick");
     SectionDrawing drawing =
         SkinDrawing.of(
@@ -80,6 +81,7 @@ public class Drawings {
    */
   Optional<TriangleMesh> outside(Jobs.Job job, int coats) {
     return job.plan()
+        .plan()
         .skin()
         .flatMap(
             skin ->
@@ -104,16 +106,18 @@ public class Drawings {
             ? drawn.with(
                 Role.SHADOW, shapes.posed(job.choices()).map(PosedMaster::shadow).orElse(List.of()))
             : drawn;
-    Optional<Parting> parting = job.plan().parting();
+    Optional<Parting> parting = job.plan().plan().parting();
     if (parting.isPresent()) {
       drawing =
           cut == Cut.TOP
               ? drawing.with(Role.KEY, parting.get().keysFromAbove())
               : withLevel(job, drawing.with(Role.PARTING, parting.get().cut(cut, drawing.at())));
     }
-    if (job.plan().cut().isPresent()) {
+    if (job.plan().plan().cut().isPresent()) {
       List<double[]> shadow = shapes.posed(job.choices()).map(PosedMaster::shadow).orElseThrow();
-      drawing = drawing.with(Role.CUT_LINE, List.of(job.plan().cut().get().seen(cut, box, shadow)));
+      drawing =
+          drawing.with(
+              Role.CUT_LINE, List.of(job.plan().plan().cut().get().seen(cut, box, shadow)));
     }
     return withAir(job, withSprue(job, withCore(job, drawing, cut), cut), cut);
   }
@@ -121,7 +125,7 @@ public class Drawings {
   /** How far up the master the halves meet. */
   private static SectionDrawing withLevel(Jobs.Job job, SectionDrawing drawing) {
     double below = job.box().belowMm();
-    double level = job.plan().parting().orElseThrow().levelMm();
+    double level = job.plan().plan().parting().orElseThrow().levelMm();
     String text = Length.format(level - below, job.choices().units());
     return level - below < 1
         ? drawing
@@ -132,8 +136,9 @@ public class Drawings {
   private static SectionDrawing withCore(Jobs.Job job, SectionDrawing drawing, Cut cut) {
     double lift = job.choices().pose().liftMm();
     return job.plan()
+        .plan()
         .core()
-        .map(core -> drawing.with(Role.CORE, lifted(core, cut, drawing.at(), lift)))
+        .map(core -> drawing.with(Role.CORE, lifted(core.core(), cut, drawing.at(), lift)))
         .orElse(drawing);
   }
 
@@ -156,14 +161,14 @@ public class Drawings {
   /** From the lowest point of the master, or where it was placed, straight down to the base. */
   private SectionDrawing withSprue(Jobs.Job job, SectionDrawing drawing, Cut cut) {
     Optional<PosedMaster> master = shapes.posed(job.choices());
-    if (master.isEmpty() || job.plan().sprue().isEmpty()) {
+    if (master.isEmpty() || job.plan().plan().sprue().isEmpty()) {
       return drawing;
     }
     TriangleMesh mesh = master.get().mesh();
     SurfacePoint placed = job.choices().casting().sprue();
     Vec3 at = placed == null ? mesh.furthest(Vec3.UP.times(-1)) : placed.on(mesh);
     double[] outline =
-        job.plan().sprue().get().seen(cut, at, at.z() + job.choices().pose().liftMm());
+        job.plan().plan().sprue().get().seen(cut, at, at.z() + job.choices().pose().liftMm());
     return drawing.with(Role.SPRUE, List.of(outline));
   }
 
@@ -183,7 +188,7 @@ public class Drawings {
         .posed(job.choices())
         .map(
             master -> {
-              BoxMould box = job.plan().box().orElse(null);
+              BoxMould box = job.plan().plan().inBox().orElse(null);
               return image(MouldPicture.of(master.mesh(), box, width, height), width, height);
             });
   }

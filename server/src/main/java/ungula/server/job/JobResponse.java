@@ -2,11 +2,11 @@ package ungula.server.job;
 
 import java.util.List;
 import java.util.Map;
+import ungula.core.caution.Caution;
 import ungula.core.contact.Contact;
+import ungula.core.job.Looked;
 import ungula.core.mark.Mark;
 import ungula.core.mould.Dipstick;
-import ungula.core.plan.Caution;
-import ungula.core.plan.Looked;
 import ungula.core.plan.PlanPart;
 import ungula.core.plan.Touching;
 import ungula.core.pour.Batches;

@@ -17,7 +17,7 @@ import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.Dipstick;
 import ungula.core.mould.MouldKind;
-import ungula.core.plan.SkinPlan;
+import ungula.core.plan.SkinPart;
 import ungula.core.plan.Touching;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
@@ -89,19 +89,20 @@ class JobViews {
             c.mould().shape().ofPipe(),
             c.mould().kind() == MouldKind.OPEN,
             c.mould().kind().poured()),
-        job.plan().ways().stream().map(w -> way(w, c.units())).toList(),
+        job.plan().plan().ways().stream().map(w -> way(w, c.units())).toList(),
         Arrays.stream(Mark.values()).map(m -> mark(m, c)).toList(),
         Choices.fingerprint(c.marks()),
-        job.plan().box().map(box -> dipstick(job, box)).orElse(null),
+        job.plan().plan().inBox().map(box -> dipstick(job, box)).orElse(null),
         job.plan()
+            .plan()
             .cut()
             .map(k -> new JobResponse.CutView(k.degrees(), CutPlanes.STEP_DEGREES))
             .orElse(null),
-        job.plan().skin().map(skin -> skin(job, skin)).orElse(null),
+        job.plan().plan().skin().map(skin -> skin(job, skin)).orElse(null),
         job.plan().order(),
         ratioSentence(c, job.product()),
-        job.plan().second().orElse(null),
-        job.plan().batches(),
+        job.plan().plan().second().orElse(null),
+        job.plan().plan().batches(),
         products.rubbers(),
         products.casts(),
         catalysts(job.product()),
@@ -112,7 +113,7 @@ class JobViews {
             .toList());
   }
 
-  private SkinView skin(Jobs.Job job, SkinPlan skin) {
+  private SkinView skin(Jobs.Job job, SkinPart skin) {
     Units units = job.choices().units();
     Product build = job.materials().build();
     return new SkinView(
@@ -158,7 +159,7 @@ class JobViews {
   }
 
   static Double density(Jobs.Job job) {
-    return job.plan().mix().map(Mix::density).orElse(null);
+    return job.plan().plan().firstMix().map(Mix::density).orElse(null);
   }
 
   private static String ratioSentence(Choices c, Product product) {
@@ -282,6 +283,10 @@ class JobViews {
         box.belowMm() + box.masterMm().z(),
         ticks,
         Dipstick.at(box, box.pourLineMm(), density, units),
-        job.plan().parting().map(p -> Dipstick.at(box, p.levelMm(), density, units)).orElse(null));
+        job.plan()
+            .plan()
+            .parting()
+            .map(p -> Dipstick.at(box, p.levelMm(), density, units))
+            .orElse(null));
   }
 }

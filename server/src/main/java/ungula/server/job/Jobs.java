@@ -17,11 +17,13 @@ import ungula.core.choice.Materials;
 import ungula.core.geometry.Vec3;
 import ungula.core.hollow.HollowCore;
 import ungula.core.jacket.OutsideStudy;
+import ungula.core.job.JobPlan;
+import ungula.core.job.Looked;
 import ungula.core.mark.MarkedPlaces;
 import ungula.core.master.PosedMaster;
 import ungula.core.mould.BoxMould;
 import ungula.core.plan.CoreFacts;
-import ungula.core.plan.Looked;
+import ungula.core.plan.CorePart;
 import ungula.core.plan.MasterFacts;
 import ungula.core.plan.Plan;
 import ungula.core.plan.PlanPart;
@@ -89,7 +91,7 @@ public class Jobs {
   public record Job(
       JobMapper.Row row,
       Choices choices,
-      Plan plan,
+      JobPlan plan,
       MasterFacts facts,
       Materials materials,
       Optional<ShapeAsked> shape) {
@@ -97,7 +99,7 @@ public class Jobs {
     /** What it takes of each product, by the product's id, g. */
     public Map<String, Double> needs() {
       Map<String, Double> needs = new LinkedHashMap<>();
-      for (Plan.Need need : plan.needs()) {
+      for (Plan.Need need : plan.plan().needs()) {
         String id =
             need.product().equals(materials.rubber())
                 ? choices.rubber().product()
@@ -132,12 +134,13 @@ public class Jobs {
             "No core yet",
             "The core is still being worked out. Ask again in a moment.");
       }
-      return plan.core();
+      return plan.plan().core().map(CorePart::core);
     }
 
     /** The box, for what cannot be shown without one. */
     public BoxMould box() {
-      return plan.box()
+      return plan.plan()
+          .inBox()
           .orElseThrow(
               () ->
                   choices.mould().kind().poured()
@@ -350,7 +353,7 @@ public class Jobs {
             .flatMap(SkinAsked::facts)
             .map(skin -> cored.with(skin))
             .orElse(cored);
-    Plan plan = Planner.plan(choices, known, materials, workshop.current(), box);
+    JobPlan plan = JobPlan.of(choices, known, materials, workshop.current(), box);
     return new Job(row, choices, plan, known, materials, shape);
   }
 
@@ -485,7 +488,7 @@ public class Jobs {
   }
 
   /** What would follow from other choices for a job. */
-  public Plan planOf(Job job, Choices choices) {
+  public JobPlan planOf(Job job, Choices choices) {
     return planned(job.row(), choices).plan();
   }
 

@@ -141,7 +141,7 @@ class MadeFiles {
               MouldPieces.of(
                   job.box(),
                   mesh.moved(1, Rotation.NONE, lift),
-                  job.plan().parting().orElse(null),
+                  job.plan().plan().parting().orElse(null),
                   Grid.DEFAULT_CELLS,
                   Parallel.ALL,
                   progress.part(0, 0.9));
@@ -156,7 +156,7 @@ class MadeFiles {
   /** The small parts a mould asks for, ready to be written. */
   static Content formers(Jobs.Job job, boolean threeMf) {
     List<Piece> all =
-        Former.of(job.plan()).stream().map(f -> new Piece(f.name(), f.mesh())).toList();
+        Former.of(job.plan().plan()).stream().map(f -> new Piece(f.name(), f.mesh())).toList();
     if (all.isEmpty()) {
       throw Problem.gone("A part to print");
     }

@@ -15,10 +15,10 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import ungula.core.caution.Caution;
 import ungula.core.choice.Choices;
-import ungula.core.plan.Caution;
-import ungula.core.plan.Looked;
-import ungula.core.plan.Plan;
+import ungula.core.job.JobPlan;
+import ungula.core.job.Looked;
 import ungula.core.working.Figure;
 import ungula.server.web.Named;
 import ungula.server.web.Problem;
@@ -106,7 +106,7 @@ class ShelfController {
           "");
     }
     Jobs.Job job = listed.job();
-    Plan plan = job.plan();
+    JobPlan plan = job.plan();
     boolean drawn = shapes.posed(job.choices()).isPresent();
     return new ShelfJob(
         row.id(),
@@ -114,7 +114,9 @@ class ShelfController {
         row.demo(),
         row.archived(),
         drawn ? fingerprint(job) : null,
-        plan.mix().isPresent() ? "rubber" : plan.box().isPresent() ? "mould" : "master",
+        plan.plan().firstMix().isPresent()
+            ? "rubber"
+            : plan.plan().inBox().isPresent() ? "mould" : "master",
         line(job),
         next(job),
         count(plan, Caution.Level.STOP),
@@ -124,7 +126,7 @@ class ShelfController {
         row.note() == null ? "" : row.note());
   }
 
-  private static int count(Plan plan, Caution.Level level) {
+  private static int count(JobPlan plan, Caution.Level level) {
     return (int) plan.cautions().stream().filter(c -> c.level() == level).count();
   }
 
@@ -141,7 +143,7 @@ class ShelfController {
   }
 
   private String next(Jobs.Job job) {
-    Plan plan = job.plan();
+    JobPlan plan = job.plan();
     if (!plan.cautions().isEmpty() && plan.cautions().get(0).level() == Caution.Level.STOP) {
       return plan.cautions().get(0).title();
     }

@@ -4,7 +4,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import ungula.core.plan.MixNow;
+import ungula.core.pour.MixNow;
+import ungula.core.workshop.Workshop;
 import ungula.server.web.Problem;
 import ungula.server.workshop.Habits;
 
@@ -36,9 +37,12 @@ class MixController {
       @RequestParam(defaultValue = "false") boolean meant,
       @RequestParam(defaultValue = "false") boolean secondFirst,
       @RequestParam(required = false) String poured) {
+    Workshop shop = workshop.current();
     return MixNow.of(
         new MixNow.Asked(amount, ratio, meant, secondFirst, poured),
         products.find(product).orElseThrow(() -> Problem.gone("This product")),
-        workshop.current());
+        shop.roomC(),
+        shop.units(),
+        shop.currency());
   }
 }

@@ -11,14 +11,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import ungula.core.caution.Caution;
 import ungula.core.choice.Choices;
 import ungula.core.cutlist.CutList;
 import ungula.core.cutlist.CutPart;
 import ungula.core.mould.SectionDrawing;
 import ungula.core.mould.SectionDrawing.Dimension;
 import ungula.core.mould.SectionDrawing.Side;
-import ungula.core.plan.Caution;
-import ungula.core.plan.SkinPlan;
+import ungula.core.plan.SkinPart;
 import ungula.core.pour.PlannedBatch;
 import ungula.core.quantity.Length;
 import ungula.core.skin.Coat;
@@ -59,7 +59,7 @@ final class JobSheet {
       List<View> views,
       CutList cuts,
       List<PlannedBatch> batches,
-      SkinPlan skin,
+      SkinPart skin,
       String build,
       BufferedImage picture,
       String product,
@@ -201,7 +201,7 @@ final class JobSheet {
   }
 
   /** Every coat with its weights and room for what was really weighed, the clock, the jacket. */
-  private void skin(SkinPlan skin) throws IOException {
+  private void skin(SkinPart skin) throws IOException {
     pen.newPage();
     pen.line("The skin", 14, true, SheetPen.INK);
     pen.down(4);

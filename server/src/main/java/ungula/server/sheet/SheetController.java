@@ -51,7 +51,7 @@ class SheetController {
         job.product() == null
             ? null
             : c.rubber().ratio() == null ? job.product().ratio() : c.rubber().ratio();
-    boolean drawn = job.plan().box().isPresent() || job.plan().skin().isPresent();
+    boolean drawn = job.plan().plan().inBox().isPresent() || job.plan().plan().skin().isPresent();
     JobSheet.Content content =
         new JobSheet.Content(
             job.row().name(),
@@ -62,9 +62,9 @@ class SheetController {
             missing(job),
             job.plan().order(),
             drawn ? views(job) : List.of(),
-            job.plan().cuts().orElse(null),
-            job.plan().batches().each(),
-            job.plan().skin().orElse(null),
+            job.plan().plan().cuts().orElse(null),
+            job.plan().plan().batches().each(),
+            job.plan().plan().skin().orElse(null),
             Optional.ofNullable(job.materials().build()).map(Product::name).orElse(""),
             drawings.picture(job, 528, 396).orElse(null),
             job.product() == null ? "" : job.product().name(),

@@ -74,7 +74,7 @@ class MixedController {
   private MixedView view(StockMapper.MixedRow m, Jobs.Job job) {
     Units units = job.choices().units();
     Optional<PlannedBatch> batch =
-        job.plan().batches().each().stream().filter(b -> Stocks.is(m, b)).findFirst();
+        job.plan().plan().batches().each().stream().filter(b -> Stocks.is(m, b)).findFirst();
     Stocks.Planned planned = stocks.planned(m);
     String name = planned == null ? "Batch " + m.batch() : planned.name();
     return new MixedView(
@@ -94,7 +94,7 @@ class MixedController {
   MixedAnswer recordMixed(@PathVariable String job, @RequestBody NewMixed body) {
     Jobs.Job planned = jobs.find(job);
     PlannedBatch batch =
-        planned.plan().batches().each().stream()
+        planned.plan().plan().batches().each().stream()
             .filter(b -> b.number() == body.batch())
             .findFirst()
             .orElseThrow(() -> Problem.gone("This batch"));

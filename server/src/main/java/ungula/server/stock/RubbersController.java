@@ -7,7 +7,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import ungula.core.plan.RubberChoice;
+import ungula.core.offer.RubberChoice;
 import ungula.core.rubber.Product;
 import ungula.server.job.Jobs;
 import ungula.server.product.Products;

@@ -9,9 +9,11 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import ungula.core.plan.PourTogether;
 import ungula.core.pour.Bubbles;
+import ungula.core.pour.PourTogether;
+import ungula.core.rubber.Product;
 import ungula.core.working.Figure;
+import ungula.core.workshop.Workshop;
 import ungula.server.job.Jobs;
 import ungula.server.product.Products;
 import ungula.server.web.Problem;
@@ -101,10 +103,9 @@ class TogetherController {
                     new PourTogether.Pour(
                         j.row().name(), j.plan().figures().get("pour.first").value()))
             .toList();
+    Product rubber = products.find(product).orElseThrow(() -> Problem.gone("This product"));
+    Workshop shop = workshop.current();
     return PourTogether.of(
-        pours,
-        products.find(product).orElseThrow(() -> Problem.gone("This product")),
-        bubbles,
-        workshop.current());
+        pours, rubber, shop.limits(rubber, bubbles), shop.units(), shop.currency());
   }
 }

@@ -1,0 +1,113 @@
+package ungula.core.job;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import ungula.core.caution.Caution;
+import ungula.core.caution.CautionFinder;
+import ungula.core.choice.Choices;
+import ungula.core.choice.Materials;
+import ungula.core.mould.BoxMould;
+import ungula.core.plan.Brief;
+import ungula.core.plan.MasterFacts;
+import ungula.core.plan.Plan;
+import ungula.core.plan.PlanPart;
+import ungula.core.plan.Planner;
+import ungula.core.plan.Touching;
+import ungula.core.rubber.Product;
+import ungula.core.step.Cost;
+import ungula.core.step.Labour;
+import ungula.core.step.WorkOrder;
+import ungula.core.working.Figure;
+import ungula.core.working.FigureBook;
+import ungula.core.workshop.Workshop;
+
+/**
+ * All that a job's page needs: its plan, what is done for it, what may go wrong, what it costs.
+ *
+ * @param plan part by part
+ * @param figures every number that may be shown, by its key, each with its working
+ * @param cautions worst first
+ * @param order of work, a sentence a step
+ * @param touching what fresh rubber and casts lie against, with a verdict each
+ * @param stages what each stage builds on, by its name
+ * @param undecided what is still open, in words
+ * @param parts that take a closer look at the shape, and how far each is known
+ */
+public record JobPlan(
+    Plan plan,
+    Map<String, Figure> figures,
+    List<Caution> cautions,
+    List<String> order,
+    List<Touching> touching,
+    Map<String, Looked.Basis> stages,
+    List<String> undecided,
+    List<PlanPart> parts) {
+
+  /**
+   * @param facts null while the master's size is not known
+   * @param product null while no rubber is picked
+   */
+  public static JobPlan of(Choices choices, MasterFacts facts, Product product, Workshop workshop) {
+    return of(choices, facts, Materials.of(product), workshop, Planner.box(choices, facts));
+  }
+
+  /**
+   * @param facts null while the master's size is not known
+   * @param known what {@link Planner#box} says of the same choices and facts
+   */
+  public static JobPlan of(
+      Choices choices,
+      MasterFacts facts,
+      Materials materials,
+      Workshop workshop,
+      Optional<BoxMould> known) {
+    Plan plan = Planner.plan(Brief.of(choices, facts, materials, workshop), known);
+    FigureBook figures = plan.figures();
+    Labour.of(plan)
+        .ifPresent(
+            l -> {
+              l.show(figures);
+              Cost.of(plan, l.hours()).ifPresent(c -> c.show(figures));
+            });
+    return new JobPlan(
+        plan,
+        figures.all(),
+        CautionFinder.of(plan),
+        WorkOrder.of(plan),
+        Touching.of(plan.brief()),
+        stages(plan),
+        undecided(plan),
+        PlanPart.of(choices, facts));
+  }
+
+  private static Map<String, Looked.Basis> stages(Plan p) {
+    Choices c = p.choices();
+    boolean known = p.facts() != null;
+    boolean mixed = p.firstMix().isPresent();
+    Map<String, Looked.Basis> stages = new LinkedHashMap<>();
+    stages.put("master", new Looked.Basis(known, null));
+    stages.put("approach", new Looked.Basis(known, c.beforeApproach()));
+    stages.put("mould", new Looked.Basis(known, c.beforeMould()));
+    stages.put("rubber", new Looked.Basis(mixed, c.beforeRubber()));
+    stages.put("pours", new Looked.Basis(mixed, c.beforePours()));
+    return stages;
+  }
+
+  private static List<String> undecided(Plan p) {
+    List<String> open = new ArrayList<>();
+    if (p.facts() == null) {
+      open.add("the master's shape and size");
+    }
+    if (p.choices().rubber().product() == null) {
+      open.add("the rubber");
+    }
+    return open;
+  }
+
+  public boolean stopped() {
+    return cautions.stream().anyMatch(c -> c.level() == Caution.Level.STOP);
+  }
+}

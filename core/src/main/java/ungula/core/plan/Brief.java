@@ -1,0 +1,82 @@
+package ungula.core.plan;
+
+import ungula.core.choice.Choices;
+import ungula.core.choice.Materials;
+import ungula.core.contact.CastingMaterial;
+import ungula.core.quantity.Length;
+import ungula.core.quantity.Units;
+import ungula.core.quantity.Volume;
+import ungula.core.rubber.Product;
+import ungula.core.workshop.Workshop;
+
+/**
+ * What a plan is made from.
+ *
+ * @param facts null while the master's size is not known
+ * @param workshop as warm as it is where the mould is built
+ */
+public record Brief(Choices choices, MasterFacts facts, Materials materials, Workshop workshop) {
+
+  public static Brief of(
+      Choices choices, MasterFacts facts, Materials materials, Workshop workshop) {
+    return new Brief(choices, facts, materials, choices.site().of(workshop));
+  }
+
+  /** The same with other choices. */
+  Brief with(Choices other) {
+    return new Brief(other, facts, materials, workshop);
+  }
+
+  /** Rubber of the mould; null while none is picked. */
+  public Product product() {
+    return materials.rubber();
+  }
+
+  /** Rubber of a skin's build coats; the other one where none is picked for them. */
+  public Product build() {
+    return materials.build() == null ? materials.rubber() : materials.build();
+  }
+
+  /** What is cast; null while no product is picked for it. */
+  public Product cast() {
+    return materials.cast();
+  }
+
+  public CastingMaterial castingMaterial() {
+    return cast() == null ? choices.cast().material() : CastingMaterial.of(cast());
+  }
+
+  /** As hot as a cast gets, °C. */
+  public double castC() {
+    return cast() == null || cast().peakC() == null ? castingMaterial().usualC() : cast().peakC();
+  }
+
+  /** Whether rubber is poured round the master in a box. */
+  public boolean poured() {
+    return choices.mould().kind().poured();
+  }
+
+  /** Whether a core is wanted that is not worked out yet: what a cast takes is open until then. */
+  public boolean coreOpen() {
+    return choices.hollow().wallMm() != null && facts.parted() != null && facts.core() == null;
+  }
+
+  public Units units() {
+    return choices.units();
+  }
+
+  /** A length as it is shown. */
+  public String mm(double mm) {
+    return Length.format(mm, units());
+  }
+
+  /** A volume as it is shown. */
+  public String ml(double mm3) {
+    return Volume.format(mm3, units());
+  }
+
+  /** Time off the sheet of a product, in the room; null without one. */
+  Double inRoomMin(Product product, Double sheetMin) {
+    return product.inRoomMin(sheetMin, workshop.roomC());
+  }
+}

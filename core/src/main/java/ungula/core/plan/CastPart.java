@@ -1,0 +1,195 @@
+package ungula.core.plan;
+
+import static ungula.core.working.Given.Source.CHOSEN;
+import static ungula.core.working.Given.Source.COMPUTED;
+import static ungula.core.working.Given.Source.DEFAULT;
+import static ungula.core.working.Given.Source.SHEET;
+
+import java.time.Duration;
+import java.util.Optional;
+import ungula.core.air.VentWay;
+import ungula.core.mould.BoxMould;
+import ungula.core.quantity.Density;
+import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Timespan;
+import ungula.core.rubber.Product;
+import ungula.core.sprue.Sprue;
+import ungula.core.working.FigureBook;
+import ungula.core.working.Given;
+import ungula.core.working.Working;
+
+/**
+ * What a cast takes, and what it is poured in through.
+ *
+ * @param sprue null where a cast is poured in through the open base
+ * @param proposed the narrowest that fills it in time; null where there is no sprue
+ * @param solidMm3 of the cast, without what stays in its channels
+ * @param hollowMm3 a core keeps free
+ * @param vents null without
+ * @param resin as far as pouring it goes: the product's sheet, and what was said besides
+ */
+public record CastPart(
+    Brief brief,
+    MasterPart master,
+    Sprue sprue,
+    Sprue proposed,
+    double solidMm3,
+    double hollowMm3,
+    Vents vents,
+    Sprue.Resin resin)
+    implements Part {
+
+  /** Vents run straight up through the rubber, turned over. */
+  record Vents(int count, double waysMm, double volumeMm3) {}
+
+  static CastPart of(Brief b, MasterPart master, BoxMould box, Optional<CorePart> core) {
+    double hollow = core.map(c -> c.core().volumeMm3()).orElse(0.0);
+    double solid = master.volumeMm3() - hollow;
+    Sprue.Resin resin = resin(b, solid);
+    Sprue proposed =
+        b.facts().baseOpen(box.belowMm()) ? null : Sprue.proposed(solid, box.belowMm(), resin);
+    Double chosen = b.choices().channels().sprueMm();
+    Sprue sprue = proposed == null || chosen == null ? proposed : new Sprue(chosen, box.belowMm());
+    return new CastPart(b, master, sprue, proposed, solid, hollow, vents(b, box), resin);
+  }
+
+  private static Sprue.Resin resin(Brief b, double castMm3) {
+    Sprue.Resin said = b.choices().channels().resin();
+    Product cast = b.cast();
+    if (cast == null) {
+      return said;
+    }
+    Double sheet = cast.mixedDensity(cast.ratio() == null ? 1 : cast.hardenerPerBase(cast.ratio()));
+    double density = sheet == null ? said.density() : sheet;
+    // in the room, and of so much of it in one cup
+    Double pot = b.inRoomMin(cast, cast.potLifeMin(castMm3 / 1000 * density));
+    return new Sprue.Resin(
+        cast.viscosityPas() == null ? said.viscosityPas() : cast.viscosityPas(),
+        pot == null ? said.potLifeMin() : pot,
+        density);
+  }
+
+  /** Their ways are known from a study. */
+  private static Vents vents(Brief b, BoxMould box) {
+    int count = b.choices().casting().vents().size();
+    if (count == 0) {
+      return null;
+    }
+    double area = Math.PI / 4 * Math.pow(b.choices().channels().ventMm(), 2);
+    double ways =
+        b.facts().shape() == null
+            ? count * box.belowMm()
+            : b.facts().shape().study().ways().stream().mapToDouble(VentWay::rubberMm).sum();
+    return new Vents(count, ways, area * ways);
+  }
+
+  /** Whether what a cast takes is known: not while its core is worked out. */
+  public boolean known() {
+    return !brief.coreOpen();
+  }
+
+  /** A cast with what stays in its channels. */
+  public double volumeMm3() {
+    return solidMm3
+        + (sprue == null ? 0 : sprue.volumeMm3())
+        + (vents == null ? 0 : vents.volumeMm3);
+  }
+
+  public double massG() {
+    return volumeMm3() / 1000 * resin.density();
+  }
+
+  @Override
+  public void show(FigureBook figures) {
+    if (sprue != null) {
+      sprue(figures);
+    }
+    if (vents != null) {
+      vents(figures);
+    }
+    if (!known()) {
+      return;
+    }
+    boolean hollow = hollowMm3 > 0;
+    Working.Builder w =
+        Working.of(
+                hollow ? "cast = master − core + sprue + vents" : "cast = master + sprue + vents")
+            .given("master", brief.ml(master.volumeMm3()), COMPUTED)
+            .given("sprue", brief.ml(sprue == null ? 0 : sprue.volumeMm3()), COMPUTED)
+            .given("vents", brief.ml(vents == null ? 0 : vents.volumeMm3), COMPUTED);
+    if (hollow) {
+      w.given("core", brief.ml(hollowMm3), COMPUTED);
+    }
+    figures.volume("cast.volume", "a cast takes", volumeMm3(), w.done());
+    figures.mass(
+        "cast.mass",
+        "a cast weighs",
+        massG(),
+        Working.of("mass = volume × density of what is cast")
+            .given("volume", brief.ml(volumeMm3()), COMPUTED)
+            .given(
+                "density", Density.format(resin.density()), brief.cast() == null ? CHOSEN : SHEET)
+            .done());
+  }
+
+  /** From the lowest point of the master through the rubber under it. */
+  private void sprue(FigureBook figures) {
+    Given.Source said = brief.cast() == null ? CHOSEN : SHEET;
+    figures.length(
+        "sprue.diameter",
+        "sprue",
+        sprue.diameterMm(),
+        Working.of("narrowest standard channel with π ρ g d⁴ ÷ 128 µ enough to fill it in time")
+            .given("to fill", brief.ml(solidMm3), COMPUTED)
+            .given("density", Density.format(resin.density()), said)
+            .given("viscosity", Numbers.trimmed(resin.viscosityPas(), 3) + " Pa·s", said)
+            .given(
+                "in time: a third of its pot life",
+                seconds(Sprue.IN_TIME * 60 * resin.potLifeMin()),
+                DEFAULT)
+            .given("poured by hand at most", brief.ml(Sprue.POURED_MM3_S) + " a second", DEFAULT)
+            .step("It needs " + brief.mm(proposed.diameterMm()) + ".")
+            .step("The channel is kept full, so that the head is its own length.")
+            .done());
+    if (!brief.coreOpen()) {
+      fill(figures);
+    }
+    figures.length(
+        "sprue.length",
+        "length of the sprue",
+        sprue.lengthMm(),
+        Working.of("rubber between the master and the base, which is turned up to cast").done());
+  }
+
+  /** How long it takes to fill, as it is shown. */
+  public String fillText() {
+    return seconds(sprue.fillS(solidMm3, resin));
+  }
+
+  private void fill(FigureBook figures) {
+    figures.put(
+        "sprue.fill",
+        "time to fill",
+        sprue.fillS(solidMm3, resin),
+        fillText(),
+        Working.of("volume ÷ the smaller of flow and hand")
+            .given("flow", brief.ml(sprue.flowMm3PerS(resin)) + " a second", COMPUTED)
+            .done());
+  }
+
+  private static String seconds(double s) {
+    return s < 90 ? Numbers.fixed(s, 0) + " s" : Timespan.format(Duration.ofSeconds(Math.round(s)));
+  }
+
+  private void vents(FigureBook figures) {
+    figures.volume(
+        "vents.volume",
+        "in the vents",
+        vents.volumeMm3,
+        Working.of("vents × π/4 d² × way through the rubber")
+            .given("vents", String.valueOf(vents.count), CHOSEN)
+            .given("across", brief.mm(brief.choices().channels().ventMm()), CHOSEN)
+            .given("ways together", brief.mm(vents.waysMm), COMPUTED)
+            .done());
+  }
+}

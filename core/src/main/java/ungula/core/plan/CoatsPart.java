@@ -1,0 +1,335 @@
+package ungula.core.plan;
+
+import static ungula.core.working.Given.Source.CHOSEN;
+import static ungula.core.working.Given.Source.COMPUTED;
+import static ungula.core.working.Given.Source.DEFAULT;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import ungula.core.choice.Choices;
+import ungula.core.geometry.Vec3;
+import ungula.core.jacket.OutsideStudy;
+import ungula.core.jacket.Sections;
+import ungula.core.mould.MouldKind;
+import ungula.core.plan.MixPart.Stirred;
+import ungula.core.quantity.Numbers;
+import ungula.core.rubber.Additive;
+import ungula.core.rubber.Product;
+import ungula.core.skin.Bridge;
+import ungula.core.skin.Coat;
+import ungula.core.skin.CoatCurve;
+import ungula.core.skin.Skin;
+import ungula.core.skin.SkinStudy;
+import ungula.core.skin.TakenOff;
+import ungula.core.skin.Thickener;
+import ungula.core.working.FigureBook;
+import ungula.core.working.Working;
+
+/**
+ * Rubber brushed on a master in coats, with its flange and what is set on it.
+ *
+ * @param wallMm of all coats
+ * @param list of coats, from the master outwards
+ * @param curve room within each distance of the master
+ * @param areaMm2 of the surface that is brushed
+ * @param carvedMm2 of that, what the shape that is known leaves out
+ * @param flange round the base, and along the seams of a skin in sections
+ * @param locators set on the last coat
+ * @param plugged clay in the recesses, mm³
+ * @param bridges recesses that close up solid and are not plugged; empty while not worked out
+ */
+public record CoatsPart(
+    Brief brief,
+    double wallMm,
+    List<Coat> list,
+    CoatCurve curve,
+    double areaMm2,
+    double carvedMm2,
+    Flange flange,
+    int locators,
+    double plugged,
+    List<Bridge> bridges)
+    implements Part {
+
+  /** While only measures are known. */
+  private static final double STEP_MM = 0.25;
+
+  /** Of what the distance field says a coat takes. */
+  private static final double FIELD_ERROR = 0.01;
+
+  /**
+   * As thick as the wall.
+   *
+   * @param baseMm its length round the base, in its middle
+   * @param baseMm3 rubber in it there
+   * @param seamsMm3 along the seams of a skin in sections
+   */
+  record Flange(double baseMm, double baseMm3, double seamsMm3) {}
+
+  /** Empty for any other mould, and while the master has a shape that is not worked out yet. */
+  static Optional<CoatsPart> of(Brief b) {
+    boolean wanted = b.choices().mould().kind() == MouldKind.SKIN;
+    boolean open = b.facts().parted() != null && b.facts().skin() == null;
+    return wanted && !open ? Optional.of(made(b)) : Optional.empty();
+  }
+
+  private static CoatsPart made(Brief b) {
+    Skin skin = b.choices().skin();
+    Vec3 size = b.facts().sizeMm();
+    SkinStudy study = b.facts().skin() == null ? null : b.facts().skin().study();
+    OutsideStudy outside = b.facts().skin() == null ? null : b.facts().skin().outside();
+    CoatCurve curve =
+        study == null ? CoatCurve.ofBlock(size, STEP_MM, Skin.MOST_MM) : study.curve();
+    boolean solid = b.choices().master().source() == Choices.Source.SOLID;
+    double carved = solid ? b.choices().master().solid().carvedMm2() : 0;
+    double area =
+        study == null
+            ? size.x() * size.y() + 2 * (size.x() + size.y()) * size.z()
+            : study.areaMm2() + carved;
+    double wall = skin.wallMm(size);
+    double plugged = 0;
+    List<Bridge> left = new ArrayList<>();
+    for (Bridge bridge : outside == null ? List.<Bridge>of() : outside.bridges()) {
+      if (skin.plugs().stream().anyMatch(plug -> bridge.fills(plug.at(), plug.wallMm()))) {
+        plugged += bridge.mm3();
+      } else {
+        left.add(bridge);
+      }
+    }
+    return new CoatsPart(
+        b,
+        wall,
+        skin.coats(size),
+        curve,
+        area,
+        carved,
+        flange(b, wall, outside),
+        b.choices().jacket().locators().count(curve.areaMm2(wall)),
+        plugged,
+        List.copyOf(left));
+  }
+
+  private static Flange flange(Brief b, double wall, OutsideStudy outside) {
+    Skin skin = b.choices().skin();
+    double round = 0;
+    for (double[] ring : b.facts().shadow().get()) {
+      round += length(ring);
+    }
+    // the outline set out: its length grows by 2π a millimetre; the flange lies beyond the skin
+    double perimeter = round + 2 * Math.PI * (wall + skin.flangeMm() / 2);
+    double seams = 0;
+    if (skin.opening() == TakenOff.SECTIONS && outside != null) {
+      Sections sections = Sections.of(outside.scan(), b.choices().jacket());
+      seams = 2 * sections.seamMm(outside.scan()) * skin.flangeMm() * wall;
+    }
+    return new Flange(perimeter, perimeter * skin.flangeMm() * wall, seams);
+  }
+
+  private static double length(double[] ring) {
+    double sum = 0;
+    for (int i = 0; i < ring.length; i += 2) {
+      int j = (i + 2) % ring.length;
+      sum += Math.hypot(ring[j] - ring[i], ring[j + 1] - ring[i + 1]);
+    }
+    return sum;
+  }
+
+  /** Of one coat, by the room between two distances from the master. */
+  public double mm3(Coat c) {
+    return curve.between(c.fromMm(), c.toMm()) + carvedMm2 * c.mm();
+  }
+
+  private double coatsMm3() {
+    return list.stream().mapToDouble(this::mm3).sum();
+  }
+
+  private double locatorsMm3() {
+    return locators * brief.choices().jacket().locators().eachMm3();
+  }
+
+  /** All rubber on the master. */
+  public double onMasterMm3() {
+    return coatsMm3() + flange.baseMm3 + flange.seamsMm3 + locatorsMm3();
+  }
+
+  private double lostMm3() {
+    return brief.choices().skin().lossPct() / 100 * onMasterMm3();
+  }
+
+  /** To be mixed, over all coats. */
+  public double mixMm3() {
+    return onMasterMm3() + lostMm3();
+  }
+
+  /** To be mixed for each coat: the flange and what is lost are shared by all as they are. */
+  List<Double> eachMm3() {
+    double all = coatsMm3();
+    return list.stream().map(c -> mixMm3() * mm3(c) / all).toList();
+  }
+
+  /** What each coat is of, and what is stirred in. */
+  List<Stirred> stirred() {
+    return list.stream().map(c -> new Stirred(product(c), thickener(c.thickener()))).toList();
+  }
+
+  private static Additive thickener(Thickener t) {
+    return t == Thickener.NONE
+        ? Additive.NONE
+        : new Additive(
+            "", Additive.Kind.THICKENER, t.dosePct(), Additive.Of.BASE_AND_HARDENER, null);
+  }
+
+  /** The rubber of a coat. */
+  Product product(Coat c) {
+    return c.kind() == Coat.Kind.BUILD ? brief.build() : brief.product();
+  }
+
+  static String m2(double mm2) {
+    return mm2 < 1e5 ? Numbers.fixed(mm2 / 100, 0) + " cm²" : Numbers.fixed(mm2 / 1e6, 3) + " m²";
+  }
+
+  @Override
+  public void show(FigureBook figures) {
+    wall(figures);
+    figures.put("skin.area", "surface to be brushed", areaMm2, m2(areaMm2), surface());
+    flange(figures);
+    coats(figures);
+    locators(figures);
+    rubber(figures);
+    if (plugged > 0) {
+      figures.volume(
+          "skin.plugs",
+          "clay in the recesses",
+          plugged,
+          Working.of("what lies deeper below the skin's outside than the wall, there")
+              .step("The coats go over the clay as over the master.")
+              .done());
+    }
+  }
+
+  private void wall(FigureBook figures) {
+    Vec3 size = brief.facts().sizeMm();
+    Double asked = brief.choices().skin().wallMm();
+    figures.length(
+        "skin.wall",
+        "wall of the skin",
+        wallMm,
+        Working.of("all coats together")
+            .given(
+                asked == null ? "for a master of this size" : "asked for",
+                brief.mm(wallMm),
+                asked == null ? DEFAULT : CHOSEN)
+            .given(
+                "longest side",
+                brief.mm(Math.max(size.x(), Math.max(size.y(), size.z()))),
+                COMPUTED)
+            .step("9 mm to the size of a hand, 12 mm to half a metre, 16 mm to life size.")
+            .done());
+  }
+
+  private void rubber(FigureBook figures) {
+    Working.Builder all =
+        Working.of(locatorsMm3() > 0 ? "all coats + flange + locators" : "all coats + flange")
+            .given("coats", brief.ml(coatsMm3()), COMPUTED)
+            .given("flange", brief.ml(flange.baseMm3 + flange.seamsMm3), COMPUTED);
+    if (locatorsMm3() > 0) {
+      all.given("locators", brief.ml(locatorsMm3()), COMPUTED);
+    }
+    figures.volume("rubber.box", "rubber in the skin", onMasterMm3(), all.done());
+    figures.volume(
+        "rubber.allowance",
+        "left in brush, pot and drips",
+        lostMm3(),
+        Working.of("share of what is on the master")
+            .given("share", Numbers.trimmed(brief.choices().skin().lossPct(), 1) + " %", CHOSEN)
+            .done());
+    figures.volume(
+        "rubber.mix",
+        "rubber to mix",
+        mixMm3(),
+        Working.of("rubber in the skin + what is lost")
+            .given("in the skin", brief.ml(onMasterMm3()), COMPUTED)
+            .given("lost", brief.ml(lostMm3()), COMPUTED)
+            .done());
+  }
+
+  private void flange(FigureBook figures) {
+    Skin skin = brief.choices().skin();
+    Working.Builder w =
+        Working.of("flange = length × width × wall")
+            .given("round the base, in its middle", brief.mm(flange.baseMm), COMPUTED)
+            .given("width", brief.mm(skin.flangeMm()), CHOSEN)
+            .given("as thick as the wall", brief.mm(wallMm), COMPUTED)
+            .step("It reaches " + brief.mm(wallMm + skin.flangeMm()) + " from the master.");
+    if (flange.seamsMm3 > 0) {
+      w.step("Along the seams, on both sides of each: " + brief.ml(flange.seamsMm3));
+    }
+    figures.volume("skin.flange", "flange", flange.baseMm3 + flange.seamsMm3, w.done());
+  }
+
+  private void coats(FigureBook figures) {
+    for (Coat c : list) {
+      double v = mm3(c);
+      double flat = areaMm2 * c.mm();
+      figures.volume(
+          key(c, "volume"),
+          name(c),
+          v,
+          Working.of("room between two distances from the master, above the plate")
+              .given("from", brief.mm(c.fromMm()), COMPUTED)
+              .given("to", brief.mm(c.toMm()), COMPUTED)
+              .step("Surface × thickness would be " + brief.ml(flat) + ".")
+              .plusMinus(error())
+              .done());
+      figures.volume(
+          key(c, "flat"),
+          "surface × thickness",
+          flat,
+          Working.of("surface of the master × thickness of the coat")
+              .given("surface", m2(areaMm2), COMPUTED)
+              .given("thickness", brief.mm(c.mm()), COMPUTED)
+              .step("Outer corners take more than that, recesses less.")
+              .done());
+    }
+  }
+
+  static String key(Coat c, String what) {
+    return "coat." + c.number() + "." + what;
+  }
+
+  static String name(Coat c) {
+    return "coat " + c.number() + ", " + c.kind().text();
+  }
+
+  /** Of what the coats take: of the shape that is known, and of what it is known from. */
+  private String error() {
+    if (brief.facts().skin() == null) {
+      return "as round a block of its size";
+    }
+    boolean solid = brief.choices().master().source() == Choices.Source.SOLID;
+    double measured = solid ? brief.choices().master().solid().surfaceErrorShare() : 0;
+    return "± " + Numbers.fixed(Math.ceil(100 * Math.hypot(FIELD_ERROR, measured)), 0) + " %";
+  }
+
+  private Working surface() {
+    Working.Builder w = Working.of("facets a brush gets to, without what stands on the plate");
+    if (carvedMm2 > 0) {
+      w.given("by which its carved face is larger than flat", m2(carvedMm2), CHOSEN);
+    }
+    return w.plusMinus(error()).done();
+  }
+
+  /** So that the skin finds its place in the jacket. */
+  private void locators(FigureBook figures) {
+    if (locators > 0) {
+      Working.Builder w =
+          Working.of("one to a hand's breadth and a half, three at the least")
+              .given("outside of the skin", m2(curve.areaMm2(wallMm)), COMPUTED);
+      if (locatorsMm3() > 0) {
+        w.given("rubber in each", brief.ml(brief.choices().jacket().locators().eachMm3()), DEFAULT);
+      }
+      figures.put("jacket.locators", "locators", locators, locators + " locators", w.done());
+    }
+  }
+}

@@ -1,0 +1,190 @@
+package ungula.core.plan;
+
+import static ungula.core.working.Given.Source.CHOSEN;
+import static ungula.core.working.Given.Source.COMPUTED;
+import static ungula.core.working.Given.Source.DEFAULT;
+
+import java.util.Optional;
+import ungula.core.choice.Choices;
+import ungula.core.mark.Mark;
+import ungula.core.mould.BoxMould;
+import ungula.core.mould.MouldKind;
+import ungula.core.parting.Bedding;
+import ungula.core.parting.Key;
+import ungula.core.parting.KeyLayout;
+import ungula.core.parting.Parting;
+import ungula.core.parting.PartingLine;
+import ungula.core.parting.PartingScan;
+import ungula.core.parting.SealRing;
+import ungula.core.quantity.Numbers;
+import ungula.core.working.FigureBook;
+import ungula.core.working.Working;
+
+/** The two halves of a mould, and how they part. */
+public record HalvesPart(Brief brief, BoxMould box, Parting parting) implements Part {
+
+  /** Risers stand this share of the master's length in from its ends. */
+  private static final double RISER_IN = 0.1;
+
+  /** Empty for a mould that is not in two parts. */
+  static Optional<HalvesPart> of(Brief b, BoxMould box) {
+    if (b.choices().mould().kind() != MouldKind.TWO_PART) {
+      return Optional.empty();
+    }
+    Choices.Parting c = b.choices().parting();
+    Parting parting =
+        Parting.of(
+            box,
+            b.facts().parted(),
+            b.facts().shadow().get(),
+            new Parting.Wanted(
+                c.line(), c.upMm(), c.keying(), b.choices().marks().of(Mark.KEEP_CLEAN)));
+    return Optional.of(new HalvesPart(b, box, parting));
+  }
+
+  /** Of all rubber, what the upper half takes: it is poured first. */
+  double upperShare() {
+    return box.rubberMm3() > 0 ? parting.upperMm3() / box.rubberMm3() : 0.5;
+  }
+
+  @Override
+  public void show(FigureBook figures) {
+    level(figures);
+    halves(figures);
+    seam(figures);
+    registers(figures);
+    bedding(figures);
+  }
+
+  private void level(FigureBook figures) {
+    Double up = brief.choices().parting().upMm();
+    Working.Builder w =
+        up != null
+            ? Working.of("level = lowest point of the master + how far up it")
+                .given("lowest point", brief.mm(box.belowMm()), CHOSEN)
+                .given("up the master", brief.mm(up), CHOSEN)
+            : Working.of(
+                    "the level with the least: rubber locked ÷ master + seam on what is kept clean"
+                        + " ÷ seam + a tenth of the halves' difference ÷ both")
+                .given("levels looked at", String.valueOf(PartingScan.LEVELS), DEFAULT);
+    if (parting.line() == PartingLine.SILHOUETTE) {
+      w.step(
+          "The parting keeps as near to this level as the master's outline lets it: from "
+              + brief.mm(parting.lowestMm())
+              + " to "
+              + brief.mm(parting.highestMm())
+              + " above the plate.");
+    }
+    figures.length("parting.level", "parting above the plate", parting.levelMm(), w.done());
+    figures.volume(
+        "parting.locked",
+        "rubber locked in the halves",
+        parting.lockedMm3(),
+        Working.of(
+                "over each place: gaps between master and master + rubber of the lower half with"
+                    + " master under it + rubber of the upper with master over it")
+            .given("lines looked along", brief.mm(lineMm()) + " apart", DEFAULT)
+            .step("Soft rubber passes a little; see how far the master's sides lean back.")
+            .done());
+  }
+
+  private double lineMm() {
+    return brief.facts().parted() == null ? 0 : brief.facts().parted().lines().pixelMm();
+  }
+
+  private void halves(FigureBook figures) {
+    double below = box.curve().below(parting.levelMm());
+    Working.Builder lower =
+        Working.of("inside area × level − master below it, with what keys and silhouette move")
+            .given("inside area", Numbers.fixed(box.insideAreaMm2() / 100, 1) + " cm²", COMPUTED)
+            .given("level", brief.mm(parting.levelMm()), COMPUTED)
+            .given("master below it", brief.ml(below), COMPUTED)
+            .given(
+                "moved by keys, ring and silhouette",
+                brief.ml(parting.lowerMm3() - box.rubberBelow(parting.levelMm())),
+                COMPUTED);
+    figures.volume("parting.lower", "lower half", parting.lowerMm3(), lower.done());
+    figures.volume(
+        "parting.upper",
+        "upper half",
+        parting.upperMm3(),
+        Working.of("rubber in the box − lower half")
+            .given("rubber in the box", brief.ml(box.rubberMm3()), COMPUTED)
+            .given("lower half", brief.ml(parting.lowerMm3()), COMPUTED)
+            .done());
+  }
+
+  private void seam(FigureBook figures) {
+    figures.length(
+        "parting.seam",
+        "seam",
+        parting.seamMm(),
+        Working.of("length of the master's outline where the halves meet").done());
+    if (!brief.choices().marks().of(Mark.KEEP_CLEAN).isEmpty()) {
+      figures.length(
+          "parting.clean",
+          "seam on what is to stay clean",
+          parting.seamOnCleanMm(),
+          Working.of("how much of the seam runs over facets marked so").done());
+    }
+  }
+
+  private void registers(FigureBook figures) {
+    if (brief.choices().parting().keying().single()) {
+      long up = parting.keys().stream().filter(Key::up).count();
+      double least = parting.keys().stream().mapToDouble(Key::diameterMm).min().orElse(0);
+      double most = parting.keys().stream().mapToDouble(Key::diameterMm).max().orElse(0);
+      Working.Builder w =
+          Working.of("the largest first, out in the corners; then smaller ones in what is left")
+              .given(
+                  "clear of the cavity by", brief.mm(KeyLayout.TO_CAVITY_MM) + " or more", DEFAULT)
+              .given("clear of the box by", brief.mm(KeyLayout.TO_WALL_MM) + " or more", DEFAULT)
+              .given("across", brief.mm(least) + " to " + brief.mm(most), COMPUTED);
+      if (up < parting.keys().size()) {
+        w.step(up + " stand on the lower half, " + (parting.keys().size() - up) + " hang down.");
+      }
+      int count = parting.keys().size();
+      figures.put("parting.keys", "keys", count, count == 1 ? "1 key" : count + " keys", w.done());
+    }
+    if (parting.ring() != null) {
+      figures.length(
+          "parting.ring",
+          "seal ring, along its middle",
+          parting.ring().lengthMm(),
+          Working.of("the section at the parting, set outward to the ring's centre line")
+              .given("outward", brief.mm(SealRing.OFFSET_MM), DEFAULT)
+              .given("wide at its foot", brief.mm(SealRing.WIDTH_MM), DEFAULT)
+              .given("high", brief.mm(SealRing.HEIGHT_MM), DEFAULT)
+              .done());
+    }
+  }
+
+  private void bedding(FigureBook figures) {
+    if (brief.choices().parting().bedding() != Bedding.BOARD) {
+      figures.volume(
+          "parting.clay",
+          "clay to bed it in",
+          parting.lowerMm3(),
+          Working.of("what the lower half will fill").done());
+      return;
+    }
+    if (brief.facts().parted() == null) {
+      return;
+    }
+    double in = (0.5 - RISER_IN) * brief.facts().sizeMm().x();
+    riser(figures, "parting.riserLeft", "riser at the left", -in);
+    riser(figures, "parting.riserRight", "riser at the right", in);
+  }
+
+  private void riser(FigureBook figures, String key, String label, double x) {
+    double under = brief.facts().parted().undersideMm(x);
+    figures.length(
+        key,
+        label,
+        box.belowMm() + under,
+        Working.of("from the plate to the underside of the master, a tenth of its length in")
+            .given("master clear of the plate", brief.mm(box.belowMm()), CHOSEN)
+            .given("its underside there", brief.mm(under), COMPUTED)
+            .done());
+  }
+}

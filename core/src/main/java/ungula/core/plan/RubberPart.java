@@ -1,0 +1,121 @@
+package ungula.core.plan;
+
+import static ungula.core.working.Given.Source.CHOSEN;
+import static ungula.core.working.Given.Source.COMPUTED;
+import static ungula.core.working.Given.Source.DEFAULT;
+
+import ungula.core.mould.BoxMould;
+import ungula.core.mould.BoxShape;
+import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Volume;
+import ungula.core.working.FigureBook;
+import ungula.core.working.Working;
+import ungula.core.workshop.Workshop;
+
+/**
+ * Rubber poured round a master, and what is mixed on top of it.
+ *
+ * @param inBoxMm3 up to the pour line
+ * @param leastMm3 always allowed on top
+ * @param lossMm3 left on cups and sticks
+ * @param allowanceMm3 on top of what is in the box
+ * @param offcutsMm3 cured pieces put in instead of it
+ */
+public record RubberPart(
+    Brief brief,
+    MasterPart master,
+    BoxMould box,
+    double inBoxMm3,
+    double leastMm3,
+    double lossMm3,
+    double allowanceMm3,
+    double offcutsMm3)
+    implements Part {
+
+  static RubberPart of(Brief b, MasterPart master, BoxMould box) {
+    double v = box.rubberMm3();
+    Workshop w = b.workshop();
+    double least = w.allowancePct() / 100 * v;
+    int cups = PourSplit.of(b, v + least).batches();
+    double loss = w.cupLossPct() / 100 * v + w.cupLossMm3() * cups;
+    Double chosen = b.choices().rubber().allowancePct();
+    double allowance =
+        chosen != null ? chosen / 100 * v : Math.max(least, Math.max(master.errorMm3(), loss));
+    Double put = b.choices().rubber().offcutsMm3();
+    double offcuts = put == null ? 0 : Math.min(put, v);
+    return new RubberPart(b, master, box, v, least, loss, allowance, offcuts);
+  }
+
+  /** To be mixed, over all pours and batches. */
+  public double mixMm3() {
+    return inBoxMm3 - offcutsMm3 + allowanceMm3;
+  }
+
+  @Override
+  public void show(FigureBook figures) {
+    double line = box.pourLineMm();
+    double below = box.curve().below(line);
+    figures.volume(
+        "rubber.box",
+        "rubber in the box",
+        inBoxMm3,
+        insideArea()
+            .given("pour line", brief.mm(line), COMPUTED)
+            .given("master below the line", brief.ml(below), COMPUTED)
+            .step(
+                "box "
+                    + Volume.exact(box.insideAreaMm2() * line, brief.units())
+                    + " − master "
+                    + Volume.exact(below, brief.units()))
+            .plusMinus(
+                master.errorMm3() > 0
+                    ? "± " + brief.ml(master.errorMm3()) + ", from the master"
+                    : "")
+            .done());
+    figures.volume("rubber.allowance", "allowance", allowanceMm3, allowance());
+    Working.Builder mix =
+        Working.of(
+                offcutsMm3 > 0
+                    ? "to mix = rubber in the box − offcuts + allowance"
+                    : "to mix = rubber in the box + allowance")
+            .given("in the box", brief.ml(inBoxMm3), COMPUTED)
+            .given("allowance", brief.ml(allowanceMm3), COMPUTED);
+    if (offcutsMm3 > 0) {
+      mix.given("offcuts", brief.ml(offcutsMm3), CHOSEN);
+    }
+    figures.volume("rubber.mix", "rubber to mix", mixMm3(), mix.done());
+  }
+
+  private Working allowance() {
+    Double chosen = brief.choices().rubber().allowancePct();
+    if (chosen != null) {
+      return Working.of("allowance = share of the rubber in the box")
+          .given("share", Numbers.trimmed(chosen, 1) + " %", CHOSEN)
+          .done();
+    }
+    Workshop w = brief.workshop();
+    return Working.of("allowance = the largest of three")
+        .given(
+            Numbers.trimmed(w.allowancePct(), 1) + " % of the rubber", brief.ml(leastMm3), DEFAULT)
+        .given("± of the master's volume", brief.ml(master.errorMm3()), COMPUTED)
+        .given(
+            "left on cup and stick, "
+                + Numbers.trimmed(w.cupLossPct(), 1)
+                + " % + "
+                + brief.ml(w.cupLossMm3())
+                + " a batch",
+            brief.ml(lossMm3),
+            DEFAULT)
+        .done();
+  }
+
+  /** The rubber's formula, as far as the inside of the box. */
+  private Working.Builder insideArea() {
+    return box.inside().shape() == BoxShape.RECTANGLE
+        ? Working.of("rubber = inside length × inside width × pour line − master below the line")
+            .given("inside length", brief.mm(box.insideLengthMm()), COMPUTED)
+            .given("inside width", brief.mm(box.insideWidthMm()), COMPUTED)
+        : Working.of("rubber = inside area × pour line − master below the line")
+            .given("inside area", Numbers.fixed(box.insideAreaMm2() / 100, 1) + " cm²", COMPUTED);
+  }
+}

@@ -1,0 +1,150 @@
+package ungula.core.plan;
+
+import static ungula.core.working.Given.Source.COMPUTED;
+import static ungula.core.working.Given.Source.DEFAULT;
+
+import java.util.Comparator;
+import java.util.Optional;
+import ungula.core.air.AirTraps;
+import ungula.core.air.PotPressure;
+import ungula.core.air.VentWay;
+import ungula.core.mould.Offcuts;
+import ungula.core.quantity.Numbers;
+import ungula.core.release.Stretch;
+import ungula.core.study.ShapeStudy;
+import ungula.core.working.FigureBook;
+import ungula.core.working.Working;
+
+/** The numbers a study of the shape adds to a plan. */
+public record ShapePart(Brief brief, ShapeStudy study) implements Part {
+
+  private static final String AIR_STAYS =
+      "air stays where every way to an opening first goes down below it";
+
+  /** Empty while the shape is not worked out. */
+  static Optional<ShapePart> of(Brief b) {
+    return Optional.ofNullable(b.facts().shape()).map(s -> new ShapePart(b, s.study()));
+  }
+
+  /** What the mould stretches by as it comes off in one piece; empty where it does not. */
+  Optional<Stretch> stretch() {
+    boolean open = brief.facts().baseOpen(brief.choices().pose().liftMm());
+    return brief.poured() && open ? Optional.of(study.stretch()) : Optional.empty();
+  }
+
+  /** Of the rubber further from the master than offcuts have to keep, what may be put in. */
+  public double mostOffcutsMm3() {
+    return Offcuts.SHARE * study.offcutsMm3();
+  }
+
+  /** Of a skin only what holds for its casts. */
+  @Override
+  public void show(FigureBook figures) {
+    casting(figures);
+    if (brief.poured()) {
+      round(figures);
+    }
+  }
+
+  private void casting(FigureBook figures) {
+    figures.volume("air.cast", "air in a cast", study.cast().totalMm3(), air(study.cast()));
+    study.ways().stream()
+        .max(Comparator.comparingDouble(VentWay::rubberMm))
+        .ifPresent(
+            longest ->
+                figures.length(
+                    "vents.rubber",
+                    "longest way of a vent through rubber",
+                    longest.rubberMm(),
+                    Working.of("straight from its place to where the plate was, less what is cast")
+                        .given("of it in the cast", brief.mm(longest.castMm()), COMPUTED)
+                        .done()));
+  }
+
+  /** What holds for rubber poured round the master. */
+  private void round(FigureBook figures) {
+    figures.volume(
+        "air.poured", "air in the rubber", study.poured().totalMm3(), air(study.poured()));
+    figures.volume(
+        "locks.volume",
+        "rubber with master over it",
+        study.locks().volume().oneMm3(),
+        Working.of("straight columns along the pull: rubber below master, down to the plate")
+            .given(
+                "surface the mould comes off freely",
+                Numbers.fixed(study.locks().releasedMm2() / 100, 1) + " cm²",
+                COMPUTED)
+            .given(
+                "surface locked",
+                Numbers.fixed(study.locks().lockedMm2() / 100, 1) + " cm²",
+                COMPUTED)
+            .step(
+                "The longest way up from such rubber to the master: "
+                    + brief.mm(study.locks().volume().deepestMm())
+                    + ".")
+            .done());
+    figures.volume(
+        "locks.two",
+        "rubber with master over and under it",
+        study.locks().volume().twoMm3(),
+        Working.of("straight columns along the pull: rubber between master and master").done());
+    figures.length(
+        "wall.thinnest",
+        "thinnest rubber",
+        study.wall().mm(),
+        Working.of("over each facet: to the box, the pour line, or a face that looks back")
+            .given("across is", study.wall().facing() ? "the master itself" : "the box", COMPUTED)
+            .done());
+    figures.volume(
+        "offcuts.most",
+        "offcuts at most",
+        mostOffcutsMm3(),
+        Working.of("share of the rubber that is further from the master than the least")
+            .given("at least from the master", brief.mm(Offcuts.CLEAR_MM), DEFAULT)
+            .given("rubber further off", brief.ml(study.offcutsMm3()), COMPUTED)
+            .given("share", Numbers.fixed(100 * Offcuts.SHARE, 0) + " %", DEFAULT)
+            .step("Of the same rubber only: another may keep the new one from curing.")
+            .plusMinus("± 0.2 % of what the box holds")
+            .done());
+    if (stretch().isPresent()) {
+      figures.put(
+          "locks.stretch",
+          "stretch to come off",
+          study.stretch().share(),
+          Numbers.fixed(100 * study.stretch().share(), 0) + " %",
+          Working.of("cord round the widest part ÷ cord round the throat below it − 1")
+              .given("widest at", brief.mm(study.stretch().wideMm()), COMPUTED)
+              .given("throat at", brief.mm(study.stretch().throatMm()), COMPUTED)
+              .done());
+    }
+  }
+
+  private Working air(AirTraps.Result air) {
+    Working.Builder w =
+        Working.of(AIR_STAYS).given("cells", brief.mm(study.cellMm()) + " or finer", DEFAULT);
+    for (AirTraps.Pocket pocket : air.pockets().stream().limit(5).toList()) {
+      w.step(
+          brief.ml(pocket.volumeMm3())
+              + ", "
+              + brief.mm(pocket.depthMm())
+              + " deep, top at "
+              + brief.mm(pocket.top().z())
+              + " above the plate");
+    }
+    if (air.pockets().size() > 5) {
+      w.step("and " + (air.pockets().size() - 5) + " smaller ones");
+    }
+    if (air.totalMm3() > 0) {
+      double volume = air.pockets().get(0).volumeMm3();
+      w.step(
+          "In a pot at "
+              + Numbers.trimmed(PotPressure.USUAL_KPA, 0)
+              + " kPa over the air's, the largest shrinks to "
+              + brief.ml(PotPressure.shrunk(volume, PotPressure.USUAL_KPA))
+              + ", a ball of "
+              + brief.mm(PotPressure.ballMm(PotPressure.shrunk(volume, PotPressure.USUAL_KPA)))
+              + ".");
+    }
+    return w.step("Pockets less than a cell deep are not counted.").done();
+  }
+}

@@ -1,0 +1,87 @@
+package ungula.core.step;
+
+import static ungula.core.working.Given.Source.CHOSEN;
+import static ungula.core.working.Given.Source.COMPUTED;
+import static ungula.core.working.Given.Source.DEFAULT;
+
+import java.util.Optional;
+import ungula.core.plan.LifePart;
+import ungula.core.plan.MixPart;
+import ungula.core.plan.Plan;
+import ungula.core.quantity.Mass;
+import ungula.core.quantity.Numbers;
+import ungula.core.rubber.Pack;
+import ungula.core.rubber.Product;
+import ungula.core.working.FigureBook;
+import ungula.core.working.Working;
+import ungula.core.workshop.Workshop;
+
+/**
+ * What a mould costs, and each of its casts: the plan's materials, and the hours of its steps.
+ *
+ * @param rubber used for one mould
+ * @param shell sheet for its box, or its jacket
+ * @param hours of work by hand
+ */
+public record Cost(Plan plan, double rubber, double shell, double hours) {
+
+  /** Empty while a price is missing. */
+  public static Optional<Cost> of(Plan plan, double hours) {
+    Double rubber = plan.mix().map(MixPart::cost).orElse(null);
+    return rubber == null
+        ? Optional.empty()
+        : plan.shellCost().map(shell -> new Cost(plan, rubber, shell, hours));
+  }
+
+  private Workshop.Costs costs() {
+    return plan.workshop().costs();
+  }
+
+  /** Of a mould. */
+  public double mould() {
+    return rubber + shell + costs().consumables() + hours * costs().hour();
+  }
+
+  /** Adds its figures; what is shown of hours is quoted. */
+  public void show(FigureBook figures) {
+    figures.cost(
+        "cost.job",
+        "the mould costs",
+        mould(),
+        Working.of("rubber + box or jacket + consumables + work by hand × an hour's price")
+            .given("rubber", figures.money(rubber), COMPUTED)
+            .given(plan.poured() ? "sheet for the box" : "jacket", figures.money(shell), COMPUTED)
+            .given("consumables", figures.money(costs().consumables()), DEFAULT)
+            .given("work by hand", figures.get("job.hands").text(), COMPUTED)
+            .given("an hour", figures.money(costs().hour()), DEFAULT)
+            .done());
+    LifePart life = plan.life().orElseThrow();
+    if (life.casts() >= 1) {
+      each(life, figures);
+    }
+  }
+
+  /** What one cast costs: its share of the mould, and what it is made of. */
+  private void each(LifePart life, FigureBook figures) {
+    Integer wanted = plan.choices().cast().wanted();
+    double moulds = wanted == null ? 1 : Math.ceil(wanted / life.casts());
+    double casts = wanted == null ? life.casts() : wanted;
+    Working.Builder w =
+        Working.of("moulds × the mould ÷ casts + what is cast")
+            .given("the mould", figures.money(mould()), COMPUTED)
+            .given("moulds", Numbers.fixed(moulds, 0), COMPUTED)
+            .given("casts", Numbers.fixed(casts, 0), wanted == null ? COMPUTED : CHOSEN);
+    double material = 0;
+    Product cast = plan.brief().cast();
+    if (cast != null && !cast.packs().isEmpty() && plan.cast().orElseThrow().known()) {
+      Pack pack = cast.packs().get(cast.packs().size() / 2);
+      double g = cast.soldG(plan.cast().get().massG()) / life.castsOfAPour();
+      material = g * pack.price() / pack.massG();
+      w.given(
+          cast.name(), Mass.format(g, plan.units()) + " for " + figures.money(material), COMPUTED);
+    } else {
+      w.step("What is cast is not in it: no product with packs is picked for it.");
+    }
+    figures.cost("cost.cast", "a cast costs", moulds * mould() / casts + material, w.done());
+  }
+}

@@ -1,0 +1,357 @@
+package ungula.core.caution;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertThrows;
+import static org.testng.Assert.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.testng.annotations.Test;
+import ungula.core.Near;
+import ungula.core.Shapes;
+import ungula.core.air.AirCells;
+import ungula.core.air.AirTraps.Pocket;
+import ungula.core.air.AirTraps.Result;
+import ungula.core.air.Ceilings.Ceiling;
+import ungula.core.air.Tips.Tip;
+import ungula.core.air.VentWay;
+import ungula.core.choice.ChoiceWords;
+import ungula.core.choice.Choices;
+import ungula.core.field.Grid;
+import ungula.core.form.Hollow;
+import ungula.core.form.ThinPart;
+import ungula.core.geometry.Vec3;
+import ungula.core.job.JobPlan;
+import ungula.core.mark.FacetSet;
+import ungula.core.mark.Mark;
+import ungula.core.mark.MarkedPlaces;
+import ungula.core.mark.Marks;
+import ungula.core.mesh.FillCurve;
+import ungula.core.mesh.SurfacePoint;
+import ungula.core.plan.MasterFacts;
+import ungula.core.plan.ShapeFacts;
+import ungula.core.quantity.Units;
+import ungula.core.release.Locks;
+import ungula.core.release.Stretch;
+import ungula.core.rubber.ExampleProducts;
+import ungula.core.rubber.Product;
+import ungula.core.sentence.WordBook.Edit;
+import ungula.core.sentence.WordBook.Refused;
+import ungula.core.study.FormStudy;
+import ungula.core.study.ShapeStudy;
+import ungula.core.workshop.Workshop;
+
+/** What a plan makes of what the shape decides. */
+public class ShapeCautionsTest {
+
+  private static final Product MARRAM = ExampleProducts.all().get("marram-20");
+  private static final Result NONE = air();
+
+  private static Result air(double... volumes) {
+    List<Pocket> pockets = new ArrayList<>();
+    double total = 0;
+    for (double v : volumes) {
+      pockets.add(new Pocket(v, new Vec3(3, 4, 20), 7));
+      total += v;
+    }
+    Grid grid = new Grid(Vec3.ZERO, 1, 1, 1, 1);
+    return new Result(total, 0, pockets, new AirCells(grid, new int[0]));
+  }
+
+  private static ShapeStudy study(
+      Result poured, List<Tip> tips, Result cast, Result vented, double stretch) {
+    List<ShapeStudy.Vent> vents = new ArrayList<>();
+    for (int i = 0; i < cast.pockets().size(); i++) {
+      vents.add(new ShapeStudy.Vent(new SurfacePoint(i, 0.25, 0.5), new Vec3(3, 4, 20)));
+    }
+    return new ShapeStudy(
+        ShapeStudy.Inlet.BASE,
+        0.5,
+        poured,
+        tips,
+        cast,
+        vents,
+        vented,
+        List.of(new VentWay(new Vec3(3, 4, 20), 5, 15)),
+        List.of(),
+        List.of(),
+        new ShapeStudy.Thinnest(12, Vec3.ZERO, false),
+        new ShapeStudy.LockSums(100, 200, new Locks.LockedVolume(300, 30, 8)),
+        new Stretch(stretch, 30, 10),
+        40_000);
+  }
+
+  private static final FormStudy PLAIN = new FormStudy(List.of(), List.of());
+  private static final MarkedPlaces UNMARKED =
+      new MarkedPlaces(Shapes.box(), Marks.NONE, Vec3.ZERO);
+
+  private static JobPlan plan(ShapeStudy study, Product product, Edit... edits) {
+    return plan(
+        study == null ? null : new ShapeFacts(study, PLAIN, UNMARKED), product, List.of(edits));
+  }
+
+  private static JobPlan plan(ShapeFacts shape, Product product, List<Edit> edits) {
+    MasterFacts facts =
+        new MasterFacts(
+                new Vec3(80, 55, 42),
+                new Vec3(0, 0, 42),
+                FillCurve.even(80 * 55 * 42, 0, 42),
+                80 * 55,
+                null,
+                null,
+                "made up")
+            .with(shape);
+    List<Edit> measured = List.of(Edit.of("master.source", "MEASURED"));
+    Choices c = ChoiceWords.edit(Choices.fresh(Units.METRIC), measured, product);
+    c = ChoiceWords.edit(c, edits, product);
+    return JobPlan.of(c, facts, product, Workshop.DEFAULT);
+  }
+
+  private static Optional<Caution> caution(JobPlan plan, String id) {
+    return plan.cautions().stream().filter(c -> c.id().equals(id)).findFirst();
+  }
+
+  @Test
+  public void withoutAStudyNothingIsSaid() {
+    JobPlan plan = plan(null, MARRAM);
+    assertFalse(plan.figures().containsKey("air.poured"));
+    assertFalse(plan.cautions().stream().anyMatch(c -> c.id().matches("(air|locks)\\..*")));
+  }
+
+  @Test
+  public void airIsANumberWithItsPockets() {
+    JobPlan plan = plan(study(air(9_000, 3_300), List.of(), NONE, NONE, 0), MARRAM);
+    assertEquals(plan.figures().get("air.poured").text(), "12.3 mL");
+    List<String> steps = plan.figures().get("air.poured").working().steps();
+    assertEquals(steps.size(), 4);
+    // 9.0 mL · 101.3 / 501.3
+    assertTrue(steps.get(2).contains("shrinks to 1.8 mL, a ball of 15."), steps.get(2));
+    Caution c = caution(plan, "air.poured").orElseThrow();
+    assertTrue(c.text().startsWith("2 pockets, the largest 9.0 mL, 7 mm deep."), c.text());
+    assertEquals(c.place(), new Caution.Place(3, 4, 20));
+    assertFalse(caution(plan, "air.cast").isPresent());
+    // half a drop is left alone
+    assertFalse(
+        caution(plan(study(air(40), List.of(), NONE, NONE, 0), MARRAM), "air.poured").isPresent());
+  }
+
+  @Test
+  public void aTipIsOfferedAndTipsTheMaster() {
+    Tip tip = new Tip(14, 90, 10);
+    JobPlan plan = plan(study(air(500), List.of(tip, new Tip(30, 0, 0)), NONE, NONE, 0), MARRAM);
+    Caution.Fix fix = caution(plan, "air.poured").orElseThrow().fixes().get(0);
+    assertEquals(fix.label(), "Tip it 14°");
+    assertEquals(fix.price(), "no air");
+    Choices tipped = ChoiceWords.edit(Choices.fresh(Units.METRIC), fix.edits(), MARRAM);
+    // the top goes towards +y, as the tip was computed
+    Vec3 top = tipped.pose().turn().apply(Vec3.UP);
+    Near.absolute(top.y(), Math.sin(Math.toRadians(14)), 1e-12);
+    Near.absolute(top.minus(tip.turn().apply(Vec3.UP)).norm(), 0, 1e-12);
+    Near.absolute(tip.turn().apply(tip.up()).minus(Vec3.UP).norm(), 0, 1e-12);
+  }
+
+  @Test
+  public void ventsAreOfferedAndPlaced() {
+    JobPlan plan = plan(study(NONE, List.of(), air(800, 700), air(100), 0), MARRAM);
+    Caution.Fix fix = caution(plan, "air.cast").orElseThrow().fixes().get(0);
+    assertEquals(fix.label(), "Add 2 vents");
+    assertEquals(fix.price(), "0.1 mL of air");
+    Choices vented = ChoiceWords.edit(Choices.fresh(Units.METRIC), fix.edits(), MARRAM);
+    assertEquals(
+        vented.casting().vents(),
+        List.of(new SurfacePoint(0, 0.25, 0.5), new SurfacePoint(1, 0.25, 0.5)));
+    Choices none = ChoiceWords.edit(vented, List.of(Edit.of("casting.noVents", "")), MARRAM);
+    assertTrue(none.casting().vents().isEmpty());
+    Choices sprue =
+        ChoiceWords.edit(vented, List.of(Edit.of("casting.sprue", "7 0.1 0.2")), MARRAM);
+    assertEquals(sprue.casting().sprue(), new SurfacePoint(7, 0.1, 0.2));
+    assertEquals(sprue.casting().vents().size(), 2);
+    assertThrows(
+        Refused.class,
+        () -> ChoiceWords.edit(vented, List.of(Edit.of("casting.vent", "7 0.9 0.9")), MARRAM));
+  }
+
+  @Test
+  public void stretchIsHeldAgainstTheSheet() {
+    double elongation = MARRAM.elongationPct() / 100;
+    JobPlan fine = plan(study(NONE, List.of(), NONE, NONE, elongation / 8), MARRAM);
+    assertEquals(caution(fine, "locks.stretch").orElseThrow().level(), Caution.Level.NOTE);
+    JobPlan worn = plan(study(NONE, List.of(), NONE, NONE, elongation / 5), MARRAM);
+    assertEquals(caution(worn, "locks.stretch").orElseThrow().level(), Caution.Level.CHECK);
+    JobPlan tears = plan(study(NONE, List.of(), NONE, NONE, elongation / 3), MARRAM);
+    assertEquals(
+        caution(tears, "locks.stretch").orElseThrow().title(), "The mould tears coming off");
+    JobPlan thick =
+        plan(
+            study(NONE, List.of(), NONE, NONE, 0.2),
+            MARRAM,
+            Edit.of("mould.sidesMm", "25 mm"),
+            Edit.of("mould.overTopMm", "25 mm"));
+    assertTrue(caution(thick, "locks.stretch").orElseThrow().text().contains("pare the wall"));
+    // closed all round, it is cut and need not stretch
+    JobPlan hung =
+        plan(study(NONE, List.of(), NONE, NONE, 0.5), MARRAM, Edit.of("pose.liftMm", "10 mm"));
+    assertFalse(caution(hung, "locks.stretch").isPresent());
+    JobPlan bare = plan(study(NONE, List.of(), NONE, NONE, 0.5), null);
+    assertTrue(caution(bare, "locks.stretch").orElseThrow().text().contains("not picked yet"));
+  }
+
+  @Test
+  public void aVentThatLeadsBackIntoTheCastIsSaid() {
+    JobPlan plan = plan(study(NONE, List.of(), NONE, NONE, 0), MARRAM);
+    Caution c = caution(plan, "vent.back").orElseThrow();
+    assertTrue(c.text().contains("passes 5 mm of rubber and 15 mm of the cast"), c.text());
+    assertEquals(c.place(), new Caution.Place(3, 4, 20));
+    assertEquals(plan.figures().get("vents.rubber").text(), "5 mm");
+  }
+
+  @Test
+  public void whatIsClosedByThePlateIsSaid() {
+    Result closed =
+        new Result(0, 5_000, List.of(), new AirCells(new Grid(Vec3.ZERO, 1, 1, 1, 1), new int[0]));
+    JobPlan plan = plan(study(closed, List.of(), NONE, NONE, 0), MARRAM);
+    assertTrue(caution(plan, "air.closed").orElseThrow().title().contains("5.0 mL"));
+  }
+
+  private static ShapeFacts form(FormStudy form, MarkedPlaces marked) {
+    return new ShapeFacts(study(NONE, List.of(), NONE, NONE, 0), form, marked);
+  }
+
+  private static Hollow hole(boolean through, double width, double depth) {
+    return new Hollow(through, Vec3.UP, new Vec3(1, 2, 12), 44, width, depth);
+  }
+
+  /** The box with a few facets round a place marked. */
+  private static MarkedPlaces marked(Mark mark, Vec3 place) {
+    Vec3 shift = place.minus(Shapes.box().middle(0));
+    return new MarkedPlaces(Shapes.box(), Marks.NONE.with(mark, new FacetSet("0+1")), shift);
+  }
+
+  @Test
+  public void aWebIsCutOrTheHolePlugged() {
+    FormStudy two = new FormStudy(List.of(hole(true, 7, 0), hole(true, 7, 0)), List.of());
+    Caution c = caution(plan(form(two, UNMARKED), MARRAM, List.of()), "locks.web").orElseThrow();
+    assertEquals(c.title(), "2 webs of rubber run through the master");
+    assertTrue(c.text().contains("smallest section is 0.4 cm², 7 mm wide, 12 mm above"), c.text());
+    assertEquals(c.place(), new Caution.Place(1, 2, 12));
+    MarkedPlaces plugged = marked(Mark.PLUG, new Vec3(1, 2, 18));
+    assertFalse(caution(plan(form(two, plugged), MARRAM, List.of()), "locks.web").isPresent());
+  }
+
+  @Test
+  public void aBlindHoleBindsWhenItIsDeep() {
+    FormStudy deep = new FormStudy(List.of(hole(false, 6, 13)), List.of());
+    FormStudy shallow = new FormStudy(List.of(hole(false, 6, 11)), List.of());
+    Caution c = caution(plan(form(deep, UNMARKED), MARRAM, List.of()), "locks.blind").orElseThrow();
+    assertTrue(c.text().startsWith("13 mm deep and 6 mm wide, 12 mm above the plate."), c.text());
+    assertEquals(c.level(), Caution.Level.CHECK);
+    assertFalse(
+        caution(plan(form(shallow, UNMARKED), MARRAM, List.of()), "locks.blind").isPresent());
+    JobPlan thread = plan(form(deep, marked(Mark.THREAD, new Vec3(1, 2, 12))), MARRAM, List.of());
+    assertTrue(caution(thread, "locks.blind").orElseThrow().text().contains("unscrew"));
+  }
+
+  @Test
+  public void aThinLimbIsSaidUntilItIsMarkedFragile() {
+    Vec3 tip = new Vec3(0, 0, 40);
+    ThinPart limb = new ThinPart(ThinPart.Kind.LIMB, 3, 24, tip, new Vec3(0, 0, 16));
+    FormStudy form = new FormStudy(List.of(), List.of(limb));
+    Caution c = caution(plan(form(form, UNMARKED), MARRAM, List.of()), "master.thin").orElseThrow();
+    assertEquals(c.title(), "A thin limb");
+    assertTrue(c.text().contains("In a cast it points down"), c.text());
+    JobPlan fragile = plan(form(form, marked(Mark.FRAGILE, tip)), MARRAM, List.of());
+    assertFalse(caution(fragile, "master.thin").isPresent());
+  }
+
+  @Test
+  public void levelCeilingsSayHowFarAirCreeps() {
+    ShapeStudy s = study(NONE, List.of(), NONE, NONE, 0);
+    ShapeStudy level =
+        new ShapeStudy(
+            s.inlet(),
+            s.cellMm(),
+            s.poured(),
+            s.tips(),
+            s.cast(),
+            s.vents(),
+            s.vented(),
+            s.ways(),
+            List.of(new Ceiling(new Vec3(1, 2, 3), 22, 450)),
+            List.of(),
+            s.wall(),
+            s.locks(),
+            s.stretch(),
+            s.offcutsMm3());
+    JobPlan plan = plan(level, MARRAM);
+    Caution c = caution(plan, "air.level").orElseThrow();
+    assertTrue(c.text().contains("4.5 cm² lie within 3° of level"), c.text());
+    assertTrue(c.text().contains("air has to go 22 mm sideways"), c.text());
+    assertFalse(caution(plan, "air.castlevel").isPresent());
+  }
+
+  /** 40 mL lie far enough off: three tenths of it, 12 mL, may be offcuts. */
+  @Test
+  public void offcutsTakeThePlaceOfNewRubberAsFarAsThereIsRoom() {
+    ShapeStudy s = study(NONE, List.of(), NONE, NONE, 0);
+    JobPlan without = plan(s, MARRAM);
+    assertEquals(without.figures().get("offcuts.most").value(), 12_000, 1e-6);
+    JobPlan some = plan(s, MARRAM, Edit.of("rubber.offcutsMm3", "10 mL"));
+    double saved =
+        without.figures().get("rubber.mix").value() - some.figures().get("rubber.mix").value();
+    assertEquals(saved, 10_000, 1e-6);
+    assertEquals(
+        some.figures().get("rubber.box").value(), without.figures().get("rubber.box").value());
+    assertFalse(caution(some, "offcuts.many").isPresent());
+    JobPlan many = plan(s, MARRAM, Edit.of("rubber.offcutsMm3", "50 mL"));
+    Edit fix = caution(many, "offcuts.many").orElseThrow().fixes().get(0).edits().get(0);
+    assertFalse(caution(plan(s, MARRAM, fix), "offcuts.many").isPresent());
+  }
+
+  @Test
+  public void nothingEndsOnACleanFace() {
+    ShapeFacts shape = form(PLAIN, UNMARKED);
+    List<Edit> placed =
+        List.of(Edit.of("casting.vent", "5 0.2 0.2"), Edit.of("casting.sprue", "7 0.2 0.2"));
+    assertFalse(caution(plan(shape, MARRAM, placed), "clean.vent").isPresent());
+    List<Edit> clean = new ArrayList<>(placed);
+    clean.add(Edit.of("marks.add", "KEEP_CLEAN 5+3"));
+    JobPlan plan = plan(shape, MARRAM, clean);
+    assertEquals(
+        caution(plan, "clean.vent").orElseThrow().fixes().get(0).edits(),
+        List.of(Edit.of("casting.noVents", "")));
+    assertEquals(caution(plan, "clean.vent").orElseThrow().place(), new Caution.Place(3, 4, 20));
+    assertTrue(caution(plan, "clean.sprue").isPresent());
+    assertThrows(
+        Refused.class, () -> plan(shape, MARRAM, List.of(Edit.of("marks.add", "SHINY 5+3"))));
+    assertThrows(
+        Refused.class, () -> plan(shape, MARRAM, List.of(Edit.of("marks.add", "PLUG 5-3"))));
+  }
+
+  @Test
+  public void airAgainstACleanFaceIsSaid() {
+    ShapeStudy s = study(air(900), List.of(), NONE, NONE, 0);
+    MarkedPlaces clean = marked(Mark.KEEP_CLEAN, new Vec3(3, 4, 21));
+    JobPlan plan = plan(new ShapeFacts(s, PLAIN, clean), MARRAM, List.of());
+    assertTrue(caution(plan, "air.poured").orElseThrow().text().contains("marked keep clean"));
+    assertFalse(caution(plan(s, MARRAM), "air.poured").orElseThrow().text().contains("keep clean"));
+  }
+
+  @Test
+  public void whatStandsOnASurfaceGoesWithIt() {
+    Choices c = Choices.fresh(Units.METRIC);
+    c = ChoiceWords.edit(c, List.of(Edit.of("master.source", "SOLID")), null);
+    c =
+        ChoiceWords.edit(
+            c,
+            List.of(Edit.of("marks.add", "BASE 0+4"), Edit.of("casting.vent", "5 0.2 0.2")),
+            null);
+    assertEquals(c.marks().of(Mark.BASE).facets().cardinality(), 4);
+    Choices turned = ChoiceWords.edit(c, List.of(Edit.of("pose.turned", "x 90")), null);
+    assertEquals(turned.marks(), c.marks());
+    Choices other = ChoiceWords.edit(c, List.of(Edit.of("master.solid.kind", "SPHERE")), null);
+    assertEquals(other.marks(), Marks.NONE);
+    assertTrue(other.casting().vents().isEmpty());
+  }
+}

@@ -1,0 +1,124 @@
+package ungula.core.offer;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.util.List;
+import org.testng.annotations.Test;
+import ungula.core.Near;
+import ungula.core.Shapes;
+import ungula.core.choice.ChoiceWords;
+import ungula.core.choice.Choices;
+import ungula.core.geometry.Rotation;
+import ungula.core.geometry.Vec3;
+import ungula.core.master.Pose;
+import ungula.core.offer.StandOffers.Offer;
+import ungula.core.orient.Stand;
+import ungula.core.quantity.Units;
+import ungula.core.sentence.WordBook.Edit;
+
+public class StandOffersTest {
+
+  private static final Rotation BACK = Rotation.about(new Vec3(1, 0, 0), -90);
+
+  private static Stand stand(Rotation turn, double h, double rest, double locked, double air) {
+    // a block of 600 000 mm³, whichever way it stands
+    double side = Math.sqrt(600_000 / h);
+    return new Stand(turn, new Vec3(side, side, h), rest, locked, 0, air, 0, true);
+  }
+
+  private static final List<Stand> STANDS =
+      List.of(
+          stand(Rotation.NONE, 150, 900, 9_000, 4_000),
+          stand(BACK, 40, 0, 2_000, 300),
+          stand(Rotation.about(new Vec3(1, 0, 0), 180), 150, 0, 30_000, 0));
+
+  private static List<Offer> offers(Choices c) {
+    return StandOffers.of(STANDS, Shapes.box(), c, 100_000);
+  }
+
+  @Test
+  public void theFewBestAreNamedFromHowItStandsNow() {
+    List<Offer> offers = offers(Choices.fresh(Units.METRIC));
+    List<String> ways = offers.stream().map(Offer::way).toList();
+    assertEquals(ways, List.of("laid on its back", "upside down", "as it stands now"));
+    Offer back = offers.get(0);
+    assertEquals(
+        back.why(),
+        "takes the least rubber, has the least rubber under overhangs and stands lowest");
+    assertEquals(offers.get(1).why(), "leaves the least air");
+    assertTrue(offers.get(2).now());
+    assertTrue(offers.get(2).why().contains("of those that stand by themselves"));
+    double side = Math.sqrt(600_000 / 40.0) + 24;
+    Near.relative(back.figures().get("rubber").value(), side * side * 50 - 100_000, 1e-9);
+    assertEquals(back.figures().get("poured").text(), "0.3 mL");
+    assertEquals(back.figures().get("cast").text(), "none");
+  }
+
+  @Test
+  public void rubberFollowsTheWalls() {
+    Choices wide =
+        ChoiceWords.edit(
+            Choices.fresh(Units.METRIC), List.of(Edit.of("mould.sidesMm", "40 mm")), null);
+    assertTrue(
+        offers(wide).get(0).figures().get("rubber").value()
+            > 1.5 * offers(Choices.fresh(Units.METRIC)).get(0).figures().get("rubber").value());
+  }
+
+  @Test
+  public void whatIsMarkedCleanIsKeptOffThePlate() {
+    Choices c = Choices.fresh(Units.METRIC);
+    c = ChoiceWords.edit(c, List.of(Edit.of("master.source", "SOLID")), null);
+    int top = facing(Vec3.UP);
+    c = ChoiceWords.edit(c, List.of(Edit.of("marks.add", "KEEP_CLEAN " + top + "+1")), null);
+    Offer upsideDown = offers(c).get(1);
+    assertTrue(!upsideDown.why().contains("marked clean"), upsideDown.why());
+    assertTrue(offers(c).stream().anyMatch(o -> o.why().contains("keeps what is marked clean")));
+  }
+
+  @Test
+  public void aMarkedBaseIsStoodOn() {
+    Choices c = Choices.fresh(Units.METRIC);
+    c = ChoiceWords.edit(c, List.of(Edit.of("master.source", "SOLID")), null);
+    int front = facing(new Vec3(0, -1, 0));
+    c = ChoiceWords.edit(c, List.of(Edit.of("marks.add", "BASE " + front + "+1")), null);
+    Rotation onFront = Rotation.about(new Vec3(1, 0, 0), 90);
+    List<Stand> stands =
+        List.of(stand(Rotation.NONE, 150, 900, 0, 0), stand(onFront, 160, 800, 100, 900));
+    Offer offer =
+        StandOffers.of(stands, Shapes.box(), c, 100_000).stream()
+            .filter(o -> o.why().contains("stands on its flat base"))
+            .findFirst()
+            .orElseThrow();
+    assertEquals(offer.turn(), onFront);
+  }
+
+  private static int facing(Vec3 up) {
+    for (int t = 0; t < Shapes.box().triangleCount(); t++) {
+      Vec3 v = Shapes.box().areaVector(t);
+      if (v.dot(up) > 0.99 * v.norm()) {
+        return t;
+      }
+    }
+    throw new IllegalStateException();
+  }
+
+  @Test
+  public void waysHaveNames() {
+    assertEquals(StandOffers.way(new Vec3(0, -1, 0)), "laid on its back");
+    assertEquals(StandOffers.way(new Vec3(0, 1, 0.1).unit()), "laid on its front");
+    assertEquals(StandOffers.way(new Vec3(1, 0, 0)), "laid on its left side");
+    assertEquals(StandOffers.way(new Vec3(0, -0.5, 0.866)), "tipped 30° to the back");
+    assertEquals(
+        StandOffers.way(new Vec3(-0.5, 0, -0.866)), "upside down, tipped 30° to the right");
+    assertEquals(StandOffers.way(new Vec3(0.05, 0, -1).unit()), "upside down");
+    assertEquals(StandOffers.way(Vec3.UP), "turned on the plate");
+  }
+
+  @Test
+  public void aTakenOfferStandsTheMasterSo() {
+    Choices c = Choices.fresh(Units.METRIC);
+    Choices taken = ChoiceWords.edit(c, List.of(Edit.of("pose.stand", "0.5 -0.5 0.5 0.5")), null);
+    assertEquals(taken.pose(), new Pose(new Rotation(0.5, -0.5, 0.5, 0.5), 0));
+  }
+}
