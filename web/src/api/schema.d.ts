@@ -1271,6 +1271,7 @@ export interface components {
       archived: boolean;
       batches: components['schemas']['Batches'];
       box: components['schemas']['BoxKind'];
+      casting: components['schemas']['StepView'][];
       casts: components['schemas']['Offer'][];
       catalysts: components['schemas']['Option'][];
       cautions: components['schemas']['Caution'][];
@@ -1289,7 +1290,7 @@ export interface components {
       measures: string[];
       model?: components['schemas']['ModelView'];
       name: string;
-      order: string[];
+      order: components['schemas']['StepView'][];
       packs: string[];
       parts: components['schemas']['PlanPartView'][];
       ratioSentence: string;
@@ -1504,6 +1505,12 @@ export interface components {
         [key: string]: components['schemas']['State'];
       };
     };
+    RateRow: {
+      per: string;
+      reason: string;
+      text: string;
+      word: string;
+    };
     Reading: {
       height: string;
       /** Format: double */
@@ -1649,6 +1656,18 @@ export interface components {
       unset: boolean;
       value: string;
     };
+    StepView: {
+      begins: string;
+      cautions: string[];
+      key: string;
+      /** @enum {string} */
+      kind: 'HANDS' | 'WAIT' | 'GATE';
+      part: string;
+      takes: string;
+      waits: string;
+      what: string;
+      why: string;
+    };
     StockShelf: {
       missing: string[];
       products: components['schemas']['StockView'][];
@@ -1761,6 +1780,7 @@ export interface components {
     };
     WorkshopResponse: {
       casts: components['schemas']['Row'][];
+      rates: components['schemas']['RateRow'][];
       sheets: components['schemas']['Row'][];
       /** Format: int32 */
       version: number;

@@ -1,3 +1,4 @@
+import { OrderOfWork } from './OrderOfWork';
 import { useState, type ReactNode } from 'react';
 import type { Job } from '../api/client';
 import { FigureText } from '../ui/FigureText';
@@ -23,7 +24,7 @@ export function MouldStage({ job, desk, children }: Props) {
         {job.skin && (
           <>
             <Casts job={job} />
-            <Order job={job} />
+            <OrderOfWork job={job} />
           </>
         )}
         {children}
@@ -81,7 +82,7 @@ export function MouldStage({ job, desk, children }: Props) {
         </table>
       </div>
       <Casts job={job} />
-      <Order job={job} />
+      <OrderOfWork job={job} />
       <BoxShapes job={job} desk={desk} />
       <CutList job={job} />
       {children}
@@ -263,19 +264,6 @@ function Casts({ job }: { job: Job }) {
           )}
         </p>
       )}
-    </section>
-  );
-}
-
-function Order({ job }: { job: Job }) {
-  return (
-    <section className="part" aria-label="Order of work">
-      <h2>In this order</h2>
-      <ol className="order">
-        {job.order.map((step) => (
-          <li key={step}>{step}</li>
-        ))}
-      </ol>
     </section>
   );
 }

@@ -82,7 +82,7 @@ test('packs give a price, and without packs it says why there is none', () => {
   cleanup();
   const timed = show(job({ ...MIX, 'rubber.potLife': '36 min', 'rubber.demould': '7 h' }, PICKED));
   expect(timed.reads()).toContain('The sheet names no packs, so there is no price.');
-  expect(timed.reads()).toContain('it can be poured for 36 min and opened after 7 h.');
+  expect(timed.reads()).toContain('it can be poured for 36 min and cures in 7 h.');
 });
 
 const CANDIDATES = [

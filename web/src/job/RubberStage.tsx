@@ -214,8 +214,7 @@ function Buying({ job }: { job: Job }) {
       {job.figures['rubber.potLife'] && (
         <p>
           In your room it can be {job.box.poured ? 'poured' : 'brushed'} for{' '}
-          <FigureText figure={job.figures['rubber.potLife']} /> and{' '}
-          {job.box.poured ? 'opened' : 'handled'} after{' '}
+          <FigureText figure={job.figures['rubber.potLife']} /> and cures in{' '}
           <FigureText figure={job.figures['rubber.demould']} />. Where the sheet says otherwise, the
           sheet counts.
         </p>

@@ -45,11 +45,7 @@ export function Tally({ job, showCautions, showWorking, print }: Props) {
           </dd>
         </div>
         <Entry name="Rubber cost" figure={f['rubber.cost']} />
-        {job.box.poured ? (
-          <Entry name="Opens after" figure={f['rubber.demould']} />
-        ) : (
-          <Entry name="Cured after" figure={f['skin.cured']} />
-        )}
+        <Entry name="Open after" figure={f['job.open']} />
         <div>
           <dt>Cautions</dt>
           <dd>

@@ -67,6 +67,7 @@ export function job(
     figures: figures(shown),
     words: words(set),
     order: [],
+    casting: [],
     packs: [],
     rubbers: [],
     casts: [],

@@ -7,9 +7,13 @@ let sent: unknown[];
 
 const state = (length: string) => ({
   version: 7,
-  words: words({ 'boards.PLY_12.lengthMm': length, 'lives.WAX.addition': '250' }, 'workshop'),
+  words: words(
+    { 'boards.PLY_12.lengthMm': length, 'lives.WAX.addition': '250', 'rates.CUT': '9 min' },
+    'workshop',
+  ),
   sheets: [{ word: 'boards.PLY_12', text: '12 mm ply' }],
   casts: [{ word: 'lives.WAX', text: 'wax' }],
+  rates: [{ word: 'rates.CUT', text: 'cut rubber', per: 'a dm²', reason: 'in steps' }],
 });
 
 beforeEach(() => {
@@ -32,6 +36,9 @@ test('each sheet the core knows has its boards, changed where they stand', async
   const { user } = drawn(job({}), <WorkshopPage />);
   const row = await screen.findByRole('row', { name: /12 mm ply/ });
   expect(row.textContent).toContain('1200 mm');
+  expect(screen.getByRole('row', { name: /cut rubber/ }).textContent).toBe(
+    'cut rubber9 min a dm²in steps',
+  );
   expect(screen.getByRole('row', { name: /^wax/ }).textContent).toContain('250');
   await user.click(within(row).getByRole('button', { name: /lengthMm/ }));
   await user.clear(within(row).getByRole('textbox'));

@@ -105,6 +105,31 @@ export function WorkshopPage() {
               a minute; vibrating takes <Word k="mixing.pace.vibrateMin" after="." /> The pump
               reaches <Word k="mixing.vacuum" after="." />
             </p>
+            <h2 className="part">Work by hand</h2>
+            <p className="quiet">
+              What hours and days are counted with. Rules of thumb to begin with: make them your
+              own.
+            </p>
+            <table className="compare rack">
+              <thead>
+                <tr>
+                  <th scope="col">Work</th>
+                  <th scope="col">Takes</th>
+                  <th scope="col">With it</th>
+                </tr>
+              </thead>
+              <tbody>
+                {workshop?.rates.map(({ word, text, per, reason }) => (
+                  <tr key={word}>
+                    <td>{text}</td>
+                    <td>
+                      <Word k={word} /> {per}
+                    </td>
+                    <td className="quiet">{reason}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
             <h2 className="part">On the rack</h2>
             <table className="compare rack">
               <thead>

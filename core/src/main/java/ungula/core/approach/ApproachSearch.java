@@ -52,11 +52,10 @@ import ungula.core.release.PieceCover;
 import ungula.core.release.Stretch;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
-import ungula.core.skin.SkinClock;
 import ungula.core.skin.SkinField;
 import ungula.core.skin.SkinStudy;
 import ungula.core.skin.TakenOff;
-import ungula.core.step.Labour;
+import ungula.core.step.Steps;
 import ungula.core.study.MeshReport;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
@@ -72,7 +71,7 @@ import ungula.core.workshop.Workshop;
 public final class ApproachSearch {
 
   /** Changes when the same question comes out otherwise: old answers are made again. */
-  public static final int VERSION = 6;
+  public static final int VERSION = 7;
 
   /** Cells of the rooms air is looked for in: enough to compare by. */
   private static final double CELLS = 400_000;
@@ -92,14 +91,8 @@ public final class ApproachSearch {
 
   private static final double BETWEEN = 10;
 
-  /** Until a sheet says. */
-  private static final double USUAL_DEMOULD_MIN = 16 * 60;
-
   /** What a millilitre of air in a cast counts for, in millimetres of seam to dress. */
   private static final double SEAM_MM_PER_ML = 50;
-
-  private static final String DAYS =
-      "Begun in the morning, with nine hours of work to a day; days off come on top.";
 
   private final TriangleMesh mesh;
   private final MeshReport report;
@@ -302,14 +295,14 @@ public final class ApproachSearch {
         OutsideStudy.of(field, wall, parallel, Progress.NONE));
   }
 
-  /** A plan, with the hours it takes by hand and all that it shows. */
-  private record Made(Plan plan, Labour labour, FigureBook shown) {
+  /** A plan, with its steps and all that it shows. */
+  private record Made(Plan plan, Steps steps, FigureBook shown) {
 
     static Made of(Plan plan) {
-      Labour labour = Labour.of(plan).orElseThrow();
+      Steps steps = Steps.of(plan);
       FigureBook shown = plan.figures();
-      labour.show(shown);
-      return new Made(plan, labour, shown);
+      steps.show(shown);
+      return new Made(plan, steps, shown);
     }
   }
 
@@ -322,8 +315,9 @@ public final class ApproachSearch {
     taken(made, "fits.pot", "pot", "in the pressure pot", book);
     double money = money(made, book);
     taken(made, "job.hands", "work", "work by hand", book);
-    double work = made.labour.hours();
-    double hours = open(made, work, book);
+    double work = made.steps.handsMin() / 60;
+    taken(made, "job.open", "open", "until it is open", book);
+    double hours = made.steps.openMin() / 60;
     int pieces = made.plan.parting().isPresent() ? 2 : 1;
     book.put(
         "pieces",
@@ -405,60 +399,6 @@ public final class ApproachSearch {
             .given(skin ? "jacket" : "sheet", book.money(sheet), COMPUTED)
             .done());
     return rubber.value() + sheet;
-  }
-
-  /** Hours from a morning, and the day on which somebody is there to open it. */
-  private static String elapsed(double hours) {
-    double within = hours % 24;
-    long day = 1 + (long) (hours / 24) + (60 * within > SkinClock.WORKING_MIN ? 1 : 0);
-    return Numbers.fixed(hours, 0) + " h" + (day > 1 ? ", day " + day : "");
-  }
-
-  private double open(Made made, double work, FigureBook book) {
-    if (made.plan.skin().isPresent()) {
-      return openSkin(made, work, book);
-    }
-    Figure sheet = made.shown.get("rubber.demould");
-    double demould = sheet == null ? USUAL_DEMOULD_MIN : sheet.value();
-    int pours = made.plan.parting().isPresent() ? 2 : 1;
-    double hours = work + pours * demould / 60;
-    book.put(
-        "open",
-        "until it is open",
-        hours,
-        elapsed(hours),
-        Working.of("work by hand + pours × time until the mould opens")
-            .given("work", Numbers.fixed(work, 1) + " h", COMPUTED)
-            .given("pours", String.valueOf(pours), COMPUTED)
-            .given(
-                "opens after",
-                sheet == null ? Numbers.fixed(demould / 60, 0) + " h" : sheet.text(),
-                sheet == null ? DEFAULT : COMPUTED)
-            .step(DAYS)
-            .done());
-    return hours;
-  }
-
-  /** The skin has to cure, then the jacket to set. */
-  private double openSkin(Made made, double work, FigureBook book) {
-    Figure cured = made.shown.get("skin.cured");
-    Figure jacket = made.shown.get("jacket.ready");
-    double skin = cured == null ? 60 * work + USUAL_DEMOULD_MIN : cured.value();
-    double hours = (skin + jacket.value()) / 60;
-    book.put(
-        "open",
-        "until it is open",
-        hours,
-        elapsed(hours),
-        Working.of("until the skin has cured + until the jacket can be handled")
-            .given(
-                "skin",
-                cured == null ? Numbers.fixed(skin / 60, 0) + " h" : cured.text(),
-                cured == null ? DEFAULT : COMPUTED)
-            .given("jacket", jacket.text(), COMPUTED)
-            .step(DAYS)
-            .done());
-    return hours;
   }
 
   /** Seam on every cast, what is to stay clean counted ten times. */

@@ -28,6 +28,7 @@ import ungula.core.rubber.Additive;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.RatioGuard;
 import ungula.core.sentence.WordBook.Edit;
+import ungula.core.step.Steps;
 
 /** Looks a computed plan over for what would go wrong, and prices the ways out. */
 public final class CautionFinder {
@@ -41,18 +42,20 @@ public final class CautionFinder {
   private static final double STANDING = 4;
   private static final double LEAST_STANDING = 1.5;
 
+  private final Steps steps;
   private final Plan p;
   private final Prices prices;
   private final List<Caution> found = new ArrayList<>();
 
-  private CautionFinder(Plan plan) {
-    this.p = plan;
-    this.prices = new Prices(plan);
+  private CautionFinder(Steps steps) {
+    this.steps = steps;
+    this.p = steps.plan();
+    this.prices = new Prices(p);
   }
 
   /** Worst first. */
-  public static List<Caution> of(Plan plan) {
-    return new CautionFinder(plan).find();
+  public static List<Caution> of(Steps steps) {
+    return new CautionFinder(steps).find();
   }
 
   private List<Caution> find() {
@@ -68,7 +71,7 @@ public final class CautionFinder {
         sealing();
         leaning();
       } else {
-        found.addAll(SkinCautions.of(p, prices));
+        found.addAll(SkinCautions.of(steps, prices));
       }
       found.addAll(ShapeCautions.of(p));
       found.addAll(PlateCautions.of(p));
@@ -83,7 +86,7 @@ public final class CautionFinder {
       ratio();
       sheet();
       additive();
-      found.addAll(PourCautions.of(p, prices));
+      found.addAll(PourCautions.of(steps, prices));
     }
     found.sort(Comparator.comparing(Caution::level));
     return List.copyOf(found);

@@ -21,6 +21,8 @@ import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Timespan;
 import ungula.core.rubber.Product.Chemistry;
 import ungula.core.sentence.WordBook.Edit;
+import ungula.core.step.PourClock;
+import ungula.core.step.Steps;
 import ungula.core.working.Figure;
 import ungula.core.working.FigureBook;
 
@@ -56,13 +58,14 @@ final class PourCautions {
     this.prices = prices;
   }
 
-  static List<Caution> of(Plan p, Prices prices) {
+  static List<Caution> of(Steps steps, Prices prices) {
+    Plan p = steps.plan();
     PourCautions c = new PourCautions(p, prices);
     if (p.pours().isPresent()) {
       c.heavy();
       c.seam();
       c.clock();
-      c.late();
+      c.late(PourClock.of(steps));
       c.vacuum();
       c.shallow();
       c.room();
@@ -183,17 +186,17 @@ final class PourCautions {
   }
 
   /** A batch that cannot follow before the one under it has gelled. */
-  private void late() {
-    for (PourPart.Timed b : pours.timed()) {
+  private void late(PourClock clock) {
+    for (PourClock.Turn b : clock.turns()) {
       if (b.late()) {
         add(
             "batch.late",
             CHECK,
-            "Batch " + b.batch().number() + " comes after the one before has gelled",
+            "Batch " + b.batch().batch().number() + " comes after the one before has gelled",
             "It would have to begin by "
-                + PourPart.clock(Math.max(0, b.latestMin()))
+                + Timespan.clock(Math.max(0, b.latestMin()))
                 + ", and begins at "
-                + PourPart.clock(b.startMin())
+                + Timespan.clock(b.startMin())
                 + ": they meet in a line, and may come apart. Take a slower grade, or weigh it"
                 + " ahead with a helper.",
             null,
@@ -297,7 +300,7 @@ final class PourCautions {
       return;
     }
     FigureBook shown = p.figures();
-    pours.timed().stream()
+    pours.list().stream()
         .flatMap(t -> t.amounts().entrySet().stream())
         .filter(a -> scales.stream().noneMatch(s -> s.weighs(a.getValue())))
         .findFirst()

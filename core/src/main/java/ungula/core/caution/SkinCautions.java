@@ -35,6 +35,8 @@ import ungula.core.skin.Skin;
 import ungula.core.skin.SkinClock;
 import ungula.core.skin.TakenOff;
 import ungula.core.skin.Thickener;
+import ungula.core.step.CoatClock;
+import ungula.core.step.Steps;
 
 /** What can go wrong with a skin and its jacket. */
 final class SkinCautions {
@@ -61,20 +63,22 @@ final class SkinCautions {
   private static final double LADDER_MM = 1800;
 
   private final Plan p;
+  private final Steps steps;
   private final Prices prices;
   private final Skin asked;
   private final SkinPart skin;
   private final List<Caution> found = new ArrayList<>();
 
-  private SkinCautions(Plan p, Prices prices) {
-    this.p = p;
+  private SkinCautions(Steps steps, Prices prices) {
+    this.p = steps.plan();
+    this.steps = steps;
     this.prices = prices;
     this.asked = p.choices().skin();
     this.skin = p.skin().orElse(null);
   }
 
-  static List<Caution> of(Plan p, Prices prices) {
-    SkinCautions c = new SkinCautions(p, prices);
+  static List<Caution> of(Steps steps, Prices prices) {
+    SkinCautions c = new SkinCautions(steps, prices);
     if (c.skin != null) {
       c.wall();
       c.detail();
@@ -270,7 +274,7 @@ final class SkinCautions {
   }
 
   private void late() {
-    SkinClock clock = skin.clock();
+    SkinClock clock = CoatClock.of(steps).map(CoatClock::clock).orElse(null);
     if (clock == null) {
       return;
     }

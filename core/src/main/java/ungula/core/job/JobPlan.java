@@ -18,8 +18,7 @@ import ungula.core.plan.Planner;
 import ungula.core.plan.Touching;
 import ungula.core.rubber.Product;
 import ungula.core.step.Cost;
-import ungula.core.step.Labour;
-import ungula.core.step.WorkOrder;
+import ungula.core.step.Steps;
 import ungula.core.working.Figure;
 import ungula.core.working.FigureBook;
 import ungula.core.workshop.Workshop;
@@ -30,7 +29,7 @@ import ungula.core.workshop.Workshop;
  * @param plan part by part
  * @param figures every number that may be shown, by its key, each with its working
  * @param cautions worst first
- * @param order of work, a sentence a step
+ * @param steps it asks for
  * @param touching what fresh rubber and casts lie against, with a verdict each
  * @param stages what each stage builds on, by its name
  * @param undecided what is still open, in words
@@ -40,7 +39,7 @@ public record JobPlan(
     Plan plan,
     Map<String, Figure> figures,
     List<Caution> cautions,
-    List<String> order,
+    Steps steps,
     List<Touching> touching,
     Map<String, Looked.Basis> stages,
     List<String> undecided,
@@ -66,17 +65,14 @@ public record JobPlan(
       Optional<BoxMould> known) {
     Plan plan = Planner.plan(Brief.of(choices, facts, materials, workshop), known);
     FigureBook figures = plan.figures();
-    Labour.of(plan)
-        .ifPresent(
-            l -> {
-              l.show(figures);
-              Cost.of(plan, l.hours()).ifPresent(c -> c.show(figures));
-            });
+    Steps steps = Steps.of(plan);
+    steps.show(figures);
+    Cost.of(steps).ifPresent(c -> c.show(figures));
     return new JobPlan(
         plan,
         figures.all(),
-        CautionFinder.of(plan),
-        WorkOrder.of(plan),
+        CautionFinder.of(steps),
+        steps,
         Touching.of(plan.brief()),
         stages(plan),
         undecided(plan),

@@ -27,7 +27,7 @@ import ungula.core.rubber.Product;
 import ungula.core.rubber.Product.Clarity;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.step.Cost;
-import ungula.core.step.Labour;
+import ungula.core.step.Steps;
 import ungula.core.working.Figure;
 import ungula.core.working.FigureBook;
 import ungula.core.workshop.Workshop;
@@ -81,6 +81,7 @@ public final class RubberChoice {
       String product, String name, boolean fits, String text, Figure costOfCast, double score) {}
 
   private final Plan plan;
+  private final Steps steps;
   private final FigureBook shown;
   private final Product product;
   private final Choices choices;
@@ -93,12 +94,9 @@ public final class RubberChoice {
   private RubberChoice(Plan plan, Product product, Choices choices, MasterFacts facts) {
     this.plan = plan;
     this.shown = plan.figures();
-    Labour.of(plan)
-        .ifPresent(
-            l -> {
-              l.show(shown);
-              Cost.of(plan, l.hours()).ifPresent(c -> c.show(shown));
-            });
+    this.steps = Steps.of(plan);
+    steps.show(shown);
+    Cost.of(steps).ifPresent(c -> c.show(shown));
     this.product = product;
     this.choices = choices;
     this.facts = facts;
@@ -283,7 +281,7 @@ public final class RubberChoice {
   }
 
   private void clock() {
-    if (CautionFinder.of(plan).stream().anyMatch(c -> c.id().equals("batch.clock"))) {
+    if (CautionFinder.of(steps).stream().anyMatch(c -> c.id().equals("batch.clock"))) {
       against(TOO_FAST, "too fast to mix and pour");
     }
     Figure batches = shown.get("batch.count");

@@ -181,11 +181,11 @@ public record CoatsPart(
   }
 
   /** The rubber of a coat. */
-  Product product(Coat c) {
+  public Product product(Coat c) {
     return c.kind() == Coat.Kind.BUILD ? brief.build() : brief.product();
   }
 
-  static String m2(double mm2) {
+  public static String m2(double mm2) {
     return mm2 < 1e5 ? Numbers.fixed(mm2 / 100, 0) + " cm²" : Numbers.fixed(mm2 / 1e6, 3) + " m²";
   }
 

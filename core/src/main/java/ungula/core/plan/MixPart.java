@@ -446,7 +446,7 @@ public record MixPart(
     }
   }
 
-  /** Several moulds of one master: it is free for the next when the last has opened. */
+  /** Several moulds of one master. */
   private void alike(FigureBook figures) {
     Integer moulds = brief.choices().rubber().moulds();
     if (moulds == null || moulds < 2) {
@@ -462,21 +462,7 @@ public record MixPart(
             .given("moulds", count, CHOSEN)
             .given("for one", Mass.format(g, brief.units()), COMPUTED)
             .done());
-    Double demould = demouldMin();
     int of = stirred.isEmpty() ? pours.size() : 1;
-    if (demould != null) {
-      double minutes = moulds * of * demould;
-      figures.put(
-          "moulds.elapsed",
-          "until the last opens",
-          minutes,
-          Timespan.formatMin(minutes),
-          Working.of("moulds × pours of each × time until one opens: one master, one at a time")
-              .given("moulds", count, CHOSEN)
-              .given("pours of each", String.valueOf(of), COMPUTED)
-              .given("opens after", Timespan.formatMin(demould), COMPUTED)
-              .done());
-    }
     Double weighed = brief.choices().rubber().mouldG();
     if (weighed != null) {
       double all = (double) of * batches;

@@ -30,29 +30,19 @@ import ungula.core.working.Working;
  * @param box rubber is poured into; null for a skin
  * @param coated what is brushed; null for rubber that is poured
  * @param batching how the workshop's limits split the largest pour; null for a skin
- * @param timed its batches, in the order they are mixed
+ * @param list of batches, in the order they are mixed
  */
 public record PourPart(
-    Brief brief, MixPart mix, BoxMould box, CoatsPart coated, Batching batching, List<Timed> timed)
+    Brief brief, MixPart mix, BoxMould box, CoatsPart coated, Batching batching, List<Batch> list)
     implements Part {
 
   /**
-   * One batch in its time.
+   * One batch.
    *
    * @param mix of it
    * @param levelMm in the box once it is poured; null where pours are several, and for a skin
-   * @param startMin since the first batch of its pour; null for a skin, as all that follows
-   * @param byMin until it has to be poured; null while the pot life is not known
-   * @param latestMin to begin while the batch before still bonds; null for the first, and while the
-   *     gel time is not known
    */
-  public record Timed(
-      PlannedBatch batch,
-      Mix mix,
-      Double levelMm,
-      Double startMin,
-      Double byMin,
-      Double latestMin) {
+  public record Batch(PlannedBatch batch, Mix mix, Double levelMm) {
 
     public double mm3() {
       return mix.volumeMm3();
@@ -68,43 +58,30 @@ public record PourPart(
       }
       return all;
     }
-
-    /** Whether it comes after the one before has gelled. */
-    public boolean late() {
-      return latestMin != null && latestMin < startMin - 1e-9;
-    }
   }
 
   /** Of rubber poured into a box. */
   static PourPart of(Brief b, MixPart mix, BoxMould box, Batching batching) {
-    List<Timed> timed = new ArrayList<>();
+    List<Batch> list = new ArrayList<>();
     for (int pour = 0; pour < mix.pours().size(); pour++) {
-      poured(b, mix, box, pour, timed);
+      poured(b, mix, box, pour, list);
     }
-    return new PourPart(b, mix, box, null, batching, List.copyOf(timed));
+    return new PourPart(b, mix, box, null, batching, List.copyOf(list));
   }
 
-  /** Each pour has a clock of its own: the second waits until the first has cured. */
-  private static void poured(Brief b, MixPart mix, BoxMould box, int pour, List<Timed> timed) {
-    Bubbles bubbles = b.choices().rubber().bubbles();
-    Pace pace = b.workshop().mixing().pace();
+  private static void poured(Brief b, MixPart mix, BoxMould box, int pour, List<Batch> list) {
     boolean two = mix.pours().size() > 1;
-    Double gel = b.inRoomMin(b.product(), b.product().gelMin());
     double all = mix.pours().get(pour);
     double poured = 0;
-    double start = 0;
-    double before = 0;
     for (int i = 1; i <= mix.batches(); i++) {
       boolean rest = mix.rest() != null && i > 1;
       String keys = pour > 0 ? "later" : rest ? "rest" : "mix";
       Mix weighed = pour > 0 ? mix.later().get(pour - 1) : rest ? mix.rest() : mix.first();
       double mm3 = weighed.volumeMm3();
       poured += mm3 / all;
-      double takes = pace.batchMin(mm3, bubbles);
-      Double latest = i == 1 || gel == null ? null : before + pace.measureMin() + gel - takes;
-      int number = timed.size() + 1;
-      timed.add(
-          new Timed(
+      int number = list.size() + 1;
+      list.add(
+          new Batch(
               new PlannedBatch(
                   number,
                   pour + 1,
@@ -116,27 +93,22 @@ public record PourPart(
                   weighed.additiveG() > 0 ? keys + ".additive" : "",
                   false),
               weighed,
-              two ? null : box.levelOf(poured * box.rubberMm3()),
-              start,
-              mix.potMin() == null ? null : start + pace.measureMin() + mix.potMin(),
-              latest));
-      before = start;
-      start += takes;
+              two ? null : box.levelOf(poured * box.rubberMm3())));
     }
   }
 
   /** Of coats, each a batch; none of those whose rubber cannot be weighed. */
   static PourPart of(Brief b, MixPart mix, CoatsPart coated) {
-    List<Timed> timed = new ArrayList<>();
+    List<Batch> list = new ArrayList<>();
     for (Coat c : coated.list()) {
       String coat = "coat." + c.number();
       Mix its = mix.coats().get(c.number() - 1);
       if (its == null) {
         continue;
       }
-      int number = timed.size() + 1;
-      timed.add(
-          new Timed(
+      int number = list.size() + 1;
+      list.add(
+          new Batch(
               new PlannedBatch(
                   number,
                   c.number(),
@@ -148,12 +120,9 @@ public record PourPart(
                   its.additiveG() > 0 ? coat + ".thickener" : "",
                   c.kind() == Coat.Kind.BUILD && b.build() != b.product()),
               its,
-              null,
-              null,
-              null,
               null));
     }
-    return new PourPart(b, mix, null, coated, null, List.copyOf(timed));
+    return new PourPart(b, mix, null, coated, null, List.copyOf(list));
   }
 
   private Bubbles bubbles() {
@@ -187,7 +156,7 @@ public record PourPart(
 
   public Batches batches() {
     return new Batches(
-        timed.stream().map(Timed::batch).toList(),
+        list.stream().map(Batch::batch).toList(),
         limited() && batching.reason() != null ? batching.reason().reason() : "",
         fewer());
   }
@@ -211,16 +180,14 @@ public record PourPart(
     vacuum(figures);
     if (coated != null) {
       coats(figures);
-      timed.forEach(t -> fill(t, figures));
+      list.forEach(t -> fill(t, figures));
       return;
     }
     first(figures);
     count(figures);
-    for (Timed t : timed) {
+    for (Batch t : list) {
       fill(t, figures);
       level(t, figures);
-      clock(t, figures);
-      latest(t, figures);
     }
   }
 
@@ -350,7 +317,7 @@ public record PourPart(
   }
 
   /** How high a batch stands in the vessel it is mixed in. */
-  private void fill(Timed t, FigureBook figures) {
+  private void fill(Batch t, FigureBook figures) {
     brief
         .workshop()
         .limits(brief.product(), bubbles())
@@ -373,11 +340,11 @@ public record PourPart(
   }
 
   /** How high the box is full after a share of what is poured. */
-  private void level(Timed t, FigureBook figures) {
+  private void level(Batch t, FigureBook figures) {
     if (t.levelMm == null) {
       return;
     }
-    double sofar = timed.stream().takeWhile(o -> o != t).mapToDouble(Timed::mm3).sum() + t.mm3();
+    double sofar = list.stream().takeWhile(o -> o != t).mapToDouble(Batch::mm3).sum() + t.mm3();
     figures.length(
         t.batch.key() + ".level",
         "level in the box",
@@ -388,52 +355,5 @@ public record PourPart(
             .step(
                 "Read it off with the dipstick: more than 5 % short, it leaks or the master lifts.")
             .done());
-  }
-
-  /** When a batch begins, and until when it is poured. */
-  private void clock(Timed t, FigureBook figures) {
-    figures.put(
-        t.batch.key() + ".start",
-        "begin",
-        t.startMin,
-        clock(t.startMin),
-        Working.of("when the batch before is poured")
-            .given("each takes", figures.get("batch.minutes").text(), COMPUTED)
-            .done());
-    if (t.byMin != null) {
-      figures.put(
-          t.batch.key() + ".by",
-          "poured by",
-          t.byMin,
-          clock(t.byMin),
-          Working.of("both parts meet + pot life in your room")
-              .given("they meet", clock(t.startMin + pace().measureMin()), COMPUTED)
-              .given("pot life", figures.get("rubber.potLife").text(), COMPUTED)
-              .done());
-    }
-  }
-
-  /** A batch still bonds to the one before until that has gelled. */
-  private void latest(Timed t, FigureBook figures) {
-    if (t.latestMin == null) {
-      return;
-    }
-    double takes = pace().batchMin(t.mm3(), bubbles());
-    figures.put(
-        t.batch.key() + ".latest",
-        "begin at the latest",
-        t.latestMin,
-        clock(Math.max(0, t.latestMin)),
-        Working.of("when the batch before has gelled − how long this one takes")
-            .given("the one before has gelled", clock(t.latestMin + takes), COMPUTED)
-            .given("this one takes", Timespan.formatMin(takes), COMPUTED)
-            .step("Later, a line shows where they meet, and they may come apart.")
-            .done());
-  }
-
-  /** Hours and minutes from the first: "0:25". */
-  public static String clock(double min) {
-    long all = Math.round(min);
-    return all / 60 + (all % 60 < 10 ? ":0" : ":") + all % 60;
   }
 }

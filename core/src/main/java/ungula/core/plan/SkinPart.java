@@ -5,7 +5,6 @@ import static ungula.core.working.Given.Source.COMPUTED;
 import static ungula.core.working.Given.Source.DEFAULT;
 import static ungula.core.working.Given.Source.SHEET;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import ungula.core.jacket.OutsideStudy;
@@ -35,7 +34,6 @@ import ungula.core.working.Working;
  * @param sections of the jacket; null while not worked out
  * @param detail times of its rubber in the room; null while the sheet does not say
  * @param build times of the rubber of its build coats
- * @param clock when each coat goes on; null while the rubber's times are not known
  */
 public record SkinPart(
     Brief brief,
@@ -45,8 +43,7 @@ public record SkinPart(
     Double cutDegrees,
     Sections sections,
     Rubber detail,
-    Rubber build,
-    SkinClock clock)
+    Rubber build)
     implements Part {
 
   /** Cloth is laid in pieces overlapping so far, mm. */
@@ -111,8 +108,7 @@ public record SkinPart(
     Sections sections = outside == null ? null : Sections.of(outside.scan(), b.choices().jacket());
     Rubber detail = Rubber.of(b, b.product());
     Rubber build = b.build() == b.product() ? detail : Rubber.of(b, b.build());
-    return new SkinPart(
-        b, coated, density, off, cut, sections, detail, build, clock(b, coated, detail, build));
+    return new SkinPart(b, coated, density, off, cut, sections, detail, build);
   }
 
   /** How the skin comes off: by what it must stretch to be pulled up, unless it is said. */
@@ -129,27 +125,9 @@ public record SkinPart(
     return share <= Stretch.allowed(elongation) ? TakenOff.SOCK : TakenOff.CUT;
   }
 
-  private static SkinClock clock(Brief b, CoatsPart coated, Rubber detail, Rubber build) {
-    if (detail == null || build == null) {
-      return null;
-    }
-    return SkinClock.of(
-        b.choices().skin(),
-        brushMin(coated),
-        coated.list().stream()
-            .map(c -> coated.product(c) == b.build() ? build.times : detail.times)
-            .toList());
-  }
-
-  private static double[] brushMin(CoatsPart coated) {
-    return coated.list().stream()
-        .mapToDouble(c -> SkinClock.brushMin(coated.curve().areaMm2(c.fromMm())))
-        .toArray();
-  }
-
-  /** At the brush, over all coats. */
-  public double handsMin() {
-    return Arrays.stream(brushMin(coated)).sum();
+  /** Times of a coat's rubber in the room; for those whose sheet says. */
+  public SkinClock.Times times(Coat c) {
+    return (coated.product(c) == brief.build() ? build : detail).times;
   }
 
   public double wallMm() {
@@ -191,7 +169,7 @@ public record SkinPart(
   public void show(FigureBook figures) {
     sag(figures);
     cloth(figures);
-    clock(figures);
+    windows(figures);
     stretch(figures);
     cut(figures);
   }
@@ -271,36 +249,13 @@ public record SkinPart(
             });
   }
 
-  private void clock(FigureBook figures) {
-    figures.put(
-        "skin.hands",
-        "at the brush",
-        handsMin(),
-        Timespan.formatMin(handsMin()),
-        Working.of("each coat: getting ready + brushing its surface")
-            .given("getting ready", Timespan.formatMin(SkinClock.READY_MIN), DEFAULT)
-            .given("for each m²", Timespan.formatMin(SkinClock.MIN_PER_M2), DEFAULT)
-            .given("coats", coats().size() + "", COMPUTED)
-            .done());
+  private void windows(FigureBook figures) {
     if (detail != null) {
       window("skin.window", "a next coat sticks", detail, figures);
     }
     if (build != null && brief.build() != brief.product()) {
       window("skin.buildWindow", "a next coat sticks to a build coat", build, figures);
     }
-    if (clock == null) {
-      return;
-    }
-    boolean built = coats().get(coats().size() - 1).kind() == Coat.Kind.BUILD;
-    figures.put(
-        "skin.cured",
-        "until the skin has cured",
-        clock.curedMin(),
-        Timespan.formatMin(clock.curedMin()),
-        Working.of("last coat mixed + time until it has set")
-            .given("days with work", clock.days() + "", COMPUTED)
-            .given("sets in", Timespan.formatMin((built ? build : detail).times.setMin()), SHEET)
-            .done());
   }
 
   private void window(String key, String label, Rubber rubber, FigureBook figures) {

@@ -33,8 +33,17 @@ public final class Timespan {
     return format(Duration.ofSeconds(Math.round(minutes * 60)));
   }
 
+  /** Minutes as a clock that began at 0:00 reads: "1:30", after a night "day 2, 0:10". */
+  public static String clock(double min) {
+    long all = Math.round(min);
+    long day = all / (24 * 60);
+    long left = all % (24 * 60);
+    String time = left / 60 + (left % 60 < 10 ? ":0" : ":") + left % 60;
+    return day == 0 ? time : "day " + (day + 1) + ", " + time;
+  }
+
   public static String format(Duration span) {
-    if (span.compareTo(Duration.ofSeconds(90)) < 0) {
+    if (span.compareTo(Duration.ofSeconds(90)) < 0 && span.toSeconds() != 60) {
       return span.toSeconds() + " s";
     }
     long minutes = (span.toSeconds() + 30) / 60;

@@ -26,11 +26,12 @@ import ungula.core.workshop.Workshop;
 public record Cost(Plan plan, double rubber, double shell, double hours) {
 
   /** Empty while a price is missing. */
-  public static Optional<Cost> of(Plan plan, double hours) {
+  public static Optional<Cost> of(Steps steps) {
+    Plan plan = steps.plan();
     Double rubber = plan.mix().map(MixPart::cost).orElse(null);
-    return rubber == null
+    return rubber == null || !steps.whole()
         ? Optional.empty()
-        : plan.shellCost().map(shell -> new Cost(plan, rubber, shell, hours));
+        : plan.shellCost().map(shell -> new Cost(plan, rubber, shell, steps.handsMin() / 60));
   }
 
   private Workshop.Costs costs() {

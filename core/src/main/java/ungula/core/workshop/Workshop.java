@@ -37,6 +37,7 @@ import ungula.core.sentence.WordBook;
  * @param costs besides rubber and box
  * @param releases what is released before rubber goes on
  * @param lives casts a mould gives, by what is cast
+ * @param rates of work by hand, minutes
  */
 public record Workshop(
     String name,
@@ -54,9 +55,10 @@ public record Workshop(
     Air air,
     Costs costs,
     Releases releases,
-    Map<CastingMaterial, MouldLife> lives) {
+    Map<CastingMaterial, MouldLife> lives,
+    Map<Rate, Double> rates) {
 
-  /** What was kept before equipment was asked about has none; every sheet has its boards. */
+  /** What was kept before something was asked about has what is usual, or none. */
   public Workshop {
     air = air == null ? Air.USUAL : air;
     costs = costs == null ? Costs.UNCOUNTED : costs;
@@ -67,6 +69,12 @@ public record Workshop(
       every.put(cast, life == null ? MouldLife.usual(cast) : life);
     }
     lives = Collections.unmodifiableMap(every);
+    Map<Rate, Double> work = new EnumMap<>(Rate.class);
+    for (Rate rate : Rate.values()) {
+      Double own = rates == null ? null : rates.get(rate);
+      work.put(rate, own == null ? Double.valueOf(rate.usualMin()) : own);
+    }
+    rates = Collections.unmodifiableMap(work);
     equipment = equipment == null ? Equipment.NONE : equipment;
     mixing = mixing == null ? Mixing.UNKNOWN : mixing;
     Map<SheetStock, Board> all = new EnumMap<>(SheetStock.class);
@@ -173,7 +181,8 @@ public record Workshop(
         air,
         costs,
         releases,
-        lives);
+        lives,
+        rates);
   }
 
   public enum Paper implements Choosable {
@@ -203,6 +212,7 @@ public record Workshop(
           Air.USUAL,
           Costs.UNCOUNTED,
           Releases.RUBBER_ONLY,
+          Map.of(),
           Map.of());
 
   public static WordBook<Workshop> words() {
@@ -255,12 +265,21 @@ public record Workshop(
             Kind.count("", "", 0, 100_000));
       }
     }
+    for (Rate rate : Rate.values()) {
+      String per = rate.per().isEmpty() ? "" : ", " + rate.per();
+      words.word(rates(rate), "time to " + rate.text() + per, Kind.minutes(1440));
+    }
     return words;
   }
 
   /** The words of a casting material's lives begin so. */
   public static String lives(CastingMaterial cast) {
     return "lives." + cast.name();
+  }
+
+  /** The word of a rate of work. */
+  public static String rates(Rate rate) {
+    return "rates." + rate.name();
   }
 
   /** The words of a sheet's boards begin so. */

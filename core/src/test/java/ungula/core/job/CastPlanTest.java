@@ -102,14 +102,16 @@ public class CastPlanTest {
   @Test
   public void whatIsReleasedIsAHabitWhereItIsNotNeeded() {
     String[] metal = {"master.material", "METAL"};
-    String steps = String.join("\n", plan("marram-20", null, shop(), metal).order());
+    String steps = String.join("\n", Told.order(plan("marram-20", null, shop(), metal)));
     assertFalse(steps.contains("Release"), steps);
     steps =
-        String.join("\n", plan("marram-20", null, shop("releases", "EVERYTHING"), metal).order());
+        String.join(
+            "\n", Told.order(plan("marram-20", null, shop("releases", "EVERYTHING"), metal)));
     assertTrue(steps.contains("Release master and box"), steps);
-    steps = String.join("\n", plan("marram-20", null, shop(), "master.material", "GLASS").order());
+    steps =
+        String.join("\n", Told.order(plan("marram-20", null, shop(), "master.material", "GLASS")));
     assertTrue(steps.contains("Release master: two thin coats"), steps);
-    steps = String.join("\n", plan("turnstone-40", null, shop(), metal).order());
+    steps = String.join("\n", Told.order(plan("turnstone-40", null, shop(), metal)));
     assertTrue(steps.contains("Release master and box"), steps);
   }
 
@@ -262,10 +264,10 @@ public class CastPlanTest {
 
   @Test
   public void whatSettlesIsStirredUpFirst() {
-    String steps = String.join("\n", plan("gannet-25", null, shop()).order());
+    String steps = String.join("\n", Told.order(plan("gannet-25", null, shop())));
     assertTrue(steps.contains("Stir up the base and hardener in the tin"), steps);
     assertFalse(steps.contains("gloves"), "condensation-cure rubber does not mind");
-    steps = String.join("\n", plan("samphire-15", null, shop()).order());
+    steps = String.join("\n", Told.order(plan("samphire-15", null, shop())));
     assertFalse(steps.contains("Stir up"), steps);
     assertTrue(steps.contains("nitrile gloves"), steps);
   }

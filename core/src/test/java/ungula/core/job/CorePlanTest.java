@@ -80,8 +80,9 @@ public class CorePlanTest {
     assertEquals(value(hollow, "core.opening"), 34 * 54, 20);
     assertEquals(value(hollow, "rubber.box"), value(solid, "rubber.box"), 1e-6);
     assertEquals(cautions(hollow), List.of());
-    String last = hollow.order().get(hollow.order().size() - 1);
-    assertTrue(last.contains("For the core") && last.contains("3 mm"), last);
+    String told = String.join("\n", Told.order(hollow));
+    assertTrue(told.contains("Line the mould with clay or wax sheet, 3 mm thick"), told);
+    assertFalse(String.join("\n", Told.order(solid)).contains("Line the mould"));
     assertTrue(hollow.plan().core().isPresent());
   }
 

@@ -67,7 +67,8 @@ public class PourPlanTest {
         d.air(),
         d.costs(),
         d.releases(),
-        d.lives());
+        d.lives(),
+        d.rates());
   }
 
   private static JobPlan plan(Workshop shop, String... edits) {

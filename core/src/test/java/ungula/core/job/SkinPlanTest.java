@@ -41,6 +41,7 @@ import ungula.core.skin.Bridge;
 import ungula.core.skin.SkinField;
 import ungula.core.skin.SkinStudy;
 import ungula.core.skin.TakenOff;
+import ungula.core.step.CoatClock;
 import ungula.core.study.MeshReport;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
@@ -160,8 +161,8 @@ public class SkinPlanTest {
     double each = Math.PI * 10 * (3 * 225 + 100) / 6;
     Near.absolute(value(buttons, "rubber.box") - value(cut, "rubber.box"), count * each, 1e-6);
     assertTrue(ids(buttons).anyMatch("jacket.buttons"::equals), "most of a post is upright");
-    assertTrue(buttons.order().stream().anyMatch(s -> s.startsWith("Set ")));
-    assertTrue(cut.order().stream().anyMatch(s -> s.startsWith("Cut ")));
+    assertTrue(Told.order(buttons).stream().anyMatch(s -> s.startsWith("Set ")));
+    assertTrue(Told.order(cut).stream().anyMatch(s -> s.startsWith("Cut ")));
   }
 
   @Test
@@ -215,7 +216,7 @@ public class SkinPlanTest {
     Near.relative(clay, bridges.get(0).mm3(), 1e-9);
     double less = value(open, "rubber.box") - value(after, "rubber.box");
     Near.relative(less, clay, 0.05);
-    assertTrue(after.order().get(1).startsWith("Fill the recesses with clay"));
+    assertTrue(Told.order(after).get(1).startsWith("Fill the recesses with clay"));
     // turned over it is another surface: nothing stays plugged
     Choices turned = ChoiceWords.edit(plugged, List.of(Edit.of("pose.turned", "x 90")), ADDITION);
     assertTrue(turned.skin().plugs().isEmpty());
@@ -295,7 +296,8 @@ public class SkinPlanTest {
     Choices back = ChoiceWords.edit(c, List.of(Edit.of("skin.gap", "2")), ADDITION);
     assertEquals(back.skin().after(2), c.skin().recoat());
     assertEquals(back.skin().after(3).name(), "SET");
-    assertEquals(post.plan(ADDITION, null, c).plan().skin().orElseThrow().clock().days(), 2);
+    assertEquals(
+        CoatClock.of(post.plan(ADDITION, null, c).steps()).orElseThrow().clock().days(), 2);
   }
 
   @Test

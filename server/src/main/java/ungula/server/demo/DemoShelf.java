@@ -113,6 +113,7 @@ class DemoShelf {
             new Workshop.Air(60, 5),
             new Workshop.Costs(24, 6),
             Releases.RUBBER_ONLY,
+            Map.of(),
             Map.of()));
     for (int i = 0; i < entries.size(); i++) {
       add(entries.get(i), kept.get(i));

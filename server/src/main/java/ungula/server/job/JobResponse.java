@@ -13,6 +13,7 @@ import ungula.core.pour.Batches;
 import ungula.core.rubber.SecondPart;
 import ungula.core.sentence.Kind;
 import ungula.core.sentence.Word;
+import ungula.core.step.Step;
 import ungula.core.working.Figure;
 import ungula.server.product.Products;
 
@@ -75,7 +76,8 @@ public record JobResponse(
     DipstickView dipstick,
     CutView cut,
     SkinView skin,
-    List<String> order,
+    List<StepView> order,
+    List<StepView> casting,
     String ratioSentence,
     SecondPart second,
     Batches batches,
@@ -85,6 +87,26 @@ public record JobResponse(
     List<TouchView> touching,
     List<String> packs,
     List<PlanPartView> parts) {
+
+  /**
+   * A step of the work.
+   *
+   * @param part of the work it belongs to, as a heading
+   * @param takes how long, in words; empty for a look
+   * @param begins when it can begin, from the first step on, in words
+   * @param waits what for, besides the step before; empty where that is all
+   * @param cautions ids of those that stand against it now
+   */
+  public record StepView(
+      String key,
+      String part,
+      String what,
+      String why,
+      Step.Kind kind,
+      String takes,
+      String begins,
+      String waits,
+      List<String> cautions) {}
 
   /**
    * A part of the plan that takes a closer look at the shape.

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.springframework.stereotype.Component;
+import ungula.core.caution.Caution;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.contact.Contact;
@@ -22,6 +23,7 @@ import ungula.core.plan.Touching;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Timespan;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.Volume;
 import ungula.core.rubber.Mix;
@@ -31,6 +33,10 @@ import ungula.core.sentence.Kind;
 import ungula.core.skin.Coat;
 import ungula.core.skin.Recoat;
 import ungula.core.skin.SkinClock;
+import ungula.core.step.CoatClock;
+import ungula.core.step.Step;
+import ungula.core.step.Steps;
+import ungula.core.step.Timeline;
 import ungula.core.study.MeshReport;
 import ungula.server.job.JobResponse.BrushingView;
 import ungula.server.job.JobResponse.CoatView;
@@ -38,6 +44,7 @@ import ungula.server.job.JobResponse.DipstickView;
 import ungula.server.job.JobResponse.MarkView;
 import ungula.server.job.JobResponse.ModelView;
 import ungula.server.job.JobResponse.SkinView;
+import ungula.server.job.JobResponse.StepView;
 import ungula.server.job.JobResponse.Tick;
 import ungula.server.job.JobResponse.WayView;
 import ungula.server.model.Models;
@@ -99,7 +106,8 @@ class JobViews {
             .map(k -> new JobResponse.CutView(k.degrees(), CutPlanes.STEP_DEGREES))
             .orElse(null),
         job.plan().plan().skin().map(skin -> skin(job, skin)).orElse(null),
-        job.plan().order(),
+        job.plan().steps().making().stream().map(s -> step(job, s)).toList(),
+        job.plan().steps().casting().stream().map(s -> step(job, s)).toList(),
         ratioSentence(c, job.product()),
         job.plan().plan().second().orElse(null),
         job.plan().plan().batches(),
@@ -111,6 +119,21 @@ class JobViews {
         jobs.parts(job).stream()
             .map(p -> new JobResponse.PlanPartView(p.subject().text(), p.state(), p.why()))
             .toList());
+  }
+
+  private static StepView step(Jobs.Job job, Step s) {
+    double min = s.takes().minutes();
+    Timeline.Span span = job.plan().steps().timeline().of(s.key());
+    return new StepView(
+        s.key(),
+        s.part(),
+        s.what(),
+        s.why(),
+        s.kind(),
+        min > 0 ? Timespan.formatMin(min) : "",
+        span == null ? "" : Timespan.clock(span.beginMin()),
+        Steps.waits(s),
+        job.plan().cautions().stream().map(Caution::id).filter(s.cautions()::contains).toList());
   }
 
   private SkinView skin(Jobs.Job job, SkinPart skin) {
@@ -134,10 +157,11 @@ class JobViews {
                             ? ""
                             : job.choices().skin().after(c.number()).name()))
             .toList(),
-        skin.clock() == null
-            ? List.of()
-            : skin.clock().coats().stream().map(JobViews::brushing).toList(),
-        SkinClock.WORKING_MIN,
+        CoatClock.of(job.plan().steps()).stream()
+            .flatMap(c -> c.clock().coats().stream())
+            .map(JobViews::brushing)
+            .toList(),
+        Timeline.WORKING_MIN,
         Arrays.stream(Recoat.values()).map(r -> new Kind.Option(r.name(), r.text())).toList(),
         skin.off().text(),
         skin.cutDegrees(),

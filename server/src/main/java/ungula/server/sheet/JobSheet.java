@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import ungula.core.caution.Caution;
 import ungula.core.choice.Choices;
 import ungula.core.cutlist.CutList;
@@ -21,8 +22,12 @@ import ungula.core.mould.SectionDrawing.Side;
 import ungula.core.plan.SkinPart;
 import ungula.core.pour.PlannedBatch;
 import ungula.core.quantity.Length;
+import ungula.core.quantity.Timespan;
 import ungula.core.skin.Coat;
 import ungula.core.skin.SkinClock;
+import ungula.core.step.CoatClock;
+import ungula.core.step.Step;
+import ungula.core.step.Steps;
 import ungula.core.working.Figure;
 import ungula.core.working.Given;
 import ungula.core.working.Working;
@@ -38,7 +43,7 @@ final class JobSheet {
 
   /**
    * @param missing what it lacks and why, as sentences
-   * @param order of work, a sentence a step
+   * @param steps of the work
    * @param views of the box, the most telling first; empty while there is none
    * @param cuts what to cut for it; null while there is none
    * @param batches of rubber, one card each
@@ -55,7 +60,7 @@ final class JobSheet {
       Map<String, Figure> figures,
       List<Caution> cautions,
       List<String> missing,
-      List<String> order,
+      Steps steps,
       List<View> views,
       CutList cuts,
       List<PlannedBatch> batches,
@@ -247,8 +252,9 @@ final class JobSheet {
           SheetPen.INK);
     }
     pen.down(8);
-    if (skin.clock() != null) {
-      strip(skin.clock());
+    Optional<CoatClock> clock = CoatClock.of(c.steps);
+    if (clock.isPresent()) {
+      strip(clock.get().clock());
     }
     for (View view : c.views.subList(1, c.views.size())) {
       section(view);
@@ -281,9 +287,9 @@ final class JobSheet {
       pen.text(
           b.number()
               + "   "
-              + SkinClock.at(b.fromMin())
+              + Timespan.clock(b.fromMin())
               + " to "
-              + SkinClock.at(b.toMin())
+              + Timespan.clock(b.toMin())
               + (b.next() == null ? "" : "; the next " + b.window()),
           pen.left(),
           y,
@@ -414,15 +420,32 @@ final class JobSheet {
   }
 
   private void order() throws IOException {
-    if (c.order.isEmpty()) {
+    if (c.steps.making().isEmpty()) {
       return;
     }
     pen.room(80);
     pen.line("In this order", 11, true, SheetPen.INK);
     int n = 0;
-    for (String step : c.order) {
+    String part = "";
+    for (Step step : c.steps.making()) {
+      if (!step.part().equals(part)) {
+        part = step.part();
+        pen.room(40);
+        pen.down(3);
+        pen.line(part, 9, true, SheetPen.QUIET);
+      }
       pen.room(24);
-      pen.line(++n + ". " + step, 9, false, SheetPen.INK);
+      double min = step.takes().minutes();
+      String waits = Steps.waits(step);
+      pen.line(
+          ++n
+              + ". "
+              + step.what()
+              + (min > 0 ? "  " + Timespan.formatMin(min) : "")
+              + (waits.isEmpty() ? "" : ", " + waits),
+          9,
+          false,
+          step.byHand() ? SheetPen.INK : SheetPen.QUIET);
     }
     pen.down(8);
   }

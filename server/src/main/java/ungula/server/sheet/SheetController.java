@@ -60,7 +60,7 @@ class SheetController {
             job.plan().figures(),
             job.plan().cautions(),
             missing(job),
-            job.plan().order(),
+            job.plan().steps(),
             drawn ? views(job) : List.of(),
             job.plan().plan().cuts().orElse(null),
             job.plan().plan().batches().each(),

@@ -13,6 +13,7 @@ import ungula.core.contact.CastingMaterial;
 import ungula.core.mould.SheetStock;
 import ungula.core.sentence.Word;
 import ungula.core.sentence.WordBook;
+import ungula.core.workshop.Rate;
 import ungula.core.workshop.Workshop;
 
 /** The workshop's habits and limits. There is one workshop. */
@@ -37,11 +38,26 @@ class WorkshopController {
   record Row(String word, String text) {}
 
   /**
+   * How long work by hand takes.
+   *
+   * @param word how long
+   * @param text what is done
+   * @param per what it is counted by; empty when it is done once
+   * @param reason what is in it
+   */
+  record RateRow(String word, String text, String per, String reason) {}
+
+  /**
    * @param sheets boxes are made of
    * @param casts what is cast, with the life of moulds for it
+   * @param rates of work by hand
    */
   record WorkshopResponse(
-      int version, Map<String, Word.State> words, List<Row> sheets, List<Row> casts) {}
+      int version,
+      Map<String, Word.State> words,
+      List<Row> sheets,
+      List<Row> casts,
+      List<RateRow> rates) {}
 
   /**
    * @param version the edits were made on
@@ -66,6 +82,9 @@ class WorkshopController {
         Arrays.stream(SheetStock.values()).map(s -> new Row(Workshop.boards(s), s.text())).toList(),
         Arrays.stream(CastingMaterial.values())
             .map(c -> new Row(Workshop.lives(c), c.text()))
+            .toList(),
+        Arrays.stream(Rate.values())
+            .map(r -> new RateRow(Workshop.rates(r), r.text(), r.per(), r.reason()))
             .toList());
   }
 }

@@ -1,4 +1,4 @@
-package ungula.core.skin;
+package ungula.core.step;
 
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
@@ -7,18 +7,47 @@ import static org.testng.Assert.assertTrue;
 import java.util.Collections;
 import java.util.List;
 import org.testng.annotations.Test;
-import ungula.core.Near;
-import ungula.core.geometry.Vec3;
+import ungula.core.skin.Recoat;
+import ungula.core.skin.Skin;
+import ungula.core.skin.SkinClock;
 import ungula.core.skin.SkinClock.Brushing;
 import ungula.core.skin.SkinClock.Times;
+import ungula.core.step.Step.After;
+import ungula.core.step.Step.Takes;
+import ungula.core.working.Given;
+import ungula.core.workshop.Workshop;
 
-public class SkinClockTest {
+public class CoatClockTest {
+
+  private static final Takes NONE = new Takes(0, Given.Source.CHOSEN, "");
 
   /** Gels in an hour, sticky until two, set in five. */
   private static final Times RUBBER = new Times(60, 120, 300);
 
   private static SkinClock clock(Skin skin, Times rubber, double... brushMin) {
-    return SkinClock.of(skin, brushMin, Collections.nCopies(brushMin.length, rubber));
+    return clock(skin, brushMin, Collections.nCopies(brushMin.length, rubber));
+  }
+
+  /** Read off the steps of coats that take so long to brush on. */
+  private static SkinClock clock(Skin skin, double[] brushMin, List<Times> rubber) {
+    StepList steps = new StepList(Workshop.DEFAULT);
+    for (int n = 1; n <= brushMin.length; n++) {
+      Takes takes = new Takes(brushMin[n - 1], Given.Source.CHOSEN, "");
+      StepList.Making weigh =
+          steps.hands(SkinProcedure.key(n) + ".weigh", NONE, "weigh").unbroken("coat." + n);
+      if (n > 1) {
+        weigh.after(SkinProcedure.follows(n - 1, rubber.get(n - 2), skin.after(n - 1)));
+      }
+      weigh.add();
+      steps.hands(SkinProcedure.key(n) + ".brush", takes, "brush").unbroken("coat." + n).add();
+    }
+    double set = rubber.get(rubber.size() - 1).setMin();
+    String last = SkinProcedure.key(brushMin.length) + ".weigh";
+    steps
+        .wait("coat.cure", new Takes(set, Given.Source.SHEET, ""), "cure")
+        .after(new After(last, After.From.BEGIN, 0, null, null))
+        .add();
+    return CoatClock.clock(Timeline.of(steps.all()), skin, rubber);
   }
 
   @Test
@@ -31,7 +60,6 @@ public class SkinClockTest {
     assertEquals(first.window(), "1:00 to 2:00");
     assertEquals(c.coats().get(1).fromMin(), 60.0);
     assertEquals(c.coats().get(2).window(), "");
-    assertEquals(c.handsMin(), 60.0);
     assertEquals(c.curedMin(), 120.0 + 300);
     assertEquals(c.days(), 1);
     assertFalse(c.tooLate(1));
@@ -71,7 +99,7 @@ public class SkinClockTest {
   public void aDayHasNineHours() {
     SkinClock c = clock(Skin.USUAL, RUBBER, 20, 20, 20, 20, 20, 20, 20, 20, 20, 20);
     for (Brushing b : c.coats()) {
-      assertTrue(b.toMin() % (24 * 60) <= SkinClock.WORKING_MIN, b.toString());
+      assertTrue(b.toMin() % (24 * 60) <= Timeline.WORKING_MIN, b.toString());
     }
     assertEquals(c.days(), 2);
   }
@@ -87,36 +115,9 @@ public class SkinClockTest {
   @Test
   public void eachCoatKeepsTheTimesOfItsOwnRubber() {
     Times fast = new Times(10, 30, 60);
-    SkinClock c = SkinClock.of(Skin.USUAL, new double[] {5, 5, 5}, List.of(RUBBER, fast, RUBBER));
+    SkinClock c = clock(Skin.USUAL, new double[] {5, 5, 5}, List.of(RUBBER, fast, RUBBER));
     assertEquals(c.coats().get(1).fromMin(), 60.0);
     assertEquals(c.coats().get(2).fromMin(), 70.0);
     assertEquals(c.curedMin(), 70 + 300.0);
-  }
-
-  @Test
-  public void theWallIsReachedInEqualBuildCoats() {
-    Vec3 hand = new Vec3(100, 80, 200);
-    List<Coat> coats = Skin.USUAL.coats(hand);
-    // 9 mm: 1 of detail, 7 in three, 1 of smoothing
-    assertEquals(coats.size(), 5);
-    Near.absolute(coats.get(1).mm(), 7 / 3.0, 1e-9);
-    assertEquals(coats.get(4).toMm(), 9.0, 1e-9);
-    for (int i = 1; i < coats.size(); i++) {
-      assertEquals(coats.get(i).fromMm(), coats.get(i - 1).toMm());
-    }
-    assertEquals(coats.get(0).thickener(), Thickener.NONE);
-    assertEquals(coats.get(4).kind(), Coat.Kind.SMOOTHING);
-    assertEquals(Skin.usualWallMm(new Vec3(1, 1, 250)), 9.0);
-    assertEquals(Skin.usualWallMm(new Vec3(1, 1, 500)), 12.0);
-    assertEquals(Skin.usualWallMm(new Vec3(1, 1, 1800)), 16.0);
-  }
-
-  @Test
-  public void onASlopeMoreStays() {
-    double upright = Thickener.NORMAL.mostMm(1.1, 90);
-    Near.relative(Thickener.NORMAL.mostMm(1.1, 30), 2 * upright, 1e-9);
-    assertEquals(Thickener.NORMAL.mostMm(1.1, 120), upright);
-    assertEquals(Thickener.NORMAL.mostMm(1.1, 0), Double.POSITIVE_INFINITY);
-    Near.relative(Thickener.STIFF.mostMm(1.1, 90), 2 * upright, 1e-9);
   }
 }

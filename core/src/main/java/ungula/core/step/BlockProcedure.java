@@ -1,0 +1,137 @@
+package ungula.core.step;
+
+import java.util.Optional;
+import ungula.core.cutline.CutLine;
+import ungula.core.mould.MouldKind;
+import ungula.core.plan.Plan;
+import ungula.core.plan.Touching.What;
+import ungula.core.step.Step.Hold;
+import ungula.core.step.Step.Takes;
+import ungula.core.workshop.Rate;
+
+/** A block poured in one go round one master or several, pulled off or cut open. */
+final class BlockProcedure extends Procedure {
+
+  BlockProcedure(Plan p, StepList steps) {
+    super(p, steps);
+  }
+
+  void steps() {
+    boolean open = b.choices().mould().kind() == MouldKind.OPEN;
+    steps.part("Box");
+    steps
+        .hands("fix", steps.rate(Rate.FIX, masters(), ""), open ? fixed() : standing())
+        .holds(Hold.MASTER)
+        .shows("plate.masters", "plate.land")
+        .against("master.floats", "sprue.heavy", "plate.wide", "plate.land")
+        .add();
+    box(p, steps);
+    release("release", What.MASTER, What.BOX);
+    steps.part("Pour");
+    new PourSteps(p, steps)
+        .pour(
+            1,
+            "Pour to the line, "
+                + b.mm(p.mould().pourLineMm())
+                + " above the base: "
+                + b.ml(p.mould().rubberMm3())
+                + " in all.");
+    steps.part("Open");
+    if (open) {
+      steps
+          .hands(
+              "open",
+              steps.rate(Rate.OPEN),
+              "Take the walls off, pull the mould off, trim its lip.")
+          .holds(Hold.MOULD, Hold.MASTER)
+          .against("locks.stretch", "mould.leans")
+          .add();
+    } else {
+      cutOpen();
+    }
+    wash(steps);
+  }
+
+  static void box(Plan p, StepList steps) {
+    double joints = p.mould().sealMm();
+    steps
+        .hands(
+            "box",
+            StepList.and(
+                steps.rate(Rate.BOX), steps.rate(Rate.JOINT, joints / 1000, p.brief().mm(joints))),
+            "Set the walls up round it and seal all "
+                + p.brief().mm(joints)
+                + " of joints. Level it both ways.")
+        .shows("box.inside", "box.outside", "box.seal")
+        .against(
+            "box.bows",
+            "box.seal",
+            "wall.thin",
+            "wall.tears",
+            "wall.none",
+            "pour.low",
+            "bed.small",
+            "board.small",
+            "board.short")
+        .add();
+  }
+
+  static void wash(StepList steps) {
+    steps
+        .hands("wash", steps.rate(Rate.WASH), "Wash the mould and let it dry.")
+        .why("Damp foams resin, and dust shows on the first cast.")
+        .add();
+  }
+
+  private double masters() {
+    return p.plate().map(plate -> plate.on().masters()).orElse(1);
+  }
+
+  private void cutOpen() {
+    Optional<CutLine> cut = p.cut();
+    Takes opening = steps.rate(Rate.OPEN);
+    Takes takes =
+        cut.map(
+                c ->
+                    StepList.and(
+                        opening,
+                        steps.rate(
+                            Rate.CUT,
+                            c.areaMm2() / 10_000,
+                            Math.round(c.areaMm2() / 100) + " cm²")))
+            .orElse(opening);
+    steps
+        .hands(
+            "open",
+            takes,
+            "Take the walls off and cut it open"
+                + cut.map(c -> " at " + c.side()).orElse("")
+                + ", jagged, in big steps outside and fine ones near the cavity; leave the other"
+                + " side whole as a hinge. Take the master out.")
+        .holds(Hold.MOULD, Hold.MASTER)
+        .shows("cut.towards", "cut.area")
+        .against("cut.clean", "cut.locked", "cut.thick")
+        .add();
+  }
+
+  private String standing() {
+    return "Hang or stand the master on its sprue, "
+        + b.mm(p.mould().belowMm())
+        + " clear of the base.";
+  }
+
+  private String fixed() {
+    String by = " to the base with " + b.choices().mould().fixing().text();
+    return p.plate()
+        .map(
+            plate ->
+                "Fix the "
+                    + plate.on().masters()
+                    + " masters"
+                    + by
+                    + ", as drawn on it, "
+                    + b.mm(plate.on().leastLandMm())
+                    + " apart or more.")
+        .orElse("Fix the master" + by + ".");
+  }
+}

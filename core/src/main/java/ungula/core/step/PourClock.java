@@ -1,0 +1,134 @@
+package ungula.core.step;
+
+import static ungula.core.working.Given.Source.COMPUTED;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import ungula.core.plan.MixPart;
+import ungula.core.plan.Plan;
+import ungula.core.plan.PourPart;
+import ungula.core.quantity.Timespan;
+import ungula.core.rubber.Product;
+import ungula.core.working.FigureBook;
+import ungula.core.working.Working;
+
+/**
+ * When each batch of a pour begins and has to be poured, read off its steps: minutes from the first
+ * batch of its pour.
+ */
+public record PourClock(List<Turn> turns) {
+
+  /**
+   * One batch in its turn.
+   *
+   * @param meetMin its two parts meet
+   * @param byMin until it has to be poured; null while the pot life is not known
+   * @param latestMin to begin while the batch before still bonds; null for the first, and while the
+   *     gel time is not known
+   */
+  public record Turn(
+      PourPart.Batch batch,
+      double startMin,
+      double meetMin,
+      double takesMin,
+      Double byMin,
+      Double latestMin) {
+
+    /** Whether it comes after the one before has gelled. */
+    public boolean late() {
+      return latestMin != null && latestMin < startMin - 1e-9;
+    }
+  }
+
+  /** Of batches poured into a box; none of a skin's. */
+  public static PourClock of(Steps steps) {
+    Plan plan = steps.plan();
+    List<Turn> turns = new ArrayList<>();
+    if (!plan.poured() || plan.pours().isEmpty() || steps.making().isEmpty()) {
+      return new PourClock(turns);
+    }
+    Double pot = plan.mix().map(MixPart::potMin).orElse(null);
+    Product rubber = plan.product();
+    Double gel = rubber.inRoomMin(rubber.gelMin(), plan.workshop().roomC());
+    Turn before = null;
+    double first = 0;
+    for (PourPart.Batch b : plan.pours().get().list()) {
+      String key = PourSteps.key(b);
+      double begin = steps.timeline().of(key + ".weigh").beginMin();
+      if (b.batch().batch() == 1) {
+        before = null;
+        first = begin;
+      }
+      double start = begin - first;
+      double meet = steps.timeline().of(key + ".stir").beginMin() - first;
+      double takes = end(steps, key) - begin;
+      Turn turn =
+          new Turn(
+              b,
+              start,
+              meet,
+              takes,
+              pot == null ? null : meet + pot,
+              before == null || gel == null ? null : before.meetMin + gel - takes);
+      turns.add(turn);
+      before = turn;
+    }
+    return new PourClock(List.copyOf(turns));
+  }
+
+  /** When a batch is poured, and its air out. */
+  private static double end(Steps steps, String key) {
+    return Optional.ofNullable(steps.timeline().of(key + ".vibrate"))
+        .orElse(steps.timeline().of(key + ".pour"))
+        .endMin();
+  }
+
+  void show(FigureBook figures) {
+    for (Turn t : turns) {
+      start(t, figures);
+      latest(t, figures);
+    }
+  }
+
+  /** When a batch begins, and until when it is poured. */
+  private static void start(Turn t, FigureBook figures) {
+    String key = t.batch.batch().key();
+    figures.put(
+        key + ".start",
+        "begin",
+        t.startMin,
+        Timespan.clock(t.startMin),
+        Working.of("when the batch before is poured")
+            .given("each takes", figures.get("batch.minutes").text(), COMPUTED)
+            .done());
+    if (t.byMin != null) {
+      figures.put(
+          key + ".by",
+          "poured by",
+          t.byMin,
+          Timespan.clock(t.byMin),
+          Working.of("both parts meet + pot life in your room")
+              .given("they meet", Timespan.clock(t.meetMin), COMPUTED)
+              .given("pot life", figures.get("rubber.potLife").text(), COMPUTED)
+              .done());
+    }
+  }
+
+  /** A batch still bonds to the one before until that has gelled. */
+  private static void latest(Turn t, FigureBook figures) {
+    if (t.latestMin == null) {
+      return;
+    }
+    figures.put(
+        t.batch.batch().key() + ".latest",
+        "begin at the latest",
+        t.latestMin,
+        Timespan.clock(Math.max(0, t.latestMin)),
+        Working.of("when the batch before has gelled − how long this one takes")
+            .given("the one before has gelled", Timespan.clock(t.latestMin + t.takesMin), COMPUTED)
+            .given("this one takes", Timespan.formatMin(t.takesMin), COMPUTED)
+            .step("Later, a line shows where they meet, and they may come apart.")
+            .done());
+  }
+}

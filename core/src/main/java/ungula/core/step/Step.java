@@ -1,0 +1,112 @@
+package ungula.core.step;
+
+import java.util.List;
+import java.util.Set;
+import ungula.core.working.Given;
+
+/**
+ * Something a job asks somebody to do, or to wait for.
+ *
+ * @param key stable when the plan changes, such as {@code pour.2.1.weigh}: records stay with it
+ * @param part of the work it belongs to, as a heading
+ * @param what one imperative sentence, with its own numbers
+ * @param why one line of reason; empty where it goes without saying
+ * @param takes how long
+ * @param after what has to be finished first
+ * @param unbroken name of those it runs with without a break between them; empty for none
+ * @param holds what nothing else uses meanwhile
+ * @param figures keys of those needed at that moment
+ * @param cautions ids of those that may stand against it
+ * @param records what is written down of it
+ */
+public record Step(
+    String key,
+    String part,
+    String what,
+    String why,
+    Kind kind,
+    Takes takes,
+    List<After> after,
+    String unbroken,
+    Set<Hold> holds,
+    List<String> figures,
+    List<String> cautions,
+    Set<Noted> records) {
+
+  public enum Kind {
+    /** Hands on. */
+    HANDS,
+    /** The mould works, not you. */
+    WAIT,
+    /** A tick without which nothing goes on. */
+    GATE
+  }
+
+  /** What a step uses alone. */
+  public enum Hold {
+    PERSON,
+    SCALE,
+    CHAMBER,
+    POT,
+    MOULD,
+    MASTER,
+    BENCH
+  }
+
+  /** What is written down of a step. */
+  public enum Noted {
+    MASS_A,
+    MASS_B,
+    LEVEL,
+    BEGUN,
+    ENDED,
+    ROOM,
+    GAUGE,
+    VERDICT
+  }
+
+  /**
+   * How long a step takes.
+   *
+   * @param source where that is from
+   * @param how it comes about, in words
+   */
+  public record Takes(double minutes, Given.Source source, String how) {}
+
+  /**
+   * What a step waits for.
+   *
+   * @param key of the other step
+   * @param from what of the other the lags are counted from
+   * @param leastMin at least so long after
+   * @param mostMin no later than so long after; null when there is no window
+   * @param missedMin instead, at the beginning of a day, when the window falls out of the hours of
+   *     work; null when it cannot be missed
+   */
+  public record After(String key, From from, double leastMin, Double mostMin, Double missedMin) {
+
+    public enum From {
+      BEGIN,
+      END
+    }
+
+    /** As soon as the other is done. */
+    static After end(String key) {
+      return new After(key, From.END, 0, null, null);
+    }
+
+    /** Within a window that opens and closes after the other began. */
+    static After within(String key, double opensMin, double closesMin, double missedMin) {
+      return new After(key, From.BEGIN, opensMin, closesMin, missedMin);
+    }
+
+    /** On the next day on which the other began so long ago. */
+    static After nextDay(String key, double leastMin) {
+      return new After(key, From.BEGIN, leastMin, -1.0, leastMin);
+    }
+  }
+
+  public boolean byHand() {
+    return kind != Kind.WAIT;
+  }
+}

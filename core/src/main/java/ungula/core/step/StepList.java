@@ -1,0 +1,152 @@
+package ungula.core.step;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import ungula.core.step.Step.After;
+import ungula.core.step.Step.Hold;
+import ungula.core.step.Step.Kind;
+import ungula.core.step.Step.Noted;
+import ungula.core.step.Step.Takes;
+import ungula.core.working.Given;
+import ungula.core.workshop.Rate;
+import ungula.core.workshop.Workshop;
+
+/** Steps as they are told, one after the other: each waits for the one before unless it says so. */
+final class StepList {
+
+  private final Workshop workshop;
+  private final List<Step> steps = new ArrayList<>();
+  private String part = "";
+
+  StepList(Workshop workshop) {
+    this.workshop = workshop;
+  }
+
+  List<Step> all() {
+    return List.copyOf(steps);
+  }
+
+  /** What follows belongs to this part of the work. */
+  void part(String heading) {
+    part = heading;
+  }
+
+  /** Key of the last step; null before the first. */
+  String last() {
+    return steps.isEmpty() ? null : steps.get(steps.size() - 1).key();
+  }
+
+  /** By a rate of the workshop's, so many times. */
+  Takes rate(Rate rate, double times, String of) {
+    double each = workshop.rates().get(rate);
+    return new Takes(
+        times * each,
+        Given.Source.DEFAULT,
+        of.isEmpty() ? "to " + rate.text() : "to " + rate.text() + ", " + of);
+  }
+
+  Takes rate(Rate rate) {
+    return rate(rate, 1, "");
+  }
+
+  static Takes and(Takes one, Takes other) {
+    return new Takes(
+        one.minutes() + other.minutes(), one.source(), one.how() + " + " + other.how());
+  }
+
+  /** One more step, to be told more of. */
+  Making hands(String key, Takes takes, String what) {
+    return new Making(key, Kind.HANDS, takes, what);
+  }
+
+  Making wait(String key, Takes takes, String what) {
+    return new Making(key, Kind.WAIT, takes, what);
+  }
+
+  Making gate(String key, String what) {
+    return new Making(key, Kind.GATE, new Takes(0, Given.Source.DEFAULT, "a look"), what);
+  }
+
+  /** A step in the making; {@link #add} puts it into the list. */
+  final class Making {
+
+    private final String key;
+    private final Kind kind;
+    private final Takes takes;
+    private final String what;
+    private String why = "";
+    private String unbroken = "";
+    private List<After> after;
+    private final Set<Hold> holds = EnumSet.noneOf(Hold.class);
+    private List<String> figures = List.of();
+    private List<String> cautions = List.of();
+    private final Set<Noted> records = EnumSet.noneOf(Noted.class);
+
+    private Making(String key, Kind kind, Takes takes, String what) {
+      this.key = key;
+      this.kind = kind;
+      this.takes = takes;
+      this.what = what;
+      if (kind != Kind.WAIT) {
+        holds.add(Hold.PERSON);
+      }
+    }
+
+    Making why(String reason) {
+      why = reason;
+      return this;
+    }
+
+    Making unbroken(String group) {
+      unbroken = group;
+      return this;
+    }
+
+    Making after(After... others) {
+      after = List.of(others);
+      return this;
+    }
+
+    Making holds(Hold... what) {
+      holds.addAll(List.of(what));
+      return this;
+    }
+
+    Making shows(String... keys) {
+      figures = List.of(keys);
+      return this;
+    }
+
+    Making against(String... ids) {
+      cautions = List.of(ids);
+      return this;
+    }
+
+    Making notes(Noted... what) {
+      records.addAll(List.of(what));
+      return this;
+    }
+
+    void add() {
+      String before = last();
+      List<After> waits =
+          after != null ? after : before == null ? List.of() : List.of(After.end(before));
+      steps.add(
+          new Step(
+              key,
+              part,
+              what,
+              why,
+              kind,
+              takes,
+              waits,
+              unbroken,
+              Set.copyOf(holds),
+              figures,
+              cautions,
+              Set.copyOf(records)));
+    }
+  }
+}

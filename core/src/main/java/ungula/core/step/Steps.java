@@ -1,0 +1,178 @@
+package ungula.core.step;
+
+import static ungula.core.working.Given.Source.COMPUTED;
+import static ungula.core.working.Given.Source.DEFAULT;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import ungula.core.plan.Plan;
+import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Timespan;
+import ungula.core.working.FigureBook;
+import ungula.core.working.Working;
+
+/**
+ * The network of steps a plan asks for, made by the procedure of its kind of mould. The order of
+ * work, hours and cost, and when a mould is open all come from it.
+ *
+ * @param making of the mould, each after all that it waits for; empty while it is not known
+ * @param casting one cast from it
+ * @param timeline of the making, by one person
+ */
+public record Steps(Plan plan, List<Step> making, List<Step> casting, Timeline timeline) {
+
+  public static Steps of(Plan p) {
+    StepList making = new StepList(p.workshop());
+    StepList casting = new StepList(p.workshop());
+    if (known(p)) {
+      new Making(p, making).master();
+      if (p.skin().isPresent()) {
+        new SkinProcedure(p, making).steps();
+      } else if (p.parting().isPresent()) {
+        new TwoPartProcedure(p, making).steps();
+      } else {
+        new BlockProcedure(p, making).steps();
+      }
+      p.core().ifPresent(core -> new CoreProcedure(p, making).steps(core));
+      new CastingProcedure(p, casting).steps();
+    }
+    List<Step> all = making.all();
+    return new Steps(p, all, casting.all(), Timeline.of(all));
+  }
+
+  /** What is the same for every kind of mould. */
+  private static final class Making extends Procedure {
+    Making(Plan p, StepList steps) {
+      super(p, steps);
+    }
+  }
+
+  /** Whether the mould is known; of a skin not before its coats are worked out. */
+  private static boolean known(Plan p) {
+    return p.box().isPresent() && (p.poured() || p.skin().isPresent());
+  }
+
+  /**
+   * What a step waits for besides the one told before it, such as "99 min to 3 h after coat 1 was
+   * mixed"; empty where that is all.
+   */
+  public static String waits(Step step) {
+    return step.after().stream()
+        .filter(a -> a.from() == Step.After.From.BEGIN)
+        .map(Steps::waits)
+        .collect(Collectors.joining(", "));
+  }
+
+  private static String waits(Step.After a) {
+    String other = a.key().replace(".weigh", "").replace('.', ' ') + " was mixed";
+    if (a.mostMin() == null) {
+      return Timespan.formatMin(a.leastMin()) + " after " + other;
+    }
+    return a.mostMin() < 0
+        ? "on the next day, once " + other.replace(" was mixed", "") + " has set"
+        : Timespan.formatMin(a.leastMin())
+            + " to "
+            + Timespan.formatMin(a.mostMin())
+            + " after "
+            + other;
+  }
+
+  /** Work by hand on the mould, minutes. */
+  public double handsMin() {
+    return making.stream().filter(Step::byHand).mapToDouble(s -> s.takes().minutes()).sum();
+  }
+
+  /** Until the mould is open and washed, minutes from the morning it is begun. */
+  public double openMin() {
+    return timeline.endMin();
+  }
+
+  /** Whether all of the mould's making is known: a skin's jacket may still be worked out. */
+  public boolean whole() {
+    return !making.isEmpty() && (plan.poured() || plan.jacket().isPresent());
+  }
+
+  /** When the last of several moulds is open, one after the other of one master. */
+  private double lastOpenMin(int moulds) {
+    double at = 0;
+    for (int i = 0; i < moulds; i++) {
+      double begin = Math.ceil(at / Timeline.DAY_MIN) * Timeline.DAY_MIN;
+      at = begin + openMin();
+    }
+    return at;
+  }
+
+  /** Adds the figures of its hours; none before all of the making is known. */
+  public void show(FigureBook figures) {
+    if (!whole()) {
+      return;
+    }
+    Map<String, Double> parts = new LinkedHashMap<>();
+    making.stream()
+        .filter(Step::byHand)
+        .forEach(s -> parts.merge(s.part(), s.takes().minutes(), Double::sum));
+    Working.Builder w = Working.of("work by hand = sum of the steps");
+    parts.forEach((part, min) -> w.given(part, hours(min), COMPUTED));
+    figures.put(
+        "job.hands",
+        "work by hand",
+        handsMin() / 60,
+        hours(handsMin()),
+        w.step("By the times on the Workshop page: make them your own.").done());
+    figures.put(
+        "job.open",
+        "until it is open",
+        openMin() / 60,
+        elapsed(openMin()),
+        Working.of("the steps one after the other, by one person")
+            .given("begun", "as a day of work begins", DEFAULT)
+            .given("hours of work in a day", hours(Timeline.WORKING_MIN), DEFAULT)
+            .given("work by hand", hours(handsMin()), COMPUTED)
+            .step("Waits run through the night. Days off come on top.")
+            .done());
+    Integer moulds = plan.choices().rubber().moulds();
+    if (moulds != null && moulds > 1) {
+      double last = lastOpenMin(moulds);
+      figures.put(
+          "moulds.elapsed",
+          "until the last opens",
+          last,
+          elapsed(last),
+          Working.of("one master, one mould at a time, each begun on the next morning")
+              .given("moulds", String.valueOf(moulds), DEFAULT)
+              .given("until one is open", elapsed(openMin()), COMPUTED)
+              .done());
+    }
+    plan.skin().ifPresent(skin -> brush(figures));
+    PourClock.of(this).show(figures);
+    CoatClock.of(this).ifPresent(c -> c.show(figures));
+  }
+
+  private void brush(FigureBook figures) {
+    double min =
+        making.stream()
+            .filter(s -> s.byHand() && s.key().startsWith("coat."))
+            .mapToDouble(s -> s.takes().minutes())
+            .sum();
+    figures.put(
+        "skin.hands",
+        "at the brush",
+        min,
+        Timespan.formatMin(min),
+        Working.of("each coat: getting ready + brushing its surface")
+            .given("coats", plan.skin().orElseThrow().coats().size() + "", COMPUTED)
+            .done());
+  }
+
+  private static String hours(double min) {
+    return Numbers.fixed(min / 60, 1) + " h";
+  }
+
+  /** Hours from a morning, and the day on which it is reached. */
+  public static String elapsed(double min) {
+    long day = 1 + (long) ((min - 1e-6) / Timeline.DAY_MIN);
+    return Numbers.fixed(min / 60, 0) + " h" + (day > 1 ? ", day " + day : "");
+  }
+}

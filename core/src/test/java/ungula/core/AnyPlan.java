@@ -1,0 +1,127 @@
+package ungula.core;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import ungula.core.choice.ChoiceWords;
+import ungula.core.choice.Choices;
+import ungula.core.choice.Materials;
+import ungula.core.choice.Site;
+import ungula.core.contact.CastingMaterial;
+import ungula.core.contact.Patch;
+import ungula.core.contact.Preparation;
+import ungula.core.geometry.Vec3;
+import ungula.core.jacket.Locators;
+import ungula.core.job.JobPlan;
+import ungula.core.master.MasterMaterial;
+import ungula.core.mesh.FillCurve;
+import ungula.core.mould.BoxShape;
+import ungula.core.mould.Fixing;
+import ungula.core.mould.MouldKind;
+import ungula.core.mould.SheetStock;
+import ungula.core.parting.Bedding;
+import ungula.core.parting.Keying;
+import ungula.core.parting.PartingLine;
+import ungula.core.plan.MasterFacts;
+import ungula.core.plan.Planner;
+import ungula.core.pour.Bubbles;
+import ungula.core.quantity.Units;
+import ungula.core.rubber.Additive;
+import ungula.core.rubber.ExampleProducts;
+import ungula.core.rubber.Product;
+import ungula.core.sentence.WordBook.Edit;
+import ungula.core.skin.Recoat;
+import ungula.core.skin.TakenOff;
+import ungula.core.skin.Thickener;
+import ungula.core.sprue.Spout;
+import ungula.core.workshop.Workshop;
+
+/** A job with choices, master and rubber picked at random, and what follows from them. */
+public record AnyPlan(Choices choices, MasterFacts facts, Product product) {
+
+  public static final List<Product> PRODUCTS =
+      ExampleProducts.all().values().stream().filter(p -> p.role() == Product.Role.RUBBER).toList();
+
+  public static final List<Product> CASTS =
+      ExampleProducts.all().values().stream().filter(p -> p.role().cast()).toList();
+
+  /** Build coats of a skin are of the softest rubber when they are not of the same. */
+  public JobPlan plan() {
+    return JobPlan.of(
+        choices,
+        facts,
+        new Materials(
+            product,
+            choices.skin().buildProduct() == null ? null : PRODUCTS.get(PRODUCTS.size() - 1),
+            choices.cast().wanted() == null
+                ? null
+                : CASTS.get(choices.cast().wanted() % CASTS.size())),
+        Workshop.DEFAULT,
+        Planner.box(choices, facts));
+  }
+
+  private static String any(Enum<?>[] values, Random r) {
+    return values[r.nextInt(values.length)].name();
+  }
+
+  public static AnyPlan any(Random r) {
+    double l = 10 + r.nextInt(300);
+    double w = 10 + r.nextInt(300);
+    double h = 5 + r.nextInt(300);
+    double fill = 0.1 + 0.9 * r.nextDouble();
+    MasterFacts facts =
+        new MasterFacts(
+            new Vec3(l, w, h),
+            new Vec3(0, 0, h),
+            FillCurve.even(l * w * h * fill, 0, h),
+            l * w * r.nextDouble(),
+            null,
+            null,
+            "made up");
+    Product product = PRODUCTS.get(r.nextInt(PRODUCTS.size()));
+    List<Edit> edits = new ArrayList<>();
+    edits.add(Edit.of("master.source", "MEASURED"));
+    edits.add(Edit.of("mould.sidesMm", r.nextInt(40) + " mm"));
+    edits.add(Edit.of("mould.shape", any(BoxShape.values(), r)));
+    edits.add(Edit.of("mould.overTopMm", r.nextInt(60) - 15 + " mm"));
+    edits.add(Edit.of("pose.liftMm", (r.nextBoolean() ? 0 : r.nextInt(30)) + " mm"));
+    edits.add(Edit.of("mould.sheet", any(SheetStock.values(), r)));
+    edits.add(Edit.of("mould.fixing", any(Fixing.values(), r)));
+    edits.add(Edit.of("mould.kind", any(MouldKind.values(), r)));
+    edits.add(Edit.of("parting.keying", any(Keying.values(), r)));
+    edits.add(Edit.of("parting.line", any(PartingLine.values(), r)));
+    edits.add(Edit.of("parting.upMm", r.nextBoolean() ? "" : r.nextInt(300) + " mm"));
+    edits.add(Edit.of("channels.spout", any(Spout.values(), r)));
+    edits.add(Edit.of("channels.sprueMm", r.nextBoolean() ? "" : 1 + r.nextInt(20) + " mm"));
+    edits.add(Edit.of("channels.resin.viscosityPas", String.valueOf(0.1 + r.nextInt(5))));
+    edits.add(Edit.of("rubber.product", "any"));
+    edits.add(Edit.of("skin.wallMm", r.nextBoolean() ? "" : 2 + r.nextInt(24) + " mm"));
+    edits.add(Edit.of("skin.detailMm", 0.5 + r.nextInt(3) + " mm"));
+    edits.add(Edit.of("skin.buildMm", 1 + r.nextInt(8) + " mm"));
+    edits.add(Edit.of("skin.thickener", any(Thickener.values(), r)));
+    edits.add(Edit.of("skin.buildProduct", r.nextBoolean() ? "" : "other"));
+    edits.add(Edit.of("skin.smoothingMm", r.nextBoolean() ? "" : "1 mm"));
+    edits.add(Edit.of("skin.clothAfter", r.nextBoolean() ? "" : "2"));
+    edits.add(Edit.of("skin.recoat", any(Recoat.values(), r)));
+    edits.add(Edit.of("skin.gap", "1 " + any(Recoat.values(), r)));
+    edits.add(Edit.of("skin.opening", any(TakenOff.values(), r)));
+    edits.add(Edit.of("jacket.locators", any(Locators.values(), r)));
+    edits.add(Edit.of("site.place", any(Site.Place.values(), r)));
+    edits.add(Edit.of("site.wind", any(Site.Wind.values(), r)));
+    edits.add(Edit.of("site.degreesC", r.nextBoolean() ? "" : 5 + r.nextInt(35) + " °C"));
+    edits.add(Edit.of("master.material", any(MasterMaterial.values(), r)));
+    edits.add(Edit.of("master.preparation", any(Preparation.values(), r)));
+    edits.add(Edit.of("master.patch", any(Patch.values(), r)));
+    edits.add(Edit.of("parting.bedding", any(Bedding.values(), r)));
+    edits.add(Edit.of("rubber.bubbles", any(Bubbles.values(), r)));
+    edits.add(Edit.of("rubber.additive.kind", any(Additive.Kind.values(), r)));
+    edits.add(Edit.of("rubber.additive.dosePct", r.nextBoolean() ? "" : 1 + r.nextInt(12) + " %"));
+    edits.add(Edit.of("cast.material", any(CastingMaterial.values(), r)));
+    edits.add(Edit.of("cast.wanted", r.nextBoolean() ? "" : String.valueOf(1 + r.nextInt(900))));
+    if (r.nextInt(3) == 0) {
+      edits.add(Edit.of("mould.insideLengthMm", Math.max(1, l + r.nextInt(80) - 30) + " mm"));
+    }
+    Choices c = ChoiceWords.edit(Choices.fresh(Units.METRIC), edits, product);
+    return new AnyPlan(c, facts, product);
+  }
+}

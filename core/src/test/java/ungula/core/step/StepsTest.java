@@ -1,0 +1,224 @@
+package ungula.core.step;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeSet;
+import org.testng.annotations.Test;
+import ungula.core.AnyPlan;
+import ungula.core.Near;
+import ungula.core.caution.Caution;
+import ungula.core.job.JobPlan;
+import ungula.core.mould.MouldKind;
+import ungula.core.step.Step.After;
+import ungula.core.step.Timeline.Span;
+
+/** What holds for the steps of any plan, tried on many, and what each kind of mould asks for. */
+public class StepsTest {
+
+  @Test
+  public void stepsOfAnyPlanWaitForWhatIsToldBeforeThem() {
+    Random random = new Random(41);
+    for (int i = 0; i < 300; i++) {
+      Steps steps = AnyPlan.any(random).plan().steps();
+      Set<String> told = new HashSet<>();
+      for (Step s : steps.making()) {
+        s.after().forEach(a -> assertTrue(told.contains(a.key()), s.key() + " after " + a.key()));
+        assertTrue(told.add(s.key()), s.key() + " twice");
+        assertTrue(s.what().endsWith("."), s.what());
+        assertTrue(Double.isFinite(s.takes().minutes()) && s.takes().minutes() >= 0, s.key());
+      }
+    }
+  }
+
+  /** No rule of its own is broken by the times worked out. */
+  @Test
+  public void theTimelineOfAnyPlanKeepsItsRules() {
+    Random random = new Random(42);
+    for (int i = 0; i < 300; i++) {
+      Steps steps = AnyPlan.any(random).plan().steps();
+      double free = 0;
+      String group = "";
+      for (Step s : steps.making()) {
+        Span at = steps.timeline().of(s.key());
+        for (After a : s.after()) {
+          Span other = steps.timeline().of(a.key());
+          double from = a.from() == After.From.BEGIN ? other.beginMin() : other.endMin();
+          assertTrue(at.beginMin() >= from + a.leastMin() - 1e-6, s.key());
+        }
+        boolean goesOn = !s.unbroken().isEmpty() && s.unbroken().equals(group);
+        if (goesOn) {
+          Near.absolute(at.beginMin(), free, 1e-6);
+        }
+        if (s.byHand()) {
+          assertTrue(at.beginMin() >= free - 1e-6, s.key() + " while the hands are full");
+          free = at.endMin();
+          double within = at.beginMin() % (24 * 60);
+          assertTrue(goesOn || within <= Timeline.WORKING_MIN + 1e-6, s.key() + " at night");
+        }
+        group = s.unbroken();
+      }
+    }
+  }
+
+  /** The hours shown are those of the steps, whatever is shown of them. */
+  @Test
+  public void hoursAndCostComeFromTheSteps() {
+    Random random = new Random(43);
+    int whole = 0;
+    for (int i = 0; i < 100; i++) {
+      JobPlan plan = AnyPlan.any(random).plan();
+      if (plan.steps().whole()) {
+        whole++;
+        double hands =
+            plan.steps().making().stream()
+                .filter(Step::byHand)
+                .mapToDouble(s -> s.takes().minutes())
+                .sum();
+        Near.relative(plan.figures().get("job.hands").value(), hands / 60, 1e-9);
+        double last =
+            plan.steps().timeline().spans().values().stream()
+                .mapToDouble(Span::endMin)
+                .max()
+                .orElseThrow();
+        Near.relative(plan.figures().get("job.open").value(), last / 60, 1e-9);
+      }
+    }
+    assertTrue(whole > 50, whole + " of a hundred");
+  }
+
+  /** A caution named at a step exists: it came up in one plan or another. */
+  @Test
+  public void cautionsAtStepsAreCautionsOfPlans() {
+    Random random = new Random(44);
+    Set<String> known = new HashSet<>();
+    Set<String> named = new TreeSet<>();
+    for (int i = 0; i < 300; i++) {
+      JobPlan plan = AnyPlan.any(random).plan();
+      plan.cautions().stream().map(Caution::id).forEach(known::add);
+      List<Step> all = new ArrayList<>(plan.steps().making());
+      all.addAll(plan.steps().casting());
+      all.forEach(s -> named.addAll(s.cautions()));
+    }
+    named.removeAll(known);
+    named.removeAll(OF_A_SHAPE);
+    assertEquals(named, Set.of());
+  }
+
+  /** Of a mesh, the air of the room or equipment, which plans at random do not have. */
+  private static final Set<String> OF_A_SHAPE =
+      Set.of(
+          "air.cast",
+          "core.loose",
+          "core.shut",
+          "core.stretch",
+          "core.thin",
+          "batch.pump",
+          "batch.scale",
+          "batch.shallow",
+          "bed.small",
+          "board.short",
+          "board.small",
+          "cut.clean",
+          "cut.locked",
+          "jacket.buttons",
+          "jacket.locked",
+          "jacket.heavy",
+          "locks.stretch",
+          "parting.clean",
+          "parting.locked",
+          "plate.land",
+          "plate.wide",
+          "pot.small",
+          "ratio.off",
+          "room.damp",
+          "room.dry",
+          "site.height",
+          "skin.cloth",
+          "skin.overdosed",
+          "skin.sock");
+
+  private static Steps of(MouldKind kind) {
+    Random random = new Random(45);
+    while (true) {
+      JobPlan plan = AnyPlan.any(random).plan();
+      if (plan.plan().choices().mould().kind() == kind
+          && plan.plan().firstMix().isPresent()
+          && !plan.steps().making().isEmpty()) {
+        return plan.steps();
+      }
+    }
+  }
+
+  private static List<String> keys(Steps steps) {
+    return steps.making().stream().map(Step::key).toList();
+  }
+
+  @Test
+  public void halvesAreReleasedBetweenTheirPours() {
+    List<String> keys = keys(of(MouldKind.TWO_PART));
+    int first = keys.indexOf("pour.1.cure");
+    int release = keys.indexOf("turn.release");
+    int second = keys.indexOf("pour.2.1.weigh");
+    assertTrue(first >= 0 && first < release && release < second, keys.toString());
+    assertTrue(keys.indexOf("pour.2.witness") < keys.indexOf("open"));
+  }
+
+  @Test
+  public void aBlockIsOpenedOnceItsCupIsFirm() {
+    for (MouldKind kind : List.of(MouldKind.OPEN, MouldKind.CUT)) {
+      List<String> keys = keys(of(kind));
+      assertTrue(keys.indexOf("box") < keys.indexOf("pour.1.1.weigh"), keys.toString());
+      assertTrue(keys.indexOf("pour.1.cure") < keys.indexOf("pour.1.witness"));
+      assertTrue(keys.indexOf("pour.1.witness") < keys.indexOf("open"));
+      assertFalse(keys.contains("turn"));
+    }
+  }
+
+  @Test
+  public void coatsGoOnInTurnEachWeighedBeforeItIsBrushed() {
+    Steps steps = of(MouldKind.SKIN);
+    List<String> keys = keys(steps);
+    int coats = steps.plan().skin().orElseThrow().coats().size();
+    for (int n = 1; n <= coats; n++) {
+      assertEquals(keys.indexOf("coat." + n + ".brush"), keys.indexOf("coat." + n + ".weigh") + 1);
+    }
+    assertTrue(keys.indexOf("coat.cure") > keys.indexOf("coat." + coats + ".brush"));
+  }
+
+  /** The first cast of a cut mould is not kept. */
+  @Test
+  public void castingEndsWithTheCastOut() {
+    for (MouldKind kind : MouldKind.values()) {
+      List<Step> casting = of(kind).casting();
+      assertEquals(casting.get(casting.size() - 1).key(), "cast.out");
+      assertEquals(
+          casting.stream().anyMatch(s -> s.why().contains("not kept")), kind == MouldKind.CUT);
+    }
+  }
+
+  @Test
+  public void whatAStepWaitsForIsSaid() {
+    Step weigh =
+        new Step(
+            "coat.2.weigh",
+            "Coats",
+            "Weigh.",
+            "",
+            Step.Kind.HANDS,
+            new Step.Takes(10, ungula.core.working.Given.Source.DEFAULT, ""),
+            List.of(After.within("coat.1.weigh", 99, 198, 600)),
+            "",
+            Set.of(),
+            List.of(),
+            List.of(),
+            Set.of());
+    assertEquals(Steps.waits(weigh), "99 min to 3 h 18 min after coat 1 was mixed");
+  }
+}
