@@ -22,6 +22,7 @@ const step = (key: string, part: string, more: Partial<Step> = {}): Step => ({
 
 test('steps stand under their part of the work, numbered through', () => {
   const all = job({});
+  all.cautions = [];
   all.order = [step('fix', 'Box'), step('box', 'Box'), step('pour', 'Pour')];
   all.casting = [step('close', 'A cast')];
   drawn(all, <OrderOfWork job={all} />);

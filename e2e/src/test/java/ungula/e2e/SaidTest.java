@@ -3,6 +3,7 @@ package ungula.e2e;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
+import com.google.gson.JsonArray;
 import com.google.gson.JsonElement;
 import com.google.gson.JsonObject;
 import java.nio.charset.StandardCharsets;
@@ -91,14 +92,29 @@ public class SaidTest extends Browsing {
       }
     }
     to.append("\n## Order of work\n");
-    for (JsonElement step : job.getAsJsonArray("order")) {
-      line(to, step.getAsString());
-    }
+    steps(to, job.getAsJsonArray("order"));
+    steps(to, job.getAsJsonArray("casting"));
     to.append("\n## Touching\n");
     for (JsonElement t : job.getAsJsonArray("touching")) {
       line(to, text(t, "surface"), text(t, "verdict"), text(t, "text"));
     }
     return to.append("\n").toString();
+  }
+
+  private static void steps(StringBuilder to, JsonArray steps) {
+    String part = "";
+    for (JsonElement s : steps) {
+      if (!text(s, "part").equals(part)) {
+        part = text(s, "part");
+        line(to, "### " + part);
+      }
+      line(to, text(s, "key"), text(s, "takes"), text(s, "begins"), text(s, "what"));
+      for (String more : new String[] {"waits", "why"}) {
+        if (!text(s, more).isEmpty()) {
+          line(to, "  " + text(s, more));
+        }
+      }
+    }
   }
 
   private static void figure(StringBuilder to, String key, JsonElement figure) {

@@ -88,7 +88,7 @@ final class CastingProcedure extends Procedure {
 
   private String weighed() {
     return cast.known()
-        ? "Weigh " + Mass.format(cast.massG(), p.units()) + " of what is cast, both parts together."
+        ? "Weigh " + Mass.format(cast.massG(), p.units()) + " of what is cast, all parts together."
         : "Weigh what is cast.";
   }
 }

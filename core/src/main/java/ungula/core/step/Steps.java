@@ -58,25 +58,24 @@ public record Steps(Plan plan, List<Step> making, List<Step> casting, Timeline t
    * What a step waits for besides the one told before it, such as "99 min to 3 h after coat 1 was
    * mixed"; empty where that is all.
    */
-  public static String waits(Step step) {
+  public String waits(Step step) {
+    Timeline.Span span = timeline.of(step.key());
+    boolean missed = span != null && span.missed();
     return step.after().stream()
-        .filter(a -> a.from() == Step.After.From.BEGIN)
-        .map(Steps::waits)
+        .filter(a -> a.from() == Step.After.From.BEGIN && a.leastMin() > 0)
+        .map(a -> waits(a, missed))
         .collect(Collectors.joining(", "));
   }
 
-  private static String waits(Step.After a) {
-    String other = a.key().replace(".weigh", "").replace('.', ' ') + " was mixed";
-    if (a.mostMin() == null) {
-      return Timespan.formatMin(a.leastMin()) + " after " + other;
+  private static String waits(Step.After a, boolean missed) {
+    String other = a.key().replace(".weigh", "").replace('.', ' ');
+    if (missed) {
+      return "on the next day, once " + other + " has set";
     }
-    return a.mostMin() < 0
-        ? "on the next day, once " + other.replace(" was mixed", "") + " has set"
-        : Timespan.formatMin(a.leastMin())
-            + " to "
-            + Timespan.formatMin(a.mostMin())
-            + " after "
-            + other;
+    String after = " after " + other + " was mixed";
+    return a.mostMin() == null
+        ? Timespan.formatMin(a.leastMin()) + after
+        : Timespan.formatMin(a.leastMin()) + " to " + Timespan.formatMin(a.mostMin()) + after;
   }
 
   /** Work by hand on the mould, minutes. */

@@ -75,7 +75,7 @@ public final class Timeline {
     double at = begin;
     for (Step s : group) {
       double end = group.size() == 1 && work ? worked(at, length) : at + s.takes().minutes();
-      spans.put(s.key(), new Span(at, end, missed));
+      spans.put(s.key(), new Span(at, end, missed && s == first));
       at = end;
     }
     if (work) {

@@ -203,22 +203,24 @@ public class StepsTest {
     }
   }
 
+  /** A window as it is kept; and what is done instead when it falls into the night. */
   @Test
-  public void whatAStepWaitsForIsSaid() {
-    Step weigh =
-        new Step(
-            "coat.2.weigh",
-            "Coats",
-            "Weigh.",
-            "",
-            Step.Kind.HANDS,
-            new Step.Takes(10, ungula.core.working.Given.Source.DEFAULT, ""),
-            List.of(After.within("coat.1.weigh", 99, 198, 600)),
-            "",
-            Set.of(),
-            List.of(),
-            List.of(),
-            Set.of());
-    assertEquals(Steps.waits(weigh), "99 min to 3 h 18 min after coat 1 was mixed");
+  public void whatACoatWaitsForIsSaid() {
+    Random random = new Random(46);
+    Set<String> said = new HashSet<>();
+    for (int i = 0; i < 300; i++) {
+      Steps steps = AnyPlan.any(random).plan().steps();
+      for (Step s : steps.making()) {
+        boolean missed = steps.timeline().of(s.key()).missed();
+        String waits = steps.waits(s);
+        assertEquals(waits.startsWith("on the next day, once coat "), missed, waits);
+        if (!waits.isEmpty() && !missed) {
+          assertTrue(
+              waits.matches("[\\d smhin]+( to [\\d smhin]+)? after coat \\d+ was mixed"), waits);
+        }
+        said.add(waits);
+      }
+    }
+    assertTrue(said.size() > 10, said.toString());
   }
 }

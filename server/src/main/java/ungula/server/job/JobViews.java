@@ -35,7 +35,6 @@ import ungula.core.skin.Recoat;
 import ungula.core.skin.SkinClock;
 import ungula.core.step.CoatClock;
 import ungula.core.step.Step;
-import ungula.core.step.Steps;
 import ungula.core.step.Timeline;
 import ungula.core.study.MeshReport;
 import ungula.server.job.JobResponse.BrushingView;
@@ -132,7 +131,7 @@ class JobViews {
         s.kind(),
         min > 0 ? Timespan.formatMin(min) : "",
         span == null ? "" : Timespan.clock(span.beginMin()),
-        Steps.waits(s),
+        job.plan().steps().waits(s),
         job.plan().cautions().stream().map(Caution::id).filter(s.cautions()::contains).toList());
   }
 

@@ -436,7 +436,7 @@ final class JobSheet {
       }
       pen.room(24);
       double min = step.takes().minutes();
-      String waits = Steps.waits(step);
+      String waits = c.steps.waits(step);
       pen.line(
           ++n
               + ". "
