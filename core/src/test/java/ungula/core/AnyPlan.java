@@ -2,6 +2,7 @@ package ungula.core;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
@@ -26,6 +27,7 @@ import ungula.core.plan.MasterFacts;
 import ungula.core.plan.Planner;
 import ungula.core.pour.Bubbles;
 import ungula.core.quantity.Units;
+import ungula.core.record.Recorded;
 import ungula.core.rubber.Additive;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
@@ -37,7 +39,7 @@ import ungula.core.sprue.Spout;
 import ungula.core.workshop.Workshop;
 
 /** A job with choices, master and rubber picked at random, and what follows from them. */
-public record AnyPlan(Choices choices, MasterFacts facts, Product product) {
+public record AnyPlan(Choices choices, Recorded recorded, MasterFacts facts, Product product) {
 
   public static final List<Product> PRODUCTS =
       ExampleProducts.all().values().stream().filter(p -> p.role() == Product.Role.RUBBER).toList();
@@ -49,6 +51,7 @@ public record AnyPlan(Choices choices, MasterFacts facts, Product product) {
   public JobPlan plan() {
     return JobPlan.of(
         choices,
+        recorded,
         facts,
         new Materials(
             product,
@@ -58,6 +61,16 @@ public record AnyPlan(Choices choices, MasterFacts facts, Product product) {
                 : CASTS.get(choices.cast().wanted() % CASTS.size())),
         Workshop.DEFAULT,
         Planner.box(choices, facts));
+  }
+
+  /** After edits of what is decided, and of what happened. */
+  public AnyPlan with(List<Edit> edits) {
+    return new AnyPlan(
+        ChoiceWords.edit(
+            choices, edits.stream().filter(e -> !Recorded.has(e.word())).toList(), product),
+        recorded.edit(edits.stream().filter(e -> Recorded.has(e.word())).toList(), choices.units()),
+        facts,
+        product);
   }
 
   private static String any(Enum<?>[] values, Random r) {
@@ -111,7 +124,6 @@ public record AnyPlan(Choices choices, MasterFacts facts, Product product) {
     edits.add(Edit.of("site.degreesC", r.nextBoolean() ? "" : 5 + r.nextInt(35) + " °C"));
     edits.add(Edit.of("master.material", any(MasterMaterial.values(), r)));
     edits.add(Edit.of("master.preparation", any(Preparation.values(), r)));
-    edits.add(Edit.of("master.patch", any(Patch.values(), r)));
     edits.add(Edit.of("parting.bedding", any(Bedding.values(), r)));
     edits.add(Edit.of("rubber.bubbles", any(Bubbles.values(), r)));
     edits.add(Edit.of("rubber.additive.kind", any(Additive.Kind.values(), r)));
@@ -122,6 +134,7 @@ public record AnyPlan(Choices choices, MasterFacts facts, Product product) {
       edits.add(Edit.of("mould.insideLengthMm", Math.max(1, l + r.nextInt(80) - 30) + " mm"));
     }
     Choices c = ChoiceWords.edit(Choices.fresh(Units.METRIC), edits, product);
-    return new AnyPlan(c, facts, product);
+    Recorded patched = Recorded.of(Map.of("master.patch", any(Patch.values(), r)));
+    return new AnyPlan(c, patched, facts, product);
   }
 }

@@ -11,6 +11,7 @@ import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
+import org.flywaydb.core.api.migration.BaseJavaMigration;
 import org.springframework.transaction.annotation.Transactional;
 import org.testng.annotations.Test;
 
@@ -29,6 +30,8 @@ public class ArchitectureTest {
         .areNotAnnotatedWith(Mapper.class)
         .and()
         .doNotHaveSimpleName("Ungula")
+        .and()
+        .areNotAssignableTo(BaseJavaMigration.class)
         .should()
         .dependOnClassesThat()
         .resideInAnyPackage("org.apache.ibatis..", "java.sql..")

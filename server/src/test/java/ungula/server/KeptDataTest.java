@@ -107,4 +107,30 @@ public class KeptDataTest {
     assertEquals(mixed.size(), 3);
     assertEquals(server.get("/api/jobs/" + ids.get("Box from a file") + "/mixed").body().size(), 1);
   }
+
+  /** What was weighed lay among the decisions once; going back does not take it along any more. */
+  @Test(dependsOnMethods = "jobsOpenAsTheyWereLeft", alwaysRun = true)
+  public void whatWasWeighedStaysWhenDecisionsAreUndone() throws Exception {
+    for (String name : ids.keySet()) {
+      JsonNode job = server.job(ids.get(name));
+      String word = "rubber.firstG";
+      String weighed = job.get("words").get(word).get("text").asString();
+      String product = job.get("words").get("rubber.product").get("text").asString();
+      if (weighed.equals("not yet")) {
+        continue;
+      }
+      while (job.hasNonNull("undo")) {
+        String back = "/steps?by=-1&version=" + job.get("version");
+        job = server.post("/api/jobs/" + ids.get(name) + back, "").body();
+        boolean same =
+            job.get("words").get("rubber.product").get("text").asString().equals(product);
+        assertEquals(
+            job.get("words").get(word).get("text").asString(),
+            same ? weighed : "not yet",
+            name + " " + job.get("words").get("rubber.product") + job.get("undo"));
+      }
+      return;
+    }
+    throw new AssertionError("No kept job was weighed: " + ids.keySet());
+  }
 }

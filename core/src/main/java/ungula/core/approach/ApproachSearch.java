@@ -48,6 +48,7 @@ import ungula.core.plan.SkinFacts;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Volume;
+import ungula.core.record.Recorded;
 import ungula.core.release.PieceCover;
 import ungula.core.release.Stretch;
 import ungula.core.rubber.Product;
@@ -97,6 +98,7 @@ public final class ApproachSearch {
   private final TriangleMesh mesh;
   private final MeshReport report;
   private final Choices choices;
+  private final Recorded recorded;
   private final Materials materials;
   private final Product product;
   private final Workshop workshop;
@@ -118,18 +120,21 @@ public final class ApproachSearch {
   /**
    * @param mesh in the model's axes, mm
    * @param report of it
+   * @param recorded what happened so far
    * @param materials picked so far
    */
   public ApproachSearch(
       TriangleMesh mesh,
       MeshReport report,
       Choices choices,
+      Recorded recorded,
       Materials materials,
       Workshop workshop,
       Parallel parallel) {
     this.mesh = mesh;
     this.report = report;
     this.choices = choices;
+    this.recorded = recorded;
     this.materials = materials;
     this.product = materials.rubber();
     this.workshop = workshop;
@@ -239,7 +244,8 @@ public final class ApproachSearch {
     }
     MasterFacts facts = facts(chosen, posed, parted);
     Plan plan =
-        Planner.plan(Brief.of(chosen, facts, materials, workshop), Planner.box(chosen, facts));
+        Planner.plan(
+            Brief.of(chosen, recorded, facts, materials, workshop), Planner.box(chosen, facts));
     return compared(t, edits, chosen, posed, Made.of(plan));
   }
 

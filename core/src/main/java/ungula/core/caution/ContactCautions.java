@@ -67,7 +67,7 @@ final class ContactCautions {
     boolean print = Surface.of(p.choices().master().material()) == Surface.PRINT_RESIN;
     switch (contact.verdict()) {
       case DO_NOT -> {
-        if (p.choices().master().patch() == Patch.TACKY) {
+        if (p.brief().recorded().master().patch() == Patch.TACKY) {
           add("master", Level.STOP, "The patch on the master did not cure", contact, List.of());
         } else {
           add(

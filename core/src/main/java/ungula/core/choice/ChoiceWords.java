@@ -8,7 +8,6 @@ import ungula.core.choice.Choices.First;
 import ungula.core.choice.Choices.RatioMeant;
 import ungula.core.choice.Choices.Source;
 import ungula.core.contact.CastingMaterial;
-import ungula.core.contact.Patch;
 import ungula.core.contact.Preparation;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.geometry.Vec3;
@@ -126,7 +125,6 @@ public final class ChoiceWords {
             "as guessed")
         .word("master.material", "material of the master", Kind.choice(MasterMaterial.class))
         .word("master.preparation", "preparation of its surface", Kind.choice(Preparation.class))
-        .word("master.patch", "test patch of the rubber on it", Kind.choice(Patch.class))
         .open("master.massG", "mass of the master", Kind.mass(LARGEST_G), "not weighed")
         .word("master.way", "whose volume counts", Kind.choice(VolumeWays.Way.class))
         .word("master.solid.kind", "kind of solid", Kind.choice(Solid.Shape.class));
@@ -420,8 +418,6 @@ public final class ChoiceWords {
             "a ratio far off the sheet is meant",
             Kind.choice(RatioMeant.class))
         .word("rubber.first", "part that goes in first", Kind.choice(First.class))
-        .open("rubber.firstG", "really poured of the first part", Kind.mass(LARGEST_G), "not yet")
-        .open("rubber.secondG", "really poured of the second part", Kind.mass(LARGEST_G), "not yet")
         .open("rubber.allowancePct", "allowance", Kind.percent(0, 100), "by rule")
         .open(
             "rubber.batches",
@@ -435,7 +431,6 @@ public final class ChoiceWords {
             "moulds alike",
             Kind.count("mould", "moulds", 1, MOST_MOULDS),
             "one mould")
-        .open("rubber.mouldG", "mass of the first mould", Kind.mass(LARGEST_G), "not weighed")
         .open("rubber.additive.name", "name of the additive", Kind.text(60), "no name")
         .word("rubber.additive.kind", "what is stirred in", Kind.choice(Additive.Kind.class))
         .open("rubber.additive.dosePct", "dose of the additive", Kind.percent(0, 60), "nothing")

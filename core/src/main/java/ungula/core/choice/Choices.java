@@ -5,7 +5,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import ungula.core.contact.CastingMaterial;
-import ungula.core.contact.Patch;
 import ungula.core.contact.Preparation;
 import ungula.core.jacket.Jacket;
 import ungula.core.mark.Marks;
@@ -84,8 +83,7 @@ public record Choices(
             VolumeWays.Way.BEST,
             MasterMaterial.PRINT_RESIN,
             null,
-            Preparation.BARE,
-            Patch.NONE),
+            Preparation.BARE),
         Pose.AS_MODELLED,
         Plate.ALONE,
         new Box(
@@ -119,11 +117,8 @@ public record Choices(
             First.BASE,
             null,
             null,
-            null,
-            null,
             Bubbles.THIN_POUR,
             Additive.NONE,
-            null,
             null,
             null),
         Cast.USUAL,
@@ -160,7 +155,6 @@ public record Choices(
    * @param material it is made of
    * @param massG as weighed; null when only computed
    * @param preparation of its surface
-   * @param patch of the rubber on it
    */
   public record Master(
       Source source,
@@ -172,35 +166,22 @@ public record Choices(
       VolumeWays.Way way,
       MasterMaterial material,
       Double massG,
-      Preparation preparation,
-      Patch patch) {
+      Preparation preparation) {
 
-    /** What was kept before surfaces were asked about is bare, and no patch was tried. */
+    /** What was kept before surfaces were asked about is bare. */
     public Master {
       preparation = preparation == null ? Preparation.BARE : preparation;
-      patch = patch == null ? Patch.NONE : patch;
     }
 
     /** What a mould is planned by: all but what is done to the surface. */
     Master shape() {
       return new Master(
-          source,
-          model,
-          null,
-          unitMm,
-          solid,
-          measured,
-          way,
-          material,
-          massG,
-          Preparation.BARE,
-          Patch.NONE);
+          source, model, null, unitMm, solid, measured, way, material, massG, Preparation.BARE);
     }
 
-    /** Nothing is known of another surface, and a patch holds for one rubber on one surface. */
-    Master agreeing(Master before, boolean sameRubber) {
+    /** Nothing is known of another surface. */
+    Master agreeing(Master before) {
       boolean other = material != before.material;
-      boolean changed = other || preparation != before.preparation || !sameRubber;
       return new Master(
           source,
           model,
@@ -211,8 +192,7 @@ public record Choices(
           way,
           material,
           massG,
-          other && preparation == before.preparation ? Preparation.BARE : preparation,
-          changed && patch == before.patch ? Patch.NONE : patch);
+          other && preparation == before.preparation ? Preparation.BARE : preparation);
     }
   }
 
@@ -370,15 +350,12 @@ public record Choices(
    * @param ratio to mix at; null is the sheet's
    * @param ratioMeant whether a ratio far off the sheet was confirmed
    * @param first which part goes into the cup first
-   * @param firstG what was really poured of it; null before
-   * @param secondG what was really poured of the other; null before
    * @param allowancePct over the volume needed; null is by rule
    * @param batches of equal size in each pour; null is as few as the workshop's limits allow
    * @param bubbles how air is got out of it
    * @param additive stirred in
    * @param offcutsMm3 cured pieces of the same rubber put into the box; null is none
    * @param moulds alike, made of one master; null is one
-   * @param mouldG what the first of them weighs; null before it is weighed
    */
   public record Rubber(
       String product,
@@ -386,15 +363,12 @@ public record Choices(
       Ratio ratio,
       RatioMeant ratioMeant,
       First first,
-      Double firstG,
-      Double secondG,
       Double allowancePct,
       Integer batches,
       Bubbles bubbles,
       Additive additive,
       Double offcutsMm3,
-      Integer moulds,
-      Double mouldG) {
+      Integer moulds) {
 
     /** What was kept before bubbles were asked about is poured thin. */
     public Rubber {
@@ -411,15 +385,12 @@ public record Choices(
               ratio,
               ratioMeant,
               first,
-              firstG,
-              secondG,
               allowancePct,
               batches,
               bubbles,
               additive,
               offcutsMm3,
-              moulds,
-              mouldG)
+              moulds)
           : this;
     }
   }
@@ -478,10 +449,8 @@ public record Choices(
         master.source == before.master.source
             && Objects.equals(master.model, before.master.model)
             && (master.source != Source.SOLID || master.solid.equals(before.master.solid));
-    boolean sameRubber = Objects.equals(rubber.product, before.rubber.product);
     Choices now =
-        mastered(master.agreeing(before.master, sameRubber))
-            .withRubber(rubber.agreeing(before.rubber));
+        mastered(master.agreeing(before.master)).withRubber(rubber.agreeing(before.rubber));
     if (!sameSurface) {
       now = now.withCasting(Casting.NOTHING).withMarks(Marks.NONE);
     } else if (laid().copies() != before.laid().copies()) {

@@ -16,6 +16,7 @@ import ungula.core.plan.Plan;
 import ungula.core.plan.PlanPart;
 import ungula.core.plan.Planner;
 import ungula.core.plan.Touching;
+import ungula.core.record.Recorded;
 import ungula.core.rubber.Product;
 import ungula.core.step.Cost;
 import ungula.core.step.Steps;
@@ -50,20 +51,28 @@ public record JobPlan(
    * @param product null while no rubber is picked
    */
   public static JobPlan of(Choices choices, MasterFacts facts, Product product, Workshop workshop) {
-    return of(choices, facts, Materials.of(product), workshop, Planner.box(choices, facts));
+    return of(
+        choices,
+        Recorded.NOTHING,
+        facts,
+        Materials.of(product),
+        workshop,
+        Planner.box(choices, facts));
   }
 
   /**
+   * @param recorded what happened so far
    * @param facts null while the master's size is not known
    * @param known what {@link Planner#box} says of the same choices and facts
    */
   public static JobPlan of(
       Choices choices,
+      Recorded recorded,
       MasterFacts facts,
       Materials materials,
       Workshop workshop,
       Optional<BoxMould> known) {
-    Plan plan = Planner.plan(Brief.of(choices, facts, materials, workshop), known);
+    Plan plan = Planner.plan(Brief.of(choices, recorded, facts, materials, workshop), known);
     FigureBook figures = plan.figures();
     Steps steps = Steps.of(plan);
     steps.show(figures);

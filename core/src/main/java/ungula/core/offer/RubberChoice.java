@@ -22,6 +22,7 @@ import ungula.core.plan.Touching;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Units;
+import ungula.core.record.Recorded;
 import ungula.core.release.Stretch;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.Product.Clarity;
@@ -103,12 +104,14 @@ public final class RubberChoice {
   }
 
   /**
+   * @param recorded what happened so far
    * @param rubbers to choose from, by id
    * @param usableG of each on the shelf; none where nothing is said
    * @return best first; empty while the master's size is not known
    */
   public static List<Candidate> of(
       Choices choices,
+      Recorded recorded,
       MasterFacts facts,
       Materials materials,
       Workshop workshop,
@@ -128,8 +131,11 @@ public final class RubberChoice {
           Materials other =
               new Materials(
                   product.with(with.rubber().catalyst()), materials.build(), materials.cast());
+          // what was tried and weighed holds for the rubber it was tried with
+          boolean same = id.equals(choices.rubber().product());
+          Recorded held = same ? recorded : Recorded.NOTHING;
           Plan plan =
-              Planner.plan(Brief.of(with, facts, other, workshop), Planner.box(with, facts));
+              Planner.plan(Brief.of(with, held, facts, other, workshop), Planner.box(with, facts));
           RubberChoice choice = new RubberChoice(plan, other.rubber(), with, facts);
           all.add(choice.weighed(id, usableG.getOrDefault(id, 0.0), choices.units()));
         });

@@ -6,25 +6,38 @@ import ungula.core.contact.CastingMaterial;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.Volume;
+import ungula.core.record.Recorded;
 import ungula.core.rubber.Product;
 import ungula.core.workshop.Workshop;
 
 /**
  * What a plan is made from.
  *
+ * @param recorded what happened so far
  * @param facts null while the master's size is not known
  * @param workshop as warm as it is where the mould is built
  */
-public record Brief(Choices choices, MasterFacts facts, Materials materials, Workshop workshop) {
+public record Brief(
+    Choices choices, Recorded recorded, MasterFacts facts, Materials materials, Workshop workshop) {
 
+  /** Of a job in which nothing has happened yet. */
   public static Brief of(
       Choices choices, MasterFacts facts, Materials materials, Workshop workshop) {
-    return new Brief(choices, facts, materials, choices.site().of(workshop));
+    return of(choices, Recorded.NOTHING, facts, materials, workshop);
+  }
+
+  public static Brief of(
+      Choices choices,
+      Recorded recorded,
+      MasterFacts facts,
+      Materials materials,
+      Workshop workshop) {
+    return new Brief(choices, recorded, facts, materials, choices.site().of(workshop));
   }
 
   /** The same with other choices. */
   Brief with(Choices other) {
-    return new Brief(other, facts, materials, workshop);
+    return new Brief(other, recorded, facts, materials, workshop);
   }
 
   /** Rubber of the mould; null while none is picked. */

@@ -19,6 +19,7 @@ import ungula.core.quantity.Density;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Timespan;
+import ungula.core.record.Recorded;
 import ungula.core.rubber.Additive;
 import ungula.core.rubber.Mix;
 import ungula.core.rubber.Pack;
@@ -285,12 +286,12 @@ public record MixPart(
 
   /** The second part, once the first was weighed. */
   public Optional<SecondPart> second() {
-    Choices.Rubber r = brief.choices().rubber();
+    Recorded.Rubber r = brief.recorded().rubber();
     return first == null || r.firstG() == null
         ? Optional.empty()
         : Optional.of(
             SecondPart.of(
-                r.first() == Choices.First.BASE,
+                brief.choices().rubber().first() == Choices.First.BASE,
                 r.firstG(),
                 r.secondG(),
                 brief.product().hardenerPerBase(ratio()),
@@ -463,7 +464,7 @@ public record MixPart(
             .given("for one", Mass.format(g, brief.units()), COMPUTED)
             .done());
     int of = stirred.isEmpty() ? pours.size() : 1;
-    Double weighed = brief.choices().rubber().mouldG();
+    Double weighed = brief.recorded().rubber().mouldG();
     if (weighed != null) {
       double all = (double) of * batches;
       double density = first.totalG() / first.volumeMm3();
@@ -596,7 +597,7 @@ public record MixPart(
         .ifPresent(
             second -> {
               boolean base = brief.choices().rubber().first() == Choices.First.BASE;
-              double firstG = brief.choices().rubber().firstG();
+              double firstG = brief.recorded().rubber().firstG();
               figures.mass(
                   "mix.second",
                   base ? "hardener, now" : "base, now",

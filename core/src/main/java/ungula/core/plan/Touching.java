@@ -41,7 +41,11 @@ public record Touching(What what, String surface, Contact contact) {
         new Touching(
             What.MASTER,
             m.material().text() + ", " + m.preparation().text(),
-            Contact.of(Surface.of(m.material()), m.preparation(), chemistry, m.patch())));
+            Contact.of(
+                Surface.of(m.material()),
+                m.preparation(),
+                chemistry,
+                b.recorded().master().patch())));
     if (b.poured()) {
       if (b.choices().mould().kind() == MouldKind.TWO_PART) {
         all.add(bare(What.BEDDING, Surface.of(b.choices().parting().bedding()), chemistry));

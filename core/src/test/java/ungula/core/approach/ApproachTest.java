@@ -25,6 +25,7 @@ import ungula.core.geometry.Rotation;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.MouldKind;
 import ungula.core.quantity.Units;
+import ungula.core.record.Recorded;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
@@ -46,7 +47,8 @@ public class ApproachTest {
   private static List<Approach> of(Workshop workshop, TriangleMesh mesh, Edit... edits) {
     MeshReport report = MeshReport.of(mesh, Progress.NONE).report();
     Choices c = ChoiceWords.edit(Choices.fresh(Units.METRIC), List.of(edits), MARRAM);
-    return new ApproachSearch(mesh, report, c, Materials.of(MARRAM), workshop, Parallel.ALL)
+    return new ApproachSearch(
+            mesh, report, c, Recorded.NOTHING, Materials.of(MARRAM), workshop, Parallel.ALL)
         .run(Progress.NONE);
   }
 
@@ -178,7 +180,14 @@ public class ApproachTest {
     MeshReport report = MeshReport.of(mesh, Progress.NONE).report();
     Choices c = Choices.fresh(Units.METRIC);
     ApproachSearch search =
-        new ApproachSearch(mesh, report, c, Materials.of(MARRAM), Workshop.DEFAULT, Parallel.ALL);
+        new ApproachSearch(
+            mesh,
+            report,
+            c,
+            Recorded.NOTHING,
+            Materials.of(MARRAM),
+            Workshop.DEFAULT,
+            Parallel.ALL);
     Effort<List<Approach>> all = Effort.of(() -> search.run(Progress.NONE));
     assertTrue(all.result().size() >= 3);
     assertTrue(all.seconds() < 8, all.seconds() + " s");

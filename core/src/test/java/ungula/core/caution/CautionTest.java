@@ -37,8 +37,7 @@ public class CautionTest {
       for (Caution caution : c.plan().cautions()) {
         for (Caution.Fix fix : caution.fixes()) {
           fixes++;
-          Choices after = ChoiceWords.edit(c.choices(), fix.edits(), c.product());
-          JobPlan fixed = new AnyPlan(after, c.facts(), c.product()).plan();
+          JobPlan fixed = c.with(fix.edits()).plan();
           assertFalse(
               fixed.cautions().stream().anyMatch(left -> left.equals(caution)),
               fix.label() + " leaves " + caution.title());
@@ -130,7 +129,11 @@ public class CautionTest {
                     Edit.of("mould.sidesMm", wall + " mm"), Edit.of("mould.insideLengthMm", "")),
                 c.product());
         double rubber =
-            new AnyPlan(wider, c.facts(), c.product()).plan().figures().get("rubber.box").value();
+            new AnyPlan(wider, c.recorded(), c.facts(), c.product())
+                .plan()
+                .figures()
+                .get("rubber.box")
+                .value();
         assertTrue(rubber >= before - 1e-6, rubber + " after " + before);
         before = rubber;
       }

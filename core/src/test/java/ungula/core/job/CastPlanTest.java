@@ -20,6 +20,7 @@ import ungula.core.plan.MasterFacts;
 import ungula.core.plan.Planner;
 import ungula.core.plan.Touching;
 import ungula.core.quantity.Units;
+import ungula.core.record.Recorded;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
@@ -55,7 +56,7 @@ public class CastPlanTest {
       c = ChoiceWords.edit(c, List.of(Edit.of(typed[i], typed[i + 1])), product);
     }
     Materials all = new Materials(product, null, PRODUCTS.get(cast));
-    return JobPlan.of(c, BLOCK, all, shop, Planner.box(c, BLOCK));
+    return JobPlan.of(c, Recorded.NOTHING, BLOCK, all, shop, Planner.box(c, BLOCK));
   }
 
   private static Map<Touching.What, Verdict> verdicts(JobPlan plan) {
@@ -194,7 +195,7 @@ public class CastPlanTest {
     }
     Materials m = new Materials(null, null, PRODUCTS.get(cast));
     List<RubberChoice.Candidate> all =
-        RubberChoice.of(c, BLOCK, m, shop("costs.hour", "20"), RUBBERS, usableG);
+        RubberChoice.of(c, Recorded.NOTHING, BLOCK, m, shop("costs.hour", "20"), RUBBERS, usableG);
     for (int i = 1; i < all.size(); i++) {
       assertTrue(all.get(i - 1).score() >= all.get(i).score());
     }
@@ -231,7 +232,13 @@ public class CastPlanTest {
     assertTrue(wax.get("turnstone-40").text().contains("not for Puffin wax"));
     assertEquals(
         RubberChoice.of(
-            Choices.fresh(Units.METRIC), null, Materials.of(null), shop(), RUBBERS, Map.of()),
+            Choices.fresh(Units.METRIC),
+            Recorded.NOTHING,
+            null,
+            Materials.of(null),
+            shop(),
+            RUBBERS,
+            Map.of()),
         List.of());
   }
 

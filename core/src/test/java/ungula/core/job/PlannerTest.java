@@ -2,6 +2,7 @@ package ungula.core.job;
 
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertNotEquals;
 import static org.testng.Assert.assertNotNull;
 import static org.testng.Assert.assertNull;
 import static org.testng.Assert.assertTrue;
@@ -16,6 +17,7 @@ import ungula.core.Near;
 import ungula.core.caution.Caution;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
+import ungula.core.choice.Materials;
 import ungula.core.contact.Patch;
 import ungula.core.contact.Preparation;
 import ungula.core.cutline.CutPlanes;
@@ -35,9 +37,11 @@ import ungula.core.mould.SectionDrawing.Role;
 import ungula.core.parting.PartedMaster;
 import ungula.core.plan.MasterFacts;
 import ungula.core.plan.PlanPart;
+import ungula.core.plan.Planner;
 import ungula.core.plate.Laying;
 import ungula.core.plate.Plate;
 import ungula.core.quantity.Units;
+import ungula.core.record.Recorded;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.Ratio;
@@ -81,6 +85,16 @@ public class PlannerTest {
     return JobPlan.of(choices(edits), facts, product, Workshop.DEFAULT);
   }
 
+  private static JobPlan after(Choices choices, Recorded recorded) {
+    return JobPlan.of(
+        choices,
+        recorded,
+        FLAT,
+        Materials.of(MARRAM),
+        Workshop.DEFAULT,
+        Planner.box(choices, FLAT));
+  }
+
   private static double value(JobPlan plan, String key) {
     return plan.figures().get(key).value();
   }
@@ -93,7 +107,9 @@ public class PlannerTest {
   public void mouldsAlikeComeOneAfterTheOther() {
     JobPlan one = plan(FLAT, MARRAM);
     assertFalse(one.figures().containsKey("moulds.mass"));
-    JobPlan four = plan(FLAT, MARRAM, "rubber.moulds", "4", "rubber.mouldG", "260 g");
+    JobPlan four = plan(FLAT, MARRAM, "rubber.moulds", "4");
+    assertFalse(four.figures().containsKey("moulds.next"));
+    four = after(choices("rubber.moulds", "4"), Recorded.of(Map.of("rubber.mouldG", "260 g")));
     assertEquals(value(four, "moulds.mass"), 4 * value(one, "mix.total"), 1e-9);
     // each is begun on the next morning
     assertTrue(value(one, "job.open") < 24);
@@ -114,15 +130,20 @@ public class PlannerTest {
     assertTrue(patch.title().startsWith("Try a patch"), patch.title());
     assertTrue(
         Told.order(washed).get(0).startsWith("Wash the master"), Told.order(washed).toString());
-    Choices tried = ChoiceWords.edit(cured, patch.fixes().get(0).edits(), MARRAM);
-    assertFalse(
-        caution(JobPlan.of(tried, FLAT, MARRAM, Workshop.DEFAULT), "contact.master").isPresent());
+    Recorded tried = Recorded.NOTHING.edit(patch.fixes().get(0).edits(), Units.METRIC);
+    assertEquals(tried.master().patch(), Patch.CURED);
+    assertFalse(caution(after(cured, tried), "contact.master").isPresent());
     // another rubber, another surface: the patch no longer counts; another material is bare again
+    String about = Recorded.about("master.patch", cured);
     Edit other = Edit.of("rubber.product", "another");
-    assertEquals(ChoiceWords.edit(tried, List.of(other), MARRAM).master().patch(), Patch.NONE);
-    Choices wood = ChoiceWords.edit(tried, List.of(Edit.of("master.material", "WOOD")), MARRAM);
+    Choices another = ChoiceWords.edit(cured, List.of(other), MARRAM);
+    assertNotEquals(Recorded.about("master.patch", another), about);
+    Choices wood = ChoiceWords.edit(cured, List.of(Edit.of("master.material", "WOOD")), MARRAM);
     assertEquals(wood.master().preparation(), Preparation.BARE);
-    assertEquals(wood.master().patch(), Patch.NONE);
+    assertNotEquals(Recorded.about("master.patch", wood), about);
+    // the mould is the same mould however its walls are chosen
+    Choices thick = ChoiceWords.edit(cured, List.of(Edit.of("mould.sidesMm", "20 mm")), MARRAM);
+    assertEquals(Recorded.about("master.patch", thick), about);
   }
 
   /** 79 mm wide inside; A 20 stands 3.2 times as high, 252.8 mm. */
@@ -189,7 +210,9 @@ public class PlannerTest {
 
   @Test
   public void everyFigureShowsItsWorking() {
-    JobPlan plan = plan(FLAT, MARRAM, "rubber.product", "marram-20", "rubber.firstG", "240 g");
+    JobPlan plan =
+        after(
+            choices("rubber.product", "marram-20"), Recorded.of(Map.of("rubber.firstG", "240 g")));
     assertTrue(plan.figures().size() > 15);
     for (Figure f : plan.figures().values()) {
       assertFalse(f.working().formula().isBlank(), f.key());

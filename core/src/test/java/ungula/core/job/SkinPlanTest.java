@@ -33,6 +33,7 @@ import ungula.core.plan.Planner;
 import ungula.core.plan.SkinFacts;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.UnreadableQuantity;
+import ungula.core.record.Recorded;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
@@ -98,7 +99,12 @@ public class SkinPlanTest {
                       SkinStudy.of(posed, room, Parallel.ALL),
                       OutsideStudy.of(field, wall, Parallel.ALL, Progress.NONE)));
       return JobPlan.of(
-          c, facts, new Materials(product, build, null), Workshop.DEFAULT, Planner.box(c, facts));
+          c,
+          Recorded.NOTHING,
+          facts,
+          new Materials(product, build, null),
+          Workshop.DEFAULT,
+          Planner.box(c, facts));
     }
 
     JobPlan plan(String... edits) {

@@ -99,7 +99,7 @@ public class StepsTest {
     Random random = new Random(44);
     Set<String> known = new HashSet<>();
     Set<String> named = new TreeSet<>();
-    for (int i = 0; i < 300; i++) {
+    for (int i = 0; i < 800; i++) {
       JobPlan plan = AnyPlan.any(random).plan();
       plan.cautions().stream().map(Caution::id).forEach(known::add);
       List<Step> all = new ArrayList<>(plan.steps().making());

@@ -67,7 +67,9 @@ class ApproachController {
   private Optional<Question<Approaches>> question(Jobs.Job job) {
     return shapes.posed(job.choices()).isEmpty()
         ? Optional.empty()
-        : Optional.of(questions.approaches(job.choices(), job.materials(), workshop.current()));
+        : Optional.of(
+            questions.approaches(
+                job.choices(), job.recorded(), job.materials(), workshop.current()));
   }
 
   @GetMapping

@@ -44,6 +44,7 @@ import ungula.core.orient.StandSearch;
 import ungula.core.parting.PartedMaster;
 import ungula.core.plan.MasterFacts;
 import ungula.core.quantity.Units;
+import ungula.core.record.Recorded;
 import ungula.core.release.HeightFields;
 import ungula.core.release.Locks;
 import ungula.core.rubber.ExampleProducts;
@@ -166,6 +167,7 @@ public final class Bench {
                         posed[0].mesh(),
                         facts.report(),
                         choices,
+                        Recorded.NOTHING,
                         Materials.of(product),
                         Workshop.DEFAULT,
                         Parallel.ALL)

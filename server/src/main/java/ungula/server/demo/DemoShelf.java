@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -50,6 +51,7 @@ class DemoShelf {
   private final Products products;
   private final Stocks stocks;
   private final TransactionTemplate once;
+  private final Clock clock;
 
   DemoShelf(
       Jobs jobs,
@@ -57,7 +59,9 @@ class DemoShelf {
       Habits workshop,
       Products products,
       Stocks stocks,
-      TransactionTemplate once) {
+      TransactionTemplate once,
+      Clock clock) {
+    this.clock = clock;
     this.jobs = jobs;
     this.models = models;
     this.workshop = workshop;
@@ -229,7 +233,7 @@ class DemoShelf {
    */
   private void stock(
       String product, double massG, int days, Integer openedDays, double baseG, double hardenerG) {
-    LocalDate today = LocalDate.now();
+    LocalDate today = LocalDate.now(clock);
     Lot full = Lot.full(products.find(product).orElseThrow(), massG, today.minusDays(days));
     stocks.add(
         product,

@@ -24,9 +24,10 @@ class JobHistory {
 
   private final JobMapper mapper;
   private final Json json;
-  private final Clock clock = Clock.systemUTC();
+  private final Clock clock;
 
-  JobHistory(JobMapper mapper, Json json) {
+  JobHistory(JobMapper mapper, Json json, Clock clock) {
+    this.clock = clock;
     this.mapper = mapper;
     this.json = json;
   }

@@ -9,6 +9,7 @@ import ungula.core.approach.ApproachSearch;
 import ungula.core.choice.Choices;
 import ungula.core.choice.Materials;
 import ungula.core.contact.CastingMaterial;
+import ungula.core.contact.Preparation;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
@@ -16,12 +17,14 @@ import ungula.core.hollow.HollowCore;
 import ungula.core.jacket.Jacket;
 import ungula.core.jacket.OutsideStudy;
 import ungula.core.mark.Marks;
+import ungula.core.master.MasterMaterial;
 import ungula.core.master.Solid;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
 import ungula.core.orient.StandSearch;
 import ungula.core.plate.Plate;
 import ungula.core.quantity.Units;
+import ungula.core.record.Recorded;
 import ungula.core.release.PieceCover;
 import ungula.core.skin.Skin;
 import ungula.core.skin.SkinField;
@@ -86,7 +89,10 @@ public class JobQuestions {
       Choices.Rubber rubber,
       CastingMaterial cast,
       Marks marks,
+      MasterMaterial material,
+      Preparation preparation,
       Units units,
+      Recorded recorded,
       Materials materials,
       Workshop workshop) {}
 
@@ -251,7 +257,8 @@ public class JobQuestions {
   public record Approaches(List<Approach> all) {}
 
   /** Every kind of mould that could be made, as far as the choices leave it open. */
-  public Question<Approaches> approaches(Choices c, Materials materials, Workshop workshop) {
+  public Question<Approaches> approaches(
+      Choices c, Recorded recorded, Materials materials, Workshop workshop) {
     return studies.question(
         new AskedOfApproaches(
             ApproachSearch.VERSION,
@@ -268,7 +275,10 @@ public class JobQuestions {
             c.rubber(),
             c.cast().material(),
             c.marks(),
+            c.master().material(),
+            c.master().preparation(),
             c.units(),
+            recorded,
             materials,
             workshop),
         Approaches.class,
@@ -279,6 +289,7 @@ public class JobQuestions {
                             shapes.asModelled(c).orElseThrow(),
                             shapes.facts(c).report(),
                             c,
+                            recorded,
                             materials,
                             workshop,
                             Parallel.ALL)

@@ -2,7 +2,9 @@ package ungula.server.job;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import org.springframework.stereotype.Component;
 import ungula.core.caution.Caution;
 import ungula.core.choice.ChoiceWords;
@@ -30,6 +32,7 @@ import ungula.core.rubber.Mix;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.Ratio;
 import ungula.core.sentence.Kind;
+import ungula.core.sentence.Word;
 import ungula.core.skin.Coat;
 import ungula.core.skin.Recoat;
 import ungula.core.skin.SkinClock;
@@ -80,7 +83,7 @@ class JobViews {
         row.archived(),
         jobs.undoLabel(row),
         jobs.redoLabel(row),
-        ChoiceWords.states(c),
+        words(job),
         job.plan().figures(),
         job.plan().cautions(),
         jobs.stages(job),
@@ -133,6 +136,13 @@ class JobViews {
         span == null ? "" : Timespan.clock(span.beginMin()),
         job.plan().steps().waits(s),
         job.plan().cautions().stream().map(Caution::id).filter(s.cautions()::contains).toList());
+  }
+
+  /** What was decided, and what happened. */
+  private static Map<String, Word.State> words(Jobs.Job job) {
+    Map<String, Word.State> words = new LinkedHashMap<>(ChoiceWords.states(job.choices()));
+    words.putAll(job.recorded().states(job.choices().units()));
+    return words;
   }
 
   private SkinView skin(Jobs.Job job, SkinPart skin) {

@@ -30,6 +30,7 @@ import ungula.core.plan.PlanPart;
 import ungula.core.plan.Planner;
 import ungula.core.plan.ShapeFacts;
 import ungula.core.plan.SkinFacts;
+import ungula.core.record.Recorded;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.skin.SkinStudy;
@@ -37,6 +38,7 @@ import ungula.core.study.FormStudy;
 import ungula.core.study.ShapeStudy;
 import ungula.server.job.Studies.Question;
 import ungula.server.product.Products;
+import ungula.server.record.Records;
 import ungula.server.task.Tasks;
 import ungula.server.web.Json;
 import ungula.server.web.Problem;
@@ -57,6 +59,7 @@ public class Jobs {
   private final Studies studies;
   private final Cores cores;
   private final Skins skins;
+  private final Records records;
   private final Json json;
 
   Jobs(
@@ -69,6 +72,7 @@ public class Jobs {
       Studies studies,
       Cores cores,
       Skins skins,
+      Records records,
       Json json) {
     this.mapper = mapper;
     this.history = history;
@@ -79,18 +83,21 @@ public class Jobs {
     this.studies = studies;
     this.cores = cores;
     this.skins = skins;
+    this.records = records;
     this.json = json;
   }
 
   /**
    * A job with its present choices and what follows from them.
    *
+   * @param recorded what happened in it, as far as that holds for its choices
    * @param facts what is known of its master; null while its size is not
    * @param shape what there is to ask of its shape; empty while it has none, or no box
    */
   public record Job(
       JobMapper.Row row,
       Choices choices,
+      Recorded recorded,
       JobPlan plan,
       MasterFacts facts,
       Materials materials,
@@ -113,7 +120,7 @@ public class Jobs {
 
     /** The same, as it is kept now. */
     private Job at(JobMapper.Row now) {
-      return new Job(now, choices, plan, facts, materials, shape);
+      return new Job(now, choices, recorded, plan, facts, materials, shape);
     }
 
     /** Its rubber; null while none is picked. */
@@ -336,6 +343,10 @@ public class Jobs {
   }
 
   private Job planned(JobMapper.Row row, Choices choices) {
+    return planned(row, choices, records.of(row.id(), choices));
+  }
+
+  private Job planned(JobMapper.Row row, Choices choices, Recorded recorded) {
     Materials materials = materials(choices);
     MasterFacts facts = shapes.facts(choices);
     Optional<BoxMould> box = Planner.box(choices, facts);
@@ -353,8 +364,8 @@ public class Jobs {
             .flatMap(SkinAsked::facts)
             .map(skin -> cored.with(skin))
             .orElse(cored);
-    JobPlan plan = JobPlan.of(choices, known, materials, workshop.current(), box);
-    return new Job(row, choices, plan, known, materials, shape);
+    JobPlan plan = JobPlan.of(choices, recorded, known, materials, workshop.current(), box);
+    return new Job(row, choices, recorded, plan, known, materials, shape);
   }
 
   private Materials materials(Choices c) {
@@ -438,11 +449,12 @@ public class Jobs {
   public Job edit(String id, int version, List<Edit> edits) {
     JobMapper.Row row = live(id, version);
     Choices before = choices(row);
-    Choices after = ChoiceWords.edit(before, edits, materials(before).rubber());
+    Choices after = ChoiceWords.edit(before, decisions(edits), materials(before).rubber());
+    Recorded recorded = records.add(id, after, happened(edits));
+    Job job = planned(row, after, recorded);
     if (after.equals(before)) {
-      return planned(row, before);
+      return job;
     }
-    Job job = planned(row, after);
     String nudged = edits.size() == 1 && edits.get(0).nudge() != null ? edits.get(0).word() : null;
     return job.at(history.write(row, after, label(edits), nudged));
   }
@@ -453,8 +465,20 @@ public class Jobs {
     mapper.hold(id);
     JobMapper.Row row = row(id);
     Choices before = choices(row);
-    Choices after = ChoiceWords.edit(before, edits, materials(before).rubber());
-    history.write(row, after, label(edits), null);
+    Choices after = ChoiceWords.edit(before, decisions(edits), materials(before).rubber());
+    records.add(id, after, happened(edits));
+    if (!after.equals(before)) {
+      history.write(row, after, label(edits), null);
+    }
+  }
+
+  private static List<Edit> decisions(List<Edit> edits) {
+    return edits.stream().filter(e -> !Recorded.has(e.word())).toList();
+  }
+
+  /** Edits that say what happened: they are recorded, and are no part of the history. */
+  private static List<Edit> happened(List<Edit> edits) {
+    return edits.stream().filter(e -> Recorded.has(e.word())).toList();
   }
 
   /** Puts other choices in the place of a job's own, as one step that can be undone. */
@@ -494,7 +518,9 @@ public class Jobs {
 
   private static String label(List<Edit> edits) {
     String words =
-        String.join(", ", edits.stream().map(e -> ChoiceWords.label(e.word())).distinct().toList());
+        String.join(
+            ", ",
+            decisions(edits).stream().map(e -> ChoiceWords.label(e.word())).distinct().toList());
     return words.length() > 190 ? words.substring(0, 190) : words;
   }
 
@@ -537,6 +563,7 @@ public class Jobs {
     String copy =
         history.begin(name.substring(0, Math.min(name.length(), 120)), false, choices(from));
     mapper.copyLooks(id, copy);
+    records.copyOfMaster(id, copy);
     return copy;
   }
 

@@ -2,6 +2,7 @@ package ungula.server.sheet;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -32,8 +33,10 @@ class SheetController {
   private final Jobs jobs;
   private final Drawings drawings;
   private final Habits workshop;
+  private final Clock clock;
 
-  SheetController(Jobs jobs, Drawings drawings, Habits workshop) {
+  SheetController(Jobs jobs, Drawings drawings, Habits workshop, Clock clock) {
+    this.clock = clock;
     this.jobs = jobs;
     this.drawings = drawings;
     this.workshop = workshop;
@@ -69,7 +72,7 @@ class SheetController {
             drawings.picture(job, 528, 396).orElse(null),
             job.product() == null ? "" : job.product().name(),
             ratio == null ? "" : job.product().sentence(ratio),
-            LocalDate.now());
+            LocalDate.now(clock));
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     JobSheet.write(content, paper == null ? shop.paper() : paper, out);
     return Named.inline(job.row().name() + ".pdf").body(out.toByteArray());

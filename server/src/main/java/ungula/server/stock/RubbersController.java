@@ -41,6 +41,12 @@ class RubbersController {
       usable.put(offer.id(), stocks.usableG(offer.id()));
     }
     return RubberChoice.of(
-        job.choices(), job.facts(), job.materials(), workshop.current(), rubbers, usable);
+        job.choices(),
+        job.recorded(),
+        job.facts(),
+        job.materials(),
+        workshop.current(),
+        rubbers,
+        usable);
   }
 }

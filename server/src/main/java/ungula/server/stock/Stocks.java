@@ -31,9 +31,10 @@ public class Stocks {
   private final StockMapper mapper;
   private final Products products;
   private final Json json;
-  private final Clock clock = Clock.systemDefaultZone();
+  private final Clock clock;
 
-  Stocks(StockMapper mapper, Products products, Json json) {
+  Stocks(StockMapper mapper, Products products, Json json, Clock clock) {
+    this.clock = clock;
     this.mapper = mapper;
     this.products = products;
     this.json = json;

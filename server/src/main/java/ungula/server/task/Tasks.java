@@ -14,7 +14,6 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
 import ungula.core.work.Progress;
 import ungula.server.web.Problem;
@@ -113,12 +112,7 @@ public class Tasks {
     }
   }
 
-  @Autowired
-  public Tasks() {
-    this(InstantSource.system());
-  }
-
-  Tasks(InstantSource clock) {
+  public Tasks(InstantSource clock) {
     this.clock = clock;
     for (Lane lane : Lane.values()) {
       lanes.put(lane, Executors.newFixedThreadPool(AT_A_TIME));

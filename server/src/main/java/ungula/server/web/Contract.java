@@ -45,7 +45,7 @@ class Contract {
           "MixedView.number");
 
   @Bean
-  OpenApiCustomizer records() {
+  OpenApiCustomizer neededFields() {
     return api -> {
       api.setInfo(new Info().title("Ungula").version("1"));
       api.setServers(List.of(new Server().url("/")));

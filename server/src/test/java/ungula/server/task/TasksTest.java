@@ -4,6 +4,7 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.time.Clock;
 import java.time.Instant;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -20,7 +21,7 @@ public class TasksTest {
 
   private static final long PATIENCE_NS = 20_000_000_000L;
 
-  private final Tasks tasks = new Tasks();
+  private final Tasks tasks = new Tasks(Clock.systemUTC());
 
   @AfterClass
   public void stop() {

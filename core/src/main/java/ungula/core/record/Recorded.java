@@ -1,0 +1,119 @@
+package ungula.core.record;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import ungula.core.choice.Choices;
+import ungula.core.contact.Patch;
+import ungula.core.quantity.Units;
+import ungula.core.sentence.Kind;
+import ungula.core.sentence.Word;
+import ungula.core.sentence.WordBook;
+import ungula.core.sentence.WordBook.Edit;
+
+/**
+ * What happened in a job, as far as a plan asks for it: no decision, and never undone with one.
+ * Each word of it is recorded by itself, and corrected by a further record.
+ *
+ * @param master what was found out on it
+ * @param rubber what was weighed
+ */
+public record Recorded(Master master, Rubber rubber) {
+
+  public static final Recorded NOTHING =
+      new Recorded(new Master(Patch.NONE), new Rubber(null, null, null));
+
+  private static final double LARGEST_G = 1e8;
+
+  /** Keys of all its words. */
+  public static final List<String> WORDS =
+      List.of("master.patch", "rubber.firstG", "rubber.secondG", "rubber.mouldG");
+
+  private static final WordBook<Recorded> BOOK =
+      new WordBook<Recorded>()
+          .word("master.patch", "test patch of the rubber on it", Kind.choice(Patch.class))
+          .open("rubber.firstG", "really poured of the first part", Kind.mass(LARGEST_G), "not yet")
+          .open(
+              "rubber.secondG", "really poured of the second part", Kind.mass(LARGEST_G), "not yet")
+          .open("rubber.mouldG", "mass of the first mould", Kind.mass(LARGEST_G), "not weighed");
+
+  /**
+   * @param patch how a patch of the rubber came out on it
+   */
+  public record Master(Patch patch) {}
+
+  /**
+   * @param firstG what was really poured of the first part; null before
+   * @param secondG what was really poured of the other; null before
+   * @param mouldG what the first of several moulds weighs; null before it is weighed
+   */
+  public record Rubber(Double firstG, Double secondG, Double mouldG) {}
+
+  /** Whether a word is of what happened, not of what was decided. */
+  public static boolean has(String word) {
+    return WORDS.contains(word);
+  }
+
+  /**
+   * What a record of a word holds for: a patch for one rubber on one surface, the rest for one
+   * rubber. With other choices it is not forgotten, but says nothing.
+   */
+  public static String about(String word, Choices c) {
+    String product = c.rubber().product();
+    return word.startsWith("master.")
+        ? Choices.fingerprint(c.master().material(), c.master().preparation(), product)
+        : Choices.fingerprint(product);
+  }
+
+  /**
+   * @throws WordBook.Refused naming the word and what would be understood
+   */
+  public Recorded edit(List<Edit> edits, Units units) {
+    return BOOK.edit(this, edits, units);
+  }
+
+  /** As they are shown. */
+  public Map<String, Word.State> states(Units units) {
+    return BOOK.states(this, units);
+  }
+
+  public static String label(String word) {
+    return BOOK.label(word);
+  }
+
+  /**
+   * The words that say something else in another, each with what is to be kept of it.
+   *
+   * @param now after something was recorded
+   */
+  public Map<String, String> changedIn(Recorded now) {
+    return WORDS.stream()
+        .filter(word -> !said(word).equals(now.said(word)))
+        .collect(Collectors.toMap(word -> word, now::said));
+  }
+
+  /** What is kept of a word: the exact value, or nothing. */
+  private String said(String word) {
+    return switch (word) {
+      case "master.patch" -> master.patch.name();
+      case "rubber.firstG" -> grams(rubber.firstG);
+      case "rubber.secondG" -> grams(rubber.secondG);
+      case "rubber.mouldG" -> grams(rubber.mouldG);
+      default -> throw new IllegalArgumentException(word);
+    };
+  }
+
+  private static String grams(Double g) {
+    return Optional.ofNullable(g).map(x -> x + " g").orElse("");
+  }
+
+  /**
+   * @param said the newest record of each word, as {@link #changedIn} told it
+   */
+  public static Recorded of(Map<String, String> said) {
+    List<Edit> edits =
+        said.entrySet().stream().map(e -> Edit.of(e.getKey(), e.getValue())).toList();
+    return NOTHING.edit(edits, Units.METRIC);
+  }
+}
