@@ -88,7 +88,7 @@ public class JobKeepingTest extends OnServer {
 
   @Test
   public void historyIsLongButNotEndless() throws Exception {
-    String id = boxJob();
+    String id = server.addJob();
     int version = version(id);
     for (int i = 0; i < 320; i++) {
       assertEquals(

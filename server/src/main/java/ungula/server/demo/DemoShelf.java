@@ -25,6 +25,7 @@ import ungula.core.mould.SheetStock;
 import ungula.core.pour.Pace;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.Vacuum;
+import ungula.core.record.Recorded;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.stock.Lot;
 import ungula.core.work.Progress;
@@ -273,9 +274,10 @@ class DemoShelf {
     all.add(edit("master.source", "FILE"));
     all.add(edit("master.model", model.id()));
     all.add(edit("master.unitMm", "1"));
-    all.addAll(entry.edits);
+    all.addAll(entry.edits.stream().filter(e -> !Recorded.has(e.word())).toList());
     Choices choices = ChoiceWords.edit(Choices.fresh(workshop.current().units()), all, null);
     String id = jobs.add(entry.name, true, choices);
+    jobs.edit(id, entry.edits.stream().filter(e -> Recorded.has(e.word())).toList());
     jobs.look(id, "mould");
     jobs.look(id, "rubber");
   }
