@@ -109,10 +109,13 @@ interface JobMapper {
   /**
    * @param seen what the stage was built on when it was last looked at
    */
-  record Look(String stage, String seen) {}
+  record Look(String jobId, String stage, String seen) {}
 
-  @Select("SELECT stage, seen FROM job_looked WHERE job_id = #{jobId}")
+  @Select("SELECT job_id, stage, seen FROM job_looked WHERE job_id = #{jobId}")
   List<Look> looks(String jobId);
+
+  @Select("SELECT job_id, stage, seen FROM job_looked")
+  List<Look> allLooks();
 
   @Insert(
       "MERGE INTO job_looked (job_id, stage, seen) KEY (job_id, stage)"

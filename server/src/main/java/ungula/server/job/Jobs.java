@@ -1,5 +1,7 @@
 package ungula.server.job;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -36,7 +38,9 @@ import ungula.core.sentence.WordBook.Edit;
 import ungula.core.skin.SkinStudy;
 import ungula.core.study.FormStudy;
 import ungula.core.study.ShapeStudy;
+import ungula.core.workshop.Workshop;
 import ungula.server.job.Studies.Question;
+import ungula.server.model.Models;
 import ungula.server.product.Products;
 import ungula.server.record.Records;
 import ungula.server.task.Tasks;
@@ -50,16 +54,29 @@ public class Jobs {
 
   private static final Logger LOG = LoggerFactory.getLogger(Jobs.class);
 
+  /** Plans of so many small jobs are kept in memory, or of fewer with large models. */
+  private static final int PLANS_KEPT = 400;
+
+  private static final int TRIANGLES_A_WEIGHT = 10_000;
+
+  private final Cache<PlanKey, Planned> plans =
+      Caffeine.newBuilder()
+          .maximumWeight(PLANS_KEPT)
+          .weigher((PlanKey key, Planned made) -> made.weight())
+          .build();
+
   private final JobMapper mapper;
   private final JobHistory history;
   private final Products products;
   private final Habits workshop;
+  private final Models models;
   private final Shapes shapes;
   private final JobQuestions questions;
   private final Studies studies;
   private final Cores cores;
   private final Skins skins;
   private final Records records;
+  private final Summaries summaries;
   private final Json json;
 
   Jobs(
@@ -67,23 +84,27 @@ public class Jobs {
       JobHistory history,
       Products products,
       Habits workshop,
+      Models models,
       Shapes shapes,
       JobQuestions questions,
       Studies studies,
       Cores cores,
       Skins skins,
       Records records,
+      Summaries summaries,
       Json json) {
     this.mapper = mapper;
     this.history = history;
     this.products = products;
     this.workshop = workshop;
+    this.models = models;
     this.shapes = shapes;
     this.questions = questions;
     this.studies = studies;
     this.cores = cores;
     this.skins = skins;
     this.records = records;
+    this.summaries = summaries;
     this.json = json;
   }
 
@@ -244,24 +265,40 @@ public class Jobs {
   /**
    * An entry of a list of jobs.
    *
-   * @param job planned; null when that failed
+   * @param summary what the list shows of it; null when it cannot be read
    * @param trouble why it cannot be read, and what helps; empty when it can
    */
-  record Listed(JobMapper.Row row, Job job, String trouble) {
+  record Listed(JobMapper.Row row, Summary summary, String trouble) {
 
     boolean readable() {
-      return job != null;
+      return summary != null;
     }
   }
 
   /** Every job on the shelf; one that cannot be read says so and takes nothing else down. */
   List<Listed> listed() {
-    return mapper.all().stream().map(this::listed).toList();
+    return listed(mapper.all());
   }
 
-  private Listed listed(JobMapper.Row row) {
+  private List<Listed> listed(List<JobMapper.Row> rows) {
+    Summaries.Ground ground = summaries.ground();
+    return rows.stream().map(row -> listed(row, ground)).toList();
+  }
+
+  private Listed listed(JobMapper.Row row, Summaries.Ground ground) {
     try {
-      return new Listed(row, planned(row), "");
+      Summary summary =
+          summaries
+              .of(row, ground)
+              .filter(s -> s.model() == null || models.there(s.model()))
+              .orElseGet(
+                  () -> {
+                    Job job = planned(row);
+                    Summary made = Summary.of(job, shapes.posed(job.choices()).isPresent());
+                    summaries.keep(row, ground, made);
+                    return made;
+                  });
+      return new Listed(row, summary, "");
     } catch (Problem told) {
       return new Listed(row, null, told.getMessage());
     } catch (RuntimeException e) {
@@ -271,13 +308,20 @@ public class Jobs {
   }
 
   /**
-   * The jobs a list over all of them is made from.
+   * A job with what it takes.
    *
-   * @param jobs that are not put away, planned
+   * @param needs of each product, by the product's id, g
+   */
+  public record Needing(String id, String name, Map<String, Double> needs) {}
+
+  /**
+   * What a list over all jobs is made from.
+   *
+   * @param jobs that are not put away
    * @param missing what the list lacks and why, as sentences: it says so wherever it is shown
    * @param working whether some of that is being worked out now
    */
-  public record Open(List<Job> jobs, List<String> missing, boolean working) {}
+  public record Open(List<Needing> jobs, List<String> missing, boolean working) {}
 
   /** All jobs that are not put away. What their amounts still wait for is asked for. */
   public Open open() {
@@ -286,11 +330,11 @@ public class Jobs {
 
   /** One job, as a list of it alone. */
   public Open open(String id) {
-    return open(List.of(listed(row(id))));
+    return open(listed(List.of(row(id))));
   }
 
   private Open open(List<Listed> all) {
-    List<Job> jobs = new ArrayList<>();
+    List<Needing> jobs = new ArrayList<>();
     List<String> missing = new ArrayList<>();
     boolean working = false;
     for (Listed l : all) {
@@ -298,18 +342,30 @@ public class Jobs {
         missing.add(l.row().name() + " cannot be read and is left out.");
         continue;
       }
-      jobs.add(l.job());
-      List<PlanPart> open = parts(l.job()).stream().filter(Jobs::decidesAmounts).toList();
-      List<String> said = PlanPart.missing(open);
-      if (!said.isEmpty()) {
-        missing.add(l.row().name() + ": " + String.join(" ", said));
-      }
-      if (open.stream().anyMatch(p -> p.state() == PlanPart.State.BEING_WORKED_OUT)) {
-        working = true;
-        ask(l.job());
+      jobs.add(new Needing(l.row().id(), l.row().name(), l.summary().needs()));
+      if (!l.summary().whole() || !l.summary().unknown().isEmpty()) {
+        working |= amountsOpen(planned(l.row()), missing);
       }
     }
     return new Open(List.copyOf(jobs), List.copyOf(missing), working);
+  }
+
+  /**
+   * Says what a job's amounts still wait for, and asks for it.
+   *
+   * @return whether it is being worked out now
+   */
+  private boolean amountsOpen(Job job, List<String> missing) {
+    List<PlanPart> open = parts(job).stream().filter(Jobs::decidesAmounts).toList();
+    List<String> said = PlanPart.missing(open);
+    if (!said.isEmpty()) {
+      missing.add(job.row().name() + ": " + String.join(" ", said));
+    }
+    boolean working = open.stream().anyMatch(p -> p.state() == PlanPart.State.BEING_WORKED_OUT);
+    if (working) {
+      ask(job);
+    }
+    return working;
   }
 
   private static boolean decidesAmounts(PlanPart part) {
@@ -338,12 +394,40 @@ public class Jobs {
             .toList();
   }
 
-  Job planned(JobMapper.Row row) {
+  private Job planned(JobMapper.Row row) {
     return planned(row, choices(row));
   }
 
   private Job planned(JobMapper.Row row, Choices choices) {
     return planned(row, choices, records.of(row.id(), choices));
+  }
+
+  /** All that a plan follows from. */
+  private record PlanKey(
+      Choices choices, Recorded recorded, Materials materials, Workshop workshop, Answers known) {}
+
+  /** Which questions about a shape are answered: each has one answer. */
+  private record Answers(
+      boolean shape, boolean core, boolean room, boolean outside, boolean asked) {
+
+    static Answers of(Optional<ShapeAsked> asked) {
+      Optional<SkinAsked> skin = asked.flatMap(ShapeAsked::ofSkin);
+      return new Answers(
+          asked.filter(ShapeAsked::answered).isPresent(),
+          asked.flatMap(ShapeAsked::core).isPresent(),
+          skin.flatMap(SkinAsked::room).isPresent(),
+          skin.flatMap(SkinAsked::outside).isPresent(),
+          asked.isPresent());
+    }
+  }
+
+  private record Planned(JobPlan plan, MasterFacts facts) {
+
+    /** Meshes weigh most. */
+    int weight() {
+      int triangles = facts == null || facts.report() == null ? 0 : facts.report().triangles();
+      return 1 + triangles / TRIANGLES_A_WEIGHT;
+    }
   }
 
   private Job planned(JobMapper.Row row, Choices choices, Recorded recorded) {
@@ -364,8 +448,14 @@ public class Jobs {
             .flatMap(SkinAsked::facts)
             .map(skin -> cored.with(skin))
             .orElse(cored);
-    JobPlan plan = JobPlan.of(choices, recorded, known, materials, workshop.current(), box);
-    return new Job(row, choices, recorded, plan, known, materials, shape);
+    PlanKey key = new PlanKey(choices, recorded, materials, workshop.current(), Answers.of(shape));
+    Planned made =
+        plans.get(
+            key,
+            k ->
+                new Planned(
+                    JobPlan.of(choices, recorded, known, materials, k.workshop, box), known));
+    return new Job(row, choices, recorded, made.plan, made.facts, materials, shape);
   }
 
   private Materials materials(Choices c) {
@@ -503,12 +593,29 @@ public class Jobs {
 
   /** How far each stage of a job is. */
   Map<String, Looked.State> stages(Job job) {
-    Map<String, String> seen = new HashMap<>();
-    mapper.looks(job.row().id()).forEach(l -> seen.put(l.stage(), l.seen()));
-    Looked looked = new Looked(seen);
+    Looked looked = looked(job.row().id());
     Map<String, Looked.State> stages = new LinkedHashMap<>();
     job.plan().stages().forEach((stage, basis) -> stages.put(stage, looked.state(stage, basis)));
     return stages;
+  }
+
+  /** What each stage of a job was last looked at against. */
+  Looked looked(String id) {
+    Map<String, String> seen = new HashMap<>();
+    mapper.looks(id).forEach(l -> seen.put(l.stage(), l.seen()));
+    return new Looked(seen);
+  }
+
+  /** The same of all jobs that have been looked at, by their ids. */
+  Map<String, Looked> looked() {
+    Map<String, Map<String, String>> seen = new HashMap<>();
+    mapper
+        .allLooks()
+        .forEach(
+            l -> seen.computeIfAbsent(l.jobId(), id -> new HashMap<>()).put(l.stage(), l.seen()));
+    Map<String, Looked> looked = new HashMap<>();
+    seen.forEach((id, of) -> looked.put(id, new Looked(of)));
+    return looked;
   }
 
   /** What would follow from other choices for a job. */

@@ -3,8 +3,8 @@ package ungula.server.job;
 import java.io.IOException;
 import java.time.Duration;
 import java.time.OffsetDateTime;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -15,11 +15,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import ungula.core.caution.Caution;
-import ungula.core.choice.Choices;
-import ungula.core.job.JobPlan;
 import ungula.core.job.Looked;
-import ungula.core.working.Figure;
 import ungula.server.web.Named;
 import ungula.server.web.Problem;
 import ungula.server.workshop.Habits;
@@ -33,13 +29,11 @@ class ShelfController {
   private static final int HEIGHT = 270;
 
   private final Jobs jobs;
-  private final Shapes shapes;
   private final Drawings drawings;
   private final Habits workshop;
 
-  ShelfController(Jobs jobs, Shapes shapes, Drawings drawings, Habits workshop) {
+  ShelfController(Jobs jobs, Drawings drawings, Habits workshop) {
     this.jobs = jobs;
-    this.shapes = shapes;
     this.drawings = drawings;
     this.workshop = workshop;
   }
@@ -76,7 +70,8 @@ class ShelfController {
 
   @GetMapping("/shelf")
   Shelf shelf() {
-    List<ShelfJob> all = jobs.listed().stream().map(this::entry).toList();
+    Map<String, Looked> looked = jobs.looked();
+    List<ShelfJob> all = jobs.listed().stream().map(l -> entry(l, looked)).toList();
     return new Shelf(workshop.current().name(), all.stream().anyMatch(ShelfJob::demo), all);
   }
 
@@ -87,7 +82,7 @@ class ShelfController {
     jobs.deleteDemo();
   }
 
-  private ShelfJob entry(Jobs.Listed listed) {
+  private static ShelfJob entry(Jobs.Listed listed, Map<String, Looked> looked) {
     var row = listed.row();
     if (!listed.readable()) {
       return new ShelfJob(
@@ -105,62 +100,21 @@ class ShelfController {
           listed.trouble(),
           "");
     }
-    Jobs.Job job = listed.job();
-    JobPlan plan = job.plan();
-    boolean drawn = shapes.posed(job.choices()).isPresent();
+    Summary job = listed.summary();
     return new ShelfJob(
         row.id(),
         row.name(),
         row.demo(),
         row.archived(),
-        drawn ? fingerprint(job) : null,
-        plan.plan().firstMix().isPresent()
-            ? "rubber"
-            : plan.plan().inBox().isPresent() ? "mould" : "master",
-        line(job),
-        next(job),
-        count(plan, Caution.Level.STOP),
-        count(plan, Caution.Level.CHECK),
+        job.picture(),
+        job.stage(),
+        job.line(),
+        job.next(looked.getOrDefault(row.id(), Looked.NOTHING)),
+        job.stops(),
+        job.checks(),
         row.changed(),
         "",
         row.note() == null ? "" : row.note());
-  }
-
-  private static int count(JobPlan plan, Caution.Level level) {
-    return (int) plan.cautions().stream().filter(c -> c.level() == level).count();
-  }
-
-  private static String line(Jobs.Job job) {
-    List<String> parts = new ArrayList<>();
-    Figure rubber = job.plan().figures().get("rubber.box");
-    if (rubber != null) {
-      parts.add(rubber.text());
-    }
-    if (job.product() != null) {
-      parts.add(job.product().name());
-    }
-    return String.join(" · ", parts);
-  }
-
-  private String next(Jobs.Job job) {
-    JobPlan plan = job.plan();
-    if (!plan.cautions().isEmpty() && plan.cautions().get(0).level() == Caution.Level.STOP) {
-      return plan.cautions().get(0).title();
-    }
-    if (!plan.undecided().isEmpty()) {
-      return "Open: " + String.join(", ", plan.undecided());
-    }
-    if (jobs.stages(job).containsValue(Looked.State.LOOK_AGAIN)) {
-      return "Something changed: look again";
-    }
-    Figure base = plan.figures().get("mix.base");
-    Figure hardener = plan.figures().get("mix.hardener");
-    return base == null ? "" : "Weigh " + base.text() + " + " + hardener.text();
-  }
-
-  private static String fingerprint(Jobs.Job job) {
-    Choices c = job.choices();
-    return Choices.fingerprint(c.master(), c.pose(), c.laid(), c.mould());
   }
 
   /** Rendered once for what it shows, then kept. */
@@ -168,7 +122,7 @@ class ShelfController {
   ResponseEntity<byte[]> picture(@PathVariable String id, @PathVariable String fingerprint)
       throws IOException {
     Jobs.Job job = jobs.find(id);
-    String now = fingerprint(job);
+    String now = Summary.picture(job.choices());
     JobMapper.Picture kept = jobs.picture(id);
     byte[] png;
     if (kept != null && kept.fingerprint().equals(now)) {

@@ -162,6 +162,11 @@ public class Models {
     return Optional.of(seen);
   }
 
+  /** Whether its mesh is there, or can be made again. */
+  public boolean there(String id) {
+    return Files.exists(mended(id)) || Files.exists(original(id));
+  }
+
   public Path original(String id) {
     return folder.models().resolve(id + ".original");
   }

@@ -178,10 +178,10 @@ public class Stocks {
   }
 
   /** What jobs still need: what their plans ask for, less what is already mixed. */
-  List<Need> needs(List<Jobs.Job> jobs) {
+  List<Need> needs(List<Jobs.Needing> jobs) {
     List<Need> needs = new ArrayList<>();
-    for (Jobs.Job job : jobs) {
-      List<StockMapper.MixedRow> mixed = mapper.mixedOf(job.row().id());
+    for (Jobs.Needing job : jobs) {
+      List<StockMapper.MixedRow> mixed = mapper.mixedOf(job.id());
       job.needs()
           .forEach(
               (product, massG) -> {
@@ -191,7 +191,7 @@ public class Stocks {
                         .mapToDouble(m -> m.baseG() + m.hardenerG())
                         .sum();
                 if (massG - done > 1) {
-                  needs.add(new Need(job.row().name(), product, massG - done));
+                  needs.add(new Need(job.name(), product, massG - done));
                 }
               });
     }

@@ -55,7 +55,7 @@ class TogetherController {
   GroupsView groups() {
     Map<String, List<MouldView>> groups = new LinkedHashMap<>();
     Jobs.Open open = jobs.open();
-    for (Jobs.Job job : open.jobs()) {
+    for (Jobs.Job job : planned(open)) {
       if (poured(job)) {
         groups
             .computeIfAbsent(job.choices().rubber().product(), id -> new ArrayList<>())
@@ -72,6 +72,10 @@ class TogetherController {
                         e.getKey(), products.find(e.getKey()).orElseThrow().name(), e.getValue()))
             .toList(),
         open.missing());
+  }
+
+  private List<Jobs.Job> planned(Jobs.Open open) {
+    return open.jobs().stream().map(j -> jobs.find(j.id())).toList();
   }
 
   /** Poured into a box, of the rubber as its sheet says and nothing besides. */
@@ -92,7 +96,7 @@ class TogetherController {
       @RequestParam List<String> jobs,
       @RequestParam(defaultValue = "THIN_POUR") Bubbles bubbles) {
     List<PourTogether.Pour> pours =
-        this.jobs.open().jobs().stream()
+        planned(this.jobs.open()).stream()
             .filter(
                 j ->
                     jobs.contains(j.row().id())

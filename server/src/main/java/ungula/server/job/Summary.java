@@ -1,0 +1,106 @@
+package ungula.server.job;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import ungula.core.caution.Caution;
+import ungula.core.choice.Choices;
+import ungula.core.job.JobPlan;
+import ungula.core.job.Looked;
+import ungula.core.plan.PlanPart;
+import ungula.core.working.Figure;
+
+/**
+ * What lists show of a job.
+ *
+ * @param model file its shape is from; null for any other
+ * @param picture fingerprint of its picture; null when there is nothing to draw
+ * @param stage furthest stage reached: master, mould or rubber
+ * @param line the mould in one line
+ * @param stop what stops it first; empty when nothing does
+ * @param undecided what is still open, in words
+ * @param weigh what is weighed first; empty while nothing can be
+ * @param stops how many cautions stop it
+ * @param checks how many ask for a look
+ * @param stages what each stage builds on
+ * @param needs of each product, g
+ * @param unknown parts that cannot be known, in words
+ * @param whole whether all of its plan is known: if not, a study may change it
+ */
+record Summary(
+    String model,
+    String picture,
+    String stage,
+    String line,
+    String stop,
+    List<String> undecided,
+    String weigh,
+    int stops,
+    int checks,
+    Map<String, Looked.Basis> stages,
+    Map<String, Double> needs,
+    List<String> unknown,
+    boolean whole) {
+
+  static Summary of(Jobs.Job job, boolean drawn) {
+    JobPlan plan = job.plan();
+    boolean stopped = plan.stopped();
+    Figure base = plan.figures().get("mix.base");
+    Figure hardener = plan.figures().get("mix.hardener");
+    Choices c = job.choices();
+    return new Summary(
+        c.master().source() == Choices.Source.FILE ? c.master().model() : null,
+        drawn ? picture(c) : null,
+        plan.plan().firstMix().isPresent()
+            ? "rubber"
+            : plan.plan().inBox().isPresent() ? "mould" : "master",
+        line(job),
+        stopped ? plan.cautions().get(0).title() : "",
+        plan.undecided(),
+        base == null ? "" : "Weigh " + base.text() + " + " + hardener.text(),
+        count(plan, Caution.Level.STOP),
+        count(plan, Caution.Level.CHECK),
+        plan.stages(),
+        job.needs(),
+        plan.parts().stream()
+            .filter(p -> p.state() == PlanPart.State.CANNOT_BE_KNOWN)
+            .map(p -> p.subject().text())
+            .toList(),
+        plan.parts().stream().noneMatch(p -> p.state() == PlanPart.State.BEING_WORKED_OUT));
+  }
+
+  /** Changes when its picture does. */
+  static String picture(Choices c) {
+    return Choices.fingerprint(c.master(), c.pose(), c.laid(), c.mould());
+  }
+
+  private static int count(JobPlan plan, Caution.Level level) {
+    return (int) plan.cautions().stream().filter(c -> c.level() == level).count();
+  }
+
+  private static String line(Jobs.Job job) {
+    List<String> parts = new ArrayList<>();
+    Figure rubber = job.plan().figures().get("rubber.box");
+    if (rubber != null) {
+      parts.add(rubber.text());
+    }
+    if (job.product() != null) {
+      parts.add(job.product().name());
+    }
+    return String.join(" · ", parts);
+  }
+
+  /** What to do next. */
+  String next(Looked looked) {
+    if (!stop.isEmpty()) {
+      return stop;
+    }
+    if (!undecided.isEmpty()) {
+      return "Open: " + String.join(", ", undecided);
+    }
+    boolean again =
+        stages.entrySet().stream()
+            .anyMatch(s -> looked.state(s.getKey(), s.getValue()) == Looked.State.LOOK_AGAIN);
+    return again ? "Something changed: look again" : weigh;
+  }
+}

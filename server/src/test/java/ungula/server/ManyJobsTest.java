@@ -1,0 +1,93 @@
+package ungula.server;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.io.IOException;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+import ungula.core.master.Tessellation;
+
+/** Lists over many jobs show what was kept of each. */
+public class ManyJobsTest {
+
+  private static final int JOBS = 200;
+
+  private Running server;
+  private String last;
+
+  @BeforeClass
+  public void start() throws Exception {
+    server = new Running();
+    String first = server.addJob();
+    server.upload(first, "box.stl", Running.stl(Tessellation.box(80, 55, 42)));
+    server.write(first, "rubber.product", "marram-20");
+    for (int i = 1; i < JOBS; i++) {
+      last = server.post("/api/jobs/" + first + "/copies", "").body().get("id").asString();
+      if (i < 20) {
+        server.write(last, "mould.sidesMm", 10 + i + " mm");
+      }
+    }
+  }
+
+  @AfterClass(alwaysRun = true)
+  public void stop() throws IOException {
+    server.close();
+  }
+
+  private double shelfMs() throws Exception {
+    double best = Double.MAX_VALUE;
+    for (int i = 0; i < 5; i++) {
+      long from = System.nanoTime();
+      assertEquals(server.get("/api/shelf").body().get("jobs").size(), JOBS);
+      best = Math.min(best, (System.nanoTime() - from) / 1e6);
+    }
+    return best;
+  }
+
+  @Test
+  public void theShelfIsThereAtOnce() throws Exception {
+    server.get("/api/shelf");
+    double ms = shelfMs();
+    assertTrue(ms < 100, ms + " ms");
+  }
+
+  /** After a restart nothing is planned again for it. */
+  @Test(dependsOnMethods = "theShelfIsThereAtOnce")
+  public void theShelfIsThereInASecondAfterARestart() throws Exception {
+    JsonNode before = server.get("/api/shelf").body();
+    server.restart();
+    long from = System.nanoTime();
+    JsonNode after = server.get("/api/shelf").body();
+    double ms = (System.nanoTime() - from) / 1e6;
+    assertEquals(after, before);
+    assertTrue(ms < 1000, ms + " ms");
+  }
+
+  /** What a list shows follows every change: of the job, of the workshop, of what happened. */
+  @Test(dependsOnMethods = "theShelfIsThereInASecondAfterARestart")
+  public void theShelfFollowsEveryChange() throws Exception {
+    String before = entry(last);
+    server.write(last, "mould.sidesMm", "44 mm");
+    String thicker = entry(last);
+    assertTrue(!thicker.equals(before), thicker);
+    JsonNode shop = server.get("/api/workshop").body();
+    server.post(
+        "/api/workshop/edits",
+        "{\"version\": "
+            + shop.get("version")
+            + ", \"edits\": [{\"word\": \"roomC\", \"text\": \"38 °C\"}]}");
+    assertTrue(!entry(last).equals(thicker), "it is hot there");
+  }
+
+  private String entry(String id) throws Exception {
+    for (JsonNode job : server.get("/api/shelf").body().get("jobs")) {
+      if (job.get("id").asString().equals(id)) {
+        return job.get("line").asString() + ", " + job.get("checks");
+      }
+    }
+    throw new AssertionError(id + " is not on the shelf");
+  }
+}
