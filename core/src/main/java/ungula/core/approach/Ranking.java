@@ -5,7 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import ungula.core.approach.Approach.Worth;
-import ungula.core.choice.Choices.Weights;
+import ungula.core.choice.Weights;
 
 /** Approaches that work, best first, by what counts for the user. */
 public final class Ranking {

@@ -9,7 +9,7 @@ import java.util.Comparator;
 import java.util.List;
 import ungula.core.caution.Caution.Fix;
 import ungula.core.caution.Caution.Place;
-import ungula.core.choice.Choices;
+import ungula.core.choice.RatioMeant;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.VolumeWays;
 import ungula.core.mould.Bowing;
@@ -460,7 +460,7 @@ public final class CautionFinder {
     if (verdict == null || !verdict.stop()) {
       return;
     }
-    boolean meant = p.choices().rubber().ratioMeant() == Choices.RatioMeant.YES;
+    boolean meant = p.choices().rubber().ratioMeant() == RatioMeant.YES;
     Fix sheet =
         new Fix(
             "Take the sheet's: " + product.ratio().text(),

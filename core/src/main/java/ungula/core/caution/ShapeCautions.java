@@ -14,7 +14,7 @@ import ungula.core.air.VentWay;
 import ungula.core.air.Vents;
 import ungula.core.caution.Caution.Fix;
 import ungula.core.caution.Caution.Place;
-import ungula.core.choice.Choices;
+import ungula.core.choice.Casting;
 import ungula.core.form.Hollow;
 import ungula.core.form.ThinPart;
 import ungula.core.geometry.Vec3;
@@ -262,7 +262,7 @@ final class ShapeCautions {
   /** Nothing is to end on what is marked keep clean. */
   private void cleanFaces() {
     BitSet clean = p.choices().marks().of(Mark.KEEP_CLEAN).facets();
-    Choices.Casting casting = p.choices().casting();
+    Casting casting = p.choices().casting();
     List<VentWay> vents =
         IntStream.range(0, casting.vents().size())
             .filter(v -> clean.get(casting.vents().get(v).facet()))

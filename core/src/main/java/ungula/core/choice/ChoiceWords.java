@@ -4,9 +4,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
-import ungula.core.choice.Choices.First;
-import ungula.core.choice.Choices.RatioMeant;
-import ungula.core.choice.Choices.Source;
 import ungula.core.contact.CastingMaterial;
 import ungula.core.contact.Preparation;
 import ungula.core.cutline.CutPlanes;
@@ -115,7 +112,7 @@ public final class ChoiceWords {
   }
 
   private static void master(WordBook<Choices> book) {
-    book.word("master.source", "what the shape is known from", Kind.choice(Source.class))
+    book.word("master.source", "what the shape is known from", Kind.choice(MasterSource.class))
         .open("master.model", "model file", Kind.text(80), "no file")
         .open("master.fileName", "name of the model file", Kind.text(255), "as it came")
         .open(
@@ -166,12 +163,11 @@ public final class ChoiceWords {
         .deed(
             "casting.sprue",
             "place the sprue",
-            (c, text) ->
-                c.withCasting(new Choices.Casting(surfacePoint(text), c.casting().vents())))
+            (c, text) -> c.withCasting(new Casting(surfacePoint(text), c.casting().vents())))
         .deed(
             "casting.noSprue",
             "take the sprue away",
-            (c, text) -> c.withCasting(new Choices.Casting(null, c.casting().vents())))
+            (c, text) -> c.withCasting(new Casting(null, c.casting().vents())))
         .deed(
             "casting.vent",
             "place a vent",
@@ -179,7 +175,7 @@ public final class ChoiceWords {
         .deed(
             "casting.noVents",
             "take the vents away",
-            (c, text) -> c.withCasting(new Choices.Casting(c.casting().sprue(), List.of())));
+            (c, text) -> c.withCasting(new Casting(c.casting().sprue(), List.of())));
   }
 
   private static Kind<String> pairs(String name, Consumer<String> check) {
@@ -402,7 +398,7 @@ public final class ChoiceWords {
   }
 
   private static Kind<Integer> weight() {
-    return Kind.count("", "", 0, Choices.Weights.MOST);
+    return Kind.count("", "", 0, Weights.MOST);
   }
 
   private static void rubber(WordBook<Choices> book) {

@@ -1,7 +1,6 @@
 package ungula.core.job;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -32,7 +31,7 @@ import ungula.core.workshop.Workshop;
  * @param cautions worst first
  * @param steps it asks for
  * @param touching what fresh rubber and casts lie against, with a verdict each
- * @param stages what each stage builds on, by its name
+ * @param stages what each stage is like, by its key
  * @param undecided what is still open, in words
  * @param parts that take a closer look at the shape, and how far each is known
  */
@@ -42,7 +41,7 @@ public record JobPlan(
     List<Caution> cautions,
     Steps steps,
     List<Touching> touching,
-    Map<String, Looked.Basis> stages,
+    Map<String, Stage.Basis> stages,
     List<String> undecided,
     List<PlanPart> parts) {
 
@@ -83,22 +82,9 @@ public record JobPlan(
         CautionFinder.of(steps),
         steps,
         Touching.of(plan.brief()),
-        stages(plan),
+        Stage.of(plan),
         undecided(plan),
         PlanPart.of(choices, facts));
-  }
-
-  private static Map<String, Looked.Basis> stages(Plan p) {
-    Choices c = p.choices();
-    boolean known = p.facts() != null;
-    boolean mixed = p.firstMix().isPresent();
-    Map<String, Looked.Basis> stages = new LinkedHashMap<>();
-    stages.put("master", new Looked.Basis(known, null));
-    stages.put("approach", new Looked.Basis(known, c.beforeApproach()));
-    stages.put("mould", new Looked.Basis(known, c.beforeMould()));
-    stages.put("rubber", new Looked.Basis(mixed, c.beforeRubber()));
-    stages.put("pours", new Looked.Basis(mixed, c.beforePours()));
-    return stages;
   }
 
   private static List<String> undecided(Plan p) {

@@ -5,6 +5,7 @@ import static ungula.core.working.Given.Source.COMPUTED;
 import static ungula.core.working.Given.Source.DEFAULT;
 import static ungula.core.working.Given.Source.MEASURED;
 
+import ungula.core.choice.BoxChoice;
 import ungula.core.choice.Choices;
 import ungula.core.choice.Materials;
 import ungula.core.geometry.Vec3;
@@ -58,14 +59,14 @@ public record BoxPart(Brief brief, BoxMould mould) implements Part {
   }
 
   /** The inside of a box of a shape with the walls chosen. */
-  public static Inside inside(Choices.Box c, BoxShape shape, MasterFacts facts) {
+  public static Inside inside(BoxChoice c, BoxShape shape, MasterFacts facts) {
     return shape == BoxShape.RECTANGLE
         ? rectangle(c, facts.sizeMm())
         : Inside.of(shape, rectangle(c, facts.sizeMm()), facts.shadow().get(), c.sidesMm());
   }
 
   /** Of a rectangular one, where each side may have its own wall. */
-  public static Inside rectangle(Choices.Box c, Vec3 s) {
+  public static Inside rectangle(BoxChoice c, Vec3 s) {
     return Inside.rectangle(
         s.x(),
         s.y(),
@@ -89,7 +90,7 @@ public record BoxPart(Brief brief, BoxMould mould) implements Part {
 
   @Override
   public void show(FigureBook figures) {
-    Choices.Box c = brief.choices().mould();
+    BoxChoice c = brief.choices().mould();
     Units units = brief.units();
     Vec3 s = brief.facts().sizeMm();
     double l = mould.insideLengthMm();

@@ -7,7 +7,7 @@ import static ungula.core.working.Given.Source.DEFAULT;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import ungula.core.choice.Choices;
+import ungula.core.choice.MasterSource;
 import ungula.core.geometry.Vec3;
 import ungula.core.jacket.OutsideStudy;
 import ungula.core.jacket.Sections;
@@ -81,7 +81,7 @@ public record CoatsPart(
     OutsideStudy outside = b.facts().skin() == null ? null : b.facts().skin().outside();
     CoatCurve curve =
         study == null ? CoatCurve.ofBlock(size, STEP_MM, Skin.MOST_MM) : study.curve();
-    boolean solid = b.choices().master().source() == Choices.Source.SOLID;
+    boolean solid = b.choices().master().source() == MasterSource.SOLID;
     double carved = solid ? b.choices().master().solid().carvedMm2() : 0;
     double area =
         study == null
@@ -307,7 +307,7 @@ public record CoatsPart(
     if (brief.facts().skin() == null) {
       return "as round a block of its size";
     }
-    boolean solid = brief.choices().master().source() == Choices.Source.SOLID;
+    boolean solid = brief.choices().master().source() == MasterSource.SOLID;
     double measured = solid ? brief.choices().master().solid().surfaceErrorShare() : 0;
     return "± " + Numbers.fixed(Math.ceil(100 * Math.hypot(FIELD_ERROR, measured)), 0) + " %";
   }

@@ -5,7 +5,7 @@ import static ungula.core.working.Given.Source.COMPUTED;
 import static ungula.core.working.Given.Source.DEFAULT;
 
 import java.util.Optional;
-import ungula.core.choice.Choices;
+import ungula.core.choice.PartingChoice;
 import ungula.core.mark.Mark;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.MouldKind;
@@ -31,7 +31,7 @@ public record HalvesPart(Brief brief, BoxMould box, Parting parting) implements 
     if (b.choices().mould().kind() != MouldKind.TWO_PART) {
       return Optional.empty();
     }
-    Choices.Parting c = b.choices().parting();
+    PartingChoice c = b.choices().parting();
     Parting parting =
         Parting.of(
             box,

@@ -9,7 +9,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import ungula.core.choice.Choices;
+import ungula.core.choice.MasterChoice;
+import ungula.core.choice.MasterSource;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.VolumeWays;
 import ungula.core.mould.BoxMould;
@@ -44,7 +45,7 @@ public record MasterPart(
    * @param box that is filled up where rubber is measured round the master
    */
   static MasterPart of(Brief b, BoxMould box) {
-    Choices.Master master = b.choices().master();
+    MasterChoice master = b.choices().master();
     List<VolumeWays.Result> ways = new ArrayList<>();
     if (b.facts().report() != null) {
       ways.add(shape(b));
@@ -73,7 +74,7 @@ public record MasterPart(
 
   /** Of all copies, as weighed, else of its material. */
   public double massG() {
-    Choices.Master m = brief.choices().master();
+    MasterChoice m = brief.choices().master();
     return m.massG() != null
         ? brief.choices().laid().copies() * m.massG()
         : volumeMm3 / 1000 * m.material().density();
@@ -144,7 +145,7 @@ public record MasterPart(
 
   private static VolumeWays.Result shape(Brief b) {
     var report = b.facts().report();
-    boolean solid = b.choices().master().source() == Choices.Source.SOLID;
+    boolean solid = b.choices().master().source() == MasterSource.SOLID;
     if (solid) {
       double v = b.choices().master().solid().volumeMm3();
       double error = b.choices().master().solid().volumeErrorMm3();

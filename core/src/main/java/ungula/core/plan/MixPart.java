@@ -14,7 +14,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import ungula.core.choice.Choices;
+import ungula.core.choice.First;
+import ungula.core.choice.RatioMeant;
 import ungula.core.quantity.Density;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
@@ -142,7 +143,7 @@ public record MixPart(
       Double density = b.product().mixedDensity(b.product().hardenerPerBase(ratio));
       boolean guarded = density != null && own != null && b.product().ratio() != null;
       RatioGuard.Verdict verdict = guarded ? RatioGuard.check(ratio, b.product()) : null;
-      boolean meant = b.choices().rubber().ratioMeant() == Choices.RatioMeant.YES;
+      boolean meant = b.choices().rubber().ratioMeant() == RatioMeant.YES;
       return new Weighing(ratio, density, verdict, verdict == null || !verdict.stop() || meant);
     }
 
@@ -291,7 +292,7 @@ public record MixPart(
         ? Optional.empty()
         : Optional.of(
             SecondPart.of(
-                brief.choices().rubber().first() == Choices.First.BASE,
+                brief.choices().rubber().first() == First.BASE,
                 r.firstG(),
                 r.secondG(),
                 brief.product().hardenerPerBase(ratio()),
@@ -596,7 +597,7 @@ public record MixPart(
     second()
         .ifPresent(
             second -> {
-              boolean base = brief.choices().rubber().first() == Choices.First.BASE;
+              boolean base = brief.choices().rubber().first() == First.BASE;
               double firstG = brief.recorded().rubber().firstG();
               figures.mass(
                   "mix.second",

@@ -2,6 +2,7 @@ package ungula.core.plan;
 
 import java.util.List;
 import java.util.Optional;
+import ungula.core.choice.BoxChoice;
 import ungula.core.choice.Choices;
 import ungula.core.cutlist.CutList;
 import ungula.core.cutlist.Extras;
@@ -131,8 +132,8 @@ public final class Planner {
   /** What other choices would take, without making all of their plan. */
   public static Totals totals(Plan plan, Choices other) {
     Brief b = plan.brief().with(other);
-    Choices.Box before = plan.choices().mould();
-    Choices.Box after = other.mould();
+    BoxChoice before = plan.choices().mould();
+    BoxChoice after = other.mould();
     boolean same = before.shape() == after.shape() && before.sidesMm() == after.sidesMm();
     Inside inside =
         same && !after.shape().sided()

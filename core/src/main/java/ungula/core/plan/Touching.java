@@ -3,7 +3,7 @@ package ungula.core.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import ungula.core.choice.Choices;
+import ungula.core.choice.MasterChoice;
 import ungula.core.contact.Contact;
 import ungula.core.contact.Patch;
 import ungula.core.contact.Preparation;
@@ -35,7 +35,7 @@ public record Touching(What what, String surface, Contact contact) {
       return List.of();
     }
     List<Touching> all = new ArrayList<>();
-    Choices.Master m = b.choices().master();
+    MasterChoice m = b.choices().master();
     Chemistry chemistry = b.product().chemistry();
     all.add(
         new Touching(

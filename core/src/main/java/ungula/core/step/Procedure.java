@@ -3,7 +3,7 @@ package ungula.core.step;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import ungula.core.choice.Choices;
+import ungula.core.choice.MasterChoice;
 import ungula.core.contact.Contact.Verdict;
 import ungula.core.contact.Releases;
 import ungula.core.plan.Brief;
@@ -59,7 +59,7 @@ abstract class Procedure {
   /** What is done to the master before anything is built round it. */
   final void master() {
     steps.part("Master");
-    Choices.Master m = b.choices().master();
+    MasterChoice m = b.choices().master();
     switch (m.preparation()) {
       case SEALED ->
           sealed(

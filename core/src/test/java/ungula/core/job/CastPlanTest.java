@@ -15,7 +15,7 @@ import ungula.core.choice.Materials;
 import ungula.core.contact.Contact.Verdict;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.FillCurve;
-import ungula.core.offer.RubberChoice;
+import ungula.core.offer.RubberOffers;
 import ungula.core.plan.MasterFacts;
 import ungula.core.plan.Planner;
 import ungula.core.plan.Touching;
@@ -187,20 +187,20 @@ public class CastPlanTest {
           .filter(e -> e.getValue().role() == Product.Role.RUBBER)
           .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
 
-  private static Map<String, RubberChoice.Candidate> candidates(
+  private static Map<String, RubberOffers.Candidate> candidates(
       Map<String, Double> usableG, String cast, String... typed) {
     Choices c = Choices.fresh(Units.METRIC);
     for (int i = 0; i < typed.length; i += 2) {
       c = ChoiceWords.edit(c, List.of(Edit.of(typed[i], typed[i + 1])), null);
     }
     Materials m = new Materials(null, null, PRODUCTS.get(cast));
-    List<RubberChoice.Candidate> all =
-        RubberChoice.of(c, Recorded.NOTHING, BLOCK, m, shop("costs.hour", "20"), RUBBERS, usableG);
+    List<RubberOffers.Candidate> all =
+        RubberOffers.of(c, Recorded.NOTHING, BLOCK, m, shop("costs.hour", "20"), RUBBERS, usableG);
     for (int i = 1; i < all.size(); i++) {
       assertTrue(all.get(i - 1).score() >= all.get(i).score());
     }
     return all.stream()
-        .collect(Collectors.toMap(RubberChoice.Candidate::product, candidate -> candidate));
+        .collect(Collectors.toMap(RubberOffers.Candidate::product, candidate -> candidate));
   }
 
   @Test
@@ -216,7 +216,7 @@ public class CastPlanTest {
     assertTrue(wood.get("marram-20").costOfCast().value() > 0);
     // urethane casts get hotter than this rubber stands
     assertFalse(wood.get("turnstone-40").fits());
-    assertEquals(wood.values().stream().filter(RubberChoice.Candidate::fits).count(), 8);
+    assertEquals(wood.values().stream().filter(RubberOffers.Candidate::fits).count(), 8);
   }
 
   @Test
@@ -231,7 +231,7 @@ public class CastPlanTest {
     assertFalse(wax.get("turnstone-40").fits());
     assertTrue(wax.get("turnstone-40").text().contains("not for Puffin wax"));
     assertEquals(
-        RubberChoice.of(
+        RubberOffers.of(
             Choices.fresh(Units.METRIC),
             Recorded.NOTHING,
             null,

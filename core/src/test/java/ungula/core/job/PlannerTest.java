@@ -488,24 +488,23 @@ public class PlannerTest {
   public void aStageIsLookedAtAgainWhenSomethingBeforeItChanged() {
     Choices seen = choices("rubber.product", "marram-20");
     JobPlan before = JobPlan.of(seen, FLAT, MARRAM, Workshop.DEFAULT);
-    Looked looked =
-        new Looked(
-            Map.of(
-                "mould", before.stages().get("mould").before(),
-                "rubber", before.stages().get("rubber").before()));
-    assertEquals(state(looked, before, "rubber"), Looked.State.DONE);
-    assertEquals(state(looked, before, "pours"), Looked.State.OPEN);
-    assertEquals(state(looked, before, "master"), Looked.State.DONE);
+    Map<String, String> looked =
+        Map.of(
+            "mould", before.stages().get("mould").restsOn(),
+            "rubber", before.stages().get("rubber").restsOn());
+    assertEquals(state(looked, before, "rubber"), Stage.State.DONE);
+    assertEquals(state(looked, before, "pours"), Stage.State.OPEN);
+    assertEquals(state(looked, before, "master"), Stage.State.DONE);
     Choices changed = ChoiceWords.edit(seen, List.of(Edit.of("mould.sidesMm", "20 mm")), MARRAM);
     JobPlan again = JobPlan.of(changed, FLAT, MARRAM, Workshop.DEFAULT);
-    assertEquals(state(looked, again, "mould"), Looked.State.DONE);
-    assertEquals(state(looked, again, "rubber"), Looked.State.LOOK_AGAIN);
+    assertEquals(state(looked, again, "mould"), Stage.State.DONE);
+    assertEquals(state(looked, again, "rubber"), Stage.State.LOOK_AGAIN);
     JobPlan bare = JobPlan.of(changed, FLAT, (Product) null, Workshop.DEFAULT);
-    assertEquals(state(looked, bare, "rubber"), Looked.State.OPEN);
+    assertEquals(state(looked, bare, "rubber"), Stage.State.OPEN);
   }
 
-  private static Looked.State state(Looked looked, JobPlan plan, String stage) {
-    return looked.state(stage, plan.stages().get(stage));
+  private static Stage.State state(Map<String, String> looked, JobPlan plan, String stage) {
+    return plan.stages().get(stage).state(looked.get(stage));
   }
 
   @Test

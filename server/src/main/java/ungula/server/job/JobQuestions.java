@@ -6,8 +6,14 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import ungula.core.approach.Approach;
 import ungula.core.approach.ApproachSearch;
+import ungula.core.choice.BoxChoice;
 import ungula.core.choice.Choices;
+import ungula.core.choice.CutChoice;
+import ungula.core.choice.Hollow;
+import ungula.core.choice.MasterSource;
 import ungula.core.choice.Materials;
+import ungula.core.choice.PartingChoice;
+import ungula.core.choice.RubberChoice;
 import ungula.core.contact.CastingMaterial;
 import ungula.core.contact.Preparation;
 import ungula.core.geometry.Box3;
@@ -80,13 +86,13 @@ public class JobQuestions {
       Rotation turn,
       double liftMm,
       Plate plate,
-      Choices.Box mould,
-      Choices.Parting parting,
-      Choices.Cut cut,
-      Choices.Hollow hollow,
+      BoxChoice mould,
+      PartingChoice parting,
+      CutChoice cut,
+      Hollow hollow,
       Skin skin,
       Jacket jacket,
-      Choices.Rubber rubber,
+      RubberChoice rubber,
       CastingMaterial cast,
       Marks marks,
       MasterMaterial material,
@@ -97,7 +103,7 @@ public class JobQuestions {
       Workshop workshop) {}
 
   private Body body(Choices c) {
-    boolean file = c.master().source() == Choices.Source.FILE;
+    boolean file = c.master().source() == MasterSource.FILE;
     return new Body(
         file ? c.master().model() : null, file ? null : c.master().solid(), shapes.unit(c));
   }

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Map;
 import ungula.core.caution.Caution;
 import ungula.core.contact.Contact;
-import ungula.core.job.Looked;
+import ungula.core.job.Stage;
 import ungula.core.mark.Mark;
 import ungula.core.mould.Dipstick;
 import ungula.core.plan.PlanPart;
@@ -62,7 +62,7 @@ public record JobResponse(
     Map<String, Word.State> words,
     Map<String, Figure> figures,
     List<Caution> cautions,
-    Map<String, Looked.State> stages,
+    Map<String, Stage.State> stages,
     List<String> undecided,
     ModelView model,
     boolean hasShape,

@@ -9,6 +9,7 @@ import org.springframework.stereotype.Component;
 import ungula.core.caution.Caution;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
+import ungula.core.choice.MasterSource;
 import ungula.core.contact.Contact;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.geometry.Vec3;
@@ -236,7 +237,7 @@ class JobViews {
   }
 
   private ModelView model(Choices c) {
-    if (c.master().source() != Choices.Source.FILE || c.master().model() == null) {
+    if (c.master().source() != MasterSource.FILE || c.master().model() == null) {
       return null;
     }
     Models.Stored stored = models.find(c.master().model()).orElseThrow();

@@ -20,7 +20,7 @@ import ungula.core.geometry.Vec3;
 import ungula.core.hollow.HollowCore;
 import ungula.core.jacket.OutsideStudy;
 import ungula.core.job.JobPlan;
-import ungula.core.job.Looked;
+import ungula.core.job.Stage;
 import ungula.core.mark.MarkedPlaces;
 import ungula.core.master.PosedMaster;
 import ungula.core.mould.BoxMould;
@@ -582,40 +582,32 @@ public class Jobs {
   /** A stage was looked at as it stands. */
   @Transactional
   public void look(String id, String stage) {
-    Looked.Basis basis = find(id).plan().stages().get(stage);
+    Stage.Basis basis = find(id).plan().stages().get(stage);
     if (basis == null) {
       throw Problem.gone("This stage");
     }
-    if (basis.before() != null) {
-      mapper.look(id, stage, basis.before());
+    if (basis.restsOn() != null) {
+      mapper.look(id, stage, basis.restsOn());
     }
   }
 
   /** How far each stage of a job is. */
-  Map<String, Looked.State> stages(Job job) {
-    Looked looked = looked(job.row().id());
-    Map<String, Looked.State> stages = new LinkedHashMap<>();
-    job.plan().stages().forEach((stage, basis) -> stages.put(stage, looked.state(stage, basis)));
+  Map<String, Stage.State> stages(Job job) {
+    Map<String, String> seen = new HashMap<>();
+    mapper.looks(job.row().id()).forEach(l -> seen.put(l.stage(), l.seen()));
+    Map<String, Stage.State> stages = new LinkedHashMap<>();
+    job.plan().stages().forEach((key, basis) -> stages.put(key, basis.state(seen.get(key))));
     return stages;
   }
 
-  /** What each stage of a job was last looked at against. */
-  Looked looked(String id) {
-    Map<String, String> seen = new HashMap<>();
-    mapper.looks(id).forEach(l -> seen.put(l.stage(), l.seen()));
-    return new Looked(seen);
-  }
-
-  /** The same of all jobs that have been looked at, by their ids. */
-  Map<String, Looked> looked() {
+  /** What each stage of all jobs was last looked at on, by the jobs' ids and the stages' keys. */
+  Map<String, Map<String, String>> seen() {
     Map<String, Map<String, String>> seen = new HashMap<>();
     mapper
         .allLooks()
         .forEach(
             l -> seen.computeIfAbsent(l.jobId(), id -> new HashMap<>()).put(l.stage(), l.seen()));
-    Map<String, Looked> looked = new HashMap<>();
-    seen.forEach((id, of) -> looked.put(id, new Looked(of)));
-    return looked;
+    return seen;
   }
 
   /** What would follow from other choices for a job. */

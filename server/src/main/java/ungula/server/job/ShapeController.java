@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 import ungula.core.choice.Choices;
+import ungula.core.choice.MasterSource;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.PosedMaster;
@@ -131,7 +132,7 @@ class ShapeController {
   }
 
   private String both(Choices c, String second) {
-    boolean file = c.master().source() == Choices.Source.FILE;
+    boolean file = c.master().source() == MasterSource.FILE;
     return Models.fileName((file ? shapes.fileName(c) : "the solid") + " and " + second);
   }
 

@@ -6,7 +6,8 @@ import java.util.Optional;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
 import ungula.core.choice.Choices;
-import ungula.core.choice.Choices.Source;
+import ungula.core.choice.MasterChoice;
+import ungula.core.choice.MasterSource;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
@@ -68,8 +69,8 @@ public class Shapes {
   }
 
   private Optional<Held> held(Choices choices) {
-    Choices.Master m = choices.master();
-    if (m.source() == Source.FILE && m.model() != null) {
+    MasterChoice m = choices.master();
+    if (m.source() == MasterSource.FILE && m.model() != null) {
       double unit = unitMm(choices);
       return Optional.of(
           held(
@@ -78,7 +79,7 @@ public class Shapes {
               unit,
               choices));
     }
-    if (m.source() == Source.SOLID) {
+    if (m.source() == MasterSource.SOLID) {
       return Optional.of(
           held(
               new Key(m.solid(), 1, choices.pose().turn(), choices.laid()),
@@ -91,12 +92,12 @@ public class Shapes {
 
   /** The master in the model's axes, in millimetres; empty when there is no mesh. */
   public Optional<TriangleMesh> asModelled(Choices choices) {
-    Choices.Master m = choices.master();
-    if (m.source() == Source.FILE && m.model() != null) {
+    MasterChoice m = choices.master();
+    if (m.source() == MasterSource.FILE && m.model() != null) {
       double unit = unitMm(choices);
       return Optional.of(models.mesh(m.model()).moved(unit, Rotation.NONE, Vec3.ZERO));
     }
-    return m.source() == Source.SOLID ? Optional.of(m.solid().mesh()) : Optional.empty();
+    return m.source() == MasterSource.SOLID ? Optional.of(m.solid().mesh()) : Optional.empty();
   }
 
   /**
@@ -104,11 +105,11 @@ public class Shapes {
    * they lie.
    */
   FacingFaces across(Choices choices, Progress progress) {
-    Choices.Master m = choices.master();
+    MasterChoice m = choices.master();
     Plate laid = choices.laid();
     Object shape =
         new Key(
-            m.source() == Source.FILE ? m.model() : m.solid(),
+            m.source() == MasterSource.FILE ? m.model() : m.solid(),
             unit(choices),
             laid.moves() ? choices.pose().turn() : null,
             laid.moves() ? laid : null);
@@ -167,12 +168,12 @@ public class Shapes {
 
   /** Millimetres per unit of whatever the shape is known from. */
   double unit(Choices choices) {
-    return choices.master().source() == Source.FILE ? unitMm(choices) : 1;
+    return choices.master().source() == MasterSource.FILE ? unitMm(choices) : 1;
   }
 
   /** What the plan needs to know of the master; null while its size is not known. */
   public MasterFacts facts(Choices choices) {
-    Choices.Master m = choices.master();
+    MasterChoice m = choices.master();
     switch (m.source()) {
       case FILE -> {
         Optional<Models.Stored> model = Optional.ofNullable(m.model()).flatMap(models::find);

@@ -15,7 +15,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import ungula.core.job.Looked;
 import ungula.server.web.Named;
 import ungula.server.web.Problem;
 import ungula.server.workshop.Habits;
@@ -70,8 +69,8 @@ class ShelfController {
 
   @GetMapping("/shelf")
   Shelf shelf() {
-    Map<String, Looked> looked = jobs.looked();
-    List<ShelfJob> all = jobs.listed().stream().map(l -> entry(l, looked)).toList();
+    Map<String, Map<String, String>> seen = jobs.seen();
+    List<ShelfJob> all = jobs.listed().stream().map(l -> entry(l, seen)).toList();
     return new Shelf(workshop.current().name(), all.stream().anyMatch(ShelfJob::demo), all);
   }
 
@@ -82,7 +81,7 @@ class ShelfController {
     jobs.deleteDemo();
   }
 
-  private static ShelfJob entry(Jobs.Listed listed, Map<String, Looked> looked) {
+  private static ShelfJob entry(Jobs.Listed listed, Map<String, Map<String, String>> seen) {
     var row = listed.row();
     if (!listed.readable()) {
       return new ShelfJob(
@@ -109,7 +108,7 @@ class ShelfController {
         job.picture(),
         job.stage(),
         job.line(),
-        job.next(looked.getOrDefault(row.id(), Looked.NOTHING)),
+        job.next(seen.getOrDefault(row.id(), Map.of())),
         job.stops(),
         job.checks(),
         row.changed(),

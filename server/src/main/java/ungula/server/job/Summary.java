@@ -5,8 +5,9 @@ import java.util.List;
 import java.util.Map;
 import ungula.core.caution.Caution;
 import ungula.core.choice.Choices;
+import ungula.core.choice.MasterSource;
 import ungula.core.job.JobPlan;
-import ungula.core.job.Looked;
+import ungula.core.job.Stage;
 import ungula.core.plan.PlanPart;
 import ungula.core.working.Figure;
 
@@ -37,7 +38,7 @@ record Summary(
     String weigh,
     int stops,
     int checks,
-    Map<String, Looked.Basis> stages,
+    Map<String, Stage.Basis> stages,
     Map<String, Double> needs,
     List<String> unknown,
     boolean whole) {
@@ -49,7 +50,7 @@ record Summary(
     Figure hardener = plan.figures().get("mix.hardener");
     Choices c = job.choices();
     return new Summary(
-        c.master().source() == Choices.Source.FILE ? c.master().model() : null,
+        c.master().source() == MasterSource.FILE ? c.master().model() : null,
         drawn ? picture(c) : null,
         plan.plan().firstMix().isPresent()
             ? "rubber"
@@ -90,8 +91,12 @@ record Summary(
     return String.join(" · ", parts);
   }
 
-  /** What to do next. */
-  String next(Looked looked) {
+  /**
+   * What to do next.
+   *
+   * @param seen what each stage was last looked at on, by its key
+   */
+  String next(Map<String, String> seen) {
     if (!stop.isEmpty()) {
       return stop;
     }
@@ -100,7 +105,7 @@ record Summary(
     }
     boolean again =
         stages.entrySet().stream()
-            .anyMatch(s -> looked.state(s.getKey(), s.getValue()) == Looked.State.LOOK_AGAIN);
+            .anyMatch(s -> s.getValue().state(seen.get(s.getKey())) == Stage.State.LOOK_AGAIN);
     return again ? "Something changed: look again" : weigh;
   }
 }

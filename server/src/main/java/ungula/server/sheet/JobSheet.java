@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import ungula.core.caution.Caution;
 import ungula.core.choice.Choices;
+import ungula.core.choice.First;
 import ungula.core.cutlist.CutList;
 import ungula.core.cutlist.CutPart;
 import ungula.core.mould.SectionDrawing;
@@ -148,7 +149,7 @@ final class JobSheet {
       y -= 14;
       pen.text(c.ratio, x, y, 9, false, SheetPen.QUIET);
     }
-    boolean baseFirst = c.choices.rubber().first() == Choices.First.BASE;
+    boolean baseFirst = c.choices.rubber().first() == First.BASE;
     String[] order =
         baseFirst
             ? new String[] {"mix.base", "mix.hardener", "mix.additive"}

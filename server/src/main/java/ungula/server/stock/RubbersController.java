@@ -7,7 +7,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import ungula.core.offer.RubberChoice;
+import ungula.core.offer.RubberOffers;
 import ungula.core.rubber.Product;
 import ungula.server.job.Jobs;
 import ungula.server.product.Products;
@@ -32,7 +32,7 @@ class RubbersController {
 
   /** Best first; empty while the master's size is not known. */
   @GetMapping
-  List<RubberChoice.Candidate> rubbers(@PathVariable String id) {
+  List<RubberOffers.Candidate> rubbers(@PathVariable String id) {
     Jobs.Job job = jobs.find(id);
     Map<String, Product> rubbers = new LinkedHashMap<>();
     Map<String, Double> usable = new LinkedHashMap<>();
@@ -40,7 +40,7 @@ class RubbersController {
       rubbers.put(offer.id(), products.find(offer.id()).orElseThrow());
       usable.put(offer.id(), stocks.usableG(offer.id()));
     }
-    return RubberChoice.of(
+    return RubberOffers.of(
         job.choices(),
         job.recorded(),
         job.facts(),

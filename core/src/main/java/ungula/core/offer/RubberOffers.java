@@ -37,7 +37,7 @@ import ungula.core.workshop.Workshop;
  * How each rubber would do for a job: the job is planned with it, and what speaks for and against
  * it is weighed in points. The weights are our own judgement; the sentences say what was weighed.
  */
-public final class RubberChoice {
+public final class RubberOffers {
 
   /** Locks that ask for so much stretch ask for a soft rubber, %. */
   private static final double DEEP_PCT = 40;
@@ -92,7 +92,7 @@ public final class RubberChoice {
   private double score = 100;
   private boolean fits = true;
 
-  private RubberChoice(Plan plan, Product product, Choices choices, MasterFacts facts) {
+  private RubberOffers(Plan plan, Product product, Choices choices, MasterFacts facts) {
     this.plan = plan;
     this.shown = plan.figures();
     this.steps = Steps.of(plan);
@@ -136,7 +136,7 @@ public final class RubberChoice {
           Recorded held = same ? recorded : Recorded.NOTHING;
           Plan plan =
               Planner.plan(Brief.of(with, held, facts, other, workshop), Planner.box(with, facts));
-          RubberChoice choice = new RubberChoice(plan, other.rubber(), with, facts);
+          RubberOffers choice = new RubberOffers(plan, other.rubber(), with, facts);
           all.add(choice.weighed(id, usableG.getOrDefault(id, 0.0), choices.units()));
         });
     return ranked(all);

@@ -1,0 +1,63 @@
+package ungula.core.choice;
+
+import ungula.core.mould.BoxShape;
+import ungula.core.mould.Fixing;
+import ungula.core.mould.MouldKind;
+import ungula.core.mould.SheetStock;
+
+/**
+ * @param kind of mould; an open one stands on the plate, any other clear of it
+ * @param shape how the box runs round the master; its sides have walls of their own only when it is
+ *     rectangular
+ * @param sidesMm wall asked for round the sides
+ * @param leftMm wall at the left; null is as the sides
+ * @param rightMm wall at the right; null is as the sides
+ * @param frontMm wall at the front; null is as the sides
+ * @param backMm wall at the back; null is as the sides
+ * @param insideLengthMm inside length of a box that is there already; null follows the walls
+ * @param insideWidthMm inside width of it; null follows the walls
+ * @param overTopMm from the master's top to the pour line
+ * @param freeboardMm wall above the pour line
+ * @param sheet the walls are cut from
+ * @param ribSpacingMm distance of ribs along the walls; null is none
+ * @param fixing what holds the master down
+ */
+public record BoxChoice(
+    MouldKind kind,
+    BoxShape shape,
+    double sidesMm,
+    Double leftMm,
+    Double rightMm,
+    Double frontMm,
+    Double backMm,
+    Double insideLengthMm,
+    Double insideWidthMm,
+    double overTopMm,
+    double freeboardMm,
+    SheetStock sheet,
+    Double ribSpacingMm,
+    Fixing fixing) {
+
+  /** What was kept before boxes had shapes is rectangular. */
+  public BoxChoice {
+    shape = shape == null ? BoxShape.RECTANGLE : shape;
+  }
+
+  BoxChoice of(MouldKind other) {
+    return new BoxChoice(
+        other,
+        shape,
+        sidesMm,
+        leftMm,
+        rightMm,
+        frontMm,
+        backMm,
+        insideLengthMm,
+        insideWidthMm,
+        overTopMm,
+        freeboardMm,
+        sheet,
+        ribSpacingMm,
+        fixing);
+  }
+}

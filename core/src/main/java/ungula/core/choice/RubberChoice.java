@@ -1,0 +1,57 @@
+package ungula.core.choice;
+
+import java.util.Objects;
+import ungula.core.pour.Bubbles;
+import ungula.core.rubber.Additive;
+import ungula.core.rubber.Ratio;
+
+/**
+ * @param product id of the product; null while none is picked
+ * @param catalyst grade of it, by its name on the sheet; null is the usual one
+ * @param ratio to mix at; null is the sheet's
+ * @param ratioMeant whether a ratio far off the sheet was confirmed
+ * @param first which part goes into the cup first
+ * @param allowancePct over the volume needed; null is by rule
+ * @param batches of equal size in each pour; null is as few as the workshop's limits allow
+ * @param bubbles how air is got out of it
+ * @param additive stirred in
+ * @param offcutsMm3 cured pieces of the same rubber put into the box; null is none
+ * @param moulds alike, made of one master; null is one
+ */
+public record RubberChoice(
+    String product,
+    String catalyst,
+    Ratio ratio,
+    RatioMeant ratioMeant,
+    First first,
+    Double allowancePct,
+    Integer batches,
+    Bubbles bubbles,
+    Additive additive,
+    Double offcutsMm3,
+    Integer moulds) {
+
+  /** What was kept before bubbles were asked about is poured thin. */
+  public RubberChoice {
+    bubbles = bubbles == null ? Bubbles.THIN_POUR : bubbles;
+  }
+
+  /** A grade of catalyst belongs to one rubber. */
+  RubberChoice agreeing(RubberChoice before) {
+    boolean other = !Objects.equals(product, before.product());
+    return other && Objects.equals(catalyst, before.catalyst()) && catalyst != null
+        ? new RubberChoice(
+            product,
+            null,
+            ratio,
+            ratioMeant,
+            first,
+            allowancePct,
+            batches,
+            bubbles,
+            additive,
+            offcutsMm3,
+            moulds)
+        : this;
+  }
+}

@@ -1,0 +1,94 @@
+package ungula.core.job;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import ungula.core.choice.Choices;
+import ungula.core.choice.RubberChoice;
+import ungula.core.plan.Plan;
+
+/** A stage of a job: what makes it ready, and what it rests on. In the order of work. */
+public enum Stage {
+  MASTER(c -> List.of(), p -> p.facts() != null),
+  APPROACH(c -> List.of(c.master().shape(), c.marks()), p -> p.facts() != null),
+  MOULD(c -> List.of(c.master().shape(), c.pose()), p -> p.facts() != null),
+  RUBBER(Stage::mould, p -> p.firstMix().isPresent()),
+  POURS(Stage::mix, p -> p.firstMix().isPresent());
+
+  private final Function<Choices, List<Object>> restsOn;
+  private final Predicate<Plan> ready;
+
+  Stage(Function<Choices, List<Object>> restsOn, Predicate<Plan> ready) {
+    this.restsOn = restsOn;
+    this.ready = ready;
+  }
+
+  /** How far a stage is. */
+  public enum State {
+    OPEN,
+    DONE,
+    /** Something it rests on changed since it was last looked at. */
+    LOOK_AGAIN
+  }
+
+  /**
+   * What a stage is like in a plan.
+   *
+   * @param ready whether there is something to look at
+   * @param restsOn fingerprint of what it rests on; null for the first, which rests on nothing
+   */
+  public record Basis(boolean ready, String restsOn) {
+
+    /**
+     * @param seen what it rested on when it was last looked at; null before
+     */
+    public State state(String seen) {
+      if (!ready || restsOn != null && seen == null) {
+        return State.OPEN;
+      }
+      return restsOn == null || restsOn.equals(seen) ? State.DONE : State.LOOK_AGAIN;
+    }
+  }
+
+  private static List<Object> mould(Choices c) {
+    return List.of(
+        c.master(),
+        c.pose(),
+        c.laid(),
+        c.mould(),
+        c.parting(),
+        c.cut(),
+        c.skin(),
+        c.jacket(),
+        c.site());
+  }
+
+  private static List<Object> mix(Choices c) {
+    RubberChoice r = c.rubber();
+    return List.of(
+        mould(c),
+        String.valueOf(r.product()),
+        String.valueOf(r.catalyst()),
+        String.valueOf(r.ratio()),
+        r.additive());
+  }
+
+  /** Its name in addresses and answers. */
+  public String key() {
+    return name().toLowerCase(Locale.ROOT);
+  }
+
+  /** Of every stage, by its key. */
+  static Map<String, Basis> of(Plan plan) {
+    Map<String, Basis> all = new LinkedHashMap<>();
+    for (Stage s : values()) {
+      List<Object> parts = s.restsOn.apply(plan.choices());
+      String restsOn = parts.isEmpty() ? null : Choices.fingerprint(parts.toArray());
+      all.put(s.key(), new Basis(s.ready.test(plan), restsOn));
+    }
+    return all;
+  }
+}
