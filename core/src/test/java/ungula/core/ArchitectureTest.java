@@ -1,6 +1,7 @@
 package ungula.core;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
@@ -28,6 +29,46 @@ public class ArchitectureTest {
   @Test
   public void packagesFormNoCycle() {
     slices().matching("ungula.core.(*)..").should().beFreeOfCycles().check(core);
+  }
+
+  /** From decisions to advice, each looks only at those before it. */
+  @Test
+  public void nothingLooksUp() {
+    layeredArchitecture()
+        .consideringOnlyDependenciesInLayers()
+        .layer("choice")
+        .definedBy("ungula.core.choice..")
+        .layer("workshop")
+        .definedBy("ungula.core.workshop..")
+        .layer("record")
+        .definedBy("ungula.core.record..")
+        .layer("plan")
+        .definedBy("ungula.core.plan..")
+        .layer("step")
+        .definedBy("ungula.core.step..")
+        .layer("caution")
+        .definedBy("ungula.core.caution..")
+        .layer("offer")
+        .definedBy("ungula.core.offer..")
+        .layer("approach")
+        .definedBy("ungula.core.approach..")
+        .layer("job")
+        .definedBy("ungula.core.job..")
+        .whereLayer("record")
+        .mayOnlyAccessLayers("choice")
+        .whereLayer("plan")
+        .mayOnlyAccessLayers("choice", "workshop", "record")
+        .whereLayer("step")
+        .mayOnlyAccessLayers("choice", "workshop", "record", "plan")
+        .whereLayer("caution")
+        .mayOnlyAccessLayers("choice", "workshop", "record", "plan", "step")
+        .whereLayer("offer")
+        .mayOnlyAccessLayers("choice", "workshop", "record", "plan", "step", "caution")
+        .whereLayer("approach")
+        .mayOnlyAccessLayers("choice", "workshop", "record", "plan", "step", "caution", "offer")
+        .whereLayer("job")
+        .mayOnlyAccessLayers("choice", "workshop", "record", "plan", "step", "caution")
+        .check(core);
   }
 
   @Test
