@@ -1,0 +1,300 @@
+package ungula.core.caution;
+
+import static ungula.core.caution.Caution.Level.CHECK;
+import static ungula.core.caution.Caution.Level.NOTE;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.List;
+import java.util.stream.IntStream;
+import ungula.core.air.AirTraps;
+import ungula.core.air.Ceilings.Ceiling;
+import ungula.core.air.Tips;
+import ungula.core.air.VentWay;
+import ungula.core.air.Vents;
+import ungula.core.caution.Caution.Fix;
+import ungula.core.caution.Caution.Place;
+import ungula.core.choice.Casting;
+import ungula.core.geometry.Vec3;
+import ungula.core.mark.Mark;
+import ungula.core.mesh.SurfacePoint;
+import ungula.core.mesh.TriangleMesh;
+import ungula.core.plan.Plan;
+import ungula.core.plan.ShapeFacts;
+import ungula.core.quantity.Length;
+import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Volume;
+import ungula.core.sentence.WordBook.Edit;
+import ungula.core.sprue.SpruePlace;
+import ungula.core.study.ShapeStudy;
+
+/** Air that stays in rubber or cast, and where a cast is poured in and vented. */
+final class AirCautions {
+
+  /** A mark this close to a place is on it. */
+  private static final double NEAR_MM = 3;
+
+  /** How far a master is held off the plate so that rubber gets under it. */
+  private static final double LIFT_MM = 10;
+
+  private final Plan p;
+  private final ShapeFacts shape;
+  private final ShapeStudy study;
+  private final List<Caution> found = new ArrayList<>();
+
+  private AirCautions(Plan plan) {
+    this.p = plan;
+    this.shape = plan.facts().shape();
+    this.study = shape == null ? null : shape.study();
+  }
+
+  static List<Caution> of(Plan plan) {
+    AirCautions c = new AirCautions(plan);
+    if (c.study != null) {
+      if (plan.poured() && plan.parting().isEmpty()) {
+        // halves are poured one after the other, each over what lies open
+        c.poured();
+        c.ceilings();
+      }
+      c.cast();
+      c.castCeilings();
+      c.vents();
+      c.cleanFaces();
+    }
+    return c.found;
+  }
+
+  private static Place place(Vec3 at) {
+    return new Place(at.x(), at.y(), at.z());
+  }
+
+  private String ml(double mm3) {
+    return Volume.format(mm3, p.units());
+  }
+
+  private String mm(double mm) {
+    return Length.format(mm, p.units());
+  }
+
+  private void add(
+      String key, Caution.Level level, String title, String text, Vec3 at, List<Fix> fixes) {
+    found.add(new Caution(key, level, "mould", title, text, place(at), fixes));
+  }
+
+  private String pockets(AirTraps.Result air) {
+    AirTraps.Pocket first = air.pockets().get(0);
+    String deep = ", " + Length.format(first.depthMm(), p.units()) + " deep";
+    return air.pockets().size() == 1
+        ? "One pocket" + deep + "."
+        : air.pockets().size() + " pockets, the largest " + ml(first.volumeMm3()) + deep + ".";
+  }
+
+  private void poured() {
+    AirTraps.Result air = study.poured();
+    if (air.unreachedMm3() > Vents.WORTH_MM3) {
+      found.add(
+          new Caution(
+              "air.closed",
+              CHECK,
+              "mould",
+              ml(air.unreachedMm3()) + " under the master gets no rubber",
+              "The room has no way to the pour: it is closed by the master and the plate. Fill it"
+                  + " with clay if it is meant to stay empty, or lift the master.",
+              null,
+              List.of(
+                  new Fix(
+                      "Hold it " + mm(LIFT_MM) + " clear of the plate",
+                      "",
+                      List.of(Edit.of("pose.liftMm", LIFT_MM + " mm"))))));
+    }
+    if (air.totalMm3() < Vents.WORTH_MM3) {
+      return;
+    }
+    List<Fix> fixes = new ArrayList<>();
+    for (Tips.Tip tip : study.tips().stream().limit(1).toList()) {
+      fixes.add(
+          new Fix(
+              "Tip it " + Numbers.trimmed(tip.degrees(), 0) + "°",
+              tip.airMm3() < Vents.WORTH_MM3 ? "no air" : ml(tip.airMm3()) + " of air",
+              List.of(Edit.of("pose.tipped", tip.degrees() + " " + tip.towardsDegrees()))));
+    }
+    found.add(
+        new Caution(
+            "air.poured",
+            CHECK,
+            "mould",
+            ml(air.totalMm3()) + " of air stays against the master",
+            pockets(air)
+                + clean(air)
+                + " It would have to go down before it can rise, so it stays however slowly you"
+                + " pour: a hole in the mould, and a lump on every cast. Brush rubber in there"
+                + " first, or stand the master another way.",
+            place(air.pockets().get(0).top()),
+            fixes));
+  }
+
+  private void cast() {
+    AirTraps.Result air = study.cast();
+    if (air.totalMm3() < Vents.WORTH_MM3) {
+      return;
+    }
+    List<Fix> fixes = new ArrayList<>();
+    if (!study.vents().isEmpty()) {
+      int n = study.vents().size();
+      fixes.add(
+          new Fix(
+              n == 1 ? "Add a vent" : "Add " + n + " vents",
+              study.vented().totalMm3() < Vents.WORTH_MM3
+                  ? "no air"
+                  : ml(study.vented().totalMm3()) + " of air",
+              study.vents().stream()
+                  .map(
+                      v ->
+                          Edit.of(
+                              "casting.vent", v.at().facet() + " " + v.at().u() + " " + v.at().v()))
+                  .toList()));
+    }
+    found.add(
+        new Caution(
+            "air.cast",
+            CHECK,
+            "mould",
+            ml(air.totalMm3()) + " of air stays in every cast",
+            "Turned over and poured "
+                + study.inlet().text()
+                + ". "
+                + pockets(air)
+                + clean(air)
+                + " A pot under pressure makes it smaller, it does not take it away.",
+            place(air.pockets().get(0).top()),
+            fixes));
+  }
+
+  private void vents() {
+    List<VentWay> back = study.ways().stream().filter(w -> w.castMm() > NEAR_MM).toList();
+    if (!back.isEmpty()) {
+      VentWay first = back.get(0);
+      add(
+          "vent.back",
+          NOTE,
+          back.size() == 1
+              ? "A vent leads back into the cast"
+              : back.size() + " vents lead back into the cast",
+          "Straight out, one passes "
+              + mm(first.rubberMm())
+              + " of rubber and "
+              + mm(first.castMm())
+              + " of the cast itself: it leaves a thread between the two, to be cut and dressed."
+              + " Lead it out to a side instead where that shows.",
+          first.at(),
+          List.of());
+    }
+  }
+
+  /** Says so when air lies against what is to be kept clean. */
+  private String clean(AirTraps.Result air) {
+    boolean touches =
+        air.pockets().stream()
+            .anyMatch(a -> shape.marked().near(Mark.KEEP_CLEAN, a.top(), NEAR_MM));
+    return touches ? " It lies against a place marked keep clean." : "";
+  }
+
+  private void ceilings() {
+    ceiling(
+        "air.level",
+        study.ceilings(),
+        "Air creeps under a level face",
+        " sideways before it can rise past the master. Tip it a little, or brush rubber there"
+            + " first and pour slowly.");
+  }
+
+  private void castCeilings() {
+    ceiling(
+        "air.castlevel",
+        study.castCeilings(),
+        "Air creeps along a level part of the mould",
+        " sideways in a cast before it finds a way out. Tip the mould a little, or give it a vent"
+            + " there.");
+  }
+
+  private void ceiling(String key, List<Ceiling> all, String title, String text) {
+    if (!all.isEmpty()) {
+      Ceiling c = all.get(0);
+      add(
+          key,
+          CHECK,
+          title,
+          Numbers.fixed(c.areaMm2() / 100, 1)
+              + " cm² lie within 3° of level: from there air has to go "
+              + mm(c.creepMm())
+              + text,
+          c.place(),
+          List.of());
+    }
+  }
+
+  /** Nothing is to end on what is marked keep clean. */
+  private void cleanFaces() {
+    BitSet clean = p.choices().marks().of(Mark.KEEP_CLEAN).facets();
+    Casting casting = p.choices().casting();
+    List<VentWay> vents =
+        IntStream.range(0, casting.vents().size())
+            .filter(v -> clean.get(casting.vents().get(v).facet()))
+            .mapToObj(study.ways()::get)
+            .toList();
+    if (!vents.isEmpty()) {
+      add(
+          "clean.vent",
+          CHECK,
+          vents.size() == 1
+              ? "A vent ends on a clean face"
+              : vents.size() + " vents end on clean faces",
+          "The face is marked keep clean; a vent leaves a stub there to be dressed off.",
+          vents.get(0).at(),
+          List.of(new Fix("Take the vents away", "", List.of(Edit.of("casting.noVents", "")))));
+    }
+    if (sprueOn(clean)) {
+      found.add(
+          new Caution(
+              "clean.sprue",
+              CHECK,
+              "mould",
+              "The sprue ends on a clean face",
+              "The face is marked keep clean; the sprue leaves a wide stub there.",
+              null,
+              elsewhere()));
+    }
+  }
+
+  /** Where it is placed, or, while it is not, where the master is lowest. */
+  private boolean sprueOn(BitSet facets) {
+    SurfacePoint placed = p.choices().casting().sprue();
+    if (placed != null) {
+      return facets.get(placed.facet());
+    }
+    return p.sprue().isPresent()
+        && p.facts().parted() != null
+        && SpruePlace.lowestIsOn(p.facts().parted().mesh(), facets);
+  }
+
+  private List<Fix> elsewhere() {
+    List<Fix> fixes = new ArrayList<>();
+    if (p.facts().parted() != null) {
+      TriangleMesh mesh = p.facts().parted().mesh();
+      SpruePlace.propose(mesh, p.choices().marks())
+          .ifPresent(
+              at ->
+                  fixes.add(
+                      new Fix(
+                          "Put it beside, " + mm(at.on(mesh).z()) + " above the lowest point",
+                          "",
+                          List.of(
+                              Edit.of(
+                                  "casting.sprue", at.facet() + " " + at.u() + " " + at.v())))));
+    }
+    if (p.choices().casting().sprue() != null) {
+      fixes.add(new Fix("Take the sprue away", "", List.of(Edit.of("casting.noSprue", ""))));
+    }
+    return fixes;
+  }
+}

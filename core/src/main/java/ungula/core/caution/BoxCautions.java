@@ -1,0 +1,303 @@
+package ungula.core.caution;
+
+import static ungula.core.caution.Caution.Level.CHECK;
+import static ungula.core.caution.Caution.Level.NOTE;
+import static ungula.core.caution.Caution.Level.STOP;
+
+import java.util.ArrayList;
+import java.util.List;
+import ungula.core.caution.Caution.Fix;
+import ungula.core.caution.Caution.Place;
+import ungula.core.geometry.Vec3;
+import ungula.core.mould.Bowing;
+import ungula.core.mould.BoxMould;
+import ungula.core.mould.Fixing;
+import ungula.core.mould.Lift;
+import ungula.core.mould.SheetStock;
+import ungula.core.plan.Plan;
+import ungula.core.quantity.Length;
+import ungula.core.quantity.Mass;
+import ungula.core.quantity.Numbers;
+import ungula.core.rubber.Product;
+import ungula.core.sentence.WordBook.Edit;
+
+/** What goes wrong with a box: thin walls, a low pour line, bowing, a master that floats. */
+final class BoxCautions {
+
+  /** Poured rubber thinner than this tears when a cast is pulled. */
+  private static final double TEARS_MM = 5;
+
+  /** A block of this hardness, Shore A, stands so many times higher than wide; softer ones less. */
+  private static final double STANDING_A = 25;
+
+  private static final double STANDING = 4;
+  private static final double LEAST_STANDING = 1.5;
+
+  private final Plan p;
+  private final Prices prices;
+  private final List<Caution> found = new ArrayList<>();
+
+  private BoxCautions(Plan p, Prices prices) {
+    this.p = p;
+    this.prices = prices;
+  }
+
+  static List<Caution> of(Plan p, Prices prices) {
+    BoxCautions c = new BoxCautions(p, prices);
+    c.walls();
+    c.pourLine();
+    c.bowing();
+    c.lift();
+    c.sealing();
+    c.leaning();
+    return c.found;
+  }
+
+  private void add(
+      String id, Caution.Level level, String stage, String title, String text, Place at, Fix... f) {
+    found.add(new Caution(id, level, stage, title, text, at, List.of(f)));
+  }
+
+  private Fix fix(String label, Edit... edits) {
+    return prices.fix(label, edits);
+  }
+
+  /** Text that a length word reads back as exactly this many millimetres. */
+  private static String typed(double mm) {
+    return mm + " mm";
+  }
+
+  private String mm(double mm) {
+    return Length.format(mm, p.units());
+  }
+
+  private Place top() {
+    Vec3 top = p.facts().topMm();
+    return new Place(top.x(), top.y(), p.mould().belowMm() + top.z());
+  }
+
+  /** A soft block much higher than it is wide does not stand by itself. */
+  private void leaning() {
+    if (p.product() == null || p.product().hardness() == null) {
+      return;
+    }
+    double shoreA = p.product().scale() == Product.Scale.SHORE_A ? p.product().hardness() : 0;
+    double stands = Math.max(LEAST_STANDING, STANDING * Math.min(1, shoreA / STANDING_A));
+    double slender =
+        p.mould().pourLineMm() / Math.min(p.mould().insideLengthMm(), p.mould().insideWidthMm());
+    if (slender > stands) {
+      add(
+          "mould.leans",
+          NOTE,
+          "mould",
+          "The mould leans when it stands alone",
+          "It is "
+              + Numbers.fixed(slender, 1)
+              + " times as high as it is wide; of so soft a rubber it stands by itself up to about "
+              + Numbers.fixed(stands, 1)
+              + ". Cast with boards banded round it, or lay a stiff jacket over it before it comes"
+              + " off its base.",
+          null);
+    }
+  }
+
+  private void walls() {
+    BoxMould box = p.mould();
+    double asked = p.choices().mould().sidesMm();
+    double thin = box.thinnestWallMm();
+    Place place =
+        switch (box.thinnestPlace()) {
+          case "left" -> new Place(-p.facts().sizeMm().x() / 2, 0, middle());
+          case "right" -> new Place(p.facts().sizeMm().x() / 2, 0, middle());
+          case "front" -> new Place(0, -p.facts().sizeMm().y() / 2, middle());
+          case "back" -> new Place(0, p.facts().sizeMm().y() / 2, middle());
+          case "below" -> new Place(0, 0, box.belowMm());
+          case "round the sides" -> null;
+          default -> top();
+        };
+    double side = box.inside().thinnestMm();
+    // a wall asked for that would tear is not worth going back to
+    double leave = asked >= TEARS_MM ? asked : 10;
+    Edit[] toSuit = {
+      Edit.of("mould.sidesMm", typed(leave)),
+      Edit.of("mould.insideLengthMm", ""),
+      Edit.of("mould.insideWidthMm", ""),
+      Edit.of("mould.leftMm", ""),
+      Edit.of("mould.rightMm", ""),
+      Edit.of("mould.frontMm", ""),
+      Edit.of("mould.backMm", "")
+    };
+    if (side <= 0) {
+      add(
+          "wall.none",
+          STOP,
+          "mould",
+          "The master does not fit into the box",
+          "It needs " + mm(-side) + " more on a side before there is any rubber at all.",
+          place,
+          fix("Leave " + mm(leave) + " all round", toSuit));
+    } else if (thin < asked - 0.05 && side == thin) {
+      add(
+          "wall.thin",
+          CHECK,
+          "mould",
+          "The wall is thinner than asked for: " + mm(thin),
+          "You asked for "
+              + mm(asked)
+              + "; "
+              + box.thinnestPlace()
+              + " there is less. Thin rubber tears first there, and bows with the box.",
+          place,
+          fix("Leave " + mm(leave) + " all round", toSuit),
+          fix("Ask for " + mm(thin), Edit.of("mould.sidesMm", typed(thin))));
+    } else if (thin < TEARS_MM && thin > 0) {
+      add(
+          "wall.tears",
+          CHECK,
+          "mould",
+          "Only " + mm(thin) + " of rubber " + box.thinnestPlace(),
+          "Under 5 mm a poured wall tears when the cast is pulled.",
+          place,
+          box.thinnestPlace().equals("over the top")
+              ? fix("Pour 10 mm over the top", Edit.of("mould.overTopMm", typed(10)))
+              : box.thinnestPlace().equals("below")
+                  ? fix("Lift it to 10 mm", Edit.of("pose.liftMm", typed(10)))
+                  : fix("Leave 10 mm round the sides", Edit.of("mould.sidesMm", typed(10))));
+    }
+  }
+
+  private double middle() {
+    return p.mould().belowMm() + p.facts().sizeMm().z() / 2;
+  }
+
+  private void pourLine() {
+    double over = p.mould().overTopMm();
+    if (over >= 0) {
+      return;
+    }
+    add(
+        "pour.low",
+        STOP,
+        "mould",
+        "The pour line is " + mm(-over) + " under the master's top",
+        "The top of the master stays bare, and the mould has a hole there.",
+        top(),
+        fix("Pour 10 mm over the top", Edit.of("mould.overTopMm", typed(10))));
+  }
+
+  private void bowing() {
+    BoxMould box = p.mould();
+    SheetStock sheet = box.sheet();
+    double longest = box.inside().spanMm();
+    Double ribs = p.choices().mould().ribSpacingMm();
+    double span = ribs == null ? longest : Math.min(longest, ribs);
+    double depth = box.pourLineMm();
+    if (!(depth > 0) || !(span > 0)) {
+      return;
+    }
+    Bowing bow = Bowing.of(span, depth, sheet, p.density());
+    double limit = Bowing.limitMm(Math.max(1, p.choices().mould().sidesMm()));
+    if (bow.mm() <= limit) {
+      return;
+    }
+    List<Fix> fixes = new ArrayList<>();
+    double spacing = ribSpacing(depth, sheet, limit, longest);
+    if (spacing >= 20) {
+      int count = (int) Math.ceil(longest / spacing) - 1;
+      fixes.add(
+          fix(
+              count + (count == 1 ? " rib" : " ribs") + " on the long walls, every " + mm(spacing),
+              Edit.of("mould.ribSpacingMm", typed(spacing))));
+    }
+    for (SheetStock stiffer : SheetStock.values()) {
+      if (Bowing.of(span, depth, stiffer, p.density()).mm() <= limit) {
+        fixes.add(fix("Use " + stiffer.text(), Edit.of("mould.sheet", stiffer.name())));
+        break;
+      }
+    }
+    add(
+        "box.bows",
+        CHECK,
+        "mould",
+        "The walls are tall for " + sheet.text() + ": they bow " + mm(bow.mm()),
+        "With "
+            + mm(depth)
+            + " of rubber against "
+            + mm(span)
+            + " of wall. More than "
+            + mm(limit)
+            + " opens the corners and makes the mould fat in the middle.",
+        new Place(-box.masterMm().x() / 2 - box.leftMm(), 0, depth / 3),
+        fixes.toArray(Fix[]::new));
+  }
+
+  /** The widest rib spacing, in whole fives of a millimetre, that keeps the bow in bounds. */
+  private double ribSpacing(double depth, SheetStock sheet, double limit, double longest) {
+    for (int ribs = 1; ribs < 40; ribs++) {
+      double spacing = longest / (ribs + 1);
+      if (Bowing.of(spacing, depth, sheet, p.density()).mm() <= limit) {
+        return Math.floor(spacing / 5) * 5;
+      }
+    }
+    return 0;
+  }
+
+  private void lift() {
+    double below = p.mould().curve().below(Math.max(0, p.mould().pourLineMm()));
+    double mass = p.master().orElseThrow().massG();
+    Lift lift = Lift.of(below, p.density(), mass);
+    if (lift.forceN() <= 0) {
+      return;
+    }
+    Fixing fixing = p.choices().mould().fixing();
+    boolean clear = p.mould().belowMm() > 0;
+    // clear of the plate it stands on the former of its sprue
+    double restMm2 =
+        clear && p.sprue().isPresent() ? p.sprue().get().sectionMm2() : p.facts().restMm2();
+    double holds = fixing.strengthKpa() * restMm2 / 1000;
+    if (holds >= 2 * lift.forceN()) {
+      return;
+    }
+    List<Fix> fixes = new ArrayList<>();
+    for (Fixing other : Fixing.values()) {
+      if (other.strengthKpa() * restMm2 / 1000 >= 2 * lift.forceN()) {
+        fixes.add(fix("Hold it with " + other.text(), Edit.of("mould.fixing", other.name())));
+        break;
+      }
+    }
+    add(
+        "master.floats",
+        CHECK,
+        "mould",
+        "The master would float: "
+            + Numbers.fixed(lift.forceN(), 2)
+            + " N, like "
+            + Mass.format(lift.holdDownG(), p.units())
+            + " pulling up",
+        (clear ? "" : "If rubber gets under it. ")
+            + (fixing == Fixing.NONE
+                ? "Nothing holds it down."
+                : (clear ? "It stands on the former of its sprue, " : "It rests on ")
+                    + Numbers.fixed(restMm2 / 100, 1)
+                    + " cm², where "
+                    + fixing.text()
+                    + " holds about "
+                    + Numbers.fixed(holds, 1)
+                    + " N; count on half."),
+        new Place(0, 0, p.mould().belowMm()),
+        fixes.toArray(Fix[]::new));
+  }
+
+  private void sealing() {
+    String sealing = p.mould().sheet().sealing();
+    if (!sealing.isEmpty()) {
+      add(
+          "box.seal",
+          NOTE,
+          "mould",
+          "Seal " + sealing,
+          "Rubber soaks into " + p.mould().sheet().text() + " where it is bare, and stays there.",
+          null);
+    }
+  }
+}

@@ -1,0 +1,141 @@
+package ungula.core.caution;
+
+import static ungula.core.caution.Caution.Level.CHECK;
+import static ungula.core.caution.Caution.Level.NOTE;
+import static ungula.core.caution.Caution.Level.STOP;
+
+import java.util.ArrayList;
+import java.util.List;
+import ungula.core.caution.Caution.Fix;
+import ungula.core.caution.Caution.Place;
+import ungula.core.choice.RatioMeant;
+import ungula.core.geometry.Vec3;
+import ungula.core.plan.MixPart;
+import ungula.core.plan.Plan;
+import ungula.core.quantity.Numbers;
+import ungula.core.rubber.Additive;
+import ungula.core.rubber.Product;
+import ungula.core.rubber.RatioGuard;
+import ungula.core.sentence.WordBook.Edit;
+
+/** What a sheet says against how its rubber is mixed. */
+final class RubberCautions {
+
+  private final Plan p;
+  private final Prices prices;
+  private final List<Caution> found = new ArrayList<>();
+
+  private RubberCautions(Plan p, Prices prices) {
+    this.p = p;
+    this.prices = prices;
+  }
+
+  static List<Caution> of(Plan p, Prices prices) {
+    RubberCautions c = new RubberCautions(p, prices);
+    c.ratio();
+    c.sheet();
+    c.additive();
+    return c.found;
+  }
+
+  private void add(
+      String id, Caution.Level level, String stage, String title, String text, Place at, Fix... f) {
+    found.add(new Caution(id, level, stage, title, text, at, List.of(f)));
+  }
+
+  private Fix fix(String label, Edit... edits) {
+    return prices.fix(label, edits);
+  }
+
+  private Place top() {
+    Vec3 top = p.facts().topMm();
+    return new Place(top.x(), top.y(), p.mould().belowMm() + top.z());
+  }
+
+  private void ratio() {
+    Product product = p.product();
+    if (product.contradictsItself()) {
+      add(
+          "ratio.contradicts",
+          STOP,
+          "rubber",
+          "The sheet contradicts itself",
+          "“"
+              + product.ratio().text()
+              + "” and “"
+              + product.ratioAlso().text()
+              + "” do not agree with the densities entered. Look at the sheet again: which part is"
+              + " the heavier one?",
+          null);
+    }
+    RatioGuard.Verdict verdict = p.mix().map(MixPart::verdict).orElse(null);
+    if (verdict == null || !verdict.stop()) {
+      return;
+    }
+    boolean meant = p.choices().rubber().ratioMeant() == RatioMeant.YES;
+    Fix sheet =
+        new Fix(
+            "Take the sheet's: " + product.ratio().text(),
+            "",
+            List.of(Edit.of("rubber.ratio", ""), Edit.of("rubber.ratioMeant", "NO")));
+    Fix mean =
+        new Fix(
+            "I mean " + p.choices().rubber().ratio().text(),
+            "",
+            List.of(Edit.of("rubber.ratioMeant", "YES")));
+    add(
+        "ratio.off",
+        meant ? CHECK : STOP,
+        "rubber",
+        "The ratio is far off the sheet",
+        verdict.words()
+            + (meant ? "" : " Nothing is worked out until you say which.")
+            + " Where the sheet and the entry differ, the sheet counts.",
+        null,
+        meant ? new Fix[] {sheet} : new Fix[] {sheet, mean});
+  }
+
+  private void sheet() {
+    List<String> gaps = p.product().gaps();
+    if (gaps.isEmpty()) {
+      return;
+    }
+    boolean stop = p.firstMix().isEmpty() && p.mix().map(MixPart::verdict).isEmpty();
+    add(
+        "sheet.gaps",
+        stop ? STOP : NOTE,
+        "rubber",
+        "The sheet of " + p.product().name() + " leaves something out",
+        "Not checked: " + String.join("; ", gaps) + ".",
+        null);
+  }
+
+  /** More of something stirred in than the sheet allows, or something it says nothing of. */
+  private void additive() {
+    Additive additive = p.choices().rubber().additive();
+    if (!additive.used() || !p.poured()) {
+      return;
+    }
+    Double most = additive.mostPct(p.product());
+    String what = additive.kind().text();
+    if (most == null) {
+      add(
+          "additive.unknown",
+          NOTE,
+          "rubber",
+          "The sheet of " + p.product().name() + " says nothing of " + what,
+          "Try it on a small mix first: it may cure badly, or tear.",
+          null);
+    } else if (additive.dosePct() > most) {
+      String allowed = Numbers.trimmed(most, 2) + " %";
+      add(
+          "additive.much",
+          CHECK,
+          "rubber",
+          "More " + what + " than " + p.product().name() + " takes",
+          "Up to " + allowed + "; beyond that it may cure badly, shrink or tear.",
+          null,
+          fix("Take " + allowed, Edit.of("rubber.additive.dosePct", allowed)));
+    }
+  }
+}
