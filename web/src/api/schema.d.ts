@@ -1195,6 +1195,21 @@ export interface components {
     Dimension: {
       /** Format: double */
       from: number;
+      /** @enum {string} */
+      of:
+        | 'LEFT_WALL'
+        | 'RIGHT_WALL'
+        | 'FRONT_WALL'
+        | 'BACK_WALL'
+        | 'LENGTH'
+        | 'WIDTH'
+        | 'HEIGHT'
+        | 'ACROSS'
+        | 'LIFT'
+        | 'OVER_TOP'
+        | 'PARTING'
+        | 'SKIN_WALL'
+        | 'FLANGE';
       /** Format: int32 */
       row: number;
       /** @enum {string} */
@@ -1202,7 +1217,6 @@ export interface components {
       text: string;
       /** Format: double */
       to: number;
-      word: string;
     };
     DipstickView: {
       /** Format: double */

@@ -12,14 +12,14 @@ export function OrderOfWork({ job }: { job: Job }) {
         <p className="quiet">Once the mould is known, its steps stand here.</p>
       )}
       {byPart([...job.order, ...job.casting]).map(([part, steps]) => (
-        <section key={part} className="order" aria-label={part}>
+        <div key={part} className="order">
           <h3>{part}</h3>
           <ol start={numbers.get(steps[0]?.key ?? '')}>
             {steps.map((s) => (
               <Row key={s.key} step={s} cautions={job.cautions} />
             ))}
           </ol>
-        </section>
+        </div>
       ))}
     </section>
   );

@@ -244,8 +244,8 @@ function DimensionLine({
       <g>
         <path className="dimension" d={`M${a} ${y}H${b}M${a} ${y - 4}v8M${b} ${y - 4}v8`} />
         <text
-          className={d.word ? 'halo asked' : 'halo'}
-          onClick={() => openWord(d.word)}
+          className={WORDS[d.of] ? 'halo asked' : 'halo'}
+          onClick={() => openWord(WORDS[d.of])}
           x={(a + b) / 2}
           y={y + 15}
           textAnchor="middle"
@@ -265,8 +265,8 @@ function DimensionLine({
     <g>
       <path className="dimension" d={`M${x} ${a}V${b}M${x - 4} ${a}h8M${x - 4} ${b}h8`} />
       <text
-        className={d.word ? 'halo asked' : 'halo'}
-        onClick={() => openWord(d.word)}
+        className={WORDS[d.of] ? 'halo asked' : 'halo'}
+        onClick={() => openWord(WORDS[d.of])}
         x={x - 6}
         y={across ? middle + 4 : middle}
         textAnchor={across ? 'end' : 'middle'}
@@ -277,6 +277,23 @@ function DimensionLine({
     </g>
   );
 }
+
+/** The word behind each dimension; none behind what only follows. */
+const WORDS: Record<Drawing['dimensions'][number]['of'], string> = {
+  LEFT_WALL: 'mould.leftMm',
+  RIGHT_WALL: 'mould.rightMm',
+  FRONT_WALL: 'mould.frontMm',
+  BACK_WALL: 'mould.backMm',
+  LENGTH: 'mould.insideLengthMm',
+  WIDTH: 'mould.insideWidthMm',
+  HEIGHT: '',
+  ACROSS: '',
+  LIFT: 'pose.liftMm',
+  OVER_TOP: 'mould.overTopMm',
+  PARTING: 'parting.upMm',
+  SKIN_WALL: 'skin.wallMm',
+  FLANGE: 'skin.flangeMm',
+};
 
 /** A click on a dimension opens the word behind it; sides that are all alike have one word. */
 function openWord(key: string) {

@@ -85,7 +85,7 @@ public class ApproachPathTest extends Browsing {
     APIResponse sheet = page.request().get(app.url("api/" + job + "/sheet.pdf"));
     try (PDDocument document = Loader.loadPDF(sheet.body())) {
       String text = new PDFTextStripper().getText(document);
-      assertTrue(text.contains("First pour, the upper half"), text);
+      assertTrue(text.contains("Pour the upper half"), text);
       assertTrue(text.contains("base, second pour"), text);
     }
   }

@@ -40,7 +40,7 @@ public class PlateAndCoreTest extends Browsing {
     assertThat(page.locator("path.CORE")).hasCount(1);
     Locator held = caution("core.stretch");
     assertThat(held).isVisible();
-    assertThat(page.locator("[aria-label='Order of work']")).containsText("For the core");
+    assertThat(page.locator("[aria-label='Order of work']")).containsText("Line the mould");
     held.locator("button.btn").first().click();
     assertThat(page.locator("path.CORE")).hasCount(0);
     assertThat(word("hollow.wallMm")).hasText("solid");

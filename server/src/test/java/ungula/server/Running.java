@@ -133,6 +133,11 @@ final class Running implements AutoCloseable {
     return send(HttpRequest.newBuilder(uri(path)));
   }
 
+  /** Of what a browser holds already under a tag. */
+  Answer get(String path, String tag) throws Exception {
+    return send(HttpRequest.newBuilder(uri(path)).header("If-None-Match", tag));
+  }
+
   Answer delete(String path) throws Exception {
     return send(HttpRequest.newBuilder(uri(path)).DELETE());
   }

@@ -100,6 +100,19 @@ public class ServerTest extends OnServer {
     }
   }
 
+  /** A mesh is sent again only when the master is another, or stands otherwise. */
+  @Test
+  public void aMeshThatIsThereIsNotSentAgain() throws Exception {
+    String id = boxJob();
+    String path = "/api/jobs/" + id + "/mesh";
+    String tag = server.get(path).headers().firstValue("etag").orElseThrow();
+    assertEquals(server.get(path, tag).status(), 304);
+    server.write(id, "mould.sidesMm", "20 mm");
+    assertEquals(server.get(path, tag).status(), 304);
+    server.write(id, "pose.stand", "0.7071 0.7071 0 0");
+    assertEquals(server.get(path, tag).status(), 200);
+  }
+
   @Test
   public void aModelBecomesRubber() throws Exception {
     String id = boxJob();

@@ -8,6 +8,7 @@ import ungula.core.mesh.Slicer;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mould.SectionDrawing;
 import ungula.core.mould.SectionDrawing.Dimension;
+import ungula.core.mould.SectionDrawing.Measure;
 import ungula.core.mould.SectionDrawing.Role;
 import ungula.core.mould.SectionDrawing.Shape;
 import ungula.core.mould.SectionDrawing.Side;
@@ -126,14 +127,14 @@ public final class SkinDrawing {
       double ends = outermost(wall, cutDegrees, at);
       add(Role.CUT_LINE, along(cutDegrees, Math.max(0, ends - 2 * wall), ends));
     }
-    dimension(Side.BELOW, 1, -outer, -half, "skin.wallMm");
-    dimension(Side.BELOW, 2, -outer, outer, "");
+    dimension(Side.BELOW, 1, -outer, -half, Measure.SKIN_WALL);
+    dimension(Side.BELOW, 2, -outer, outer, Measure.ACROSS);
     if (!plan) {
-      dimension(Side.BELOW, 1, outer, edge, "skin.flangeMm");
-      dimension(Side.LEFT, 1, size.z(), size.z() + wall, "skin.wallMm");
-      dimension(Side.LEFT, 2, 0, size.z() + wall, "");
+      dimension(Side.BELOW, 1, outer, edge, Measure.FLANGE);
+      dimension(Side.LEFT, 1, size.z(), size.z() + wall, Measure.SKIN_WALL);
+      dimension(Side.LEFT, 2, 0, size.z() + wall, Measure.HEIGHT);
     } else {
-      dimension(Side.LEFT, 2, -up, up, "");
+      dimension(Side.LEFT, 2, -up, up, Measure.ACROSS);
     }
     double round = thick + Math.max(20, jacketFlange);
     double beside = plan ? outer + round : edge + 20;
@@ -224,9 +225,9 @@ public final class SkinDrawing {
     shapes.add(new Shape(role, List.of(ring)));
   }
 
-  private void dimension(Side side, int row, double a, double b, String word) {
+  private void dimension(Side side, int row, double a, double b, Measure of) {
     if (b - a >= 0.05) {
-      dimensions.add(new Dimension(side, row, a, b, Length.format(b - a, units), word));
+      dimensions.add(new Dimension(side, row, a, b, Length.format(b - a, units), of));
     }
   }
 }

@@ -85,15 +85,34 @@ public record SectionDrawing(
     LEFT
   }
 
+  /** What a dimension measures. */
+  public enum Measure {
+    LEFT_WALL,
+    RIGHT_WALL,
+    FRONT_WALL,
+    BACK_WALL,
+    LENGTH,
+    WIDTH,
+    /** From the base to the pour line. */
+    HEIGHT,
+    /** Over all, where nothing decides it but the rest. */
+    ACROSS,
+    LIFT,
+    OVER_TOP,
+    PARTING,
+    SKIN_WALL,
+    FLANGE
+  }
+
   /**
    * @param side it is set out to
    * @param row how far out, from 1
    * @param from along the side
    * @param to along the side
    * @param text with its unit
-   * @param word the changeable word behind it; empty when it only follows
+   * @param of what it measures
    */
-  public record Dimension(Side side, int row, double from, double to, String text, String word) {}
+  public record Dimension(Side side, int row, double from, double to, String text, Measure of) {}
 
   /** With one more shape in front; the same when it has no rings. */
   public SectionDrawing with(Role role, List<double[]> rings) {
@@ -214,16 +233,16 @@ public record SectionDrawing(
         add(Role.POUR_LINE, new double[] {within[i], line, within[i + 1], line});
       }
       if (box.inside().shape().sided()) {
-        dimension(Side.BELOW, 1, low, masterLow, side ? "mould.frontMm" : "mould.leftMm");
-        dimension(Side.BELOW, 1, masterHigh, high, side ? "mould.backMm" : "mould.rightMm");
+        dimension(Side.BELOW, 1, low, masterLow, side ? Measure.FRONT_WALL : Measure.LEFT_WALL);
+        dimension(Side.BELOW, 1, masterHigh, high, side ? Measure.BACK_WALL : Measure.RIGHT_WALL);
       }
-      dimension(Side.BELOW, 2, low, high, side ? "mould.insideWidthMm" : "mould.insideLengthMm");
+      dimension(Side.BELOW, 2, low, high, side ? Measure.WIDTH : Measure.LENGTH);
       double masterTop = box.belowMm() + box.masterMm().z();
       if (box.belowMm() > 0) {
-        dimension(Side.LEFT, 1, 0, box.belowMm(), "pose.liftMm");
+        dimension(Side.LEFT, 1, 0, box.belowMm(), Measure.LIFT);
       }
-      dimension(Side.LEFT, 1, masterTop, line, "mould.overTopMm");
-      dimension(Side.LEFT, 2, 0, line, "");
+      dimension(Side.LEFT, 1, masterTop, line, Measure.OVER_TOP);
+      dimension(Side.LEFT, 2, 0, line, Measure.HEIGHT);
     }
 
     /** Walls where a stretch of the cut is not inside the box. */
@@ -246,13 +265,13 @@ public record SectionDrawing(
         add(Role.RUBBER, box.inside().ring());
       }
       if (box.inside().shape().sided()) {
-        dimension(Side.BELOW, 1, low, masterLow, "mould.leftMm");
-        dimension(Side.BELOW, 1, masterHigh, high, "mould.rightMm");
-        dimension(Side.LEFT, 1, front, -box.masterMm().y() / 2, "mould.frontMm");
-        dimension(Side.LEFT, 1, box.masterMm().y() / 2, back, "mould.backMm");
+        dimension(Side.BELOW, 1, low, masterLow, Measure.LEFT_WALL);
+        dimension(Side.BELOW, 1, masterHigh, high, Measure.RIGHT_WALL);
+        dimension(Side.LEFT, 1, front, -box.masterMm().y() / 2, Measure.FRONT_WALL);
+        dimension(Side.LEFT, 1, box.masterMm().y() / 2, back, Measure.BACK_WALL);
       }
-      dimension(Side.BELOW, 2, low, high, "mould.insideLengthMm");
-      dimension(Side.LEFT, 2, front, back, "mould.insideWidthMm");
+      dimension(Side.BELOW, 2, low, high, Measure.LENGTH);
+      dimension(Side.LEFT, 2, front, back, Measure.WIDTH);
     }
 
     private void master(Slicer slicer, boolean round) {
@@ -314,11 +333,11 @@ public record SectionDrawing(
       shapes.add(new Shape(role, List.of(rings)));
     }
 
-    private void dimension(Side side, int row, double a, double b, String word) {
+    private void dimension(Side side, int row, double a, double b, Measure of) {
       if (Math.abs(b - a) >= 0.05) {
         dimensions.add(
             new Dimension(
-                side, row, Math.min(a, b), Math.max(a, b), Length.format(b - a, units), word));
+                side, row, Math.min(a, b), Math.max(a, b), Length.format(b - a, units), of));
       }
     }
   }

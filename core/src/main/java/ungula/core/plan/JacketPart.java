@@ -53,8 +53,18 @@ public record JacketPart(
 
   @Override
   public void show(FigureBook figures) {
-    Jacket jacket = brief.choices().jacket();
-    double flanges = flangesMm2(jacket, seamMm);
+    sections(figures);
+    if (seamMm > 0) {
+      seams(figures);
+    }
+    needs(figures);
+    times(figures);
+    if (skinG != null) {
+      together(figures);
+    }
+  }
+
+  private void sections(FigureBook figures) {
     int count = sections.count();
     figures.put(
         "jacket.sections",
@@ -78,27 +88,34 @@ public record JacketPart(
         scan.areaMm2(),
         CoatsPart.m2(scan.areaMm2()),
         Working.of("outside of the skin, above the plate").done());
-    if (seamMm > 0) {
-      figures.length(
-          "jacket.seam",
-          "seams",
-          seamMm,
-          Working.of("outside of the skin along each parting")
-              .given("partings", sections.partings().size() + "", COMPUTED)
-              .done());
-      double bolts = 0;
-      for (double parting : sections.partings()) {
-        bolts += Math.floor(scan.seamMm(parting) / jacket.boltMm()) + 1;
-      }
-      figures.put(
-          "jacket.bolts",
-          "bolts",
-          bolts,
-          Numbers.fixed(bolts, 0) + " bolts",
-          Working.of("each flange: its length ÷ distance, and one more")
-              .given("distance", brief.mm(jacket.boltMm()), CHOSEN)
-              .done());
+  }
+
+  private void seams(FigureBook figures) {
+    Jacket jacket = brief.choices().jacket();
+    figures.length(
+        "jacket.seam",
+        "seams",
+        seamMm,
+        Working.of("outside of the skin along each parting")
+            .given("partings", sections.partings().size() + "", COMPUTED)
+            .done());
+    double bolts = 0;
+    for (double parting : sections.partings()) {
+      bolts += Math.floor(scan.seamMm(parting) / jacket.boltMm()) + 1;
     }
+    figures.put(
+        "jacket.bolts",
+        "bolts",
+        bolts,
+        Numbers.fixed(bolts, 0) + " bolts",
+        Working.of("each flange: its length ÷ distance, and one more")
+            .given("distance", brief.mm(jacket.boltMm()), CHOSEN)
+            .done());
+  }
+
+  private void needs(FigureBook figures) {
+    Jacket jacket = brief.choices().jacket();
+    double flanges = flangesMm2(jacket, seamMm);
     Working w =
         Working.of(
                 jacket.kind().layered()
@@ -126,6 +143,11 @@ public record JacketPart(
         w);
     figures.mass("jacket.mass", "jacket", needs.massG(), w);
     figures.cost("jacket.cost", "material of the jacket", needs.cost(), w);
+  }
+
+  private void times(FigureBook figures) {
+    Jacket jacket = brief.choices().jacket();
+    int count = sections.count();
     double last = needs.handsMin() + (count - 1) * needs.betweenMin() + needs.readyMin();
     figures.put(
         "jacket.hands",
@@ -149,16 +171,17 @@ public record JacketPart(
                     ? ""
                     : "Dry after " + Timespan.formatMin(needs.dryMin()) + " more.")
             .done());
-    if (skinG != null) {
-      figures.mass(
-          "jacket.withSkin",
-          "skin and jacket",
-          withSkinG(),
-          Working.of("rubber in the skin + jacket")
-              .given("skin", figures.get("rubber.boxMass").text(), COMPUTED)
-              .given("jacket", figures.get("jacket.mass").text(), COMPUTED)
-              .done());
-    }
+  }
+
+  private void together(FigureBook figures) {
+    figures.mass(
+        "jacket.withSkin",
+        "skin and jacket",
+        withSkinG(),
+        Working.of("rubber in the skin + jacket")
+            .given("skin", figures.get("rubber.boxMass").text(), COMPUTED)
+            .given("jacket", figures.get("jacket.mass").text(), COMPUTED)
+            .done());
   }
 
   private static String percent(double share) {

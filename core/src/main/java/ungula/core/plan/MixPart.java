@@ -8,7 +8,6 @@ import static ungula.core.working.Given.Source.SHEET;
 
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,9 +22,7 @@ import ungula.core.quantity.Timespan;
 import ungula.core.record.Recorded;
 import ungula.core.rubber.Additive;
 import ungula.core.rubber.Mix;
-import ungula.core.rubber.Pack;
 import ungula.core.rubber.Product;
-import ungula.core.rubber.Purchase;
 import ungula.core.rubber.Ratio;
 import ungula.core.rubber.RatioGuard;
 import ungula.core.rubber.SecondPart;
@@ -60,9 +57,6 @@ public record MixPart(
     List<Mix> later,
     Map<Product, Double> used)
     implements Part {
-
-  /** Larger packs are worth a word when they cost no more than so much of the cheapest. */
-  private static final double DEARER = 0.1;
 
   /** A coat's rubber, and what is stirred into it. */
   public record Stirred(Product product, Additive additive) {}
@@ -162,7 +156,7 @@ public record MixPart(
     return new MixPart(b, mm3, pours, stirred, batches, verdict, null, null, List.of(), Map.of());
   }
 
-  private static int moulds(Brief b) {
+  static int moulds(Brief b) {
     Integer asked = b.choices().rubber().moulds();
     return asked == null ? 1 : asked;
   }
@@ -255,36 +249,6 @@ public record MixPart(
     return brief.inRoomMin(brief.product(), brief.product().demouldMin());
   }
 
-  /** For what is used of each rubber; null while the sheet of one of them names no packs. */
-  public Double cost() {
-    if (first == null || used.keySet().stream().anyMatch(of -> of.packs().isEmpty())) {
-      return null;
-    }
-    double cost = 0;
-    for (Map.Entry<Product, Double> e : used.entrySet()) {
-      Pack opened = opened(e.getKey(), one(e.getValue()));
-      cost += one(e.getValue()) * opened.price() / opened.massG();
-    }
-    return cost;
-  }
-
-  /** Of what all moulds take, one. */
-  private double one(double allG) {
-    return allG / moulds(brief);
-  }
-
-  /** The pack one would open for it: what is used is paid for at its price. */
-  private static Pack opened(Product of, double g) {
-    return of.packs().stream()
-        .filter(p -> p.massG() >= g)
-        .findFirst()
-        .orElseGet(
-            () ->
-                of.packs().stream()
-                    .min(Comparator.comparingDouble(p -> p.price() / p.massG()))
-                    .orElseThrow());
-  }
-
   /** The second part, once the first was weighed. */
   public Optional<SecondPart> second() {
     Recorded.Rubber r = brief.recorded().rubber();
@@ -330,9 +294,6 @@ public record MixPart(
         further("later", ", second pour" + batch, later.get(i - 1), pours.get(i), batches, figures);
       }
     }
-    cost(figures);
-    buy(figures);
-    alike(figures);
     second(figures);
   }
 
@@ -448,41 +409,6 @@ public record MixPart(
     }
   }
 
-  /** Several moulds of one master. */
-  private void alike(FigureBook figures) {
-    Integer moulds = brief.choices().rubber().moulds();
-    if (moulds == null || moulds < 2) {
-      return;
-    }
-    String count = String.valueOf(moulds);
-    double g = used.values().stream().mapToDouble(Double::doubleValue).sum() / moulds;
-    figures.mass(
-        "moulds.mass",
-        "base and hardener for all",
-        moulds * g,
-        Working.of("moulds × mixed for one")
-            .given("moulds", count, CHOSEN)
-            .given("for one", Mass.format(g, brief.units()), COMPUTED)
-            .done());
-    int of = stirred.isEmpty() ? pours.size() : 1;
-    Double weighed = brief.recorded().rubber().mouldG();
-    if (weighed != null) {
-      double all = (double) of * batches;
-      double density = first.totalG() / first.volumeMm3();
-      double cup =
-          brief.workshop().cupLossPct() / 100 * weighed
-              + all * brief.workshop().cupLossMm3() * density;
-      figures.mass(
-          "moulds.next",
-          "to mix for the next",
-          weighed + cup,
-          Working.of("what the first weighs + what stays on cup and stick")
-              .given("the first", Mass.format(weighed, brief.units()), MEASURED)
-              .given("cup and stick", Mass.format(cup, brief.units()), DEFAULT)
-              .done());
-    }
-  }
-
   private Given.Source density() {
     return brief.product().densityMixed() != null ? SHEET : COMPUTED;
   }
@@ -530,67 +456,6 @@ public record MixPart(
                 Numbers.trimmed(p.factorPerTen(), 2),
                 p.rateFactor() == null ? DEFAULT : SHEET)
             .done());
-  }
-
-  private void cost(FigureBook figures) {
-    Double cost = cost();
-    if (cost == null) {
-      return;
-    }
-    Working.Builder w = Working.of("cost = mass mixed × price per mass of the pack opened for it");
-    used.forEach(
-        (product, all) -> {
-          double need = one(all);
-          String of = used.size() == 1 ? "" : " of " + product.name();
-          w.given("mass mixed" + of, Mass.format(need, brief.units()), COMPUTED)
-              .given("pack", pack(opened(product, need), figures), SHEET)
-              .step("smallest pack" + of + " " + pack(product.packs().get(0), figures));
-        });
-    figures.cost("rubber.cost", "rubber used", cost, w.done());
-  }
-
-  private static String pack(Pack pack, FigureBook figures) {
-    return Numbers.trimmed(pack.massG() / 1000, 3) + " kg at " + figures.money(pack.price());
-  }
-
-  /** What to buy of each rubber for all moulds of the job. */
-  private void buy(FigureBook figures) {
-    int n = 0;
-    for (Map.Entry<Product, Double> e : used.entrySet()) {
-      List<Pack> packs = e.getKey().packs();
-      double need = e.getValue();
-      Optional<Purchase> bought = Purchase.cheapest(need, packs);
-      if (bought.isEmpty()) {
-        continue;
-      }
-      Working.Builder w =
-          Working.of("the packs that cover the need for the least money")
-              .given("base and hardener", Mass.format(need, brief.units()), COMPUTED)
-              .given("sold as", Pack.text(packs), SHEET);
-      bought
-          .get()
-          .inLargerPacks(need, packs, DEARER)
-          .ifPresent(
-              other ->
-                  w.step(
-                      other.text()
-                          + " costs "
-                          + figures.money(other.price() - bought.get().price())
-                          + " more and leaves "
-                          + Mass.format(other.leftG(), brief.units())
-                          + "."));
-      figures.put(
-          "buy." + n++,
-          used.size() == 1 ? "to buy" : "to buy of " + e.getKey().name(),
-          bought.get().price(),
-          bought.get().text()
-              + " for "
-              + figures.money(bought.get().price())
-              + ", "
-              + Mass.format(bought.get().leftG(), brief.units())
-              + " left over",
-          w.done());
-    }
   }
 
   private void second(FigureBook figures) {

@@ -33,6 +33,7 @@ import ungula.core.workshop.Workshop;
  * @param halves of a two-part mould
  * @param knife a cut mould is opened with
  * @param mix what to weigh
+ * @param supply what that costs, and what to buy
  * @param pours what is mixed when
  * @param core of hollow casts
  * @param cast what one takes
@@ -53,6 +54,7 @@ public record Plan(
     Optional<HalvesPart> halves,
     Optional<KnifePart> knife,
     Optional<MixPart> mix,
+    Optional<SupplyPart> supply,
     Optional<PourPart> pours,
     Optional<CorePart> core,
     Optional<CastPart> cast,
@@ -91,6 +93,7 @@ public record Plan(
         Optional.empty(),
         Optional.empty(),
         Optional.empty(),
+        Optional.empty(),
         Optional.empty());
   }
 
@@ -112,7 +115,7 @@ public record Plan(
     if (brief.poured()) {
       box.ifPresent(parts::add);
     }
-    List.of(plate, rubber, coated, skin, shape, halves, knife, mix, pours, core, cast)
+    List.of(plate, rubber, coated, skin, shape, halves, knife, mix, supply, pours, core, cast)
         .forEach(p -> p.ifPresent(parts::add));
     List.of(equipment, jacket, site, life).forEach(p -> p.ifPresent(parts::add));
     return parts;

@@ -67,6 +67,7 @@ public final class Planner {
         halves,
         KnifePart.of(b, master, mould),
         mix,
+        weighed.map(m -> new SupplyPart(b, m)),
         weighed.map(
             m ->
                 coated

@@ -6,8 +6,8 @@ import static ungula.core.working.Given.Source.DEFAULT;
 
 import java.util.Optional;
 import ungula.core.plan.LifePart;
-import ungula.core.plan.MixPart;
 import ungula.core.plan.Plan;
+import ungula.core.plan.SupplyPart;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
 import ungula.core.rubber.Pack;
@@ -28,7 +28,7 @@ public record Cost(Plan plan, double rubber, double shell, double hours) {
   /** Empty while a price is missing. */
   public static Optional<Cost> of(Steps steps) {
     Plan plan = steps.plan();
-    Double rubber = plan.mix().map(MixPart::cost).orElse(null);
+    Double rubber = plan.supply().map(SupplyPart::cost).orElse(null);
     return rubber == null || !steps.whole()
         ? Optional.empty()
         : plan.shellCost().map(shell -> new Cost(plan, rubber, shell, steps.handsMin() / 60));

@@ -96,7 +96,7 @@ public class SkinDrawingTest {
     assertEquals(left.stream().map(Dimension::text).toList(), List.of("9 mm", "89 mm"));
     Dimension flange =
         front.dimensions().stream()
-            .filter(d -> d.word().equals("skin.flangeMm"))
+            .filter(d -> d.of() == SectionDrawing.Measure.FLANGE)
             .findFirst()
             .orElseThrow();
     Near.absolute(flange.to() - flange.from(), 30, 1e-9);

@@ -16,6 +16,7 @@ import ungula.core.mould.BoxMould;
 import ungula.core.mould.MouldPicture;
 import ungula.core.mould.SectionDrawing;
 import ungula.core.mould.SectionDrawing.Dimension;
+import ungula.core.mould.SectionDrawing.Measure;
 import ungula.core.mould.SectionDrawing.Role;
 import ungula.core.mould.SectionDrawing.Side;
 import ungula.core.parting.Parting;
@@ -129,7 +130,7 @@ public class Drawings {
     String text = Length.format(level - below, job.choices().units());
     return level - below < 1
         ? drawing
-        : drawing.with(new Dimension(Side.LEFT, 1, below, level, text, "parting.upMm"));
+        : drawing.with(new Dimension(Side.LEFT, 1, below, level, text, Measure.PARTING));
   }
 
   /** Without its print, which goes straight down through the plate. */

@@ -91,7 +91,7 @@ class JobViews {
         job.plan().undecided(),
         model(c),
         hasShape,
-        Choices.fingerprint(Jobs.surfaceKey(c), c.pose().turn(), c.laid()),
+        Jobs.shapeKey(c),
         c.pose().liftMm(),
         c.master().solid().kind().measures().stream().map(m -> "master.solid." + m).toList(),
         new JobResponse.BoxKind(

@@ -509,6 +509,16 @@ public class Jobs {
     return new SkinAsked(ofRoom, studies.known(ofRoom), ofOutside, studies.known(ofOutside));
   }
 
+  /** What is decided about a job, without planning it. */
+  Choices choices(String id) {
+    return choices(row(id));
+  }
+
+  /** Changes when what is drawn of the master does: its surface, how it stands, its copies. */
+  static String shapeKey(Choices c) {
+    return Choices.fingerprint(surfaceKey(c), c.pose().turn(), c.laid());
+  }
+
   /** Changes when the master's surface does. */
   public static String surfaceKey(Choices c) {
     return Choices.fingerprint(

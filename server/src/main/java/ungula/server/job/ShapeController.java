@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
+import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -16,6 +17,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 import ungula.core.choice.Choices;
 import ungula.core.choice.MasterSource;
@@ -232,9 +234,16 @@ class ShapeController {
 
   /** The master set down at z = 0, its open edges with it, as {@link MeshBytes#drawn}. */
   @GetMapping(value = "/mesh", produces = MediaType.APPLICATION_OCTET_STREAM_VALUE)
-  ResponseEntity<byte[]> mesh(@PathVariable String id) {
+  ResponseEntity<byte[]> mesh(@PathVariable String id, WebRequest request) {
+    String tag = '"' + Jobs.shapeKey(jobs.choices(id)) + '"';
+    if (request.checkNotModified(tag)) {
+      return null;
+    }
     TriangleMesh mesh = posed(id).mesh();
-    return ResponseEntity.ok(MeshBytes.drawn(mesh, Topology.of(mesh).boundaryLoops()));
+    return ResponseEntity.ok()
+        .eTag(tag)
+        .cacheControl(CacheControl.noCache())
+        .body(MeshBytes.drawn(mesh, Topology.of(mesh).boundaryLoops()));
   }
 
   /** The outside of a skin once so many coats are on, above the plate, as the master's mesh. */
