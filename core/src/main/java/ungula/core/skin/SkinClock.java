@@ -4,7 +4,7 @@ import java.util.List;
 import ungula.core.quantity.Timespan;
 
 /**
- * When each coat of a skin goes on, in minutes from the first.
+ * When each coat of a skin goes on, in minutes from the morning of the first.
  *
  * @param coats in turn
  * @param curedMin when the last has cured

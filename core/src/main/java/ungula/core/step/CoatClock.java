@@ -17,7 +17,7 @@ import ungula.core.step.Timeline.Span;
 import ungula.core.working.FigureBook;
 import ungula.core.working.Working;
 
-/** When each coat of a skin goes on, read off its steps: minutes from the first coat. */
+/** When each coat of a skin goes on, read off its steps: minutes from the morning of the first. */
 public record CoatClock(SkinPart skin, SkinClock clock) {
 
   /** Empty while the times of its rubber are not known. */
@@ -38,7 +38,8 @@ public record CoatClock(SkinPart skin, SkinClock clock) {
    * @param times of each coat's rubber
    */
   static SkinClock clock(Timeline t, Skin asked, List<SkinClock.Times> times) {
-    double first = t.of(SkinProcedure.key(1) + ".weigh").beginMin();
+    double first =
+        Timeline.day(t.of(SkinProcedure.key(1) + ".weigh").beginMin()) * Timeline.DAY_MIN;
     List<Brushing> all = new ArrayList<>();
     for (int n = 1; n <= times.size(); n++) {
       Span weigh = t.of(SkinProcedure.key(n) + ".weigh");
@@ -97,7 +98,8 @@ public record CoatClock(SkinPart skin, SkinClock clock) {
         clock.curedMin(),
         Timespan.formatMin(clock.curedMin()),
         Working.of("last coat mixed + time until it has set")
-            .given("days with work", clock.days() + "", COMPUTED)
+            .given("counted from", "the morning of the first coat", COMPUTED)
+            .given("days with coats", clock.days() + "", COMPUTED)
             .given("sets in", Timespan.formatMin(skin.times(last).setMin()), SHEET)
             .done());
   }

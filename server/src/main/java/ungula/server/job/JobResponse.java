@@ -176,7 +176,7 @@ public record JobResponse(
       String gap) {}
 
   /**
-   * One coat on the clock, minutes from the first.
+   * One coat on the clock, minutes from the morning of the first.
    *
    * @param window when the next may go on, in words; empty after the last
    * @param missed what to do once the next can no longer go on; empty after the last
