@@ -215,7 +215,7 @@ function Gaps({ skin, desk }: { skin: Skin; desk: JobDesk }) {
           <th scope="col">After coat</th>
           <th scope="col">the next goes on</th>
           <th scope="col" className="n">
-            from the first
+            from that morning
           </th>
         </tr>
       </thead>
