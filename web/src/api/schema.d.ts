@@ -1671,13 +1671,12 @@ export interface components {
       value: string;
     };
     StepView: {
-      begins: string;
       cautions: string[];
       key: string;
       /** @enum {string} */
       kind: 'HANDS' | 'WAIT' | 'GATE';
       part: string;
-      takes: string;
+      takes?: components['schemas']['Figure'];
       waits: string;
       what: string;
       why: string;

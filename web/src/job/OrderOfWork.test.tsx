@@ -1,6 +1,6 @@
 import { cleanup, screen, within } from '@testing-library/react';
 import { afterEach, expect, test } from 'vitest';
-import { drawn, job } from '../testing/job';
+import { drawn, figure, job } from '../testing/job';
 import { OrderOfWork } from './OrderOfWork';
 
 afterEach(cleanup);
@@ -13,8 +13,7 @@ const step = (key: string, part: string, more: Partial<Step> = {}): Step => ({
   what: `${key} it.`,
   why: '',
   kind: 'HANDS',
-  takes: '5 min',
-  begins: '0:00',
+  takes: figure('step', '5 min'),
   waits: '',
   cautions: [],
   ...more,
@@ -39,12 +38,12 @@ test('a step says its time, what it waits for, why, and what stands against it',
   const all = job({});
   all.order = [
     step('brush', 'Coats', {
-      takes: '14 min',
+      takes: figure('step', '14 min'),
       waits: '99 min to 3 h after coat 1 was mixed',
       why: 'It bonds while that is sticky.',
       cautions: ['skin.sag'],
     }),
-    step('cure', 'Coats', { kind: 'WAIT', takes: '7 h' }),
+    step('cure', 'Coats', { kind: 'WAIT', takes: figure('step', '7 h') }),
   ];
   all.cautions = [
     { ...CAUTION, id: 'skin.sag', title: 'Build coats run off' },

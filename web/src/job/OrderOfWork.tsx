@@ -1,4 +1,5 @@
 import type { Job } from '../api/client';
+import { FigureText } from '../ui/FigureText';
 
 type Step = Job['order'][number];
 
@@ -40,7 +41,7 @@ function Row({ step, cautions }: { step: Step; cautions: Job['cautions'] }) {
             </span>
           ))}
       </span>
-      <span className="takes">{step.takes}</span>
+      <span className="takes">{step.takes && <FigureText figure={step.takes} lone />}</span>
     </li>
   );
 }

@@ -45,7 +45,11 @@ export function Tally({ job, showCautions, showWorking, print }: Props) {
           </dd>
         </div>
         <Entry name="Rubber cost" figure={f['rubber.cost']} />
-        <Entry name="Open after" figure={f['job.open']} />
+        {f['job.open'] || !f['skin.cured'] ? (
+          <Entry name="Open after" figure={f['job.open']} />
+        ) : (
+          <Entry name="Cured after" figure={f['skin.cured']} />
+        )}
         <div>
           <dt>Cautions</dt>
           <dd>

@@ -108,7 +108,11 @@ public class SaidTest extends Browsing {
         part = text(s, "part");
         line(to, "### " + part);
       }
-      line(to, text(s, "key"), text(s, "takes"), text(s, "begins"), text(s, "what"));
+      JsonElement takes = s.getAsJsonObject().get("takes");
+      line(to, text(s, "key"), takes == null ? "" : text(takes, "text"), text(s, "what"));
+      if (takes != null) {
+        working(to, takes);
+      }
       for (String more : new String[] {"waits", "why"}) {
         if (!text(s, more).isEmpty()) {
           line(to, "  " + text(s, more));
@@ -119,6 +123,10 @@ public class SaidTest extends Browsing {
 
   private static void figure(StringBuilder to, String key, JsonElement figure) {
     line(to, key, text(figure, "label"), text(figure, "text"), text(figure, "exact"));
+    working(to, figure);
+  }
+
+  private static void working(StringBuilder to, JsonElement figure) {
     JsonObject working = figure.getAsJsonObject().getAsJsonObject("working");
     line(to, "  " + text(working, "formula"));
     for (JsonElement given : working.getAsJsonArray("givens")) {

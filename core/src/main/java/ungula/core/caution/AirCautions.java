@@ -13,9 +13,7 @@ import ungula.core.air.Tips;
 import ungula.core.air.VentWay;
 import ungula.core.air.Vents;
 import ungula.core.caution.Caution.Fix;
-import ungula.core.caution.Caution.Place;
 import ungula.core.choice.Casting;
-import ungula.core.geometry.Vec3;
 import ungula.core.mark.Mark;
 import ungula.core.mesh.SurfacePoint;
 import ungula.core.mesh.TriangleMesh;
@@ -23,13 +21,12 @@ import ungula.core.plan.Plan;
 import ungula.core.plan.ShapeFacts;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
-import ungula.core.quantity.Volume;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.sprue.SpruePlace;
 import ungula.core.study.ShapeStudy;
 
 /** Air that stays in rubber or cast, and where a cast is poured in and vented. */
-final class AirCautions {
+final class AirCautions extends Finding {
 
   /** A mark this close to a place is on it. */
   private static final double NEAR_MM = 3;
@@ -37,19 +34,17 @@ final class AirCautions {
   /** How far a master is held off the plate so that rubber gets under it. */
   private static final double LIFT_MM = 10;
 
-  private final Plan p;
   private final ShapeFacts shape;
   private final ShapeStudy study;
-  private final List<Caution> found = new ArrayList<>();
 
-  private AirCautions(Plan plan) {
-    this.p = plan;
+  private AirCautions(Plan plan, Prices prices) {
+    super(plan, prices, "mould");
     this.shape = plan.facts().shape();
     this.study = shape == null ? null : shape.study();
   }
 
-  static List<Caution> of(Plan plan) {
-    AirCautions c = new AirCautions(plan);
+  static List<Caution> of(Plan plan, Prices prices) {
+    AirCautions c = new AirCautions(plan, prices);
     if (c.study != null) {
       if (plan.poured() && plan.parting().isEmpty()) {
         // halves are poured one after the other, each over what lies open
@@ -62,23 +57,6 @@ final class AirCautions {
       c.cleanFaces();
     }
     return c.found;
-  }
-
-  private static Place place(Vec3 at) {
-    return new Place(at.x(), at.y(), at.z());
-  }
-
-  private String ml(double mm3) {
-    return Volume.format(mm3, p.units());
-  }
-
-  private String mm(double mm) {
-    return Length.format(mm, p.units());
-  }
-
-  private void add(
-      String key, Caution.Level level, String title, String text, Vec3 at, List<Fix> fixes) {
-    found.add(new Caution(key, level, "mould", title, text, place(at), fixes));
   }
 
   private String pockets(AirTraps.Result air) {
@@ -186,8 +164,7 @@ final class AirCautions {
               + mm(first.castMm())
               + " of the cast itself: it leaves a thread between the two, to be cut and dressed."
               + " Lead it out to a side instead where that shows.",
-          first.at(),
-          List.of());
+          place(first.at()));
     }
   }
 
@@ -228,8 +205,7 @@ final class AirCautions {
               + " cm² lie within 3° of level: from there air has to go "
               + mm(c.creepMm())
               + text,
-          c.place(),
-          List.of());
+          place(c.place()));
     }
   }
 
@@ -250,8 +226,8 @@ final class AirCautions {
               ? "A vent ends on a clean face"
               : vents.size() + " vents end on clean faces",
           "The face is marked keep clean; a vent leaves a stub there to be dressed off.",
-          vents.get(0).at(),
-          List.of(new Fix("Take the vents away", "", List.of(Edit.of("casting.noVents", "")))));
+          place(vents.get(0).at()),
+          new Fix("Take the vents away", "", List.of(Edit.of("casting.noVents", ""))));
     }
     if (sprueOn(clean)) {
       found.add(

@@ -15,14 +15,13 @@ import ungula.core.mould.Fixing;
 import ungula.core.mould.Lift;
 import ungula.core.mould.SheetStock;
 import ungula.core.plan.Plan;
-import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
 
 /** What goes wrong with a box: thin walls, a low pour line, bowing, a master that floats. */
-final class BoxCautions {
+final class BoxCautions extends Finding {
 
   /** Poured rubber thinner than this tears when a cast is pulled. */
   private static final double TEARS_MM = 5;
@@ -33,13 +32,8 @@ final class BoxCautions {
   private static final double STANDING = 4;
   private static final double LEAST_STANDING = 1.5;
 
-  private final Plan p;
-  private final Prices prices;
-  private final List<Caution> found = new ArrayList<>();
-
   private BoxCautions(Plan p, Prices prices) {
-    this.p = p;
-    this.prices = prices;
+    super(p, prices, "mould");
   }
 
   static List<Caution> of(Plan p, Prices prices) {
@@ -51,24 +45,6 @@ final class BoxCautions {
     c.sealing();
     c.leaning();
     return c.found;
-  }
-
-  private void add(
-      String id, Caution.Level level, String stage, String title, String text, Place at, Fix... f) {
-    found.add(new Caution(id, level, stage, title, text, at, List.of(f)));
-  }
-
-  private Fix fix(String label, Edit... edits) {
-    return prices.fix(label, edits);
-  }
-
-  /** Text that a length word reads back as exactly this many millimetres. */
-  private static String typed(double mm) {
-    return mm + " mm";
-  }
-
-  private String mm(double mm) {
-    return Length.format(mm, p.units());
   }
 
   private Place top() {
@@ -89,7 +65,6 @@ final class BoxCautions {
       add(
           "mould.leans",
           NOTE,
-          "mould",
           "The mould leans when it stands alone",
           "It is "
               + Numbers.fixed(slender, 1)
@@ -131,7 +106,6 @@ final class BoxCautions {
       add(
           "wall.none",
           STOP,
-          "mould",
           "The master does not fit into the box",
           "It needs " + mm(-side) + " more on a side before there is any rubber at all.",
           place,
@@ -140,7 +114,6 @@ final class BoxCautions {
       add(
           "wall.thin",
           CHECK,
-          "mould",
           "The wall is thinner than asked for: " + mm(thin),
           "You asked for "
               + mm(asked)
@@ -154,7 +127,6 @@ final class BoxCautions {
       add(
           "wall.tears",
           CHECK,
-          "mould",
           "Only " + mm(thin) + " of rubber " + box.thinnestPlace(),
           "Under 5 mm a poured wall tears when the cast is pulled.",
           place,
@@ -178,7 +150,6 @@ final class BoxCautions {
     add(
         "pour.low",
         STOP,
-        "mould",
         "The pour line is " + mm(-over) + " under the master's top",
         "The top of the master stays bare, and the mould has a hole there.",
         top(),
@@ -218,7 +189,6 @@ final class BoxCautions {
     add(
         "box.bows",
         CHECK,
-        "mould",
         "The walls are tall for " + sheet.text() + ": they bow " + mm(bow.mm()),
         "With "
             + mm(depth)
@@ -268,7 +238,6 @@ final class BoxCautions {
     add(
         "master.floats",
         CHECK,
-        "mould",
         "The master would float: "
             + Numbers.fixed(lift.forceN(), 2)
             + " N, like "
@@ -294,7 +263,6 @@ final class BoxCautions {
       add(
           "box.seal",
           NOTE,
-          "mould",
           "Seal " + sealing,
           "Rubber soaks into " + p.mould().sheet().text() + " where it is bare, and stays there.",
           null);

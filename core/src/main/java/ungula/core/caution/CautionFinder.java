@@ -27,15 +27,15 @@ public final class CautionFinder {
 
   private List<Caution> find() {
     if (p.facts() != null) {
-      found.addAll(MasterCautions.of(p));
+      found.addAll(MasterCautions.of(p, prices));
       if (p.poured()) {
         found.addAll(BoxCautions.of(p, prices));
       } else {
         found.addAll(SkinCautions.of(steps, prices));
         found.addAll(JacketCautions.of(p, prices));
       }
-      found.addAll(AirCautions.of(p));
-      found.addAll(ShapeCautions.of(p));
+      found.addAll(AirCautions.of(p, prices));
+      found.addAll(ShapeCautions.of(p, prices));
       found.addAll(PlateCautions.of(p));
       found.addAll(PartingCautions.of(p, prices));
       found.addAll(CutCautions.of(p, prices));

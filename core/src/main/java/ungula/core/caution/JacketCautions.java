@@ -6,11 +6,9 @@ import static ungula.core.caution.Caution.Level.NOTE;
 import java.util.ArrayList;
 import java.util.List;
 import ungula.core.caution.Caution.Fix;
-import ungula.core.caution.Caution.Place;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.choice.Site;
-import ungula.core.geometry.Vec3;
 import ungula.core.jacket.Jacket;
 import ungula.core.jacket.JacketKind;
 import ungula.core.jacket.Locators;
@@ -19,13 +17,11 @@ import ungula.core.plan.JacketPart;
 import ungula.core.plan.MixPart;
 import ungula.core.plan.Plan;
 import ungula.core.plan.SkinPart;
-import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
-import ungula.core.quantity.Numbers;
 import ungula.core.sentence.WordBook.Edit;
 
 /** What can go wrong with a jacket, and where a skin is built. */
-final class JacketCautions {
+final class JacketCautions extends Finding {
 
   private static final double STEEP_DEGREES = 60;
 
@@ -40,14 +36,10 @@ final class JacketCautions {
   /** Higher than one reaches from the ground. */
   private static final double LADDER_MM = 1800;
 
-  private final Plan p;
-  private final Prices prices;
   private final SkinPart skin;
-  private final List<Caution> found = new ArrayList<>();
 
   private JacketCautions(Plan p, Prices prices) {
-    this.p = p;
-    this.prices = prices;
+    super(p, prices, "mould");
     this.skin = p.skin().orElse(null);
   }
 
@@ -61,19 +53,6 @@ final class JacketCautions {
       c.site();
     }
     return c.found;
-  }
-
-  private void add(String id, Caution.Level level, String title, String text, Vec3 at, Fix... f) {
-    Place place = at == null ? null : new Place(at.x(), at.y(), at.z());
-    found.add(new Caution(id, level, "mould", title, text, place, List.of(f)));
-  }
-
-  private String mm(double mm) {
-    return Length.format(mm, p.units());
-  }
-
-  private static String percent(double share) {
-    return Numbers.fixed(100 * share, 0) + " %";
   }
 
   private void locked() {
@@ -113,7 +92,7 @@ final class JacketCautions {
             + (count == 1 ? "the jacket" : "its sections")
             + " would drag over the skin there: the rubber behind it tears or the jacket breaks."
             + " Fill the place with rubber, or divide the jacket otherwise.",
-        sections.lockedAt(),
+        place(sections.lockedAt()),
         fixes.toArray(Fix[]::new));
   }
 

@@ -7,7 +7,6 @@ import static ungula.core.caution.Caution.Level.STOP;
 import java.util.ArrayList;
 import java.util.List;
 import ungula.core.caution.Caution.Fix;
-import ungula.core.caution.Caution.Place;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.VolumeWays;
 import ungula.core.plan.MasterPart;
@@ -18,26 +17,18 @@ import ungula.core.quantity.Volume;
 import ungula.core.sentence.WordBook.Edit;
 
 /** What is doubtful about the master: its mesh, its volume, its unit. */
-final class MasterCautions {
+final class MasterCautions extends Finding {
 
-  private final Plan p;
-  private final List<Caution> found = new ArrayList<>();
-
-  private MasterCautions(Plan p) {
-    this.p = p;
+  private MasterCautions(Plan p, Prices prices) {
+    super(p, prices, "master");
   }
 
-  static List<Caution> of(Plan p) {
-    MasterCautions c = new MasterCautions(p);
+  static List<Caution> of(Plan p, Prices prices) {
+    MasterCautions c = new MasterCautions(p, prices);
     c.mesh();
     c.volume();
     c.unit();
     return c.found;
-  }
-
-  private void add(
-      String id, Caution.Level level, String stage, String title, String text, Place at, Fix... f) {
-    found.add(new Caution(id, level, stage, title, text, at, List.of(f)));
   }
 
   private void mesh() {
@@ -49,7 +40,6 @@ final class MasterCautions {
       add(
           "mesh.open",
           CHECK,
-          "master",
           report.closed() ? "Parts of the model run into each other" : "The model is not closed",
           String.join(" ", report.defects())
               + " Its volume is taken as "
@@ -59,13 +49,7 @@ final class MasterCautions {
               + ".",
           null);
     } else if (!report.defects().isEmpty()) {
-      add(
-          "mesh.mended",
-          NOTE,
-          "master",
-          "The model was mended",
-          String.join(" ", report.defects()),
-          null);
+      add("mesh.mended", NOTE, "The model was mended", String.join(" ", report.defects()), null);
     }
   }
 
@@ -92,7 +76,6 @@ final class MasterCautions {
     add(
         "volume.impossible",
         STOP,
-        "master",
         "The master's volume cannot be right",
         "It is taken as "
             + Volume.format(master.volumeMm3(), p.units())
@@ -127,7 +110,6 @@ final class MasterCautions {
     add(
         "unit.doubt",
         CHECK,
-        "master",
         "Which unit is the file in?",
         "The file does not say. Taken for "
             + MasterPart.unitName(guess)

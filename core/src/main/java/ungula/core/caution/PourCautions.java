@@ -24,7 +24,6 @@ import ungula.core.sentence.WordBook.Edit;
 import ungula.core.step.PourClock;
 import ungula.core.step.Steps;
 import ungula.core.working.Figure;
-import ungula.core.working.FigureBook;
 
 /** What can go wrong between the scale and the mould. */
 final class PourCautions {
@@ -299,12 +298,11 @@ final class PourCautions {
     if (scales.isEmpty()) {
       return;
     }
-    FigureBook shown = p.figures();
     pours.list().stream()
         .flatMap(t -> t.amounts().entrySet().stream())
         .filter(a -> scales.stream().noneMatch(s -> s.weighs(a.getValue())))
         .findFirst()
-        .ifPresent(a -> scale(shown.get(a.getKey()), scales));
+        .ifPresent(a -> scale(p.figures().get(a.getKey()), scales));
   }
 
   private void scale(Figure amount, List<Scale> scales) {

@@ -4,12 +4,9 @@ import static ungula.core.caution.Caution.Level.CHECK;
 import static ungula.core.caution.Caution.Level.NOTE;
 import static ungula.core.caution.Caution.Level.STOP;
 
-import java.util.ArrayList;
 import java.util.List;
 import ungula.core.caution.Caution.Fix;
-import ungula.core.caution.Caution.Place;
 import ungula.core.choice.RatioMeant;
-import ungula.core.geometry.Vec3;
 import ungula.core.plan.MixPart;
 import ungula.core.plan.Plan;
 import ungula.core.quantity.Numbers;
@@ -19,15 +16,10 @@ import ungula.core.rubber.RatioGuard;
 import ungula.core.sentence.WordBook.Edit;
 
 /** What a sheet says against how its rubber is mixed. */
-final class RubberCautions {
-
-  private final Plan p;
-  private final Prices prices;
-  private final List<Caution> found = new ArrayList<>();
+final class RubberCautions extends Finding {
 
   private RubberCautions(Plan p, Prices prices) {
-    this.p = p;
-    this.prices = prices;
+    super(p, prices, "rubber");
   }
 
   static List<Caution> of(Plan p, Prices prices) {
@@ -38,27 +30,12 @@ final class RubberCautions {
     return c.found;
   }
 
-  private void add(
-      String id, Caution.Level level, String stage, String title, String text, Place at, Fix... f) {
-    found.add(new Caution(id, level, stage, title, text, at, List.of(f)));
-  }
-
-  private Fix fix(String label, Edit... edits) {
-    return prices.fix(label, edits);
-  }
-
-  private Place top() {
-    Vec3 top = p.facts().topMm();
-    return new Place(top.x(), top.y(), p.mould().belowMm() + top.z());
-  }
-
   private void ratio() {
     Product product = p.product();
     if (product.contradictsItself()) {
       add(
           "ratio.contradicts",
           STOP,
-          "rubber",
           "The sheet contradicts itself",
           "“"
               + product.ratio().text()
@@ -86,7 +63,6 @@ final class RubberCautions {
     add(
         "ratio.off",
         meant ? CHECK : STOP,
-        "rubber",
         "The ratio is far off the sheet",
         verdict.words()
             + (meant ? "" : " Nothing is worked out until you say which.")
@@ -104,7 +80,6 @@ final class RubberCautions {
     add(
         "sheet.gaps",
         stop ? STOP : NOTE,
-        "rubber",
         "The sheet of " + p.product().name() + " leaves something out",
         "Not checked: " + String.join("; ", gaps) + ".",
         null);
@@ -122,7 +97,6 @@ final class RubberCautions {
       add(
           "additive.unknown",
           NOTE,
-          "rubber",
           "The sheet of " + p.product().name() + " says nothing of " + what,
           "Try it on a small mix first: it may cure badly, or tear.",
           null);
@@ -131,7 +105,6 @@ final class RubberCautions {
       add(
           "additive.much",
           CHECK,
-          "rubber",
           "More " + what + " than " + p.product().name() + " takes",
           "Up to " + allowed + "; beyond that it may cure badly, shrink or tear.",
           null,

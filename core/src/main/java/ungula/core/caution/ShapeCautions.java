@@ -3,7 +3,6 @@ package ungula.core.caution;
 import static ungula.core.caution.Caution.Level.CHECK;
 import static ungula.core.caution.Caution.Level.NOTE;
 
-import java.util.ArrayList;
 import java.util.List;
 import ungula.core.caution.Caution.Fix;
 import ungula.core.caution.Caution.Place;
@@ -16,13 +15,12 @@ import ungula.core.plan.Plan;
 import ungula.core.plan.ShapeFacts;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
-import ungula.core.quantity.Volume;
 import ungula.core.release.Stretch;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.study.ShapeStudy;
 
 /** What a master's shape makes go wrong: air that stays, a mould that does not come off. */
-final class ShapeCautions {
+final class ShapeCautions extends Finding {
 
   /** Rubber may be stretched to this share of its elongation at break once it is worn. */
   private static final double WORN = 1 / 6.0;
@@ -38,19 +36,17 @@ final class ShapeCautions {
   /** A mark this close to a place is on it. */
   private static final double NEAR_MM = 3;
 
-  private final Plan p;
   private final ShapeFacts shape;
   private final ShapeStudy study;
-  private final List<Caution> found = new ArrayList<>();
 
-  private ShapeCautions(Plan plan) {
-    this.p = plan;
+  private ShapeCautions(Plan plan, Prices prices) {
+    super(plan, prices, "mould");
     this.shape = plan.facts().shape();
     this.study = shape == null ? null : shape.study();
   }
 
-  static List<Caution> of(Plan plan) {
-    ShapeCautions c = new ShapeCautions(plan);
+  static List<Caution> of(Plan plan, Prices prices) {
+    ShapeCautions c = new ShapeCautions(plan, prices);
     if (c.study != null) {
       c.webs();
       c.blindHoles();
@@ -63,25 +59,8 @@ final class ShapeCautions {
     return c.found;
   }
 
-  private static Place place(Vec3 at) {
-    return new Place(at.x(), at.y(), at.z());
-  }
-
-  private String ml(double mm3) {
-    return Volume.format(mm3, p.units());
-  }
-
-  private String mm(double mm) {
-    return Length.format(mm, p.units());
-  }
-
   private String up(Vec3 at) {
     return mm(Math.max(0, at.z())) + " above the plate";
-  }
-
-  private void add(
-      String key, Caution.Level level, String title, String text, Vec3 at, List<Fix> fixes) {
-    found.add(new Caution(key, level, "mould", title, text, place(at), fixes));
   }
 
   private boolean seenTo(Hollow h) {
@@ -118,8 +97,7 @@ final class ShapeCautions {
             + (more > 0 && holes > 0 && webs.size() < holes
                 ? " The model has " + more + " more that run too crooked to measure."
                 : ""),
-        h.place(),
-        List.of());
+        place(h.place()));
   }
 
   private void blindHoles() {
@@ -144,8 +122,7 @@ final class ShapeCautions {
             + (thread
                 ? ". Marked as a thread: unscrew the rubber from it, or plug it."
                 : ". The rubber in it may bind or tear: release it well, plug it, or cut there."),
-        h.place(),
-        List.of());
+        place(h.place()));
   }
 
   private void thinParts() {
@@ -175,8 +152,7 @@ final class ShapeCautions {
                     ? "In a cast it points down: brush resin in first. It breaks first at"
                         + " demoulding."
                     : "It may flex in the pour and break at demoulding: pull along it."),
-        t.tip(),
-        List.of());
+        place(t.tip()));
   }
 
   /** The mould is turned over to be cast in: what points up now points down then. */

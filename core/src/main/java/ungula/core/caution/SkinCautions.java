@@ -9,9 +9,7 @@ import java.util.List;
 import ungula.core.caution.Caution.Fix;
 import ungula.core.caution.Caution.Place;
 import ungula.core.geometry.Vec3;
-import ungula.core.plan.Plan;
 import ungula.core.plan.SkinPart;
-import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Timespan;
 import ungula.core.quantity.Volume;
@@ -28,8 +26,8 @@ import ungula.core.skin.Thickener;
 import ungula.core.step.CoatClock;
 import ungula.core.step.Steps;
 
-/** What can go wrong with a skin and its jacket. */
-final class SkinCautions {
+/** What can go wrong with a skin. */
+final class SkinCautions extends Finding {
 
   /** From here on a skin tears under its own weight unless cloth holds it, mm². */
   private static final double HANGS_MM2 = 0.5e6;
@@ -39,17 +37,13 @@ final class SkinCautions {
 
   private static final int MOST_BRIDGES = 3;
 
-  private final Plan p;
   private final Steps steps;
-  private final Prices prices;
   private final Skin asked;
   private final SkinPart skin;
-  private final List<Caution> found = new ArrayList<>();
 
   private SkinCautions(Steps steps, Prices prices) {
-    this.p = steps.plan();
+    super(steps.plan(), prices, "mould");
     this.steps = steps;
-    this.prices = prices;
     this.asked = p.choices().skin();
     this.skin = p.skin().orElse(null);
   }
@@ -69,19 +63,6 @@ final class SkinCautions {
       c.sock();
     }
     return c.found;
-  }
-
-  private void add(String id, Caution.Level level, String title, String text, Vec3 at, Fix... f) {
-    Place place = at == null ? null : new Place(at.x(), at.y(), at.z());
-    found.add(new Caution(id, level, "mould", title, text, place, List.of(f)));
-  }
-
-  private String mm(double mm) {
-    return Length.format(mm, p.units());
-  }
-
-  private static String percent(double share) {
-    return Numbers.fixed(100 * share, 0) + " %";
   }
 
   private Fix wallFix(double mm) {
@@ -235,7 +216,7 @@ final class SkinCautions {
               + mm(b.deepMm())
               + " from the outside to the deepest. A solid lump does not give as the skin is pulled"
               + " off, and wastes rubber.",
-          at,
+          place(at),
           new Fix(
               "Plug it with clay first",
               "−" + ml + " rubber",
@@ -324,7 +305,7 @@ final class SkinCautions {
               + " up; the rubber may by "
               + percent(allowed)
               + ".",
-          new Vec3(0, 0, s.throatMm()),
+          new Place(0, 0, s.throatMm()),
           prices.fix("Cut it open on one side", Edit.of("skin.opening", TakenOff.CUT.name())));
     }
   }

@@ -5,8 +5,9 @@ import static ungula.core.working.Given.Source.COMPUTED;
 import static ungula.core.working.Given.Source.DEFAULT;
 import static ungula.core.working.Given.Source.SHEET;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
-import ungula.core.contact.CastingMaterial;
 import ungula.core.contact.MouldLife;
 import ungula.core.contact.Releases;
 import ungula.core.geometry.Vec3;
@@ -20,6 +21,7 @@ import ungula.core.rubber.Product;
 import ungula.core.rubber.Product.Chemistry;
 import ungula.core.rubber.Shrinkage;
 import ungula.core.working.FigureBook;
+import ungula.core.working.Given;
 import ungula.core.working.Working;
 
 /**
@@ -27,7 +29,7 @@ import ungula.core.working.Working;
  *
  * @param stretchPct what the rubber is stretched by as a cast comes out; 0 where nothing is known
  * @param castsOfAPour each master on the plate gives one
- * @param pours the mould stands, about
+ * @param factors its life is multiplied by
  * @param shrinkage of rubber and cast; null while a sheet does not say
  */
 public record LifePart(
@@ -35,7 +37,7 @@ public record LifePart(
     CastPart cast,
     double stretchPct,
     int castsOfAPour,
-    double pours,
+    List<Factor> factors,
     Shrinkage shrinkage)
     implements Part {
 
@@ -52,7 +54,7 @@ public record LifePart(
         cast,
         stretch,
         plate.map(p -> p.on().masters()).orElse(1),
-        Math.floor(pours(b, stretch)),
+        factors(b, stretch),
         shrinks ? new Shrinkage(rubber.shrinkagePct(), b.cast().shrinkagePct()) : null);
   }
 
@@ -68,37 +70,65 @@ public record LifePart(
     return 100 * share;
   }
 
-  /** Of addition-cure silicone while no rubber is picked. */
-  private static double pours(Brief b, double stretchPct) {
-    CastingMaterial cast = b.castingMaterial();
-    Product rubber = b.product();
-    double life = b.workshop().lives().get(cast).of(chemistry(b));
+  /**
+   * What a mould's life is multiplied by.
+   *
+   * @param name what it is for
+   */
+  record Factor(String name, double value, Given.Source source) {}
+
+  private static List<Factor> factors(Brief b, double stretchPct) {
+    List<Factor> factors = new ArrayList<>();
     if (stretchPct > 0) {
-      life *= MouldLife.stretchFactor(stretchPct, standsPct(b));
+      Double elongation = b.product() == null ? null : b.product().elongationPct();
+      double stands = Stretch.elongationPct(elongation);
+      String name =
+          "stretch, "
+              + Numbers.fixed(stretchPct, 0)
+              + " % of the "
+              + percent(stands)
+              + " it stands";
+      factors.add(new Factor(name, MouldLife.stretchFactor(stretchPct, stands), COMPUTED));
     }
     if (b.choices().mould().kind() == MouldKind.CUT) {
-      life *= MouldLife.CUT_EDGE;
+      factors.add(new Factor("wear of the cut edge", MouldLife.CUT_EDGE, DEFAULT));
     }
-    if (rubber != null && rubber.heatLimitC() != null) {
-      life *= MouldLife.heatFactor(b.castC(), rubber.heatLimitC());
+    if (b.product() != null && b.product().heatLimitC() != null) {
+      double limit = b.product().heatLimitC();
+      String name =
+          "heat, " + Numbers.fixed(b.castC(), 0) + " °C against " + Numbers.fixed(limit, 0) + " °C";
+      Given.Source source = b.cast() == null ? DEFAULT : SHEET;
+      factors.add(new Factor(name, MouldLife.heatFactor(b.castC(), limit), source));
     }
     if (b.workshop().releases() == Releases.EVERYTHING) {
-      life *= MouldLife.releaseFactor(cast);
+      double factor = MouldLife.releaseFactor(b.castingMaterial());
+      factors.add(new Factor("released before every cast", factor, DEFAULT));
     }
-    return life;
+    return List.copyOf(factors);
   }
 
+  /** Of addition-cure silicone while no rubber is picked. */
   private static Chemistry chemistry(Brief b) {
     return b.product() == null ? Chemistry.ADDITION : b.product().chemistry();
   }
 
-  private static double standsPct(Brief b) {
-    return Stretch.elongationPct(b.product() == null ? null : b.product().elongationPct());
+  /** Casts from each place, before anything wears on it. */
+  private int base() {
+    return brief.workshop().lives().get(brief.castingMaterial()).of(chemistry(brief));
+  }
+
+  /** Pours the mould stands, about. */
+  private double pours() {
+    double life = base();
+    for (Factor f : factors) {
+      life *= f.value;
+    }
+    return Math.floor(life);
   }
 
   /** That the mould gives, about; 0 where it gives none. */
   public double casts() {
-    return pours * castsOfAPour;
+    return pours() * castsOfAPour;
   }
 
   @Override
@@ -172,41 +202,14 @@ public record LifePart(
   }
 
   private void life(FigureBook figures) {
-    CastingMaterial material = brief.castingMaterial();
-    Chemistry rubber = chemistry(brief);
-    int base = brief.workshop().lives().get(material).of(rubber);
     Working.Builder w =
         Working.of("casts by rubber and casting material × stretch × cut × heat × release")
-            .given(material.text() + " in " + rubber.text(), base + " casts", DEFAULT);
-    if (stretchPct > 0) {
-      double stands = standsPct(brief);
-      double factor = MouldLife.stretchFactor(stretchPct, stands);
-      w.given(
-          "stretch, "
-              + Numbers.fixed(stretchPct, 0)
-              + " % of the "
-              + percent(stands)
-              + " it stands",
-          "× " + Numbers.fixed(factor, 2),
-          COMPUTED);
-    }
-    if (brief.choices().mould().kind() == MouldKind.CUT) {
-      w.given("wear of the cut edge", "× " + Numbers.fixed(MouldLife.CUT_EDGE, 2), DEFAULT);
-    }
-    if (brief.product() != null && brief.product().heatLimitC() != null) {
-      double factor = MouldLife.heatFactor(brief.castC(), brief.product().heatLimitC());
-      w.given(
-          "heat, "
-              + Numbers.fixed(brief.castC(), 0)
-              + " °C against "
-              + Numbers.fixed(brief.product().heatLimitC(), 0)
-              + " °C",
-          "× " + Numbers.fixed(factor, 2),
-          brief.cast() == null ? DEFAULT : SHEET);
-    }
-    if (brief.workshop().releases() == Releases.EVERYTHING) {
-      double factor = MouldLife.releaseFactor(material);
-      w.given("released before every cast", "× " + Numbers.fixed(factor, 2), DEFAULT);
+            .given(
+                brief.castingMaterial().text() + " in " + chemistry(brief).text(),
+                base() + " casts",
+                DEFAULT);
+    for (Factor f : factors) {
+      w.given(f.name, "× " + Numbers.fixed(f.value, 2), f.source);
     }
     if (castsOfAPour > 1) {
       w.given("casts of a pour", String.valueOf(castsOfAPour), COMPUTED);

@@ -17,6 +17,7 @@ final class BlockProcedure extends Procedure {
   }
 
   void steps() {
+    master();
     boolean open = b.choices().mould().kind() == MouldKind.OPEN;
     steps.part("Box");
     steps
@@ -57,8 +58,7 @@ final class BlockProcedure extends Procedure {
     steps
         .hands(
             "box",
-            StepList.and(
-                steps.rate(Rate.BOX), steps.rate(Rate.JOINT, joints / 1000, p.brief().mm(joints))),
+            steps.rate(Rate.BOX).and(steps.rate(Rate.JOINT, joints / 1000, p.brief().mm(joints))),
             "Set the walls up round it and seal all "
                 + p.brief().mm(joints)
                 + " of joints. Level it both ways.")
@@ -93,8 +93,7 @@ final class BlockProcedure extends Procedure {
     Takes takes =
         cut.map(
                 c ->
-                    StepList.and(
-                        opening,
+                    opening.and(
                         steps.rate(
                             Rate.CUT,
                             c.areaMm2() / 10_000,

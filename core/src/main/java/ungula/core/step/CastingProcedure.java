@@ -71,7 +71,7 @@ final class CastingProcedure extends Procedure {
       steps
           .wait(
               "cast.cure",
-              new Takes(min, Given.Source.SHEET, "demould time, at the room's temperature"),
+              Takes.of(min, Given.Source.SHEET, "demould time, at the room's temperature"),
               "Let the cast cure.")
           .holds(Hold.MOULD)
           .add();
@@ -87,8 +87,9 @@ final class CastingProcedure extends Procedure {
   }
 
   private String weighed() {
+    String of = b.cast() == null ? b.castingMaterial().text() : b.cast().name();
     return cast.known()
-        ? "Weigh " + Mass.format(cast.massG(), p.units()) + " of what is cast, all parts together."
-        : "Weigh what is cast.";
+        ? "Weigh " + Mass.format(cast.massG(), p.units()) + " of " + of + ", all parts together."
+        : "Weigh the " + of + ".";
   }
 }

@@ -38,7 +38,7 @@ final class CoreProcedure extends Procedure {
     steps
         .hands(
             "core.pour",
-            new Takes(
+            Takes.of(
                 pace.batchMin(core.volumeMm3(), b.choices().rubber().bubbles()),
                 Given.Source.DEFAULT,
                 "weighing, stirring and pouring, as on the Workshop page"),

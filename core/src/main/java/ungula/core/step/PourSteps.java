@@ -53,7 +53,7 @@ final class PourSteps extends Procedure {
   }
 
   private Step.Takes paced(double minutes, String how) {
-    return new Step.Takes(minutes, Given.Source.DEFAULT, how + ", as on the Workshop page");
+    return Step.Takes.of(minutes, Given.Source.DEFAULT, how + ", as on the Workshop page");
   }
 
   private void batch(PourPart.Batch t, boolean several, String to) {

@@ -44,7 +44,7 @@ abstract class Procedure {
   }
 
   final Takes usual(double minutes, String how) {
-    return new Takes(minutes, Given.Source.DEFAULT, how);
+    return Takes.of(minutes, Given.Source.DEFAULT, how);
   }
 
   /** What is said of a part; fine where nothing is. */
@@ -127,8 +127,7 @@ abstract class Procedure {
     steps
         .hands(
             key,
-            StepList.and(
-                steps.rate(Rate.RELEASE, 2, "two coats"), usual(RELEASE_AGAIN_MIN, "between them")),
+            steps.rate(Rate.RELEASE, 2, "two coats").and(usual(RELEASE_AGAIN_MIN, "between them")),
             what)
         .against("contact.master", "contact.bedding", "contact.glue")
         .add();
@@ -177,7 +176,7 @@ abstract class Procedure {
             key + ".cure",
             min == null
                 ? usual(USUAL_CURE_MIN, "overnight, until a sheet says")
-                : new Takes(min, Given.Source.SHEET, "demould time, at the room's temperature"),
+                : Takes.of(min, Given.Source.SHEET, "demould time, at the room's temperature"),
             what)
         .shows("rubber.demould")
         .holds(Step.Hold.MOULD, Step.Hold.MASTER)

@@ -33,6 +33,7 @@ final class SkinProcedure extends Procedure {
   }
 
   void steps() {
+    master();
     steps.part("Board");
     steps
         .hands(
@@ -227,7 +228,7 @@ final class SkinProcedure extends Procedure {
     steps
         .wait(
             "coat.cure",
-            new Takes(
+            Takes.of(
                 rubber.times().setMin(),
                 Given.Source.SHEET,
                 "demould time, from when the last coat was mixed"),

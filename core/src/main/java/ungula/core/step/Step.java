@@ -1,8 +1,13 @@
 package ungula.core.step;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
+import ungula.core.quantity.Timespan;
+import ungula.core.working.Figure;
 import ungula.core.working.Given;
+import ungula.core.working.Working;
 
 /**
  * Something a job asks somebody to do, or to wait for.
@@ -68,10 +73,34 @@ public record Step(
   /**
    * How long a step takes.
    *
-   * @param source where that is from
-   * @param how it comes about, in words
+   * @param from what it comes about by
    */
-  public record Takes(double minutes, Given.Source source, String how) {}
+  public record Takes(double minutes, List<Given> from) {
+
+    /** As it is said somewhere. */
+    static Takes of(double minutes, Given.Source source, String how) {
+      return new Takes(minutes, List.of(new Given(how, Timespan.formatMin(minutes), source)));
+    }
+
+    /** One after the other. */
+    Takes and(Takes other) {
+      return new Takes(
+          minutes + other.minutes, Stream.concat(from.stream(), other.from.stream()).toList());
+    }
+  }
+
+  /** Its time with its working; empty for a look, which takes none. */
+  public Optional<Figure> time() {
+    if (!(takes.minutes > 0)) {
+      return Optional.empty();
+    }
+    Working.Builder w =
+        Working.of(byHand() ? "time by hand = each rate × how much of it" : "time to wait");
+    takes.from.forEach(g -> w.given(g.name(), g.text(), g.source()));
+    String text = Timespan.formatMin(takes.minutes);
+    return Optional.of(
+        new Figure("step." + key, "this step takes", takes.minutes, text, text, w.done()));
+  }
 
   /**
    * What a step waits for.
@@ -80,10 +109,10 @@ public record Step(
    * @param from what of the other the lags are counted from
    * @param leastMin at least so long after
    * @param mostMin no later than so long after; null when there is no window
-   * @param missedMin instead, at the beginning of a day, when the window falls out of the hours of
-   *     work; null when it cannot be missed
+   * @param nextDayMin on the morning of a later day instead, so long after, when the window falls
+   *     out of the hours of work, and always where there is none; null for the same day or any
    */
-  public record After(String key, From from, double leastMin, Double mostMin, Double missedMin) {
+  public record After(String key, From from, double leastMin, Double mostMin, Double nextDayMin) {
 
     public enum From {
       BEGIN,
@@ -96,13 +125,13 @@ public record Step(
     }
 
     /** Within a window that opens and closes after the other began. */
-    static After within(String key, double opensMin, double closesMin, double missedMin) {
-      return new After(key, From.BEGIN, opensMin, closesMin, missedMin);
+    static After within(String key, double opensMin, double closesMin, double nextDayMin) {
+      return new After(key, From.BEGIN, opensMin, closesMin, nextDayMin);
     }
 
     /** On the next day on which the other began so long ago. */
     static After nextDay(String key, double leastMin) {
-      return new After(key, From.BEGIN, leastMin, -1.0, leastMin);
+      return new After(key, From.BEGIN, leastMin, null, leastMin);
     }
   }
 

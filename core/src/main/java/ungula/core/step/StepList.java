@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import ungula.core.quantity.Timespan;
 import ungula.core.step.Step.After;
 import ungula.core.step.Step.Hold;
 import ungula.core.step.Step.Kind;
@@ -41,19 +42,17 @@ final class StepList {
   /** By a rate of the workshop's, so many times. */
   Takes rate(Rate rate, double times, String of) {
     double each = workshop.rates().get(rate);
-    return new Takes(
-        times * each,
-        Given.Source.DEFAULT,
-        of.isEmpty() ? "to " + rate.text() : "to " + rate.text() + ", " + of);
+    String per = rate.per().isEmpty() ? "" : " " + rate.per();
+    List<Given> from = new ArrayList<>();
+    from.add(new Given("to " + rate.text(), Timespan.formatMin(each) + per, Given.Source.DEFAULT));
+    if (!of.isEmpty()) {
+      from.add(new Given("of it", of, Given.Source.COMPUTED));
+    }
+    return new Takes(times * each, from);
   }
 
   Takes rate(Rate rate) {
     return rate(rate, 1, "");
-  }
-
-  static Takes and(Takes one, Takes other) {
-    return new Takes(
-        one.minutes() + other.minutes(), one.source(), one.how() + " + " + other.how());
   }
 
   /** One more step, to be told more of. */
@@ -66,7 +65,7 @@ final class StepList {
   }
 
   Making gate(String key, String what) {
-    return new Making(key, Kind.GATE, new Takes(0, Given.Source.DEFAULT, "a look"), what);
+    return new Making(key, Kind.GATE, new Takes(0, List.of()), what);
   }
 
   /** A step in the making; {@link #add} puts it into the list. */

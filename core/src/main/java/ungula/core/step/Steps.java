@@ -1,5 +1,6 @@
 package ungula.core.step;
 
+import static ungula.core.working.Given.Source.CHOSEN;
 import static ungula.core.working.Given.Source.COMPUTED;
 import static ungula.core.working.Given.Source.DEFAULT;
 
@@ -12,6 +13,7 @@ import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Timespan;
 import ungula.core.working.FigureBook;
 import ungula.core.working.Working;
+import ungula.core.workshop.Rate;
 
 /**
  * The network of steps a plan asks for, made by the procedure of its kind of mould. The order of
@@ -27,7 +29,6 @@ public record Steps(Plan plan, List<Step> making, List<Step> casting, Timeline t
     StepList making = new StepList(p.workshop());
     StepList casting = new StepList(p.workshop());
     if (known(p)) {
-      new Making(p, making).master();
       if (p.skin().isPresent()) {
         new SkinProcedure(p, making).steps();
       } else if (p.parting().isPresent()) {
@@ -42,13 +43,6 @@ public record Steps(Plan plan, List<Step> making, List<Step> casting, Timeline t
     return new Steps(p, all, casting.all(), Timeline.of(all));
   }
 
-  /** What is the same for every kind of mould. */
-  private static final class Making extends Procedure {
-    Making(Plan p, StepList steps) {
-      super(p, steps);
-    }
-  }
-
   /** Whether the mould is known; of a skin not before its coats are worked out. */
   private static boolean known(Plan p) {
     return p.box().isPresent() && (p.poured() || p.skin().isPresent());
@@ -60,16 +54,16 @@ public record Steps(Plan plan, List<Step> making, List<Step> casting, Timeline t
    */
   public String waits(Step step) {
     Timeline.Span span = timeline.of(step.key());
-    boolean missed = span != null && span.missed();
+    boolean nextDay = span != null && span.nextDay();
     return step.after().stream()
         .filter(a -> a.from() == Step.After.From.BEGIN && a.leastMin() > 0)
-        .map(a -> waits(a, missed))
+        .map(a -> waits(a, nextDay))
         .collect(Collectors.joining(", "));
   }
 
-  private static String waits(Step.After a, boolean missed) {
+  private static String waits(Step.After a, boolean nextDay) {
     String other = a.key().replace(".weigh", "").replace('.', ' ');
-    if (missed) {
+    if (nextDay) {
       return "on the next day, once " + other + " has set";
     }
     String after = " after " + other + " was mixed";
@@ -103,11 +97,19 @@ public record Steps(Plan plan, List<Step> making, List<Step> casting, Timeline t
     return at;
   }
 
-  /** Adds the figures of its hours; none before all of the making is known. */
+  /** Adds the figures of its times; of the whole work none before all of it is known. */
   public void show(FigureBook figures) {
-    if (!whole()) {
-      return;
+    if (whole()) {
+      work(figures);
     }
+    if (plan.skin().isPresent() && !making.isEmpty()) {
+      brush(figures);
+    }
+    PourClock.of(this).show(figures);
+    CoatClock.of(this).ifPresent(c -> c.show(figures));
+  }
+
+  private void work(FigureBook figures) {
     Map<String, Double> parts = new LinkedHashMap<>();
     making.stream()
         .filter(Step::byHand)
@@ -140,13 +142,10 @@ public record Steps(Plan plan, List<Step> making, List<Step> casting, Timeline t
           last,
           elapsed(last),
           Working.of("one master, one mould at a time, each begun on the next morning")
-              .given("moulds", String.valueOf(moulds), DEFAULT)
+              .given("moulds", String.valueOf(moulds), CHOSEN)
               .given("until one is open", elapsed(openMin()), COMPUTED)
               .done());
     }
-    plan.skin().ifPresent(skin -> brush(figures));
-    PourClock.of(this).show(figures);
-    CoatClock.of(this).ifPresent(c -> c.show(figures));
   }
 
   private void brush(FigureBook figures) {
@@ -160,9 +159,15 @@ public record Steps(Plan plan, List<Step> making, List<Step> casting, Timeline t
         "at the brush",
         min,
         Timespan.formatMin(min),
-        Working.of("each coat: getting ready + brushing its surface")
+        Working.of("tins stirred up, and for each coat: getting ready + brushing its surface")
+            .given("getting ready", rate(Rate.BRUSH_READY), DEFAULT)
+            .given("for each m²", rate(Rate.BRUSH), DEFAULT)
             .given("coats", plan.skin().orElseThrow().coats().size() + "", COMPUTED)
             .done());
+  }
+
+  private String rate(Rate rate) {
+    return Timespan.formatMin(plan.workshop().rates().get(rate));
   }
 
   private static String hours(double min) {

@@ -21,9 +21,9 @@ public final class Timeline {
   private static final double ROUNDING = 1e-9;
 
   /**
-   * @param missed whether the window it was to be done in was let go by
+   * @param nextDay whether it waits for the morning of a later day
    */
-  public record Span(double beginMin, double endMin, boolean missed) {}
+  public record Span(double beginMin, double endMin, boolean nextDay) {}
 
   private final List<Step> steps;
   private final Map<String, Span> spans = new LinkedHashMap<>();
@@ -61,21 +61,21 @@ public final class Timeline {
     boolean work = group.stream().anyMatch(Step::byHand);
     double length = group.stream().mapToDouble(s -> s.takes().minutes()).sum();
     double begin = earliest(first);
-    boolean missed = false;
+    boolean nextDay = false;
     if (work) {
       begin = working(Math.max(begin, free), length);
       for (After a : first.after()) {
-        boolean window = a.mostMin() != null && a.missedMin() != null;
-        if (window && day(begin) > day(from(a)) || window && a.mostMin() < 0) {
-          missed = true;
-          begin = working(Math.max(begin, morning(from(a) + a.missedMin(), from(a))), length);
+        boolean other = a.nextDayMin() != null;
+        if (other && (a.mostMin() == null || day(begin) > day(from(a)))) {
+          nextDay = true;
+          begin = working(Math.max(begin, morning(from(a) + a.nextDayMin(), from(a))), length);
         }
       }
     }
     double at = begin;
     for (Step s : group) {
       double end = group.size() == 1 && work ? worked(at, length) : at + s.takes().minutes();
-      spans.put(s.key(), new Span(at, end, missed && s == first));
+      spans.put(s.key(), new Span(at, end, nextDay && s == first));
       at = end;
     }
     if (work) {

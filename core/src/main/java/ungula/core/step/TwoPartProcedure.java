@@ -19,6 +19,7 @@ final class TwoPartProcedure extends Procedure {
   }
 
   void steps() {
+    master();
     bed();
     BlockProcedure.box(p, steps);
     if (seals(What.BEDDING)) {
@@ -66,9 +67,9 @@ final class TwoPartProcedure extends Procedure {
     String level = b.mm(parting.levelMm());
     boolean clay = b.choices().parting().bedding() != Bedding.BOARD;
     Takes takes =
-        StepList.and(
-            steps.rate(Rate.BED),
-            steps.rate(Rate.BED_SEAM, parting.seamMm() / 1000, b.mm(parting.seamMm())));
+        steps
+            .rate(Rate.BED)
+            .and(steps.rate(Rate.BED_SEAM, parting.seamMm() / 1000, b.mm(parting.seamMm())));
     steps
         .hands(
             "bed",

@@ -19,7 +19,7 @@ import ungula.core.workshop.Workshop;
 
 public class CoatClockTest {
 
-  private static final Takes NONE = new Takes(0, Given.Source.CHOSEN, "");
+  private static final Takes NONE = Takes.of(0, Given.Source.CHOSEN, "");
 
   /** Gels in an hour, sticky until two, set in five. */
   private static final Times RUBBER = new Times(60, 120, 300);
@@ -32,7 +32,7 @@ public class CoatClockTest {
   private static SkinClock clock(Skin skin, double[] brushMin, List<Times> rubber) {
     StepList steps = new StepList(Workshop.DEFAULT);
     for (int n = 1; n <= brushMin.length; n++) {
-      Takes takes = new Takes(brushMin[n - 1], Given.Source.CHOSEN, "");
+      Takes takes = Takes.of(brushMin[n - 1], Given.Source.CHOSEN, "");
       StepList.Making weigh =
           steps.hands(SkinProcedure.key(n) + ".weigh", NONE, "weigh").unbroken("coat." + n);
       if (n > 1) {
@@ -44,7 +44,7 @@ public class CoatClockTest {
     double set = rubber.get(rubber.size() - 1).setMin();
     String last = SkinProcedure.key(brushMin.length) + ".weigh";
     steps
-        .wait("coat.cure", new Takes(set, Given.Source.SHEET, ""), "cure")
+        .wait("coat.cure", Takes.of(set, Given.Source.SHEET, ""), "cure")
         .after(new After(last, After.From.BEGIN, 0, null, null))
         .add();
     return CoatClock.clock(Timeline.of(steps.all()), skin, rubber);

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 import org.testng.annotations.Test;
 import ungula.core.AnyPlan;
 import ungula.core.Near;
@@ -18,6 +19,8 @@ import ungula.core.job.JobPlan;
 import ungula.core.mould.MouldKind;
 import ungula.core.step.Step.After;
 import ungula.core.step.Timeline.Span;
+import ungula.core.workshop.Rate;
+import ungula.core.workshop.Workshop;
 
 /** What holds for the steps of any plan, tried on many, and what each kind of mould asks for. */
 public class StepsTest {
@@ -144,6 +147,64 @@ public class StepsTest {
           "skin.overdosed",
           "skin.sock");
 
+  /** A figure named at a step exists: one plan or another shows it. */
+  @Test
+  public void figuresAtStepsAreFiguresOfPlans() {
+    Random random = new Random(47);
+    Set<String> known = new HashSet<>();
+    Set<String> named = new TreeSet<>();
+    for (int i = 0; i < 800; i++) {
+      JobPlan plan = AnyPlan.any(random).plan();
+      plan.figures().keySet().forEach(key -> known.add(unnumbered(key)));
+      Stream.concat(plan.steps().making().stream(), plan.steps().casting().stream())
+          .flatMap(s -> s.figures().stream())
+          .forEach(key -> named.add(unnumbered(key)));
+    }
+    named.removeAll(known);
+    named.removeAll(FIGURES_OF_A_SHAPE);
+    assertEquals(named, Set.of());
+  }
+
+  private static String unnumbered(String key) {
+    return key.replaceAll("\\.\\d+\\.", ".n.");
+  }
+
+  /** Of a mesh, of several masters, or of vessels and a pump, which plans at random do not have. */
+  private static final Set<String> FIGURES_OF_A_SHAPE =
+      Set.of(
+          "batch.n.fill",
+          "cut.area",
+          "cut.towards",
+          "jacket.withSkin",
+          "parting.riserLeft",
+          "parting.riserRight",
+          "plate.land",
+          "plate.masters",
+          "pump.left",
+          "skin.cut",
+          "skin.stretch");
+
+  /** The time a step takes is the sum of what it is said to come from. */
+  @Test
+  public void aStepShowsWhereItsTimeComesFrom() {
+    Random random = new Random(48);
+    for (int i = 0; i < 200; i++) {
+      for (Step s : AnyPlan.any(random).plan().steps().making()) {
+        assertEquals(s.time().isPresent(), s.takes().minutes() > 0, s.key());
+        s.time().ifPresent(t -> assertFalse(t.working().givens().isEmpty(), s.key()));
+      }
+    }
+    StepList list = new StepList(Workshop.DEFAULT);
+    Step.Takes box = list.rate(Rate.BOX).and(list.rate(Rate.JOINT, 0.9048, "904.8 mm"));
+    assertEquals(box.minutes(), 24 + 15 * 0.9048, 1e-9);
+    assertEquals(
+        box.from().stream().map(g -> g.name() + ": " + g.text()).toList(),
+        List.of(
+            "to cut and set up a box: 24 min",
+            "to seal joints: 15 min a metre",
+            "of it: 904.8 mm"));
+  }
+
   private static Steps of(MouldKind kind) {
     Random random = new Random(45);
     while (true) {
@@ -211,10 +272,10 @@ public class StepsTest {
     for (int i = 0; i < 300; i++) {
       Steps steps = AnyPlan.any(random).plan().steps();
       for (Step s : steps.making()) {
-        boolean missed = steps.timeline().of(s.key()).missed();
+        boolean nextDay = steps.timeline().of(s.key()).nextDay();
         String waits = steps.waits(s);
-        assertEquals(waits.startsWith("on the next day, once coat "), missed, waits);
-        if (!waits.isEmpty() && !missed) {
+        assertEquals(waits.startsWith("on the next day, once coat "), nextDay, waits);
+        if (!waits.isEmpty() && !nextDay) {
           assertTrue(
               waits.matches("[\\d smhin]+( to [\\d smhin]+)? after coat \\d+ was mixed"), waits);
         }

@@ -98,7 +98,7 @@ public class JobQuestions {
       MasterMaterial material,
       Preparation preparation,
       Units units,
-      Recorded recorded,
+      Recorded.Master tried,
       Materials materials,
       Workshop workshop) {}
 
@@ -284,7 +284,7 @@ public class JobQuestions {
             c.master().material(),
             c.master().preparation(),
             c.units(),
-            recorded,
+            recorded.master(),
             materials,
             workshop),
         Approaches.class,

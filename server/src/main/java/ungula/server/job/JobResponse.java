@@ -92,8 +92,7 @@ public record JobResponse(
    * A step of the work.
    *
    * @param part of the work it belongs to, as a heading
-   * @param takes how long, in words; empty for a look
-   * @param begins when it can begin, from the first step on, in words
+   * @param takes how long; null for a look
    * @param waits what for, besides the step before; empty where that is all
    * @param cautions ids of those that stand against it now
    */
@@ -103,8 +102,7 @@ public record JobResponse(
       String what,
       String why,
       Step.Kind kind,
-      String takes,
-      String begins,
+      Figure takes,
       String waits,
       List<String> cautions) {}
 

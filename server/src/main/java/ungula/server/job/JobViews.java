@@ -26,7 +26,6 @@ import ungula.core.plan.Touching;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
-import ungula.core.quantity.Timespan;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.Volume;
 import ungula.core.rubber.Mix;
@@ -125,16 +124,13 @@ class JobViews {
   }
 
   private static StepView step(Jobs.Job job, Step s) {
-    double min = s.takes().minutes();
-    Timeline.Span span = job.plan().steps().timeline().of(s.key());
     return new StepView(
         s.key(),
         s.part(),
         s.what(),
         s.why(),
         s.kind(),
-        min > 0 ? Timespan.formatMin(min) : "",
-        span == null ? "" : Timespan.clock(span.beginMin()),
+        s.time().orElse(null),
         job.plan().steps().waits(s),
         job.plan().cautions().stream().map(Caution::id).filter(s.cautions()::contains).toList());
   }

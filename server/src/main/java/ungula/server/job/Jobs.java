@@ -343,7 +343,7 @@ public class Jobs {
         continue;
       }
       jobs.add(new Needing(l.row().id(), l.row().name(), l.summary().needs()));
-      if (!l.summary().whole() || !l.summary().unknown().isEmpty()) {
+      if (!l.summary().known()) {
         working |= amountsOpen(planned(l.row()), missing);
       }
     }

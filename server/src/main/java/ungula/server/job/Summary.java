@@ -25,8 +25,8 @@ import ungula.core.working.Figure;
  * @param checks how many ask for a look
  * @param stages what each stage builds on
  * @param needs of each product, g
- * @param unknown parts that cannot be known, in words
- * @param whole whether all of its plan is known: if not, a study may change it
+ * @param whole whether none of its plan is being worked out: if not, a study may change it
+ * @param known whether all of it is known
  */
 record Summary(
     String model,
@@ -40,8 +40,8 @@ record Summary(
     int checks,
     Map<String, Stage.Basis> stages,
     Map<String, Double> needs,
-    List<String> unknown,
-    boolean whole) {
+    boolean whole,
+    boolean known) {
 
   static Summary of(Jobs.Job job, boolean drawn) {
     JobPlan plan = job.plan();
@@ -63,11 +63,8 @@ record Summary(
         count(plan, Caution.Level.CHECK),
         plan.stages(),
         job.needs(),
-        plan.parts().stream()
-            .filter(p -> p.state() == PlanPart.State.CANNOT_BE_KNOWN)
-            .map(p -> p.subject().text())
-            .toList(),
-        plan.parts().stream().noneMatch(p -> p.state() == PlanPart.State.BEING_WORKED_OUT));
+        plan.parts().stream().noneMatch(p -> p.state() == PlanPart.State.BEING_WORKED_OUT),
+        plan.parts().stream().allMatch(p -> p.state() == PlanPart.State.KNOWN));
   }
 
   /** Changes when its picture does. */

@@ -436,13 +436,12 @@ final class JobSheet {
         pen.line(part, 9, true, SheetPen.QUIET);
       }
       pen.room(24);
-      double min = step.takes().minutes();
       String waits = c.steps.waits(step);
       pen.line(
           ++n
               + ". "
               + step.what()
-              + (min > 0 ? "  " + Timespan.formatMin(min) : "")
+              + step.time().map(t -> "  " + t.text()).orElse("")
               + (waits.isEmpty() ? "" : ", " + waits),
           9,
           false,

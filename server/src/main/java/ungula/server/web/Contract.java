@@ -25,6 +25,7 @@ class Contract {
           "JobResponse.second",
           "JobResponse.cut",
           "JobResponse.skin",
+          "StepView.takes",
           "SkinView.cutDegrees",
           "DipstickView.parting",
           "StudyResponse.sprue",
