@@ -7,7 +7,7 @@ export default defineConfig(
   ...tseslint.configs.strictTypeChecked,
   {
     languageOptions: {
-      parserOptions: { projectService: { allowDefaultProject: ['eslint.config.js'] } },
+      parserOptions: { projectService: { allowDefaultProject: ['*.js'] } },
     },
     plugins: { 'react-hooks': hooks },
     rules: {
@@ -16,6 +16,7 @@ export default defineConfig(
       '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],
     },
   },
+  { files: ['*.js'], ...tseslint.configs.disableTypeChecked },
   {
     // everything that draws the solid is loaded only when it is shown
     files: ['src/**/*.{ts,tsx}'],

@@ -6,7 +6,11 @@ import { App } from './app/App';
 import './app/theme.scss';
 
 const queries = new QueryClient({
-  defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: true } },
+  defaultOptions: {
+    // the server may be this machine, which need not be on any network
+    queries: { networkMode: 'always', retry: 1, refetchOnWindowFocus: true },
+    mutations: { networkMode: 'always' },
+  },
 });
 
 const root = document.getElementById('root');

@@ -29,6 +29,24 @@ export type Variant = components['schemas']['VariantView'];
 export type SurfacePoint = components['schemas']['SurfacePoint'];
 export type MarkName = components['schemas']['Stroke']['mark'];
 
+/** The words there are, and the figures; "coat.#.base" stands for coat.1.base, coat.2.base … */
+export type JobWord = components['schemas']['JobWord'];
+export type WordKey =
+  | JobWord
+  | components['schemas']['ProductWord']
+  | components['schemas']['LotWord']
+  | components['schemas']['WorkshopWord'];
+export type JobFigure = keyof Job['figures'];
+export type ApproachFigure = keyof Approach['figures'];
+
+/** The word of a key the server names. */
+export const wordOf = (key: string) => key as WordKey;
+
+/** The figure of a key the server names. */
+export function figureOf(figures: Job['figures'], key: string): Figure | undefined {
+  return figures[key as JobFigure];
+}
+
 export const client = createClient<paths>({
   baseUrl: window.location.origin,
   fetch: (request) => globalThis.fetch(request),

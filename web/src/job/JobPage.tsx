@@ -22,7 +22,7 @@ import { RubberStage } from './RubberStage';
 import { ShapePart, type SolidTool } from './ShapePart';
 import { STAGES } from './stages';
 import { Tally } from './Tally';
-import { Thing } from './Thing';
+import { MouldDrawing } from './MouldDrawing';
 import { useApproaches } from './useApproaches';
 import { useDrop } from '../ui/useDrop';
 import { useJob } from './useJob';
@@ -163,7 +163,7 @@ export function JobPage() {
           {stage === 'approach' && job.hasShape ? (
             <ApproachTable approaches={approaches} desk={desk} />
           ) : (
-            <Thing
+            <MouldDrawing
               job={job}
               desk={desk}
               stage={stage}
@@ -255,6 +255,7 @@ export function JobPage() {
         </Offcanvas.Header>
         <Offcanvas.Body className="workings">
           {Object.values(job.figures)
+            .filter((f) => f !== undefined)
             .filter((f) => !f.key.startsWith('master.volume.'))
             .map((f) => (
               <WorkingText key={f.key} figure={f} />

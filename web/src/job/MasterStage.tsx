@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import type { Job } from '../api/client';
+import { figureOf, wordOf, type Job } from '../api/client';
 import { FigureText } from '../ui/FigureText';
 import { Pick } from '../ui/Pick';
 import { Word } from '../ui/Word';
@@ -66,17 +66,17 @@ export function MasterStage({ job, desk, choose, chooseBeside, paint, setPaint }
       {source === 'SOLID' && <SolidSentence job={job} />}
       {source === 'MEASURED' && (
         <p className="sentence">
-          Outside it is <Word k={M + 'outline'} after="," />{' '}
-          {job.words[M + 'outline']?.value === 'ROUND' ? (
+          Outside it is <Word k={`${M}outline`} after="," />{' '}
+          {job.words[`${M}outline`]?.value === 'ROUND' ? (
             <>
-              <Word k={M + 'diameterMm'} /> across
+              <Word k={`${M}diameterMm`} /> across
             </>
           ) : (
             <>
-              <Word k={M + 'lengthMm'} /> long, <Word k={M + 'widthMm'} /> wide
+              <Word k={`${M}lengthMm`} /> long, <Word k={`${M}widthMm`} /> wide
             </>
           )}{' '}
-          and <Word k={M + 'heightMm'} /> high. Without a model or a solid, the shape is not
+          and <Word k={`${M}heightMm`} /> high. Without a model or a solid, the shape is not
           checked: only sizes, volumes and amounts.
         </p>
       )}
@@ -152,7 +152,7 @@ function SolidSentence({ job }: { job: Job }) {
       A <Word k="master.solid.kind" after="," />{' '}
       {job.measures.map((m, i) => (
         <span key={m}>
-          <Word k={m} />{' '}
+          <Word k={wordOf(m)} />{' '}
           {relief && m.endsWith('heightMm')
             ? 'deep on average'
             : SOLID_NAMES[m.split('.').at(-1) ?? '']}
@@ -185,7 +185,7 @@ function Ways({ job }: { job: Job }) {
         </thead>
         <tbody>
           {job.ways.map((w) => {
-            const figure = job.figures[w.figure];
+            const figure = figureOf(job.figures, w.figure);
             return (
               <tr key={w.way} className={figure?.value === best?.value ? 'best' : ''}>
                 <td>
@@ -287,43 +287,43 @@ function Posing({ job, desk }: { job: Job; desk: JobDesk }) {
 }
 
 function Measuring({ job }: { job: Job }) {
-  const vessel = job.words[M + 'vessel']?.value;
+  const vessel = job.words[`${M}vessel`]?.value;
   return (
     <div className="part">
       <h2>Measured another way</h2>
       <p className="sentence">
-        Under water in a <Word k={M + 'vessel'} />{' '}
+        Under water in a <Word k={`${M}vessel`} />{' '}
         {vessel === 'RECTANGLE' ? (
           <>
-            <Word k={M + 'vesselLengthMm'} /> by <Word k={M + 'vesselWidthMm'} />
+            <Word k={`${M}vesselLengthMm`} /> by <Word k={`${M}vesselWidthMm`} />
           </>
         ) : (
           <>
-            Ø <Word k={M + 'vesselDiameterMm'} />
+            Ø <Word k={`${M}vesselDiameterMm`} />
           </>
         )}
         {vessel === 'PAIL' && (
           <>
             {' '}
-            at the bottom, Ø <Word k={M + 'vesselTopDiameterMm'} /> at{' '}
-            <Word k={M + 'vesselHeightMm'} /> above it
+            at the bottom, Ø <Word k={`${M}vesselTopDiameterMm`} /> at{' '}
+            <Word k={`${M}vesselHeightMm`} /> above it
           </>
         )}
-        , the level rose from <Word k={M + 'levelBeforeMm'} /> to{' '}
-        <Word k={M + 'levelAfterMm'} after="," /> each read to ±{' '}
-        <Word k={M + 'readingErrorMm'} after="." />
+        , the level rose from <Word k={`${M}levelBeforeMm`} /> to{' '}
+        <Word k={`${M}levelAfterMm`} after="," /> each read to ±{' '}
+        <Word k={`${M}readingErrorMm`} after="." />
       </p>
       <p className="sentence">
-        <Word k={M + 'overflowG'} /> of water ran over; hung under water it made the scale gain{' '}
-        <Word k={M + 'hungG'} after="," /> weighed to ± <Word k={M + 'scaleErrorG'} after="." />
+        <Word k={`${M}overflowG`} /> of water ran over; hung under water it made the scale gain{' '}
+        <Word k={`${M}hungG`} after="," /> weighed to ± <Word k={`${M}scaleErrorG`} after="." />
       </p>
       <p className="sentence">
-        It, or an identical cast, weighs <Word k={M + 'castG'} /> at a density of{' '}
-        <Word k={M + 'castDensity'} /> ± <Word k={M + 'densityErrorPct'} after="." />
+        It, or an identical cast, weighs <Word k={`${M}castG`} /> at a density of{' '}
+        <Word k={`${M}castDensity`} /> ± <Word k={`${M}densityErrorPct`} after="." />
       </p>
       <p className="sentence">
-        <Word k={M + 'grainMm3'} /> of grain fills the box round the master to the pour line,{' '}
-        <Word k={M + 'grainEmptyMm3'} /> the empty box, to ± <Word k={M + 'packingPct'} after="." />
+        <Word k={`${M}grainMm3`} /> of grain fills the box round the master to the pour line,{' '}
+        <Word k={`${M}grainEmptyMm3`} /> the empty box, to ± <Word k={`${M}packingPct`} after="." />
       </p>
     </div>
   );

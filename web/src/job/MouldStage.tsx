@@ -1,6 +1,6 @@
 import { OrderOfWork } from './OrderOfWork';
 import { useState, type ReactNode } from 'react';
-import type { Job } from '../api/client';
+import type { Job, JobFigure } from '../api/client';
 import { FigureText } from '../ui/FigureText';
 import { Word } from '../ui/Word';
 import { big } from '../ui/big';
@@ -115,7 +115,7 @@ const OWN = [
   'mould.backMm',
   'mould.insideLengthMm',
   'mould.insideWidthMm',
-];
+] as const;
 
 /** Sides that differ, or a box that is there already: said only when wanted. */
 function Sides({ job }: { job: Job }) {
@@ -268,7 +268,7 @@ function Casts({ job }: { job: Job }) {
   );
 }
 
-function Row({ job, k, name }: { job: Job; k: string; name: string }) {
+function Row({ job, k, name }: { job: Job; k: JobFigure; name: string }) {
   return (
     <tr>
       <td>{big(name)}</td>

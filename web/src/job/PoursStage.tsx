@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router-dom';
-import type { Job } from '../api/client';
+import { figureOf, type Job } from '../api/client';
 import { FigureText } from '../ui/FigureText';
 import { Word } from '../ui/Word';
 import { Done, OtherRecords, RecordBatch } from './RecordBatch';
@@ -82,14 +82,14 @@ const COLUMNS = [
   { key: 'fill', text: 'Fill mark' },
   { key: 'level', text: 'Level' },
   { key: 'start', text: 'Begin' },
-];
+] as const;
 
 function Table({ job }: { job: Job }) {
   const f = job.figures;
   const { each } = job.batches;
   const mixed = useMixed(job.id);
   const [open, setOpen] = useState<number | null>(null);
-  const columns = COLUMNS.filter((c) => each.some((b) => f[`${b.key}.${c.key}`]));
+  const columns = COLUMNS.filter((c) => each.some((b) => f[`batch.${b.number}.${c.key}`]));
   return (
     <>
       <table className="compare batches">
@@ -114,26 +114,31 @@ function Table({ job }: { job: Job }) {
                 {b.number} {b.of}
               </th>
               <td className="n">
-                <FigureText figure={f[b.base]} /> + <FigureText figure={f[b.hardener]} />
+                <FigureText figure={figureOf(f, b.base)} /> +{' '}
+                <FigureText figure={figureOf(f, b.hardener)} />
                 {b.additive && (
                   <>
                     {' '}
-                    + <FigureText figure={f[b.additive]} />
+                    + <FigureText figure={figureOf(f, b.additive)} />
                   </>
                 )}
               </td>
               {columns.map((c) => (
                 <td key={c.key} className="n">
-                  {f[`${b.key}.${c.key}`] ? <FigureText figure={f[`${b.key}.${c.key}`]} /> : '–'}
-                  {c.key === 'start' && f[`${b.key}.latest`] && (
+                  {f[`batch.${b.number}.${c.key}`] ? (
+                    <FigureText figure={f[`batch.${b.number}.${c.key}`]} />
+                  ) : (
+                    '–'
+                  )}
+                  {c.key === 'start' && f[`batch.${b.number}.latest`] && (
                     <>
                       {' '}
-                      to <FigureText figure={f[`${b.key}.latest`]} />
+                      to <FigureText figure={f[`batch.${b.number}.latest`]} />
                     </>
                   )}
-                  {c.key === 'start' && f[`${b.key}.by`] && (
+                  {c.key === 'start' && f[`batch.${b.number}.by`] && (
                     <span className="small quiet by">
-                      poured by <FigureText figure={f[`${b.key}.by`]} />
+                      poured by <FigureText figure={f[`batch.${b.number}.by`]} />
                     </span>
                   )}
                 </td>

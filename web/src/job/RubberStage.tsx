@@ -108,27 +108,32 @@ function Besides({ job }: { job: Job }) {
   );
 }
 
-function Weigh({ job, first, other }: { job: Job; first: string; other: string }) {
-  const parts = [first, other, 'additive'].filter((p) => job.figures[`mix.${p}`]);
+type Part = 'base' | 'hardener';
+
+function Weigh({ job, first, other }: { job: Job; first: Part; other: Part }) {
+  const parts = ([first, other, 'additive'] as const).filter((p) => job.figures[`mix.${p}`]);
   return (
     <div className="weigh" aria-label="Weigh out">
-      {parts.map((p, i) => (
-        <div key={p} style={{ display: 'contents' }}>
-          <span className="order">{i + 1}</span>
-          <span className="amount">
-            <FigureText figure={job.figures[`mix.${p}`]} lone />
-          </span>
-          <span>
-            {job.figures[`mix.${p}`]?.label}
-            {job.figures[`mix.${p}Volume`] && (
-              <span className="quiet">
-                {' '}
-                · <FigureText figure={job.figures[`mix.${p}Volume`]} />
-              </span>
-            )}
-          </span>
-        </div>
-      ))}
+      {parts.map((p, i) => {
+        const byVolume = p === 'additive' ? undefined : job.figures[`mix.${p}Volume`];
+        return (
+          <div key={p} style={{ display: 'contents' }}>
+            <span className="order">{i + 1}</span>
+            <span className="amount">
+              <FigureText figure={job.figures[`mix.${p}`]} lone />
+            </span>
+            <span>
+              {job.figures[`mix.${p}`]?.label}
+              {byVolume && (
+                <span className="quiet">
+                  {' '}
+                  · <FigureText figure={byVolume} />
+                </span>
+              )}
+            </span>
+          </div>
+        );
+      })}
       <span />
       <span className="n" style={{ textAlign: 'right' }}>
         <FigureText figure={job.figures['mix.total']} />
@@ -140,7 +145,7 @@ function Weigh({ job, first, other }: { job: Job; first: string; other: string }
   );
 }
 
-function Poured({ job, first, other }: { job: Job; first: string; other: string }) {
+function Poured({ job, first, other }: { job: Job; first: Part; other: Part }) {
   return (
     <div className="part">
       <h2>As really {job.box.poured ? 'poured' : 'weighed'}</h2>

@@ -1,5 +1,5 @@
 import Button from 'react-bootstrap/Button';
-import type { Job } from '../api/client';
+import { figureOf, type Job } from '../api/client';
 import { FigureText } from '../ui/FigureText';
 import { Pick } from '../ui/Pick';
 import { Word } from '../ui/Word';
@@ -101,25 +101,25 @@ function Coats({ job, skin }: { job: Job; skin: Skin }) {
               </th>
               <td className="n">{c.thickness}</td>
               <td className="n">
-                <FigureText figure={f[`${c.key}.volume`]} />
+                <FigureText figure={f[`coat.${c.number}.volume`]} />
               </td>
               <td className="n">
-                <FigureText figure={f[`${c.key}.flat`]} />
+                <FigureText figure={f[`coat.${c.number}.flat`]} />
               </td>
               {weighed && (
                 <td className="n">
-                  {f[`${c.key}.base`] ? (
+                  {f[`coat.${c.number}.base`] ? (
                     <>
-                      <FigureText figure={f[`${c.key}.base`]} /> +{' '}
-                      <FigureText figure={f[`${c.key}.hardener`]} />
+                      <FigureText figure={f[`coat.${c.number}.base`]} /> +{' '}
+                      <FigureText figure={f[`coat.${c.number}.hardener`]} />
                     </>
                   ) : (
                     'its sheet gives no ratio'
                   )}
-                  {f[`${c.key}.thickener`] && (
+                  {f[`coat.${c.number}.thickener`] && (
                     <>
                       {' '}
-                      + <FigureText figure={f[`${c.key}.thickener`]} />
+                      + <FigureText figure={f[`coat.${c.number}.thickener`]} />
                     </>
                   )}
                 </td>
@@ -293,7 +293,9 @@ function Jacket({ job, skin, desk }: { job: Job; skin: Skin; desk: JobDesk }) {
     'jacket.cost',
     'jacket.hands',
     'jacket.ready',
-  ].filter((k) => f[k]);
+  ]
+    .map((key) => figureOf(f, key))
+    .filter((figure) => figure !== undefined);
   return (
     <section className="part" aria-label="Jacket">
       <h2>Jacket</h2>
@@ -329,11 +331,11 @@ function Jacket({ job, skin, desk }: { job: Job; skin: Skin; desk: JobDesk }) {
       </p>
       <table className="compare">
         <tbody>
-          {rows.map((k) => (
-            <tr key={k}>
-              <td>{big(f[k]?.label ?? '')}</td>
+          {rows.map((figure) => (
+            <tr key={figure.key}>
+              <td>{big(figure.label)}</td>
               <td className="n">
-                <FigureText figure={f[k]} />
+                <FigureText figure={figure} />
               </td>
             </tr>
           ))}

@@ -18,7 +18,7 @@ function answer(status: number, body: unknown): Response {
 }
 
 function job() {
-  return { id: 'j', name: 'Tide clock', version, words: { wall: { text: wall } } };
+  return { id: 'j', name: 'Tide clock', version, words: { 'mould.sidesMm': { text: wall } } };
 }
 
 async function server(request: Request): Promise<Response> {
@@ -79,7 +79,7 @@ test('quick edits go out one after the other, each on the version the last one l
     'POST /api/jobs/j/edits 2 14 mm',
     'POST /api/jobs/j/edits 3 15 mm',
   ]);
-  expect(result.current.job?.words.wall?.text).toBe('15 mm');
+  expect(result.current.job?.words['mould.sidesMm']?.text).toBe('15 mm');
   expect(result.current.saving).toBe(false);
 });
 
@@ -94,7 +94,7 @@ test('a refused edit is told to whoever typed it, and the next one still goes', 
   expect((refused as Problem).message).toBe('Write a length.');
   expect((refused as Problem).word).toBe('wall');
   expect(result.current.problem).toBeNull();
-  expect(result.current.job?.words.wall?.text).toBe('20 mm');
+  expect(result.current.job?.words['mould.sidesMm']?.text).toBe('20 mm');
 });
 
 test('another window’s change is fetched and shown, mine is not made', async () => {
@@ -105,12 +105,12 @@ test('another window’s change is fetched and shown, mine is not made', async (
     await result.current.write('wall', '20 mm').catch(() => undefined);
   });
   await waitFor(() => expect(result.current.job?.version).toBe(7));
-  expect(result.current.job?.words.wall?.text).toBe('30 mm');
+  expect(result.current.job?.words['mould.sidesMm']?.text).toBe('30 mm');
   expect(result.current.problem?.title).toBe('Changed in another window');
   await act(async () => {
     await result.current.write('wall', '20 mm');
   });
-  expect(result.current.job?.words.wall?.text).toBe('20 mm');
+  expect(result.current.job?.words['mould.sidesMm']?.text).toBe('20 mm');
   expect(result.current.problem).toBeNull();
 });
 
@@ -142,5 +142,5 @@ test('an answer asked for before a change does not undo it on the page', async (
   });
   await waitFor(() => expect(result.current.saving).toBe(false));
   expect(result.current.job?.version).toBe(2);
-  expect(result.current.job?.words.wall?.text).toBe('20 mm');
+  expect(result.current.job?.words['mould.sidesMm']?.text).toBe('20 mm');
 });

@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { client, Problem, unwrap, type Edit, type Job, type SurfacePoint } from '../api/client';
+import { useInTurn } from '../ui/useInTurn';
 import type { Paint } from '../viewer/marks';
 import { jobQuery } from './jobQueries';
 
@@ -11,14 +12,14 @@ import { jobQuery } from './jobQueries';
 export function useJob(id: string) {
   const queries = useQueryClient();
   const { data: job, error } = useQuery(jobQuery(id));
-  const line = useRef<Promise<unknown>>(Promise.resolve());
+  const inTurn = useInTurn(`job ${id}`);
   const [waiting, setWaiting] = useState(0);
   const [problem, setProblem] = useState<Problem | null>(null);
 
   const now = () => queries.getQueryData(jobQuery(id).queryKey);
 
-  const change = (send: (version: number) => Promise<Job>): Promise<Job> => {
-    const turn = line.current.then(async () => {
+  const change = (send: (version: number) => Promise<Job>): Promise<Job> =>
+    inTurn(async () => {
       setWaiting((n) => n + 1);
       try {
         // an answer asked for before the change must not arrive after it
@@ -40,9 +41,6 @@ export function useJob(id: string) {
         setWaiting((n) => n - 1);
       }
     });
-    line.current = turn.catch(() => undefined);
-    return turn;
-  };
 
   const tell = (e: unknown) => setProblem(e instanceof Problem ? e : Problem.of(0, null));
 
@@ -69,7 +67,7 @@ export function useJob(id: string) {
     },
     /** For what does not change the job but must see the changes already under way. */
     after: (send: () => Promise<unknown>) => {
-      line.current = line.current.then(send).catch(tell);
+      inTurn(send).catch(tell);
     },
     write: (word: string, text: string) => edit([{ word, text }]),
     nudge: (word: string, nudge: number) => edit([{ word, nudge }]).catch(() => undefined),

@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Link } from 'react-router-dom';
-import { client, unwrap, type Edit, type Product } from '../api/client';
+import { client, unwrap, type Edit, type Product, type WordKey } from '../api/client';
 import { Word } from '../ui/Word';
 import { useWordDesk } from '../ui/useWordDesk';
 import { WordContext } from '../ui/words';
@@ -15,7 +15,7 @@ interface Props {
 }
 
 /** One line of a data sheet: what it states, and where. */
-type Line = [name: string, word: string];
+type Line = [name: string, word: WordKey];
 
 /** What goes into the cup, or on with the brush, by what the product is for. */
 function handling({ role, parts }: Product): Line[] {
@@ -205,5 +205,5 @@ function useSheetDesk({ id, version: seen, words, shipped }: Product) {
     },
     [queries, id, seen],
   );
-  return useWordDesk(words, send, shipped);
+  return useWordDesk(`sheet ${id}`, words, send, shipped);
 }

@@ -131,7 +131,7 @@ function Row({ lot, product, off }: { lot: Lot; product: Product; off: () => voi
     },
     [queries, id, seen],
   );
-  const desk = useWordDesk(lot.words, send);
+  const desk = useWordDesk(`pack ${lot.id}`, lot.words, send);
   return (
     <WordContext.Provider value={desk}>
       <tr>

@@ -39,7 +39,9 @@ export function MixPage() {
   const f = shown?.figures;
   const [first = '', second = ''] = product?.parts ?? [];
   const now = (part: 'base' | 'hardener') =>
-    f?.[(part === 'base') === secondFirst && f['now.second'] ? 'now.second' : `now.${part}`];
+    f?.[
+      (part === 'base') === secondFirst && f['now.second'] ? 'now.second' : (`now.${part}` as const)
+    ];
   const takeRatio = (typed: string) => {
     setRatio(typed);
     setMeant(false);

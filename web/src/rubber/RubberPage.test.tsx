@@ -22,13 +22,13 @@ const sheet = (id: string, role: string, more: object = {}) => ({
   gaps: [],
   contradiction: false,
   substitutes: [],
-  words: words({ name: id }, 'product'),
+  words: words('ProductWord', { name: id }),
   ...more,
 });
 
 const PRODUCTS = [
   sheet('Marram', 'RUBBER', {
-    words: words({ name: 'Marram', ratio: '100 : 10 by weight' }, 'product'),
+    words: words('ProductWord', { name: 'Marram', ratio: '100 : 10 by weight' }),
     sentence: 'for every 100 g of base, 10 g of hardener',
     gaps: ['the pot life: whether the pour fits into it'],
     substitutes: [{ product: 'Tern', name: 'Tern', text: 'harder, 40 A' }],
@@ -36,14 +36,14 @@ const PRODUCTS = [
   sheet('Skua', 'RELEASE', {
     parts: [],
     kit: false,
-    words: words({ name: 'Skua', dryMin: '5 min' }, 'product'),
+    words: words('ProductWord', { name: 'Skua', dryMin: '5 min' }),
   }),
 ];
 
 const lot = (more: object = {}) => ({
   id: 'l1',
   version: 4,
-  words: words({ number: 'L7', baseLeftG: '600 g', hardenerLeftG: '40 g' }, 'lot'),
+  words: words('LotWord', { number: 'L7', baseLeftG: '600 g', hardenerLeftG: '40 g' }),
   keeping: 'SOON',
   until: '14 Dec 2026',
   drift: '',

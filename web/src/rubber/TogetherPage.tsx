@@ -69,7 +69,7 @@ function Moulds({ group }: { group: PourGroup }) {
     enabled: jobs.length > 0,
     placeholderData: keepPreviousData,
   });
-  const marked = data?.batches.some((b) => data.figures[`${b.key}.fill`]) ?? false;
+  const marked = data?.batches.some((_, i) => data.figures[`batch.${i + 1}.fill`]) ?? false;
   return (
     <>
       {group.moulds.map((m) => (
@@ -112,12 +112,12 @@ function Moulds({ group }: { group: PourGroup }) {
                 <tr key={b.key}>
                   <th scope="row">{i + 1}</th>
                   <td className="n">
-                    <FigureText figure={data.figures[`${b.key}.base`]} /> +{' '}
-                    <FigureText figure={data.figures[`${b.key}.hardener`]} />
+                    <FigureText figure={data.figures[`batch.${i + 1}.base`]} /> +{' '}
+                    <FigureText figure={data.figures[`batch.${i + 1}.hardener`]} />
                   </td>
                   {marked && (
                     <td className="n">
-                      <FigureText figure={data.figures[`${b.key}.fill`]} />
+                      <FigureText figure={data.figures[`batch.${i + 1}.fill`]} />
                     </td>
                   )}
                   <td className="into">{b.into.join('; ')}</td>

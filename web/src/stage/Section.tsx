@@ -97,7 +97,7 @@ export function Section({ job, cut, at, pointed, shape, line, parting, cutting, 
 /** Where each batch but the last comes up to. */
 function batchLines(job: Job) {
   return job.batches.each.slice(0, -1).flatMap((b) => {
-    const level = job.figures[`${b.key}.level`];
+    const level = job.figures[`batch.${b.number}.level`];
     return level ? [{ number: b.number, mm: level.value }] : [];
   });
 }

@@ -3,9 +3,10 @@ import { render } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router-dom';
-import type { Figure, Job, WordState } from '../api/client';
+import type { Figure, Job, JobFigure, JobWord, WordState } from '../api/client';
+import type { components } from '../api/schema';
 import { WordContext } from '../ui/words';
-import WORDS from './words.json';
+import contract from '../../../api/openapi.json';
 
 export function figure(key: string, text: string): Figure {
   return {
@@ -19,45 +20,40 @@ export function figure(key: string, text: string): Figure {
 }
 
 /** Figures by their keys, each shown as given. */
-export function figures(shown: Record<string, string>): Record<string, Figure> {
-  return Object.fromEntries(Object.entries(shown).map(([key, text]) => [key, figure(key, text)]));
+export function figures<K extends string>(shown: { [key in K]?: string }) {
+  return Object.fromEntries(
+    Object.entries<string | undefined>(shown).map(([key, text]) => [key, figure(key, text ?? '')]),
+  ) as { [key in K]?: Figure };
 }
 
-/**
- * Every word of a thing, as the core names them (a test there keeps the list): those named stand as
- * given, all others are open. What is no word is refused, as the server would.
- */
-export function words(
-  set: Record<string, string>,
-  of: keyof typeof WORDS = 'job',
-): Record<string, WordState> {
-  const known = new Set(WORDS[of]);
-  const check = (key: string) => {
-    if (!known.has(key)) {
-      throw new Error(`A ${of} has no word “${key}”.`);
-    }
-  };
-  Object.keys(set).forEach(check);
-  const all = WORDS[of].map((key): [string, WordState] => [
+type Lists = 'JobWord' | 'ProductWord' | 'LotWord' | 'WorkshopWord';
+
+/** All words of a list of the contract: those named stand as given, all others are open. */
+export function words<L extends Lists>(
+  list: L,
+  set: { [key in components['schemas'][L]]?: string },
+): { [key in components['schemas'][L]]?: WordState } {
+  const given: Record<string, string | undefined> = set;
+  const all = contract.components.schemas[list].enum.map((key): [string, WordState] => [
     key,
     {
       label: key,
       kind: 'length',
-      text: set[key] ?? 'open',
-      exact: set[key] ?? 'open',
-      unset: set[key] === undefined,
+      text: given[key] ?? 'open',
+      exact: given[key] ?? 'open',
+      unset: given[key] === undefined,
       clearable: true,
-      value: set[key] ?? '',
+      value: given[key] ?? '',
       options: [],
     },
   ]);
-  return Object.fromEntries(all);
+  return Object.fromEntries(all) as { [key in components['schemas'][L]]?: WordState };
 }
 
 /** A job with so much of it that a stage can be drawn. */
 export function job(
-  shown: Record<string, string>,
-  set: Record<string, string> = {},
+  shown: { [key in JobFigure]?: string },
+  set: { [key in JobWord]?: string } = {},
   more: Partial<Job> = {},
 ): Job {
   return {
@@ -65,7 +61,7 @@ export function job(
     version: 3,
     hasShape: true,
     figures: figures(shown),
-    words: words(set),
+    words: words('JobWord', set),
     order: [],
     casting: [],
     packs: [],

@@ -24,7 +24,10 @@ function sentence(state: WordState = wall, answered: Promise<void> = Promise.res
   render(
     <WordContext.Provider
       value={{
-        words: { wall: state, top: { ...wall, label: 'rubber over the top' } },
+        words: {
+          'mould.sidesMm': state,
+          'mould.overTopMm': { ...wall, label: 'rubber over the top' },
+        },
         write: (word, text) => {
           asked.push(`${word}=${text}`);
           return text === 'lots'
@@ -38,7 +41,7 @@ function sentence(state: WordState = wall, answered: Promise<void> = Promise.res
       }}
     >
       <p>
-        leaving <Word k="wall" after="," /> and <Word k="top" after="." />
+        leaving <Word k="mould.sidesMm" after="," /> and <Word k="mould.overTopMm" after="." />
       </p>
     </WordContext.Provider>,
   );
@@ -53,7 +56,7 @@ test('a click opens the word, Enter saves what is typed', async () => {
   await user.clear(screen.getByRole('textbox'));
   await user.keyboard('3/8"{Enter}');
   await waitFor(() => expect(screen.queryByRole('textbox')).toBeNull());
-  expect(asked).toEqual(['wall=3/8"']);
+  expect(asked).toEqual(['mould.sidesMm=3/8"']);
 });
 
 test('a late answer does not call back whoever went on to the next word', async () => {
@@ -71,7 +74,7 @@ test('typing on a word replaces it', async () => {
   const { asked, user } = sentence();
   word().focus();
   await user.keyboard('250{Enter}');
-  await waitFor(() => expect(asked).toEqual(['wall=250']));
+  await waitFor(() => expect(asked).toEqual(['mould.sidesMm=250']));
 });
 
 test('Escape leaves it as it was', async () => {
@@ -99,15 +102,15 @@ test('Tab saves and goes to the next word', async () => {
   await user.clear(screen.getByRole('textbox'));
   await user.keyboard('15');
   await user.tab();
-  await waitFor(() => expect(asked).toEqual(['wall=15']));
-  expect(document.activeElement?.getAttribute('data-word')).toBe('top');
+  await waitFor(() => expect(asked).toEqual(['mould.sidesMm=15']));
+  expect(document.activeElement?.getAttribute('data-word')).toBe('mould.overTopMm');
 });
 
 test('arrows nudge, with Shift ten times as far', async () => {
   const { asked, user } = sentence();
   word().focus();
   await user.keyboard('{ArrowUp}{Shift>}{ArrowDown}{/Shift}');
-  expect(asked).toEqual(['wall+1', 'wall-10']);
+  expect(asked).toEqual(['mould.sidesMm+1', 'mould.sidesMm-10']);
 });
 
 test('a choice offers its options', async () => {
@@ -123,5 +126,5 @@ test('a choice offers its options', async () => {
   });
   await user.click(word());
   await user.click(screen.getByRole('button', { name: '12 mm ply' }));
-  expect(asked).toEqual(['wall=PLY']);
+  expect(asked).toEqual(['mould.sidesMm=PLY']);
 });

@@ -1,11 +1,12 @@
 import { useEffect, useId, useRef, type KeyboardEvent } from 'react';
 import Dropdown from 'react-bootstrap/Dropdown';
+import type { WordKey } from '../api/client';
 import { useWordField } from './useWordField';
 import { useWords } from './words';
 
 interface Props {
   /** Path of the word. */
-  k: string;
+  k: WordKey;
   /** What a choice offers, when it is not the word's own list. */
   options?: { value: string; text: string; note?: string }[];
   /** Punctuation that must not part from the word. */
@@ -60,7 +61,7 @@ function ChoiceWord({ k, options }: Required<Pick<Props, 'k' | 'options'>>) {
   );
 }
 
-function TypedWord({ k }: { k: string }) {
+function TypedWord({ k }: { k: WordKey }) {
   const desk = useWords();
   const state = desk.words[k];
   const shown = state && !state.unset ? state.text : '';

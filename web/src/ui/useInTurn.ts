@@ -1,14 +1,16 @@
-import { useCallback, useRef } from 'react';
+import { useMutation } from '@tanstack/react-query';
+import { useCallback } from 'react';
 
 /**
  * Sends changes one after the other, each begun when the one before is answered, so that quick
  * typing never trips over itself.
+ *
+ * @param of what is changed: changes of other things do not wait
  */
-export function useInTurn() {
-  const line = useRef<Promise<unknown>>(Promise.resolve());
-  return useCallback(<T>(send: () => Promise<T>): Promise<T> => {
-    const turn = line.current.then(send);
-    line.current = turn.catch(() => undefined);
-    return turn;
-  }, []);
+export function useInTurn(of: string) {
+  const { mutateAsync } = useMutation({
+    scope: { id: of },
+    mutationFn: (send: () => Promise<unknown>) => send(),
+  });
+  return useCallback(<T>(send: () => Promise<T>) => mutateAsync(send) as Promise<T>, [mutateAsync]);
 }

@@ -1,12 +1,12 @@
 import { useRef, useState } from 'react';
-import { Problem } from '../api/client';
+import { Problem, type WordKey } from '../api/client';
 import type { WordDesk } from './words';
 
 /**
  * One word being typed into: the text as typed is kept apart from what is saved, and stays as typed
  * when it is refused.
  */
-export function useWordField(k: string, shown: string, desk: WordDesk) {
+export function useWordField(k: WordKey, shown: string, desk: WordDesk) {
   const [typed, setTyped] = useState<string | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
   const saving = useRef(false);

@@ -1,12 +1,15 @@
 import { createContext, useContext } from 'react';
-import type { WordState } from '../api/client';
+import type { WordKey, WordState } from '../api/client';
+
+/** Of whatever has words: a job, a data sheet, a pack, the workshop. */
+export type Words = { [key in WordKey]?: WordState };
 
 /** The changeable words of whatever the page shows, and how to change them. */
 export interface WordDesk {
-  words: Record<string, WordState>;
+  words: Words;
   /** Resolves when saved; rejects with a Problem when refused. */
-  write: (word: string, text: string) => Promise<unknown>;
-  nudge: (word: string, steps: number) => Promise<unknown>;
+  write: (word: WordKey, text: string) => Promise<unknown>;
+  nudge: (word: WordKey, steps: number) => Promise<unknown>;
   readOnly?: boolean;
 }
 

@@ -30,6 +30,7 @@ import {
   type Material,
   type Object3D,
 } from 'three';
+import { acceleratedRaycast, MeshBVH } from 'three-mesh-bvh';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import type { Drawing, Study, SurfacePoint } from '../api/client';
 import { MARK_COLOURS, MASTER_COLOUR } from './marks';
@@ -129,9 +130,11 @@ export class SolidScene {
     flat.computeVertexNormals();
     this.flat = flat;
     this.colour();
-    this.master.add(
-      new Mesh(flat, new MeshLambertMaterial({ vertexColors: true, side: DoubleSide })),
-    );
+    // found by a tree as fast as the brush moves; the triangles keep their numbers
+    flat.boundsTree = new MeshBVH(flat, { indirect: true });
+    const solid = new Mesh(flat, new MeshLambertMaterial({ vertexColors: true, side: DoubleSide }));
+    solid.raycast = acceleratedRaycast;
+    this.master.add(solid);
     if (gaps > 0) {
       const edges = new BufferGeometry();
       edges.setAttribute('position', shape.getAttribute('position'));
@@ -492,6 +495,7 @@ export class SolidScene {
     // the camera may have moved since the last frame was drawn
     this.scene.updateMatrixWorld();
     const ray = new Raycaster();
+    ray.firstHitOnly = true;
     ray.setFromCamera(at, this.camera);
     const hit = ray.intersectObject(this.master).find((h) => h.face);
     const corners = this.flat?.getAttribute('position');

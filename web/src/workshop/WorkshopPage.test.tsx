@@ -7,10 +7,11 @@ let sent: unknown[];
 
 const state = (length: string) => ({
   version: 7,
-  words: words(
-    { 'boards.PLY_12.lengthMm': length, 'lives.WAX.addition': '250', 'rates.CUT': '9 min' },
-    'workshop',
-  ),
+  words: words('WorkshopWord', {
+    'boards.PLY_12.lengthMm': length,
+    'lives.WAX.addition': '250',
+    'rates.CUT': '9 min',
+  }),
   sheets: [{ word: 'boards.PLY_12', text: '12 mm ply' }],
   casts: [{ word: 'lives.WAX', text: 'wax' }],
   rates: [{ word: 'rates.CUT', text: 'cut rubber', per: 'a dm²', reason: 'in steps' }],

@@ -1,6 +1,6 @@
 import { queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback } from 'react';
-import { client, unwrap, type Edit } from '../api/client';
+import { client, unwrap, wordOf, type Edit } from '../api/client';
 import { PageHead } from '../app/PageHead';
 import { useTitle } from '../app/useTitle';
 import { Word } from '../ui/Word';
@@ -31,7 +31,7 @@ export function WorkshopPage() {
     },
     [queries],
   );
-  const desk = useWordDesk(workshop?.words, send);
+  const desk = useWordDesk('workshop', workshop?.words, send);
   return (
     <div className="page">
       <PageHead />
@@ -123,7 +123,7 @@ export function WorkshopPage() {
                   <tr key={word}>
                     <td>{text}</td>
                     <td>
-                      <Word k={word} /> {per}
+                      <Word k={wordOf(word)} /> {per}
                     </td>
                     <td className="quiet">{reason}</td>
                   </tr>
@@ -144,10 +144,11 @@ export function WorkshopPage() {
                   <tr key={word}>
                     <td>{text}</td>
                     <td>
-                      <Word k={`${word}.lengthMm`} /> by <Word k={`${word}.widthMm`} />
+                      <Word k={wordOf(`${word}.lengthMm`)} /> by{' '}
+                      <Word k={wordOf(`${word}.widthMm`)} />
                     </td>
                     <td>
-                      <Word k={`${word}.count`} />
+                      <Word k={wordOf(`${word}.count`)} />
                     </td>
                   </tr>
                 ))}
@@ -173,7 +174,7 @@ export function WorkshopPage() {
                     <td>{text}</td>
                     {(['addition', 'condensation', 'urethane', 'latex'] as const).map((of) => (
                       <td key={of}>
-                        <Word k={`${word}.${of}`} />
+                        <Word k={wordOf(`${word}.${of}`)} />
                       </td>
                     ))}
                   </tr>

@@ -6,6 +6,7 @@ import ungula.core.geometry.Rotation;
 import ungula.core.mould.MouldKind;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.working.Figure;
+import ungula.core.working.FigureKeys;
 
 /**
  * One mould that could be made of a master: of what kind, how the master stands in it, and what
@@ -30,6 +31,28 @@ public record Approach(
     List<Edit> edits,
     Map<String, Figure> figures,
     Worth worth) {
+
+  /** What the figures of one are called. */
+  public static final FigureKeys FIGURES =
+      FigureKeys.of(
+          "ApproachFigure",
+          "rubber",
+          "mass",
+          "cast",
+          "core",
+          "pot",
+          "money",
+          "work",
+          "open",
+          "pieces",
+          "seam",
+          "clean",
+          "locked",
+          "stretch",
+          "poured",
+          "air",
+          "vents",
+          "casts");
 
   /**
    * The less the better.

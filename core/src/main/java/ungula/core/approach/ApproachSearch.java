@@ -47,6 +47,7 @@ import ungula.core.plan.Planner;
 import ungula.core.plan.SkinFacts;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Share;
 import ungula.core.quantity.Volume;
 import ungula.core.record.Recorded;
 import ungula.core.release.PieceCover;
@@ -228,7 +229,7 @@ public final class ApproachSearch {
         false,
         "The master has no flat face to stand on.",
         List.of(),
-        new FigureBook(choices.units(), workshop.currency()).all(),
+        new FigureBook(Approach.FIGURES, choices.units(), workshop.currency()).all(),
         new Worth(0, 0, 0, 0));
   }
 
@@ -313,7 +314,7 @@ public final class ApproachSearch {
   }
 
   private Approach compared(Try t, List<Edit> edits, Choices chosen, PosedMaster posed, Made made) {
-    FigureBook book = new FigureBook(choices.units(), workshop.currency());
+    FigureBook book = new FigureBook(Approach.FIGURES, choices.units(), workshop.currency());
     taken(made, "rubber.box", "rubber", "rubber", book);
     taken(made, "rubber.boxMass", "mass", "its mass", book);
     taken(made, "cast.volume", "cast", "a cast takes", book);
@@ -365,8 +366,8 @@ public final class ApproachSearch {
         "about " + Numbers.fixed(5 * Math.round(casts / 5), 0),
         Working.of("what the mould gives × what stretching leaves of it")
             .given("the mould gives", f.get("life.casts").text(), COMPUTED)
-            .given("stretch", percent(stretch), COMPUTED)
-            .given("of the rubber's", percent(stands / 100), product == null ? DEFAULT : SHEET)
+            .given("stretch", Share.format(stretch), COMPUTED)
+            .given("of the rubber's", Share.format(stands / 100), product == null ? DEFAULT : SHEET)
             .step("Depends on what is cast far more than on this; the log will know better.")
             .done());
   }
@@ -382,10 +383,6 @@ public final class ApproachSearch {
     Vec3 up = chosen.pose().turn().inverse().apply(Vec3.UP);
     Vec3 now = choices.pose().turn().apply(up);
     return now.z() > Math.cos(Math.toRadians(2)) ? "as it stands now" : StandOffers.way(now);
-  }
-
-  private static String percent(double share) {
-    return Numbers.fixed(100 * share, 0) + " %";
   }
 
   /** For rubber and sheet; cm³ of rubber while it has no price. */
@@ -447,7 +444,7 @@ public final class ApproachSearch {
           "locked as it opens",
           mm3,
           Working.of("rubber with master in its way, pulled straight off")
-              .given("of the master", percent(mm3 / posed.curve().total()), COMPUTED)
+              .given("of the master", Share.format(mm3 / posed.curve().total()), COMPUTED)
               .done());
     }
     return mm3;
@@ -462,7 +459,7 @@ public final class ApproachSearch {
         "stretch",
         "stretch to come off",
         s.share(),
-        percent(s.share()),
+        Share.format(s.share()),
         Working.of("cord round the widest part ÷ cord round the throat below it − 1")
             .given("widest at", Length.format(s.wideMm(), choices.units()), COMPUTED)
             .given("throat at", Length.format(s.throatMm(), choices.units()), COMPUTED)
@@ -554,17 +551,17 @@ public final class ApproachSearch {
     }
     if (kind.onPlate() && stretch > allowed()) {
       return "To come off it would stretch by "
-          + percent(stretch)
+          + Share.format(stretch)
           + "; "
           + (product == null ? "a usual rubber" : product.name())
           + " allows "
-          + percent(allowed())
+          + Share.format(allowed())
           + ".";
     }
     if (kind == MouldKind.TWO_PART && locked > LOCKED * posed.curve().total()) {
       return Volume.format(locked, choices.units())
           + " of rubber, "
-          + percent(locked / posed.curve().total())
+          + Share.format(locked / posed.curve().total())
           + " of the master, locks in two halves however they part."
           + morePieces();
     }
@@ -578,7 +575,7 @@ public final class ApproachSearch {
     }
     return cover.pieces() <= 2
         ? " Pulled the right way two stiff pieces see "
-            + percent(cover.freedByAll())
+            + Share.format(cover.freedByAll())
             + " of its surface all the same."
         : " " + cover.says();
   }

@@ -1,6 +1,7 @@
 package ungula.core.caution;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import ungula.core.sentence.WordBook.Edit;
 
 /**
@@ -15,7 +16,13 @@ import ungula.core.sentence.WordBook.Edit;
  * @param fixes that apply themselves
  */
 public record Caution(
-    String id, Level level, String stage, String title, String text, Place place, List<Fix> fixes) {
+    String id,
+    Level level,
+    String stage,
+    String title,
+    String text,
+    @Nullable Place place,
+    List<Fix> fixes) {
 
   public enum Level {
     STOP,

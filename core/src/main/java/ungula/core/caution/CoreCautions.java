@@ -12,6 +12,7 @@ import ungula.core.hollow.HollowCore;
 import ungula.core.plan.Plan;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Share;
 import ungula.core.quantity.Volume;
 import ungula.core.release.Stretch;
 import ungula.core.sentence.WordBook.Edit;
@@ -140,8 +141,7 @@ final class CoreCautions {
             + " the cast is so narrow inside that the core above it must give by "
             + Numbers.fixed(100 * s.share(), 0)
             + " %; a rubber may give by a quarter of its elongation at break, "
-            + Numbers.fixed(100 * allowed, 0)
-            + " %"
+            + Share.format(allowed)
             + (elongation != null ? "." : ", taken until its sheet says."),
         new Place(0, 0, s.throatMm() + lift),
         SOLID);

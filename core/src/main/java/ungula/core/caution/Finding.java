@@ -7,7 +7,6 @@ import ungula.core.caution.Caution.Place;
 import ungula.core.geometry.Vec3;
 import ungula.core.plan.Plan;
 import ungula.core.quantity.Length;
-import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Volume;
 import ungula.core.sentence.WordBook.Edit;
 
@@ -54,9 +53,5 @@ abstract class Finding {
 
   final String ml(double mm3) {
     return Volume.format(mm3, p.units());
-  }
-
-  static String percent(double share) {
-    return Numbers.fixed(100 * share, 0) + " %";
   }
 }

@@ -18,6 +18,7 @@ import ungula.core.plan.MixPart;
 import ungula.core.plan.Plan;
 import ungula.core.plan.SkinPart;
 import ungula.core.quantity.Mass;
+import ungula.core.quantity.Share;
 import ungula.core.sentence.WordBook.Edit;
 
 /** What can go wrong with a jacket, and where a skin is built. */
@@ -70,7 +71,7 @@ final class JacketCautions extends Finding {
         fixes.add(
             new Fix(
                 "Make it in " + n + " sections",
-                percent(left) + " stay locked",
+                Share.format(left) + " stay locked",
                 List.of(Edit.of("jacket.sections", n + ""))));
         break;
       }
@@ -82,12 +83,12 @@ final class JacketCautions extends Finding {
                 fixes.add(
                     new Fix(
                         "Add a relief section there",
-                        percent(r.lockedShare()) + " stay locked",
+                        Share.format(r.lockedShare()) + " stay locked",
                         List.of(Edit.of("jacket.relief", Jacket.Relief.YES.name())))));
     add(
         "jacket.locked",
         CHECK,
-        percent(sections.lockedShare()) + " of the jacket stays locked",
+        Share.format(sections.lockedShare()) + " of the jacket stays locked",
         "Pulled straight off, "
             + (count == 1 ? "the jacket" : "its sections")
             + " would drag over the skin there: the rubber behind it tears or the jacket breaks."
@@ -105,7 +106,7 @@ final class JacketCautions extends Finding {
           "jacket.buttons",
           CHECK,
           "Buttons slide off upright walls",
-          percent(p.facts().skin().study().steeper(STEEP_DEGREES))
+          Share.format(p.facts().skin().study().steeper(STEEP_DEGREES))
               + " of the surface is steeper than "
               + STEEP_DEGREES
               + "°: what is set on there falls off before it has cured.",

@@ -9,7 +9,7 @@ import ungula.core.caution.Caution.Fix;
 import ungula.core.choice.RatioMeant;
 import ungula.core.plan.MixPart;
 import ungula.core.plan.Plan;
-import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Share;
 import ungula.core.rubber.Additive;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.RatioGuard;
@@ -101,7 +101,7 @@ final class RubberCautions extends Finding {
           "Try it on a small mix first: it may cure badly, or tear.",
           null);
     } else if (additive.dosePct() > most) {
-      String allowed = Numbers.trimmed(most, 2) + " %";
+      String allowed = Share.typed(most);
       add(
           "additive.much",
           CHECK,

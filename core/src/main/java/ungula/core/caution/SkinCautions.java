@@ -11,6 +11,7 @@ import ungula.core.caution.Caution.Place;
 import ungula.core.geometry.Vec3;
 import ungula.core.plan.SkinPart;
 import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Share;
 import ungula.core.quantity.Timespan;
 import ungula.core.quantity.Volume;
 import ungula.core.release.Stretch;
@@ -164,7 +165,7 @@ final class SkinCautions extends Finding {
             + "; no more than "
             + mm(most)
             + " stays on an upright wall, and "
-            + percent(share)
+            + Share.format(share)
             + " of the surface is too steep for it.",
         null,
         fixes.toArray(Fix[]::new));
@@ -299,11 +300,11 @@ final class SkinCautions extends Finding {
           CHECK,
           "The skin does not come off like a sock",
           "It would have to stretch by "
-              + percent(s.share())
+              + Share.format(s.share())
               + " over the part "
               + mm(s.wideMm())
               + " up; the rubber may by "
-              + percent(allowed)
+              + Share.format(allowed)
               + ".",
           new Place(0, 0, s.throatMm()),
           prices.fix("Cut it open on one side", Edit.of("skin.opening", TakenOff.CUT.name())));

@@ -82,7 +82,7 @@ public final class ChoiceWords {
    */
   public static Choices edit(Choices choices, List<Edit> edits, Product product) {
     try {
-      return BOOK.edit(choices, edits, choices.units()).agreeing(choices);
+      return BOOK.edit(choices, edits, choices.units()).consistentAfter(choices);
     } catch (Refused refused) {
       boolean ratio = refused.word().equals("rubber.ratio");
       if (!ratio || product == null || product.ratio() == null) {

@@ -139,20 +139,23 @@ public record Choices(
    * These, made to agree with each other after a change: nothing of another surface or another way
    * to stand is kept, and only an open mould stands on the plate.
    */
-  Choices agreeing(Choices before) {
+  Choices consistentAfter(Choices before) {
     boolean sameSurface =
         master.source() == before.master.source()
             && Objects.equals(master.model(), before.master.model())
             && (master.source() != MasterSource.SOLID
                 || master.solid().equals(before.master.solid()));
     Choices now =
-        mastered(master.agreeing(before.master)).withRubber(rubber.agreeing(before.rubber));
+        mastered(master.consistentAfter(before.master))
+            .withRubber(rubber.consistentAfter(before.rubber));
     if (!sameSurface) {
       now = now.withCasting(Casting.NOTHING).withMarks(Marks.NONE);
     } else if (laid().copies() != before.laid().copies()) {
       now = now.withCasting(Casting.NOTHING);
     }
-    now = now.plated(plate.agreeing(before.plate)).skinned(skin, jacket.agreeing(before.jacket));
+    now =
+        now.plated(plate.consistentAfter(before.plate))
+            .skinned(skin, jacket.consistentAfter(before.jacket));
     if (!sameSurface || !pose.turn().equals(before.pose.turn())) {
       now =
           now.parted(
@@ -190,7 +193,7 @@ public record Choices(
             others.cast,
             casting,
             others.marks)
-        .agreeing(this)
+        .consistentAfter(this)
         .withMarks(others.marks);
   }
 

@@ -42,7 +42,7 @@ public record MasterChoice(
   }
 
   /** Nothing is known of another surface. */
-  MasterChoice agreeing(MasterChoice before) {
+  MasterChoice consistentAfter(MasterChoice before) {
     boolean other = material != before.material();
     return new MasterChoice(
         source,

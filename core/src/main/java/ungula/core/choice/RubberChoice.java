@@ -37,7 +37,7 @@ public record RubberChoice(
   }
 
   /** A grade of catalyst belongs to one rubber. */
-  RubberChoice agreeing(RubberChoice before) {
+  RubberChoice consistentAfter(RubberChoice before) {
     boolean other = !Objects.equals(product, before.product());
     return other && Objects.equals(catalyst, before.catalyst()) && catalyst != null
         ? new RubberChoice(

@@ -8,8 +8,8 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import ungula.core.mesh.Rings;
+import ungula.core.mould.BoxInside;
 import ungula.core.mould.BoxMould;
-import ungula.core.mould.Inside;
 import ungula.core.parting.SealRing;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
@@ -40,7 +40,7 @@ public record CutList(List<CutPart> parts, List<String> besides) {
     private final BoxMould box;
     private final Extras extras;
     private final Units units;
-    private final Inside inside;
+    private final BoxInside inside;
     private final double high;
     private final List<CutPart> parts = new ArrayList<>();
     private final List<String> besides = new ArrayList<>();

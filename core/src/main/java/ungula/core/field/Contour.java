@@ -120,12 +120,12 @@ public final class Contour {
   private double[] met(int i, int j, int side) {
     int x = side == 1 ? i + 1 : i;
     int y = side == 2 ? j + 1 : j;
-    boolean across = side == 0 || side == 2;
+    boolean horizontal = side == 0 || side == 2;
     double a = value[y * nu + x];
-    double b = across ? value[y * nu + x + 1] : value[(y + 1) * nu + x];
+    double b = horizontal ? value[y * nu + x + 1] : value[(y + 1) * nu + x];
     double at = (level - a) / (b - a);
-    int number = 2 * (y * nu + x) + (across ? 0 : 1);
-    return new double[] {across ? x + at : x, across ? y : y + at, number};
+    int number = 2 * (y * nu + x) + (horizontal ? 0 : 1);
+    return new double[] {horizontal ? x + at : x, horizontal ? y : y + at, number};
   }
 
   private List<double[]> rings() {

@@ -10,8 +10,8 @@ import ungula.core.work.Progress;
  * closed meshes and for broken ones; {@link InsideCells} says which side a cell is on.
  *
  * <p>The same inputs give the same field bit for bit, whatever the number of threads. Takes 16
- * bytes a cell while {@link Spreading} makes it, 130 MB at the default spacing with a narrow
- * margin, and 4 when done. Safe to share between threads.
+ * bytes a cell while {@link DistanceTransform} makes it, 130 MB at the default spacing with a
+ * narrow margin, and 4 when done. Safe to share between threads.
  */
 public final class DistanceField {
 
@@ -37,7 +37,8 @@ public final class DistanceField {
    */
   public static DistanceField of(
       TriangleMesh mesh, Grid grid, Reach reach, Parallel parallel, Progress progress) {
-    return new DistanceField(grid, new Spreading(mesh, grid, reach, parallel, progress).run());
+    return new DistanceField(
+        grid, new DistanceTransform(mesh, grid, reach, parallel, progress).run());
   }
 
   public Grid grid() {

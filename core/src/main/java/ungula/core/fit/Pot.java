@@ -63,8 +63,9 @@ public record Pot(double diameterMm, double heightMm) {
   }
 
   private Stood stood(String text, double circle, double high, boolean strapped) {
-    double across = circle + (strapped ? 2 * BAND_MM : 0);
-    double over = Math.max(across - (diameterMm - 2 * CLEAR_MM), high - (heightMm - 2 * CLEAR_MM));
-    return new Stood(text, across, high, over);
+    double diameter = circle + (strapped ? 2 * BAND_MM : 0);
+    double over =
+        Math.max(diameter - (diameterMm - 2 * CLEAR_MM), high - (heightMm - 2 * CLEAR_MM));
+    return new Stood(text, diameter, high, over);
   }
 }

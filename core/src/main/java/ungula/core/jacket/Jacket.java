@@ -69,8 +69,8 @@ public record Jacket(
     }
   }
 
-  /** This made to agree with itself: partings moved one by one are given up for even ones. */
-  public Jacket agreeing(Jacket before) {
+  /** This made consistent after an edit: partings moved one by one are given up for even ones. */
+  public Jacket consistentAfter(Jacket before) {
     boolean asked =
         !Objects.equals(sections, before.sections)
             || !Objects.equals(turnDegrees, before.turnDegrees);

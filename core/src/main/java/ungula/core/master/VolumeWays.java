@@ -12,6 +12,7 @@ import ungula.core.quantity.Density;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Share;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.Volume;
 import ungula.core.working.Working;
@@ -197,7 +198,7 @@ public final class VolumeWays {
         Working.of("volume = mass ÷ density of what was weighed")
             .given("mass", Mass.format(m.castG(), units), MEASURED)
             .given("density", Density.format(m.castDensity()), CHOSEN)
-            .given("density ±", Numbers.trimmed(m.densityErrorPct(), 1) + " %", CHOSEN)
+            .given("density ±", Share.typed(m.densityErrorPct()), CHOSEN)
             .plusMinus("± " + Volume.format(error, units))
             .done());
   }
@@ -220,7 +221,7 @@ public final class VolumeWays {
                 Volume.format(empty, units),
                 poured ? MEASURED : COMPUTED)
             .given("round the master", Volume.format(m.grainMm3(), units), MEASURED)
-            .given("packing ±", Numbers.trimmed(m.packingPct(), 1) + " %", CHOSEN)
+            .given("packing ±", Share.typed(m.packingPct()), CHOSEN)
             .plusMinus("± " + Volume.format(error, units))
             .done());
   }

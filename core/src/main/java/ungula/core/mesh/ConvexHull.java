@@ -26,7 +26,7 @@ public final class ConvexHull {
 
   // per face: stride 3 for corners and neighbours (across the edge corner k → k+1), 4 for the plane
   private int[] corner = new int[3 * 256];
-  private int[] across = new int[3 * 256];
+  private int[] neighbour = new int[3 * 256];
   private double[] plane = new double[4 * 256];
   private int[] outside = new int[256];
   private int[] farthest = new int[256];
@@ -198,16 +198,16 @@ public final class ConvexHull {
   }
 
   private void link(int f, int n0, int n1, int n2) {
-    across[3 * f] = n0;
-    across[3 * f + 1] = n1;
-    across[3 * f + 2] = n2;
+    neighbour[3 * f] = n0;
+    neighbour[3 * f + 1] = n1;
+    neighbour[3 * f + 2] = n2;
   }
 
   private int face(int a, int b, int c) {
     if (faces == outside.length) {
       int room = 2 * faces;
       corner = Arrays.copyOf(corner, 3 * room);
-      across = Arrays.copyOf(across, 3 * room);
+      neighbour = Arrays.copyOf(neighbour, 3 * room);
       plane = Arrays.copyOf(plane, 4 * room);
       outside = Arrays.copyOf(outside, room);
       farthest = Arrays.copyOf(farthest, room);
@@ -272,15 +272,15 @@ public final class ConvexHull {
     for (int i = 0; i < count; i++) {
       int f = face(horizon[3 * i], horizon[3 * i + 1], apex);
       int beyond = horizon[3 * i + 2];
-      across[3 * f] = beyond;
+      neighbour[3 * f] = beyond;
       for (int k = 0; k < 3; k++) {
         if (corner[3 * beyond + k] == horizon[3 * i + 1]
             && corner[3 * beyond + (k + 1) % 3] == horizon[3 * i]) {
-          across[3 * beyond + k] = f;
+          neighbour[3 * beyond + k] = f;
         }
       }
-      across[3 * f + 1] = first + (i + 1) % count;
-      across[3 * f + 2] = first + (i + count - 1) % count;
+      neighbour[3 * f + 1] = first + (i + 1) % count;
+      neighbour[3 * f + 2] = first + (i + count - 1) % count;
     }
     for (int f : visible) {
       int p = outside[f];
@@ -315,7 +315,7 @@ public final class ConvexHull {
       }
       stack[depth - 2] = (k + 1) % 3;
       stack[depth - 1] = left - 1;
-      int g = across[3 * f + k];
+      int g = neighbour[3 * f + k];
       if (dead[g]) {
         continue;
       }
@@ -323,7 +323,8 @@ public final class ConvexHull {
         dead[g] = true;
         visible.add(g);
         int back = 0;
-        while (across[3 * g + back] != f || corner[3 * g + back] != corner[3 * f + (k + 1) % 3]) {
+        while (neighbour[3 * g + back] != f
+            || corner[3 * g + back] != corner[3 * f + (k + 1) % 3]) {
           back++;
         }
         if (depth + 3 > stack.length) {

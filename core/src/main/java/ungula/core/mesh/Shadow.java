@@ -95,22 +95,22 @@ public final class Shadow {
   private List<double[]> rings() {
     // directed sides of covered pixels that face bare ones, by where they begin
     Map<Integer, List<Integer>> next = new HashMap<>();
-    int across = nx + 1;
+    int columns = nx + 1;
     for (int j = 1; j + 1 < ny; j++) {
       for (int i = 1; i + 1 < nx; i++) {
         if (!at(i, j)) {
           continue;
         }
-        int corner = j * across + i;
+        int corner = j * columns + i;
         side(!at(i, j - 1), corner, corner + 1, next);
-        side(!at(i + 1, j), corner + 1, corner + 1 + across, next);
-        side(!at(i, j + 1), corner + 1 + across, corner + across, next);
-        side(!at(i - 1, j), corner + across, corner, next);
+        side(!at(i + 1, j), corner + 1, corner + 1 + columns, next);
+        side(!at(i, j + 1), corner + 1 + columns, corner + columns, next);
+        side(!at(i - 1, j), corner + columns, corner, next);
       }
     }
     List<double[]> rings = new ArrayList<>();
     while (!next.isEmpty()) {
-      double[] ring = ring(next, across);
+      double[] ring = ring(next, columns);
       if (Outline.area(ring) > 0) {
         rings.add(Outline.thinned(ring, 0.75 * pixel));
       }
@@ -126,7 +126,7 @@ public final class Shadow {
   }
 
   /** Follows sides from any of them back to where it began; each is used once. */
-  private double[] ring(Map<Integer, List<Integer>> next, int across) {
+  private double[] ring(Map<Integer, List<Integer>> next, int columns) {
     int begin = next.keySet().iterator().next();
     double[] ring = new double[64];
     int n = 0;
@@ -134,7 +134,7 @@ public final class Shadow {
     int before = -1;
     do {
       List<Integer> ways = next.get(at);
-      int to = ways.size() == 1 ? ways.get(0) : turn(ways, before, at, across);
+      int to = ways.size() == 1 ? ways.get(0) : turn(ways, before, at, columns);
       ways.remove((Integer) to);
       if (ways.isEmpty()) {
         next.remove(at);
@@ -142,8 +142,8 @@ public final class Shadow {
       if (n == ring.length) {
         ring = Arrays.copyOf(ring, 2 * n);
       }
-      ring[n++] = x0 + at % across * pixel;
-      ring[n++] = y0 + at / across * pixel;
+      ring[n++] = x0 + at % columns * pixel;
+      ring[n++] = y0 + at / columns * pixel;
       before = at;
       at = to;
     } while (at != begin);
@@ -151,13 +151,13 @@ public final class Shadow {
   }
 
   /** Where two pixels touch at a corner only, they stay apart: the way turns left. */
-  private static int turn(List<Integer> ways, int before, int at, int across) {
+  private static int turn(List<Integer> ways, int before, int at, int columns) {
     if (before < 0) {
       return ways.get(0);
     }
-    int dx = at % across - before % across;
-    int dy = at / across - before / across;
-    int left = at - dy + dx * across;
+    int dx = at % columns - before % columns;
+    int dy = at / columns - before / columns;
+    int left = at - dy + dx * columns;
     return ways.contains(left) ? left : ways.get(0);
   }
 }

@@ -19,7 +19,7 @@ import ungula.core.mesh.FillCurve;
 public record BoxMould(
     Vec3 masterMm,
     FillCurve curve,
-    Inside inside,
+    BoxInside inside,
     double belowMm,
     double overTopMm,
     double freeboardMm,

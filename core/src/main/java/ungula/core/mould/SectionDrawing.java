@@ -175,7 +175,7 @@ public record SectionDrawing(
       this.cut = cut;
       this.units = units;
       Vec3 m = box.masterMm();
-      Inside inside = box.inside();
+      BoxInside inside = box.inside();
       boolean side = cut == Cut.SIDE;
       outer = inside.setOut(box.wallMm());
       masterHigh = (side ? m.y() : m.x()) / 2;
@@ -190,7 +190,7 @@ public record SectionDrawing(
       } else {
         // a cut along a wall runs just inside it
         double near = Math.max(from + 1e-6, Math.min(to - 1e-6, at));
-        within = Inside.along(inside.ring(), side ? 1 : 0, near);
+        within = BoxInside.along(inside.ring(), side ? 1 : 0, near);
         low = within[0];
         high = within[within.length - 1];
       }
@@ -216,7 +216,7 @@ public record SectionDrawing(
       double line = box.pourLineMm();
       double wall = box.wallHeightMm();
       boolean side = cut == Cut.SIDE;
-      double[] walls = Inside.along(outer, side ? 1 : 0, Math.max(from, Math.min(to, at)));
+      double[] walls = BoxInside.along(outer, side ? 1 : 0, Math.max(from, Math.min(to, at)));
       double out = BoxMould.BASE_OUT_MM;
       add(
           Role.PLATE,

@@ -12,14 +12,20 @@ import ungula.core.plan.BoxPart;
 import ungula.core.plan.MasterFacts;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Share;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.Volume;
 import ungula.core.working.Figure;
 import ungula.core.working.FigureBook;
+import ungula.core.working.FigureKeys;
 import ungula.core.working.Working;
 
 /** Boxes of every shape round the same master, to be compared. */
 public final class BoxOffers {
+
+  /** What its figures are called. */
+  public static final FigureKeys FIGURES =
+      FigureKeys.of("BoxFigure", "rubber", "saved", "thinnest", "sheet");
 
   private BoxOffers() {}
 
@@ -57,7 +63,7 @@ public final class BoxOffers {
 
   private static Offer offer(BoxMould box, double rectangular, Choices choices) {
     Units units = choices.units();
-    FigureBook figures = new FigureBook(units, "");
+    FigureBook figures = new FigureBook(FIGURES, units, "");
     double rubber = box.rubberMm3();
     figures.volume(
         "rubber",
@@ -77,7 +83,7 @@ public final class BoxOffers {
             .given("rectangular", Volume.format(rectangular, units), COMPUTED)
             .given("this", Volume.format(rubber, units), COMPUTED)
             .done();
-    String percent = Numbers.fixed(100 * Math.abs(saved) / Math.max(rectangular, 1e-9), 0) + " %";
+    String percent = Share.format(Math.abs(saved) / Math.max(rectangular, 1e-9));
     figures.put(
         "saved",
         "against a rectangle",

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import ungula.core.caution.CautionFinder;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
@@ -20,7 +21,7 @@ import ungula.core.plan.Plan;
 import ungula.core.plan.Planner;
 import ungula.core.plan.Touching;
 import ungula.core.quantity.Mass;
-import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Share;
 import ungula.core.quantity.Units;
 import ungula.core.record.Recorded;
 import ungula.core.release.Stretch;
@@ -79,7 +80,12 @@ public final class RubberOffers {
    * @param score 100 less what speaks against it
    */
   public record Candidate(
-      String product, String name, boolean fits, String text, Figure costOfCast, double score) {}
+      String product,
+      String name,
+      boolean fits,
+      String text,
+      @Nullable Figure costOfCast,
+      double score) {}
 
   private final Plan plan;
   private final Steps steps;
@@ -230,16 +236,14 @@ public final class RubberOffers {
       against(UNKNOWN, "its sheet does not say how far it stretches");
       return;
     }
-    String words = percent(100 * Stretch.allowed(product.elongationPct()));
+    String words = Share.format(Stretch.allowed(product.elongationPct()));
     if (needed > 100 * Stretch.allowed(product.elongationPct())) {
-      against(TOO_STIFF, "it gives by " + words + " where " + percent(needed) + " are needed");
+      against(
+          TOO_STIFF,
+          "it gives by " + words + " where " + Share.format(needed / 100) + " are needed");
     } else {
-      pro.add("it gives by " + words + " where " + percent(needed) + " are needed");
+      pro.add("it gives by " + words + " where " + Share.format(needed / 100) + " are needed");
     }
-  }
-
-  private static String percent(double pct) {
-    return Numbers.fixed(pct, 0) + " %";
   }
 
   private void hardness() {

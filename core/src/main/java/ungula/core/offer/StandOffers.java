@@ -28,10 +28,15 @@ import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Volume;
 import ungula.core.working.Figure;
 import ungula.core.working.FigureBook;
+import ungula.core.working.FigureKeys;
 import ungula.core.working.Working;
 
 /** The few best ways for a master to stand in the box the choices make round it. */
 public final class StandOffers {
+
+  /** What its figures are called. */
+  public static final FigureKeys FIGURES =
+      FigureKeys.of("StandFigure", "rubber", "height", "locked", "poured", "cast");
 
   /** Leaning less than this from a way it could be named by is that way, degrees. */
   private static final double NEARLY = 12;
@@ -161,7 +166,7 @@ public final class StandOffers {
   }
 
   private Map<String, Figure> figures(Stand s) {
-    FigureBook book = new FigureBook(choices.units(), "");
+    FigureBook book = new FigureBook(FIGURES, choices.units(), "");
     BoxMould box = box(s);
     book.volume(
         "rubber",

@@ -11,8 +11,8 @@ import ungula.core.mark.FacetSet;
 import ungula.core.mesh.Outline;
 import ungula.core.mesh.Rings;
 import ungula.core.mesh.Slicer.Cut;
+import ungula.core.mould.BoxInside;
 import ungula.core.mould.BoxMould;
-import ungula.core.mould.Inside;
 
 /**
  * How a block of rubber comes apart into a lower and an upper half: over every place of the box one
@@ -137,7 +137,7 @@ public final class Parting {
   private double moved() {
     double sum = 0;
     for (int j = 0; j < ny; j++) {
-      double[] within = Inside.along(box.inside().ring(), 0, lines.y(firstRow + j));
+      double[] within = BoxInside.along(box.inside().ring(), 0, lines.y(firstRow + j));
       for (int i = 0; i < nx; i++) {
         if (between(within, lines.x(firstColumn + i))) {
           sum += heights[j * nx + i] - levelMm;
@@ -224,7 +224,7 @@ public final class Parting {
   public List<double[]> cut(Cut cut, double at) {
     boolean side = cut == Cut.SIDE;
     List<double[]> solid = master == null ? List.of() : master.outlines(cut, at);
-    double[] within = Inside.along(box.inside().ring(), side ? 1 : 0, at);
+    double[] within = BoxInside.along(box.inside().ring(), side ? 1 : 0, at);
     List<double[]> out = new ArrayList<>();
     for (int s = 0; s + 1 < within.length; s += 2) {
       int steps = 1 + (int) ((within[s + 1] - within[s]) / STEP_MM);

@@ -110,7 +110,7 @@ public final class PartingScan {
       // a corner on the level counts as above it, so that an edge on it counts once
       int last = (int) Math.min(LEVELS, Math.ceil(q[2][2] * LEVELS / heightMm) - 1);
       for (int n = first; n <= last; n++) {
-        length[n] += across(q, level(n));
+        length[n] += chord(q, level(n));
       }
     }
     return length;
@@ -125,7 +125,7 @@ public final class PartingScan {
   }
 
   /** How far a level runs across a triangle, its corners by height. */
-  private static double across(double[][] q, double z) {
+  private static double chord(double[][] q, double z) {
     double u = (z - q[0][2]) / (q[2][2] - q[0][2]);
     int from = z < q[1][2] || q[1][2] == q[2][2] ? 0 : 1;
     double[] a = q[from];

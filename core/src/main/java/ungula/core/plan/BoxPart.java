@@ -10,9 +10,9 @@ import ungula.core.choice.Choices;
 import ungula.core.choice.Materials;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.FillCurve;
+import ungula.core.mould.BoxInside;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.BoxShape;
-import ungula.core.mould.Inside;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Units;
@@ -25,7 +25,7 @@ public record BoxPart(Brief brief, BoxMould mould) implements Part {
 
   /** The box the choices make round the master's shape as it is known. */
   static BoxMould of(Choices choices, MasterFacts facts) {
-    Inside inside = inside(choices.mould(), choices.mould().shape(), facts);
+    BoxInside inside = inside(choices.mould(), choices.mould().shape(), facts);
     BoxMould box = round(choices, facts.sizeMm(), facts.curve(), inside);
     Brief b = Brief.of(choices, facts, Materials.of(null), Workshop.DEFAULT);
     return of(b, box, MasterPart.of(b, box)).mould;
@@ -46,7 +46,7 @@ public record BoxPart(Brief brief, BoxMould mould) implements Part {
   }
 
   /** The box the choices make round any master with so much inside. */
-  public static BoxMould round(Choices choices, Vec3 masterMm, FillCurve master, Inside inside) {
+  public static BoxMould round(Choices choices, Vec3 masterMm, FillCurve master, BoxInside inside) {
     double below = choices.pose().liftMm();
     return new BoxMould(
         masterMm,
@@ -59,15 +59,15 @@ public record BoxPart(Brief brief, BoxMould mould) implements Part {
   }
 
   /** The inside of a box of a shape with the walls chosen. */
-  public static Inside inside(BoxChoice c, BoxShape shape, MasterFacts facts) {
+  public static BoxInside inside(BoxChoice c, BoxShape shape, MasterFacts facts) {
     return shape == BoxShape.RECTANGLE
         ? rectangle(c, facts.sizeMm())
-        : Inside.of(shape, rectangle(c, facts.sizeMm()), facts.shadow().get(), c.sidesMm());
+        : BoxInside.of(shape, rectangle(c, facts.sizeMm()), facts.shadow().get(), c.sidesMm());
   }
 
   /** Of a rectangular one, where each side may have its own wall. */
-  public static Inside rectangle(BoxChoice c, Vec3 s) {
-    return Inside.rectangle(
+  public static BoxInside rectangle(BoxChoice c, Vec3 s) {
+    return BoxInside.rectangle(
         s.x(),
         s.y(),
         side(c.leftMm(), c.sidesMm(), c.insideLengthMm(), s.x()),

@@ -14,6 +14,7 @@ import ungula.core.jacket.Sections;
 import ungula.core.mould.MouldKind;
 import ungula.core.plan.MixPart.Stirred;
 import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Share;
 import ungula.core.rubber.Additive;
 import ungula.core.rubber.Product;
 import ungula.core.skin.Bridge;
@@ -242,7 +243,7 @@ public record CoatsPart(
         "left in brush, pot and drips",
         lostMm3(),
         Working.of("share of what is on the master")
-            .given("share", Numbers.trimmed(brief.choices().skin().lossPct(), 1) + " %", CHOSEN)
+            .given("share", Share.typed(brief.choices().skin().lossPct()), CHOSEN)
             .done());
     figures.volume(
         "rubber.mix",
@@ -309,7 +310,7 @@ public record CoatsPart(
     }
     boolean solid = brief.choices().master().source() == MasterSource.SOLID;
     double measured = solid ? brief.choices().master().solid().surfaceErrorShare() : 0;
-    return "± " + Numbers.fixed(Math.ceil(100 * Math.hypot(FIELD_ERROR, measured)), 0) + " %";
+    return "± " + Share.format(Math.ceil(100 * Math.hypot(FIELD_ERROR, measured)) / 100);
   }
 
   private Working surface() {

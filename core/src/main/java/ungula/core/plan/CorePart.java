@@ -7,6 +7,7 @@ import static ungula.core.working.Given.Source.DEFAULT;
 import java.util.Optional;
 import ungula.core.hollow.HollowCore;
 import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Share;
 import ungula.core.working.FigureBook;
 import ungula.core.working.Working;
 
@@ -61,7 +62,7 @@ public record CorePart(Brief brief, MasterPart master, HollowCore core, int pins
           "core.stretch",
           "to draw the core",
           100 * core.stretch().share(),
-          Numbers.fixed(100 * core.stretch().share(), 0) + " %",
+          Share.format(core.stretch().share()),
           Working.of("most of P(above) ÷ P(below) − 1, P the cord round the core’s section")
               .given("throat at", brief.mm(core.stretch().throatMm()), COMPUTED)
               .given("widest above at", brief.mm(core.stretch().wideMm()), COMPUTED)

@@ -12,6 +12,7 @@ import ungula.core.jacket.JacketNeeds;
 import ungula.core.jacket.JacketScan;
 import ungula.core.jacket.Sections;
 import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Share;
 import ungula.core.quantity.Timespan;
 import ungula.core.working.FigureBook;
 import ungula.core.working.Working;
@@ -72,15 +73,15 @@ public record JacketPart(
         count,
         count == 1 ? "one section" : count + " sections",
         Working.of("fewest that the outside of the skin lets go of along straight pulls")
-            .given("stays locked", percent(sections.lockedShare()), COMPUTED)
-            .given("accepted, the rubber gives way", percent(Sections.ACCEPTED), DEFAULT)
+            .given("stays locked", Share.format(sections.lockedShare(), 1), COMPUTED)
+            .given("accepted, the rubber gives way", Share.format(Sections.ACCEPTED, 1), DEFAULT)
             .step("Looked at along rays from places spread evenly over the outside.")
             .done());
     figures.put(
         "jacket.locked",
         "stays locked",
         sections.lockedShare(),
-        percent(sections.lockedShare()),
+        Share.format(sections.lockedShare(), 1),
         Working.of("places of the outside that no section is free of along its pull").done());
     figures.put(
         "jacket.area",
@@ -182,9 +183,5 @@ public record JacketPart(
             .given("skin", figures.get("rubber.boxMass").text(), COMPUTED)
             .given("jacket", figures.get("jacket.mass").text(), COMPUTED)
             .done());
-  }
-
-  private static String percent(double share) {
-    return Numbers.fixed(100 * share, 1) + " %";
   }
 }

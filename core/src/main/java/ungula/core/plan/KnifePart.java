@@ -11,6 +11,7 @@ import ungula.core.mark.Mark;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.MouldKind;
 import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Share;
 import ungula.core.working.FigureBook;
 import ungula.core.working.Working;
 
@@ -79,7 +80,7 @@ public record KnifePart(Brief brief, MasterPart master, BoxMould box, CutLine cu
         Working.of("rubber with master in its way, pulled to both sides of the cut")
             .given(
                 "of the master",
-                Numbers.fixed(100 * cut.lockedMm3() / Math.max(1e-9, master.volumeMm3()), 0) + " %",
+                Share.format(cut.lockedMm3() / Math.max(1e-9, master.volumeMm3())),
                 COMPUTED)
             .given("the master", brief.ml(master.volumeMm3()), COMPUTED)
             .done());

@@ -15,6 +15,7 @@ import ungula.core.hollow.HollowCore;
 import ungula.core.mould.MouldKind;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Share;
 import ungula.core.quantity.Timespan;
 import ungula.core.release.Stretch;
 import ungula.core.rubber.Product;
@@ -86,7 +87,7 @@ public record LifePart(
           "stretch, "
               + Numbers.fixed(stretchPct, 0)
               + " % of the "
-              + percent(stands)
+              + Share.typed(stands)
               + " it stands";
       factors.add(new Factor(name, MouldLife.stretchFactor(stretchPct, stands), COMPUTED));
     }
@@ -167,8 +168,8 @@ public record LifePart(
     Working w =
         Working.of("cast = master × (1 − shrinkage of the rubber) × (1 − shrinkage of the cast)")
             .given("master", size(master, 1), COMPUTED)
-            .given(brief.product().name(), percent(brief.product().shrinkagePct()), SHEET)
-            .given(brief.cast().name(), percent(brief.cast().shrinkagePct()), SHEET)
+            .given(brief.product().name(), Share.typed(brief.product().shrinkagePct()), SHEET)
+            .given(brief.cast().name(), Share.typed(brief.cast().shrinkagePct()), SHEET)
             .step("Nothing holds it to its size as it cures: a filled or thin cast shrinks less.")
             .done();
     figures.put(
@@ -185,8 +186,8 @@ public record LifePart(
         shrinkage.scaleUp(),
         Numbers.fixed(shrinkage.scaleUp(), 5),
         Working.of("1 ÷ ((1 − shrinkage of the rubber) × (1 − shrinkage of the cast))")
-            .given(brief.product().name(), percent(brief.product().shrinkagePct()), SHEET)
-            .given(brief.cast().name(), percent(brief.cast().shrinkagePct()), SHEET)
+            .given(brief.product().name(), Share.typed(brief.product().shrinkagePct()), SHEET)
+            .given(brief.cast().name(), Share.typed(brief.cast().shrinkagePct()), SHEET)
             .step(
                 "The same along each axis: the master would be "
                     + size(master, shrinkage.scaleUp()))
@@ -195,10 +196,6 @@ public record LifePart(
 
   private String size(Vec3 mm, double by) {
     return Length.format3(by * mm.x(), by * mm.y(), by * mm.z(), brief.units());
-  }
-
-  private static String percent(double pct) {
-    return Numbers.trimmed(pct, 2) + " %";
   }
 
   private void life(FigureBook figures) {

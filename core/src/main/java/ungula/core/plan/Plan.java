@@ -99,7 +99,7 @@ public record Plan(
 
   /** A new book of figures in the job's units. */
   public FigureBook book() {
-    return new FigureBook(brief.units(), brief.workshop().currency());
+    return new FigureBook(PlanFigures.KEYS, brief.units(), brief.workshop().currency());
   }
 
   /** All that its parts show, in the order they are worked out. */

@@ -6,8 +6,8 @@ import ungula.core.choice.BoxChoice;
 import ungula.core.choice.Choices;
 import ungula.core.cutlist.CutList;
 import ungula.core.cutlist.Extras;
+import ungula.core.mould.BoxInside;
 import ungula.core.mould.BoxMould;
-import ungula.core.mould.Inside;
 import ungula.core.parting.Bedding;
 import ungula.core.parting.Parting;
 
@@ -136,7 +136,7 @@ public final class Planner {
     BoxChoice before = plan.choices().mould();
     BoxChoice after = other.mould();
     boolean same = before.shape() == after.shape() && before.sidesMm() == after.sidesMm();
-    Inside inside =
+    BoxInside inside =
         same && !after.shape().sided()
             ? plan.mould().inside()
             : BoxPart.inside(after, after.shape(), b.facts());

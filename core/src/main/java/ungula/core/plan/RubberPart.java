@@ -7,6 +7,7 @@ import static ungula.core.working.Given.Source.DEFAULT;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.BoxShape;
 import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Share;
 import ungula.core.quantity.Volume;
 import ungula.core.working.FigureBook;
 import ungula.core.working.Working;
@@ -90,7 +91,7 @@ public record RubberPart(
     Double chosen = brief.choices().rubber().allowancePct();
     if (chosen != null) {
       return Working.of("allowance = share of the rubber in the box")
-          .given("share", Numbers.trimmed(chosen, 1) + " %", CHOSEN)
+          .given("share", Share.typed(chosen), CHOSEN)
           .done();
     }
     Workshop w = brief.workshop();

@@ -10,6 +10,7 @@ import ungula.core.air.PotPressure;
 import ungula.core.air.VentWay;
 import ungula.core.mould.Offcuts;
 import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Share;
 import ungula.core.release.Stretch;
 import ungula.core.study.ShapeStudy;
 import ungula.core.working.FigureBook;
@@ -102,7 +103,7 @@ public record ShapePart(Brief brief, ShapeStudy study) implements Part {
         Working.of("share of the rubber that is further from the master than the least")
             .given("at least from the master", brief.mm(Offcuts.CLEAR_MM), DEFAULT)
             .given("rubber further off", brief.ml(study.offcutsMm3()), COMPUTED)
-            .given("share", Numbers.fixed(100 * Offcuts.SHARE, 0) + " %", DEFAULT)
+            .given("share", Share.format(Offcuts.SHARE), DEFAULT)
             .step("Of the same rubber only: another may keep the new one from curing.")
             .plusMinus("± 0.2 % of what the box holds")
             .done());
@@ -111,7 +112,7 @@ public record ShapePart(Brief brief, ShapeStudy study) implements Part {
           "locks.stretch",
           "stretch to come off",
           study.stretch().share(),
-          Numbers.fixed(100 * study.stretch().share(), 0) + " %",
+          Share.format(study.stretch().share()),
           Working.of("cord round the widest part ÷ cord round the throat below it − 1")
               .given("widest at", brief.mm(study.stretch().wideMm()), COMPUTED)
               .given("throat at", brief.mm(study.stretch().throatMm()), COMPUTED)

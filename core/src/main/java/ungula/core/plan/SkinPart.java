@@ -10,6 +10,7 @@ import java.util.Optional;
 import ungula.core.jacket.OutsideStudy;
 import ungula.core.jacket.Sections;
 import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Share;
 import ungula.core.quantity.Timespan;
 import ungula.core.release.Stretch;
 import ungula.core.rubber.Product;
@@ -196,7 +197,7 @@ public record SkinPart(
           "skin.steep",
           "steeper than 60°",
           steep,
-          Numbers.fixed(100 * steep, 0) + " %",
+          Share.format(steep),
           Working.of("share of the surface by the slope of its facets, overhangs included")
               .given("steeper than 30°", share(30), COMPUTED)
               .given("steeper than 60°", share(60), COMPUTED)
@@ -229,7 +230,7 @@ public record SkinPart(
   }
 
   private String share(double degrees) {
-    return Numbers.fixed(100 * brief.facts().skin().study().steeper(degrees), 0) + " %";
+    return Share.format(brief.facts().skin().study().steeper(degrees));
   }
 
   private void cloth(FigureBook figures) {
@@ -285,13 +286,13 @@ public record SkinPart(
         "skin.stretch",
         "to be pulled off",
         stretch.share(),
-        Numbers.fixed(100 * stretch.share(), 0) + " %",
+        Share.format(stretch.share()),
         Working.of("cord round the widest part ÷ cord round the throat below it − 1")
             .given("widest at", brief.mm(stretch.wideMm()), COMPUTED)
             .given("throat at", brief.mm(stretch.throatMm()), COMPUTED)
             .given(
                 "the rubber allows",
-                Numbers.fixed(100 * Stretch.allowed(elongation), 0) + " %",
+                Share.format(Stretch.allowed(elongation)),
                 elongation == null ? DEFAULT : SHEET)
             .done());
   }

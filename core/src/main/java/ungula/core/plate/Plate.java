@@ -14,8 +14,8 @@ public record Plate(int copies, Laying laying, double landMm) {
 
   public static final int MOST_COPIES = 24;
 
-  /** This made to agree with itself: copies are laid close, and as modelled there is one. */
-  public Plate agreeing(Plate before) {
+  /** This made consistent after an edit: copies are laid close, and as modelled there is one. */
+  public Plate consistentAfter(Plate before) {
     if (copies == 1 || laying == Laying.CLOSE) {
       return this;
     }

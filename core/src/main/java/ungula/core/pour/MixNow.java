@@ -22,7 +22,9 @@ import ungula.core.rubber.RatioGuard;
 import ungula.core.rubber.SecondPart;
 import ungula.core.working.Figure;
 import ungula.core.working.FigureBook;
+import ungula.core.working.FigureKeys;
 import ungula.core.working.Given;
+import ungula.core.working.KeyedBy;
 import ungula.core.working.Working;
 
 /**
@@ -34,7 +36,19 @@ import ungula.core.working.Working;
  * @param now what to do once one part is poured; empty before
  * @param stop both readings of a ratio far off the sheet, until it is meant; else empty
  */
-public record MixNow(Map<String, Figure> figures, String sentence, String now, String stop) {
+public record MixNow(
+    @KeyedBy("MixFigure") Map<String, Figure> figures, String sentence, String now, String stop) {
+
+  /** What its figures are called. */
+  public static final FigureKeys FIGURES =
+      FigureKeys.of(
+          "MixFigure",
+          "now.base",
+          "now.hardener",
+          "now.total",
+          "now.volume",
+          "now.potLife",
+          "now.second");
 
   /**
    * What is asked, as typed; blank or null where nothing is.
@@ -70,7 +84,7 @@ public record MixNow(Map<String, Figure> figures, String sentence, String now, S
       }
     }
     Mix mix = mix(asked.amount, product, ratio, units);
-    FigureBook figures = new FigureBook(units, currency);
+    FigureBook figures = new FigureBook(FIGURES, units, currency);
     Given.Source source = blank(asked.ratio) ? SHEET : CHOSEN;
     Working parts =
         Working.of("first part = total ÷ (1 + second per first); second = first × second per first")

@@ -16,6 +16,8 @@ import ungula.core.rubber.Mix;
 import ungula.core.rubber.Product;
 import ungula.core.working.Figure;
 import ungula.core.working.FigureBook;
+import ungula.core.working.FigureKeys;
+import ungula.core.working.KeyedBy;
 import ungula.core.working.Working;
 
 /**
@@ -25,7 +27,12 @@ import ungula.core.working.Working;
  * @param batches in the order they are mixed
  * @param reason why they are no larger; empty when one does
  */
-public record PourTogether(Map<String, Figure> figures, List<Batch> batches, String reason) {
+public record PourTogether(
+    @KeyedBy("TogetherFigure") Map<String, Figure> figures, List<Batch> batches, String reason) {
+
+  /** What its figures are called. */
+  public static final FigureKeys FIGURES =
+      FigureKeys.of("TogetherFigure", "batch.#.base", "batch.#.hardener", "batch.#.fill");
 
   /**
    * @param key its figures begin so: base, hardener, and fill where a vessel is known
@@ -58,7 +65,7 @@ public record PourTogether(Map<String, Figure> figures, List<Batch> batches, Str
     double total = pours.stream().mapToDouble(Pour::mm3).sum();
     Batching batching = Batching.of(total, limits.most(density));
     Session session = Session.of(mm3, batching.largestMm3());
-    FigureBook figures = new FigureBook(units, currency);
+    FigureBook figures = new FigureBook(FIGURES, units, currency);
     List<Batch> batches = new ArrayList<>();
     for (int i = 0; i < session.batches().size(); i++) {
       String key = "batch." + (i + 1);

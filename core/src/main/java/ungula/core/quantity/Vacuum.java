@@ -97,7 +97,7 @@ public record Vacuum(Form form, double value) {
     return switch (form) {
       case GAUGE -> "−" + Numbers.trimmed(value / 100, 3) + " bar";
       case ABSOLUTE -> Numbers.trimmed(value, 2) + " kPa absolute";
-      case SHARE -> Numbers.trimmed(value, 1) + " %";
+      case SHARE -> Share.typed(value);
     };
   }
 

@@ -7,6 +7,7 @@ import java.util.List;
 import ungula.core.geometry.Directions;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.TriangleMesh;
+import ungula.core.quantity.Share;
 import ungula.core.work.Parallel;
 
 /**
@@ -115,7 +116,7 @@ public record PieceCover(List<Vec3> pulls, List<Double> freed) {
 
   /** Whether to make so many, and what else to do. */
   public String says() {
-    String share = Math.round(100 * freedByAll()) + " %";
+    String share = Share.format(freedByAll());
     if (pieces() <= 2) {
       return "Two pieces, pulled apart as shown, free " + share + " of its surface.";
     }

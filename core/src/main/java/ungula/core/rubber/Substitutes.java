@@ -5,7 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
-import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Share;
 import ungula.core.quantity.Timespan;
 
 /** What could be taken instead of a product: of the same role, nearest by its properties first. */
@@ -59,7 +59,7 @@ public final class Substitutes {
     }
     distance += doublings(wanted.elongationPct(), other.elongationPct());
     if (apart(wanted.elongationPct(), other.elongationPct())) {
-      words.add("stretches " + Numbers.trimmed(other.elongationPct(), 0) + " %");
+      words.add("stretches " + Share.format(other.elongationPct() / 100));
     }
     if (other.clear() != wanted.clear()) {
       distance += 2;

@@ -10,6 +10,7 @@ import ungula.core.quantity.Density;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Share;
 import ungula.core.quantity.Temperature;
 import ungula.core.quantity.Timespan;
 import ungula.core.quantity.Units;
@@ -146,7 +147,7 @@ public final class Kind<V> {
   }
 
   public static Kind<Double> percent(double min, double max) {
-    BiFunction<Double, Units, String> text = (v, u) -> Numbers.trimmed(v, 2) + " %";
+    BiFunction<Double, Units, String> text = (v, u) -> Share.typed(v);
     return number("percent", (t, u) -> Numbers.parsePercent(t), text, text, u -> 1.0, min, max);
   }
 

@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.BiFunction;
+import org.jspecify.annotations.Nullable;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.UnreadableQuantity;
 
@@ -26,7 +27,7 @@ public final class WordBook<T extends Record> {
    * @param text as typed; ignored when nudged
    * @param nudge steps; null when text was typed
    */
-  public record Edit(String word, String text, Integer nudge) {
+  public record Edit(String word, @Nullable String text, @Nullable Integer nudge) {
 
     public static Edit of(String word, String text) {
       return new Edit(word, text, null);

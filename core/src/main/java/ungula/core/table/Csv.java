@@ -1,9 +1,17 @@
 package ungula.core.table;
 
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVPrinter;
+import org.apache.commons.csv.CSVRecord;
 import ungula.core.quantity.UnreadableQuantity;
 
 /**
@@ -11,6 +19,9 @@ import ungula.core.quantity.UnreadableQuantity;
  * inside. Lines may end either way; empty lines are passed over; a cell may hold line ends.
  */
 public final class Csv {
+
+  private static final CSVFormat FORMAT =
+      CSVFormat.RFC4180.builder().setIgnoreEmptyLines(true).setTrailingData(true).get();
 
   private Csv() {}
 
@@ -21,34 +32,47 @@ public final class Csv {
   public static List<Map<String, String>> read(String text) {
     List<Map<String, String>> rows = new ArrayList<>();
     List<String> head = null;
-    Reader in = new Reader(text.startsWith("\uFEFF") ? text.substring(1) : text);
-    while (in.more()) {
-      int line = in.line;
-      List<String> cells = in.row();
-      if (cells.size() == 1 && cells.get(0).isBlank()) {
-        continue;
+    String table = text.startsWith("\uFEFF") ? text.substring(1) : text;
+    try (CSVParser parser = FORMAT.parse(new StringReader(table))) {
+      Iterator<CSVRecord> lines = parser.iterator();
+      CSVRecord cells;
+      while ((cells = next(lines, parser)) != null) {
+        if (cells.size() == 1 && cells.get(0).isBlank()) {
+          continue;
+        }
+        if (head == null) {
+          head = cells.stream().map(String::strip).toList();
+          continue;
+        }
+        rows.add(row(head, cells, parser.getCurrentLineNumber()));
       }
-      if (head == null) {
-        head = cells.stream().map(String::strip).toList();
-        continue;
-      }
-      if (cells.size() > head.size()) {
-        throw new UnreadableQuantity(
-            "Line "
-                + line
-                + " has "
-                + cells.size()
-                + " cells; the first line names "
-                + head.size()
-                + ".");
-      }
-      Map<String, String> row = new LinkedHashMap<>();
-      for (int i = 0; i < head.size(); i++) {
-        row.put(head.get(i), i < cells.size() ? cells.get(i) : "");
-      }
-      rows.add(row);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
     return rows;
+  }
+
+  private static CSVRecord next(Iterator<CSVRecord> lines, CSVParser parser) {
+    long line = parser.getCurrentLineNumber() + 1;
+    try {
+      return lines.hasNext() ? lines.next() : null;
+    } catch (UncheckedIOException e) {
+      throw new UnreadableQuantity("A quote opened on line " + line + " does not close.");
+    }
+  }
+
+  private static Map<String, String> row(List<String> head, CSVRecord cells, long lastLine) {
+    if (cells.size() > head.size()) {
+      long within = cells.stream().flatMapToInt(String::chars).filter(c -> c == '\n').count();
+      throw new UnreadableQuantity(
+          "Line %d has %d cells; the first line names %d."
+              .formatted(lastLine - within, cells.size(), head.size()));
+    }
+    Map<String, String> row = new LinkedHashMap<>();
+    for (int i = 0; i < head.size(); i++) {
+      row.put(head.get(i), i < cells.size() ? cells.get(i) : "");
+    }
+    return row;
   }
 
   /** A table with the columns of the first row. */
@@ -58,75 +82,14 @@ public final class Csv {
     }
     List<String> head = List.copyOf(rows.get(0).keySet());
     StringBuilder out = new StringBuilder();
-    line(out, head);
-    for (Map<String, String> row : rows) {
-      line(out, head.stream().map(name -> row.getOrDefault(name, "")).toList());
+    try (CSVPrinter printer = new CSVPrinter(out, FORMAT)) {
+      printer.printRecord(head);
+      for (Map<String, String> row : rows) {
+        printer.printRecord(head.stream().map(name -> row.getOrDefault(name, "")));
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
     return out.toString();
-  }
-
-  private static void line(StringBuilder out, List<String> cells) {
-    out.append(String.join(",", cells.stream().map(Csv::cell).toList())).append("\r\n");
-  }
-
-  private static String cell(String text) {
-    boolean quoted = text.matches("(?s).*[\",\r\n].*") || !text.equals(text.strip());
-    return quoted ? '"' + text.replace("\"", "\"\"") + '"' : text;
-  }
-
-  private static final class Reader {
-    private final String text;
-    private int at;
-    private int line = 1;
-
-    Reader(String text) {
-      this.text = text;
-    }
-
-    boolean more() {
-      return at < text.length();
-    }
-
-    List<String> row() {
-      List<String> cells = new ArrayList<>();
-      do {
-        cells.add(more() && text.charAt(at) == '"' ? quoted() : plain());
-      } while (next(','));
-      next('\r');
-      next('\n');
-      line++;
-      return cells;
-    }
-
-    private boolean next(char c) {
-      boolean there = more() && text.charAt(at) == c;
-      at += there ? 1 : 0;
-      return there;
-    }
-
-    private String plain() {
-      int from = at;
-      while (more() && ",\r\n".indexOf(text.charAt(at)) < 0) {
-        at++;
-      }
-      return text.substring(from, at);
-    }
-
-    private String quoted() {
-      int began = line;
-      StringBuilder cell = new StringBuilder();
-      at++;
-      while (true) {
-        if (!more()) {
-          throw new UnreadableQuantity("A quote opened on line " + began + " does not close.");
-        }
-        char c = text.charAt(at++);
-        if (c == '"' && !next('"')) {
-          return cell + plain();
-        }
-        line += c == '\n' ? 1 : 0;
-        cell.append(c);
-      }
-    }
   }
 }

@@ -9,14 +9,19 @@ import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.Volume;
 
-/** The figures of one plan in the order they are worked out, shown in the job's units. */
+/** The figures of one thing in the order they are worked out, shown in the job's units. */
 public final class FigureBook {
 
+  private final FigureKeys keys;
   private final Units units;
   private final String currency;
   private final Map<String, Figure> figures = new LinkedHashMap<>();
 
-  public FigureBook(Units units, String currency) {
+  /**
+   * @param keys of the figures it may hold
+   */
+  public FigureBook(FigureKeys keys, Units units, String currency) {
+    this.keys = keys;
     this.units = units;
     this.currency = currency;
   }
@@ -38,25 +43,30 @@ public final class FigureBook {
   }
 
   public void put(String key, String label, double value, String text, Working w) {
-    figures.put(key, new Figure(key, label, value, text, text, w));
+    put(new Figure(key, label, value, text, text, w));
   }
 
   public void length(String key, String label, double mm, Working w) {
-    figures.put(
-        key, new Figure(key, label, mm, Length.format(mm, units), Length.exact(mm, units), w));
+    put(new Figure(key, label, mm, Length.format(mm, units), Length.exact(mm, units), w));
   }
 
   public void volume(String key, String label, double mm3, Working w) {
-    figures.put(
-        key, new Figure(key, label, mm3, Volume.format(mm3, units), Volume.exact(mm3, units), w));
+    put(new Figure(key, label, mm3, Volume.format(mm3, units), Volume.exact(mm3, units), w));
   }
 
   public void mass(String key, String label, double g, Working w) {
-    figures.put(key, new Figure(key, label, g, Mass.format(g, units), Mass.exact(g, units), w));
+    put(new Figure(key, label, g, Mass.format(g, units), Mass.exact(g, units), w));
   }
 
   public void cost(String key, String label, double amount, Working w) {
     put(key, label, amount, money(amount), w);
+  }
+
+  private void put(Figure f) {
+    if (!keys.known(f.key())) {
+      throw new IllegalArgumentException(keys.of() + " has no figure “" + f.key() + "”.");
+    }
+    figures.put(f.key(), f);
   }
 
   public String money(double amount) {

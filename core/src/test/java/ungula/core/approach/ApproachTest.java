@@ -194,7 +194,7 @@ public class ApproachTest {
   }
 
   private static Approach made(String title, String reason, double... w) {
-    FigureBook book = new FigureBook(Units.METRIC, "€");
+    FigureBook book = new FigureBook(Approach.FIGURES, Units.METRIC, "€");
     book.cost("money", "", w[0], Working.of("").done());
     book.put("open", "", w[1], w[1] + " h", Working.of("").done());
     book.put("work", "", w[2], w[2] + " h", Working.of("").done());

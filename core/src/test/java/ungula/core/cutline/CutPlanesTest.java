@@ -16,8 +16,8 @@ import ungula.core.mark.FacetSet;
 import ungula.core.master.Pose;
 import ungula.core.master.PosedMaster;
 import ungula.core.mesh.TriangleMesh;
+import ungula.core.mould.BoxInside;
 import ungula.core.mould.BoxMould;
-import ungula.core.mould.Inside;
 import ungula.core.mould.SheetStock;
 
 public class CutPlanesTest {
@@ -31,7 +31,7 @@ public class CutPlanesTest {
     return new BoxMould(
         s,
         m.curve().raised(10),
-        Inside.rectangle(s.x(), s.y(), 12, 12, 12, 12),
+        BoxInside.rectangle(s.x(), s.y(), 12, 12, 12, 12),
         10,
         10,
         15,

@@ -22,9 +22,9 @@ import ungula.core.master.Solid;
 import ungula.core.master.Tessellation;
 import ungula.core.mesh.Outline;
 import ungula.core.mesh.TriangleMesh;
+import ungula.core.mould.BoxInside;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.BoxShape;
-import ungula.core.mould.Inside;
 import ungula.core.mould.SheetStock;
 import ungula.core.parting.Keying;
 import ungula.core.parting.PartedMaster;
@@ -37,8 +37,8 @@ public class CutListTest {
   private static BoxMould box(TriangleMesh mesh, BoxShape shape) {
     PosedMaster p = PosedMaster.of(mesh, 1, Pose.AS_MODELLED);
     Vec3 s = p.mesh().bounds().size();
-    Inside rectangle = Inside.rectangle(s.x(), s.y(), 12, 12, 12, 12);
-    Inside inside = Inside.of(shape, rectangle, p.shadow(), 12);
+    BoxInside rectangle = BoxInside.rectangle(s.x(), s.y(), 12, 12, 12, 12);
+    BoxInside inside = BoxInside.of(shape, rectangle, p.shadow(), 12);
     return new BoxMould(s, p.curve(), inside, 0, 10, 15, SheetStock.FOAM_BOARD_6);
   }
 
@@ -208,7 +208,7 @@ public class CutListTest {
         new BoxMould(
             ball.mesh().bounds().size(),
             ball.curve().raised(10),
-            Inside.rectangle(60, 60, 20, 20, 20, 20),
+            BoxInside.rectangle(60, 60, 20, 20, 20, 20),
             10,
             10,
             15,

@@ -9,21 +9,21 @@ import java.util.List;
 import org.testng.annotations.Test;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.FillCurve;
+import ungula.core.mould.BoxInside;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.BoxShape;
-import ungula.core.mould.Inside;
 import ungula.core.mould.SheetStock;
 
 public class PotTest {
 
   /** A block of 120 × 90 × 60. */
   private static BoxMould block(BoxShape shape) {
-    Inside rectangle = Inside.rectangle(96, 66, 12, 12, 12, 12);
+    BoxInside rectangle = BoxInside.rectangle(96, 66, 12, 12, 12, 12);
     double[] outline = {-48, -33, 48, -33, 48, 33, -48, 33};
     return new BoxMould(
         new Vec3(96, 66, 40),
         FillCurve.even(1000, 10, 50),
-        Inside.of(shape, rectangle, List.of(outline), 12),
+        BoxInside.of(shape, rectangle, List.of(outline), 12),
         10,
         10,
         15,

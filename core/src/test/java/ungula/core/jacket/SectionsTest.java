@@ -208,7 +208,7 @@ public class SectionsTest {
             40,
             120,
             moved.locators());
-    assertEquals(even.agreeing(moved).ownDegrees(), List.of());
+    assertEquals(even.consistentAfter(moved).ownDegrees(), List.of());
     assertTrue(moved.divided() && !moved.unturned().divided());
   }
 

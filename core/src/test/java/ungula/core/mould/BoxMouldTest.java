@@ -29,7 +29,7 @@ public class BoxMouldTest {
   private static BoxMould box(
       double left, double right, double front, double back, double below, double over) {
     FillCurve curve = FillCurve.even(80 * 55 * 42, 0, 42).raised(below);
-    Inside inside = Inside.rectangle(MASTER.x(), MASTER.y(), left, right, front, back);
+    BoxInside inside = BoxInside.rectangle(MASTER.x(), MASTER.y(), left, right, front, back);
     return new BoxMould(MASTER, curve, inside, below, over, 15, SheetStock.ACRYLIC_3);
   }
 
@@ -144,8 +144,8 @@ public class BoxMouldTest {
             Tessellation.box(120, 30, 40), Tessellation.box(30, 120, 40), new Vec3(-45, 75, 0));
     PosedMaster p = PosedMaster.of(l, 1, Pose.AS_MODELLED);
     Vec3 s = p.mesh().bounds().size();
-    Inside rectangle = Inside.rectangle(s.x(), s.y(), 12, 12, 12, 12);
-    Inside inside = Inside.of(BoxShape.OUTLINE, rectangle, p.shadow(), 12);
+    BoxInside rectangle = BoxInside.rectangle(s.x(), s.y(), 12, 12, 12, 12);
+    BoxInside inside = BoxInside.of(BoxShape.OUTLINE, rectangle, p.shadow(), 12);
     BoxMould b = new BoxMould(s, p.curve(), inside, 0, 10, 15, SheetStock.ACRYLIC_3);
     assertTrue(inside.areaMm2() < 0.75 * rectangle.areaMm2());
     for (double at = inside.minY(); at < inside.maxY(); at += 7) {

@@ -24,9 +24,9 @@ import ungula.core.mesh.TriangleMesh;
 import ungula.core.mesh.io.Model;
 import ungula.core.mesh.io.ModelReader;
 import ungula.core.mesh.io.ThreeMfWriter;
+import ungula.core.mould.BoxInside;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.BoxShape;
-import ungula.core.mould.Inside;
 import ungula.core.mould.SheetStock;
 import ungula.core.parting.MouldPieces.Piece;
 import ungula.core.parting.Parting.Wanted;
@@ -38,11 +38,11 @@ public class MouldPiecesTest {
 
   private static BoxMould box(PosedMaster m, BoxShape shape, double below) {
     Vec3 s = m.mesh().bounds().size();
-    Inside rectangle = Inside.rectangle(s.x(), s.y(), 20, 20, 20, 20);
+    BoxInside rectangle = BoxInside.rectangle(s.x(), s.y(), 20, 20, 20, 20);
     return new BoxMould(
         s,
         m.curve().raised(below),
-        Inside.of(shape, rectangle, m.shadow(), 20),
+        BoxInside.of(shape, rectangle, m.shadow(), 20),
         below,
         12,
         15,

@@ -18,8 +18,8 @@ import ungula.core.master.PosedMaster;
 import ungula.core.master.Tessellation;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.TriangleMesh;
+import ungula.core.mould.BoxInside;
 import ungula.core.mould.BoxMould;
-import ungula.core.mould.Inside;
 import ungula.core.mould.SheetStock;
 import ungula.core.parting.Parting.Wanted;
 import ungula.core.release.Locks;
@@ -41,7 +41,7 @@ public class PartingTest {
     return new BoxMould(
         s,
         m.curve().raised(10),
-        Inside.rectangle(s.x(), s.y(), wall, wall, wall, wall),
+        BoxInside.rectangle(s.x(), s.y(), wall, wall, wall, wall),
         10,
         10,
         15,

@@ -81,10 +81,11 @@ public class MastersTest {
 
   @Test
   public void copiesAreLaidCloseAndAsModelledThereIsOne() {
-    Plate more = new Plate(3, Laying.AS_MODELLED, 12).agreeing(Plate.ALONE);
+    Plate more = new Plate(3, Laying.AS_MODELLED, 12).consistentAfter(Plate.ALONE);
     assertEquals(more, new Plate(3, Laying.CLOSE, 12));
-    assertEquals(new Plate(3, Laying.AS_MODELLED, 12).agreeing(more), Plate.ALONE);
-    assertEquals(new Plate(2, Laying.CLOSE, 9).agreeing(more), new Plate(2, Laying.CLOSE, 9));
+    assertEquals(new Plate(3, Laying.AS_MODELLED, 12).consistentAfter(more), Plate.ALONE);
+    assertEquals(
+        new Plate(2, Laying.CLOSE, 9).consistentAfter(more), new Plate(2, Laying.CLOSE, 9));
   }
 
   @Test

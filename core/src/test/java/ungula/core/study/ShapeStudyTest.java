@@ -22,8 +22,8 @@ import ungula.core.mesh.Outline;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.SurfacePoint;
 import ungula.core.mesh.TriangleMesh;
+import ungula.core.mould.BoxInside;
 import ungula.core.mould.FacingFaces;
-import ungula.core.mould.Inside;
 import ungula.core.study.ShapeStudy.Question;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
@@ -37,7 +37,7 @@ public class ShapeStudyTest {
     double y = b.size().y();
     return new Question(
         new Box3(b.min().minus(wall), b.max().plus(wall).plus(new Vec3(0, 0, lift + 10))),
-        Inside.rectangle(x, y, 12, 12, 12, 12).ring(),
+        BoxInside.rectangle(x, y, 12, 12, 12, 12).ring(),
         lift,
         master.restMm2() > 0 && lift == 0,
         null,

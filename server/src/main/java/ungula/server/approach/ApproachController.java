@@ -13,6 +13,7 @@ import ungula.core.approach.Approach;
 import ungula.core.approach.Ranking;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.working.Figure;
+import ungula.core.working.KeyedBy;
 import ungula.server.job.JobQuestions;
 import ungula.server.job.JobQuestions.Approaches;
 import ungula.server.job.Jobs;
@@ -56,7 +57,7 @@ class ApproachController {
       boolean now,
       String reason,
       List<Edit> edits,
-      Map<String, Figure> figures) {}
+      @KeyedBy("ApproachFigure") Map<String, Figure> figures) {}
 
   /**
    * @param says which to take and why; empty while nothing is known, or nothing works

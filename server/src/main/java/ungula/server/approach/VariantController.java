@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RestController;
 import ungula.core.choice.Choices;
 import ungula.core.job.JobPlan;
 import ungula.core.working.Figure;
+import ungula.core.working.KeyedBy;
 import ungula.server.job.Jobs;
 import ungula.server.web.Json;
 import ungula.server.web.Problem;
@@ -46,7 +47,11 @@ class VariantController {
    * @param cautions how many there are
    */
   record VariantView(
-      String id, String name, boolean now, Map<String, Figure> figures, int cautions) {}
+      String id,
+      String name,
+      boolean now,
+      @KeyedBy("JobFigure") Map<String, Figure> figures,
+      int cautions) {}
 
   @GetMapping
   List<VariantView> variants(@PathVariable String id) {

@@ -17,6 +17,7 @@ import ungula.core.cutlist.Dxf;
 import ungula.core.cutlist.Svg;
 import ungula.core.offer.BoxOffers;
 import ungula.core.working.Figure;
+import ungula.core.working.KeyedBy;
 import ungula.server.job.Jobs;
 import ungula.server.job.Shapes;
 import ungula.server.web.Named;
@@ -38,7 +39,8 @@ class BoxController {
    * @param shape its name among the choices
    * @param figures rubber, saved, thinnest, sheet
    */
-  record BoxView(String shape, String text, Map<String, Figure> figures, boolean now) {}
+  record BoxView(
+      String shape, String text, @KeyedBy("BoxFigure") Map<String, Figure> figures, boolean now) {}
 
   /** Boxes of every shape with the walls chosen. */
   @GetMapping("/shapes")

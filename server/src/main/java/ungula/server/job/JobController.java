@@ -1,6 +1,7 @@
 package ungula.server.job;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -32,7 +33,7 @@ class JobController {
   /**
    * @param name of a new job, or a new name
    */
-  record JobName(String name) {}
+  record JobName(@Nullable String name) {}
 
   /**
    * @param version the edits were made on

@@ -2,6 +2,7 @@ package ungula.server.job;
 
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import ungula.core.caution.Caution;
 import ungula.core.contact.Contact;
 import ungula.core.job.Stage;
@@ -15,6 +16,7 @@ import ungula.core.sentence.Kind;
 import ungula.core.sentence.Word;
 import ungula.core.step.Step;
 import ungula.core.working.Figure;
+import ungula.core.working.KeyedBy;
 import ungula.server.product.Products;
 
 /**
@@ -57,14 +59,14 @@ public record JobResponse(
     int version,
     boolean demo,
     boolean archived,
-    String undo,
-    String redo,
-    Map<String, Word.State> words,
-    Map<String, Figure> figures,
+    @Nullable String undo,
+    @Nullable String redo,
+    @KeyedBy("JobWord") Map<String, Word.State> words,
+    @KeyedBy("JobFigure") Map<String, Figure> figures,
     List<Caution> cautions,
     Map<String, Stage.State> stages,
     List<String> undecided,
-    ModelView model,
+    @Nullable ModelView model,
     boolean hasShape,
     String shapeKey,
     double liftMm,
@@ -73,13 +75,13 @@ public record JobResponse(
     List<WayView> ways,
     List<MarkView> marks,
     String marksKey,
-    DipstickView dipstick,
-    CutView cut,
-    SkinView skin,
+    @Nullable DipstickView dipstick,
+    @Nullable CutView cut,
+    @Nullable SkinView skin,
     List<StepView> order,
     List<StepView> casting,
     String ratioSentence,
-    SecondPart second,
+    @Nullable SecondPart second,
     Batches batches,
     List<Products.Offer> rubbers,
     List<Products.Offer> casts,
@@ -102,7 +104,7 @@ public record JobResponse(
       String what,
       String why,
       Step.Kind kind,
-      Figure takes,
+      @Nullable Figure takes,
       String waits,
       List<String> cautions) {}
 
@@ -151,7 +153,7 @@ public record JobResponse(
       double workingMin,
       List<Kind.Option> gaps,
       String off,
-      Double cutDegrees,
+      @Nullable Double cutDegrees,
       List<Double> partings,
       boolean moved,
       double stepDegrees,
@@ -233,5 +235,5 @@ public record JobResponse(
       double masterTopMm,
       List<Tick> ticks,
       Dipstick.Reading line,
-      Dipstick.Reading parting) {}
+      Dipstick.@Nullable Reading parting) {}
 }

@@ -2,6 +2,7 @@ package ungula.server.job;
 
 import java.util.BitSet;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -47,7 +48,7 @@ class MarkController {
       Mark mark,
       boolean erase,
       List<SurfacePoint> places,
-      Double brushMm,
+      @Nullable Double brushMm,
       double bendDegrees) {}
 
   @PostMapping

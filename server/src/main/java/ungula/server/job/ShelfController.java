@@ -5,6 +5,7 @@ import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -52,7 +53,7 @@ class ShelfController {
       String name,
       boolean demo,
       boolean archived,
-      String picture,
+      @Nullable String picture,
       String stage,
       String line,
       String next,

@@ -19,6 +19,7 @@ import ungula.core.mesh.TriangleMesh;
 import ungula.core.offer.StandOffers;
 import ungula.core.orient.StandSearch;
 import ungula.core.working.Figure;
+import ungula.core.working.KeyedBy;
 import ungula.server.job.Studies.Question;
 import ungula.server.web.Named;
 import ungula.server.web.Problem;
@@ -59,7 +60,7 @@ public class StandController {
       String way,
       String why,
       boolean now,
-      Map<String, Figure> figures) {}
+      @KeyedBy("StandFigure") Map<String, Figure> figures) {}
 
   /**
    * @param looked how many ways are looked at so far

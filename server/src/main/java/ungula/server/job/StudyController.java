@@ -3,6 +3,7 @@ package ungula.server.job;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -71,9 +72,9 @@ class StudyController {
       String inlet,
       List<PocketView> poured,
       List<PocketView> cast,
-      PlaceView sprue,
+      @Nullable PlaceView sprue,
       List<PlaceView> vents,
-      PlaceView thinnest,
+      @Nullable PlaceView thinnest,
       String thinnestText) {}
 
   @GetMapping

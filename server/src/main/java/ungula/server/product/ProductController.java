@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -25,6 +26,7 @@ import ungula.core.rubber.Substitutes;
 import ungula.core.sentence.Word;
 import ungula.core.sentence.WordBook;
 import ungula.core.table.Csv;
+import ungula.core.working.KeyedBy;
 import ungula.server.web.Json;
 import ungula.server.web.Named;
 import ungula.server.web.Problem;
@@ -79,7 +81,7 @@ class ProductController {
       List<String> gaps,
       boolean contradiction,
       List<SubstituteView> substitutes,
-      Map<String, Word.State> words) {}
+      @KeyedBy("ProductWord") Map<String, Word.State> words) {}
 
   /**
    * @param text how it differs, in words
@@ -89,7 +91,7 @@ class ProductController {
   /**
    * @param copyOf id of the sheet to start from; null for an empty one
    */
-  record NewProduct(String name, String copyOf) {}
+  record NewProduct(@Nullable String name, @Nullable String copyOf) {}
 
   /**
    * @param version the edits were made on

@@ -2,6 +2,7 @@ package ungula.server.stock;
 
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -47,14 +48,19 @@ class MixedController {
    * @param again whether the same batch was recorded before
    */
   record MixedView(
-      String id, Integer number, String name, String text, String planned, boolean again) {}
+      String id,
+      @Nullable Integer number,
+      String name,
+      String text,
+      String planned,
+      boolean again) {}
 
   /**
    * @param batch by its number in the plan
    * @param base as weighed, as typed; null as planned
    * @param hardener as weighed, as typed; null as planned
    */
-  record NewMixed(int batch, String base, String hardener) {}
+  record NewMixed(int batch, @Nullable String base, @Nullable String hardener) {}
 
   /**
    * @param said what to know of it: parts out of tolerance, stock that was not there; empty when

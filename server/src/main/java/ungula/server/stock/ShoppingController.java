@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -54,7 +55,7 @@ class ShoppingController {
       Figure there,
       Figure toBuy,
       String packs,
-      Figure price,
+      @Nullable Figure price,
       String left,
       boolean packsUnknown) {}
 

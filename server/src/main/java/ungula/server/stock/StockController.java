@@ -7,6 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -28,6 +29,7 @@ import ungula.core.stock.Lot;
 import ungula.core.stock.ShoppingList.Need;
 import ungula.core.stock.Stock;
 import ungula.core.working.Figure;
+import ungula.core.working.KeyedBy;
 import ungula.server.job.Jobs;
 import ungula.server.product.Products;
 import ungula.server.web.Json;
@@ -70,7 +72,7 @@ class StockController {
   record LotView(
       String id,
       int version,
-      Map<String, Word.State> words,
+      @KeyedBy("LotWord") Map<String, Word.State> words,
       Lot.Keeping keeping,
       String until,
       String drift) {}
@@ -149,7 +151,7 @@ class StockController {
   /**
    * @param mass as typed; null for the smallest pack it is sold in
    */
-  record NewLot(String product, String mass) {}
+  record NewLot(String product, @Nullable String mass) {}
 
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)

@@ -13,6 +13,7 @@ import ungula.core.contact.CastingMaterial;
 import ungula.core.mould.SheetStock;
 import ungula.core.sentence.Word;
 import ungula.core.sentence.WordBook;
+import ungula.core.working.KeyedBy;
 import ungula.core.workshop.Rate;
 import ungula.core.workshop.Workshop;
 
@@ -54,7 +55,7 @@ class WorkshopController {
    */
   record WorkshopResponse(
       int version,
-      Map<String, Word.State> words,
+      @KeyedBy("WorkshopWord") Map<String, Word.State> words,
       List<Row> sheets,
       List<Row> casts,
       List<RateRow> rates) {}

@@ -24,7 +24,7 @@ import ungula.core.mesh.Rings;
  * @param legsMm of the corner blocks: left front, right front, right back, left back; empty without
  * @param thinnestMm between it and the master, seen from above; negative where it does not fit
  */
-public record Inside(
+public record BoxInside(
     BoxShape shape,
     double[] ring,
     double areaMm2,
@@ -42,7 +42,7 @@ public record Inside(
   /** A block smaller than this is not worth cutting. */
   private static final double LEAST_LEG_MM = 10;
 
-  /** Inside diameters pipe is sold in; a wider tube is rolled to suit. */
+  /** BoxInside diameters pipe is sold in; a wider tube is rolled to suit. */
   private static final double[] PIPES_MM = {
     40, 50, 65, 75, 100, 110, 125, 150, 160, 200, 250, 300, 315, 400
   };
@@ -55,13 +55,13 @@ public record Inside(
       new BufferParameters(8, BufferParameters.CAP_FLAT, BufferParameters.JOIN_MITRE, 3);
 
   /** A rectangle by its sides; {@code thinnest} is the narrowest of them. */
-  public static Inside rectangle(
+  public static BoxInside rectangle(
       double masterX, double masterY, double left, double right, double front, double back) {
     double x0 = -masterX / 2 - left;
     double x1 = masterX / 2 + right;
     double y0 = -masterY / 2 - front;
     double y1 = masterY / 2 + back;
-    return new Inside(
+    return new BoxInside(
         BoxShape.RECTANGLE,
         new double[] {x0, y0, x1, y0, x1, y1, x0, y1},
         (x1 - x0) * (y1 - y0),
@@ -78,7 +78,8 @@ public record Inside(
    * @param shadow of the master
    * @param wall round the sides
    */
-  public static Inside of(BoxShape shape, Inside rectangle, List<double[]> shadow, double wall) {
+  public static BoxInside of(
+      BoxShape shape, BoxInside rectangle, List<double[]> shadow, double wall) {
     return switch (shape) {
       case RECTANGLE -> rectangle;
       case BLOCKS -> rectangle.withBlocks(shadow, wall);
@@ -93,7 +94,7 @@ public record Inside(
    *
    * @param shadow of the master
    */
-  private Inside withBlocks(List<double[]> shadow, double wall) {
+  private BoxInside withBlocks(List<double[]> shadow, double wall) {
     double x0 = ring[0];
     double y0 = ring[1];
     double x1 = ring[4];
@@ -128,7 +129,7 @@ public record Inside(
     };
     double corners = Arrays.stream(legs).map(l -> l * l / 2).sum();
     double saved = Arrays.stream(legs).map(l -> (2 - Math.sqrt(2)) * l).sum();
-    return new Inside(
+    return new BoxInside(
         BoxShape.BLOCKS,
         cut,
         areaMm2 - corners,
@@ -156,14 +157,14 @@ public record Inside(
   }
 
   /** A pipe as sold, or a rolled tube where none is wide enough. */
-  private static Inside tube(List<double[]> shadow, double wall) {
+  private static BoxInside tube(List<double[]> shadow, double wall) {
     MinimumBoundingCircle least = new MinimumBoundingCircle(body(shadow));
     double needed = 2 * (least.getRadius() + wall);
     double diameter =
         Arrays.stream(PIPES_MM).filter(d -> d >= needed - 0.1).findFirst().orElse(needed);
     Coordinate c = least.getCentre();
     double r = diameter / 2;
-    return new Inside(
+    return new BoxInside(
         BoxShape.TUBE,
         oblong(c.x, c.y, 0, r, true),
         Math.PI * r * r,
@@ -176,7 +177,7 @@ public record Inside(
   /**
    * Two straight walls and a half circle at each end: of those that leave the wall the smallest.
    */
-  private static Inside roundEnded(List<double[]> shadow, double wall) {
+  private static BoxInside roundEnded(List<double[]> shadow, double wall) {
     Coordinate[] hull = body(shadow).convexHull().getCoordinates();
     double x = reach(hull, true);
     double y = reach(hull, false);
@@ -194,7 +195,7 @@ public record Inside(
       }
     }
     double r = radius(hull, half, alongX) + wall;
-    return new Inside(
+    return new BoxInside(
         BoxShape.ROUND_ENDED,
         oblong(0, 0, half, r, alongX),
         best,
@@ -234,7 +235,7 @@ public record Inside(
    * The shadow set out by the wall, in straight stretches that can be scored and bent: with as
    * little more than the wall as makes them long enough.
    */
-  private static Inside outline(List<double[]> shadow, double wall) {
+  private static BoxInside outline(List<double[]> shadow, double wall) {
     Geometry body = body(shadow.stream().map(r -> bent(r, ROUGH_MM)).toList());
     boolean one = body instanceof Polygon;
     Geometry whole = one ? body : joined(body, wall);
@@ -261,7 +262,7 @@ public record Inside(
       perimeter += stretch(ring, i);
       longest = Math.max(longest, stretch(ring, i));
     }
-    return new Inside(
+    return new BoxInside(
         BoxShape.OUTLINE,
         ring,
         Math.abs(Outline.area(ring)),

@@ -23,7 +23,7 @@ import ungula.core.work.Progress;
  * <p>The two sweeps run side by side on their own copies, everything else layer by layer, so the
  * number of threads does not show.
  */
-final class Spreading {
+final class DistanceTransform {
 
   private static final double SQRT2 = Math.sqrt(2);
   private static final double SQRT3 = Math.sqrt(3);
@@ -63,7 +63,8 @@ final class Spreading {
 
   private final NearbyTriangles nearby;
 
-  Spreading(TriangleMesh mesh, Grid grid, Reach reach, Parallel parallel, Progress progress) {
+  DistanceTransform(
+      TriangleMesh mesh, Grid grid, Reach reach, Parallel parallel, Progress progress) {
     this.mesh = mesh;
     this.grid = grid;
     this.reach = reach;

@@ -19,7 +19,7 @@ import ungula.core.mesh.Shadow;
 import ungula.core.mesh.TriangleMesh;
 
 /** Boxes of every shape, against plane geometry. */
-public class InsideTest {
+public class BoxInsideTest {
 
   private static final double WALL = 12;
 
@@ -27,11 +27,11 @@ public class InsideTest {
     return PosedMaster.of(mesh, 1, Pose.AS_MODELLED);
   }
 
-  private static Inside round(TriangleMesh mesh, BoxShape shape) {
+  private static BoxInside round(TriangleMesh mesh, BoxShape shape) {
     PosedMaster p = posed(mesh);
     Vec3 s = p.mesh().bounds().size();
-    Inside rectangle = Inside.rectangle(s.x(), s.y(), WALL, WALL, WALL, WALL);
-    return Inside.of(shape, rectangle, p.shadow(), WALL);
+    BoxInside rectangle = BoxInside.rectangle(s.x(), s.y(), WALL, WALL, WALL, WALL);
+    return BoxInside.of(shape, rectangle, p.shadow(), WALL);
   }
 
   private static TriangleMesh cylinder(double r, double h) {
@@ -54,20 +54,20 @@ public class InsideTest {
 
   @Test
   public void aTubeIsTheNextPipe() {
-    Inside i = round(cylinder(25, 70), BoxShape.TUBE);
+    BoxInside i = round(cylinder(25, 70), BoxShape.TUBE);
     // 50 + 24 = 74
     Near.relative(i.areaMm2(), Math.PI * 37.5 * 37.5, 1e-9);
     Near.absolute(i.thinnestMm(), 12.5, 0.1);
     Near.relative(Outline.area(i.ring()), i.areaMm2(), 1e-3);
     assertEquals(i.spanMm(), 0.0);
     // wider than any pipe: rolled to suit
-    Inside wide = round(cylinder(250, 70), BoxShape.TUBE);
+    BoxInside wide = round(cylinder(250, 70), BoxShape.TUBE);
     Near.absolute(Math.sqrt(wide.areaMm2() / Math.PI), 262, 0.5);
   }
 
   @Test
   public void cornerBlocksLeaveTheWall() {
-    Inside i = round(cylinder(25, 70), BoxShape.BLOCKS);
+    BoxInside i = round(cylinder(25, 70), BoxShape.BLOCKS);
     // (25 + 12) · (2 − √2) = 21.7, in whole fives
     assertEquals(i.legsMm(), new double[] {20, 20, 20, 20});
     Near.relative(i.areaMm2(), 74 * 74 - 4 * 200, 1e-9);
@@ -84,7 +84,7 @@ public class InsideTest {
     // a bar of two half discs r 15, their middles 80 apart
     TriangleMesh end = cylinder(15, 20);
     TriangleMesh bar = Shapes.both(end, end.moved(1, Rotation.NONE, new Vec3(80, 0, 0)), Vec3.ZERO);
-    Inside i = round(bar, BoxShape.ROUND_ENDED);
+    BoxInside i = round(bar, BoxShape.ROUND_ENDED);
     Near.relative(i.areaMm2(), 80 * 54 + Math.PI * 27 * 27, 0.01);
     Near.relative(i.perimeterMm(), 160 + 2 * Math.PI * 27, 0.01);
     Near.relative(Outline.area(i.ring()), i.areaMm2(), 1e-3);
@@ -106,18 +106,18 @@ public class InsideTest {
   public void everyShapeLeavesTheWallAndAnOutlineSavesRubber(TriangleMesh mesh) {
     double rectangle = round(mesh, BoxShape.RECTANGLE).areaMm2();
     for (BoxShape shape : BoxShape.values()) {
-      Inside i = round(mesh, shape);
+      BoxInside i = round(mesh, shape);
       assertTrue(i.thinnestMm() > WALL - 0.25, shape + " leaves " + i.thinnestMm());
       assertTrue(i.areaMm2() > shadow(mesh), shape.toString());
     }
     assertTrue(round(mesh, BoxShape.BLOCKS).areaMm2() <= rectangle);
-    Inside outline = round(mesh, BoxShape.OUTLINE);
+    BoxInside outline = round(mesh, BoxShape.OUTLINE);
     assertTrue(outline.areaMm2() < 1.03 * rectangle, outline.areaMm2() + " of " + rectangle);
     double[] ring = outline.ring();
     double around = 0;
     for (int i = 0; i < ring.length; i += 2) {
       double stretch = outline.stretchMm(i / 2);
-      assertTrue(stretch >= Inside.LEAST_STRETCH_MM, "a stretch of " + stretch);
+      assertTrue(stretch >= BoxInside.LEAST_STRETCH_MM, "a stretch of " + stretch);
       around += stretch;
     }
     Near.relative(around, outline.perimeterMm(), 1e-9);
@@ -126,17 +126,17 @@ public class InsideTest {
   @Test
   public void whatDoesNotFitIsLessThanNothing() {
     List<double[]> shadow = posed(cylinder(25, 70)).shadow();
-    Inside tight = Inside.rectangle(50, 50, -3, 5, 5, 5);
-    assertEquals(Inside.of(BoxShape.RECTANGLE, tight, shadow, 5).thinnestMm(), -3.0);
-    assertTrue(Inside.of(BoxShape.BLOCKS, tight, shadow, 5).thinnestMm() <= -2.9);
+    BoxInside tight = BoxInside.rectangle(50, 50, -3, 5, 5, 5);
+    assertEquals(BoxInside.of(BoxShape.RECTANGLE, tight, shadow, 5).thinnestMm(), -3.0);
+    assertTrue(BoxInside.of(BoxShape.BLOCKS, tight, shadow, 5).thinnestMm() <= -2.9);
   }
 
   @Test
   public void aCutRunsInsideWhereTheRingDoes() {
     // two arms of a U, open to the back
     double[] u = {0, 0, 90, 0, 90, 60, 60, 60, 60, 30, 30, 30, 30, 60, 0, 60};
-    assertEquals(Inside.along(u, 0, 45), new double[] {0, 30, 60, 90});
-    assertEquals(Inside.along(u, 0, 10), new double[] {0, 90});
-    assertEquals(Inside.along(u, 1, 45), new double[] {0, 30});
+    assertEquals(BoxInside.along(u, 0, 45), new double[] {0, 30, 60, 90});
+    assertEquals(BoxInside.along(u, 0, 10), new double[] {0, 90});
+    assertEquals(BoxInside.along(u, 1, 45), new double[] {0, 30});
   }
 }

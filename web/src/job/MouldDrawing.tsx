@@ -40,7 +40,7 @@ interface Props {
 }
 
 /** The left half: the thing itself, drawn to scale. */
-export function Thing({ job, desk, stage, pointed, choose, shape, tool, paint }: Props) {
+export function MouldDrawing({ job, desk, stage, pointed, choose, shape, tool, paint }: Props) {
   const [params, setParams] = useSearchParams();
   const [noSolids, setNoSolids] = useState(false);
   const usual: View = stage === 'master' && job.hasShape && !noSolids ? 'SOLID' : 'FRONT';
