@@ -2,6 +2,7 @@ package ungula.e2e;
 
 import java.io.BufferedReader;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -33,7 +34,7 @@ final class App implements AutoCloseable {
   }
 
   /** With the made-up shelf as it is after a first start. */
-  static App demo() throws IOException {
+  static synchronized App demo() throws IOException {
     App app = new App(List.of("--demo"));
     if (madeUp == null) {
       app.start();
@@ -55,7 +56,7 @@ final class App implements AutoCloseable {
   }
 
   /** Deletes what {@link #demo()} keeps to be copied. */
-  static void forget() throws IOException {
+  static synchronized void forget() throws IOException {
     if (madeUp != null) {
       delete(madeUp);
       madeUp = null;
@@ -96,7 +97,7 @@ final class App implements AutoCloseable {
     command.add("-Xlog:disable");
     command.add(
         (Files.exists(LOADED) ? "-XX:SharedArchiveFile=" : "-XX:ArchiveClassesAtExit=") + LOADED);
-    if (!more.contains("--demo")) {
+    if (madeUp == null || !more.contains("--demo")) {
       // with little to compute, compiling twice costs more than it brings
       command.add("-XX:TieredStopAtLevel=1");
     }
@@ -148,7 +149,7 @@ final class App implements AutoCloseable {
   }
 
   private static String ended(Process process) throws IOException, InterruptedException {
-    String said = new String(process.getInputStream().readAllBytes());
+    String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
     return process.waitFor() + " " + said;
   }
 

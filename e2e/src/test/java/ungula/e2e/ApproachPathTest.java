@@ -27,7 +27,7 @@ public class ApproachPathTest extends Browsing {
 
   private void compare(String job) {
     visit(job + "/approach");
-    page.locator(".approaches table").waitFor(new Locator.WaitForOptions().setTimeout(60_000));
+    page.locator(".approaches table").waitFor();
   }
 
   @Test

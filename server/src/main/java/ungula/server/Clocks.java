@@ -1,6 +1,7 @@
 package ungula.server;
 
 import java.time.Clock;
+import java.time.ZoneId;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
@@ -10,6 +11,6 @@ class Clocks {
 
   @Bean
   Clock clock() {
-    return Clock.systemDefaultZone();
+    return Clock.system(ZoneId.systemDefault());
   }
 }

@@ -4,6 +4,7 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.nio.charset.StandardCharsets;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
@@ -104,7 +105,10 @@ public class ApproachTest extends OnServer {
     server.write(job, "mould.kind", "TWO_PART");
     assertEquals(server.get("/api/jobs/" + job + "/pieces.3mf").status(), 404);
     server.done(server.post("/api/jobs/" + job + "/pieces", "").body());
-    assertEquals(new String(server.get("/api/jobs/" + job + "/pieces.zip").raw(), 0, 2), "PK");
+    assertEquals(
+        new String(
+            server.get("/api/jobs/" + job + "/pieces.zip").raw(), 0, 2, StandardCharsets.UTF_8),
+        "PK");
     byte[] pieces = server.get("/api/jobs/" + job + "/pieces.3mf").raw();
     double rubber = server.job(job).get("figures").get("rubber.box").get("value").asDouble();
     // read back as a master, both halves together are the rubber of the plan
@@ -128,7 +132,7 @@ public class ApproachTest extends OnServer {
     JsonNode first = s.get("pieces").get(0);
     assertTrue(first.get("pull").asString().startsWith("pulled "), s.toString());
     byte[] picture = server.get(first.get("picture").asString()).raw();
-    assertEquals(new String(picture, 1, 3), "PNG");
+    assertEquals(new String(picture, 1, 3, StandardCharsets.UTF_8), "PNG");
     String none = "/api/jobs/" + id + "/partition/picture?piece=9&of=x";
     assertEquals(server.get(none).status(), 404);
   }
@@ -136,7 +140,7 @@ public class ApproachTest extends OnServer {
   @Test
   public void partsToPrintLeaveTheServer() throws Exception {
     byte[] zip = server.get("/api/jobs/" + id + "/formers.zip").raw();
-    assertEquals(new String(zip, 0, 2), "PK");
+    assertEquals(new String(zip, 0, 2, StandardCharsets.UTF_8), "PK");
     assertTrue(server.get("/api/jobs/" + id + "/formers.3mf").raw().length > 500);
   }
 }

@@ -3,6 +3,7 @@ package ungula.server;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import org.testng.annotations.Test;
@@ -58,7 +59,7 @@ public class StandTest extends OnServer {
     // on its side
     assertEquals(lowest.get("figures").get("height").get("value").asDouble(), 50, 3);
     byte[] picture = server.get(lowest.get("picture").asString()).raw();
-    assertEquals(new String(picture, 1, 3), "PNG");
+    assertEquals(new String(picture, 1, 3, StandardCharsets.UTF_8), "PNG");
     server.write(id, "pose.stand", lowest.get("edit").asString());
     assertEquals(server.job(id).get("figures").get("master.size").get("value").asDouble(), 50, 3);
     // the same body, however it stands: known

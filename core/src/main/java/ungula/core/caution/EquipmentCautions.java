@@ -4,6 +4,7 @@ import static ungula.core.caution.Caution.Level.NOTE;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import ungula.core.caution.Caution.Fix;
 import ungula.core.cutlist.Boards;
@@ -101,7 +102,7 @@ final class EquipmentCautions {
       add(
           "bed.small",
           "mould",
-          "Larger than the cutter's bed: " + String.join(", ", large).toLowerCase(),
+          "Larger than the cutter's bed: " + String.join(", ", large).toLowerCase(Locale.ROOT),
           "Cut by hand from the drawing, or in pieces that are joined over a batten.");
     }
   }
@@ -119,7 +120,7 @@ final class EquipmentCautions {
       add(
           "board.small",
           "mould",
-          "Larger than a board: " + String.join(", ", needed.tooLarge()).toLowerCase(),
+          "Larger than a board: " + String.join(", ", needed.tooLarge()).toLowerCase(Locale.ROOT),
           "Boards of "
               + sheet.text()
               + " are "

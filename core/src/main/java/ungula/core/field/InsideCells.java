@@ -39,7 +39,7 @@ public final class InsideCells {
   /**
    * @param bounds what {@link #bounds} says of the mesh
    */
-  static BitSet[] of(
+  public static BitSet[] of(
       TriangleMesh mesh, boolean bounds, Grid grid, Parallel parallel, Progress progress) {
     InsideCells inside = new InsideCells(mesh, grid, parallel, progress);
     return bounds ? inside.byRows() : inside.byWinding();
@@ -48,23 +48,45 @@ public final class InsideCells {
   /** Whether every edge is run through as often one way as the other. */
   public static boolean bounds(TriangleMesh mesh) {
     int[] c = mesh.corners();
+    // the edges of each lower vertex stand together: the higher one, then the sense
+    int[] start = new int[mesh.vertexCount() + 1];
+    for (int h = 0; h < c.length; h++) {
+      start[Math.min(c[h], c[next(h)]) + 1]++;
+    }
+    for (int v = 0; v + 1 < start.length; v++) {
+      start[v + 1] += start[v];
+    }
     long[] edges = new long[c.length];
+    int[] fill = start.clone();
     for (int h = 0; h < c.length; h++) {
       int a = c[h];
-      int b = c[h % 3 == 2 ? h - 2 : h + 1];
-      // lower vertex, higher vertex, then the sense
-      edges[h] = (long) Math.min(a, b) << 33 | (long) Math.max(a, b) << 1 | (a < b ? 1 : 0);
+      int b = c[next(h)];
+      edges[fill[Math.min(a, b)]++] = (long) Math.max(a, b) << 1 | (a < b ? 1 : 0);
     }
-    Arrays.parallelSort(edges);
+    for (int v = 0; v + 1 < start.length; v++) {
+      if (!balanced(edges, start[v], start[v + 1])) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private static boolean balanced(long[] edges, int from, int to) {
+    Arrays.sort(edges, from, to);
     int balance = 0;
-    for (int i = 0; i < edges.length; i++) {
+    for (int i = from; i < to; i++) {
       balance += (edges[i] & 1) == 1 ? 1 : -1;
-      boolean last = i + 1 == edges.length || edges[i + 1] >>> 1 != edges[i] >>> 1;
+      boolean last = i + 1 == to || edges[i + 1] >>> 1 != edges[i] >>> 1;
       if (last && balance != 0) {
         return false;
       }
     }
     return true;
+  }
+
+  /** The corner after one, in its triangle. */
+  private static int next(int h) {
+    return h % 3 == 2 ? h - 2 : h + 1;
   }
 
   private BitSet[] byRows() {

@@ -54,24 +54,25 @@ public final class Hollows {
 
   private final List<Island> islands = new ArrayList<>();
 
-  private Hollows(TriangleMesh mesh, Vec3 along) {
+  /**
+   * @param bounds whether the mesh bounds its inside
+   */
+  private Hollows(TriangleMesh mesh, boolean bounds, Vec3 along) {
     turn = Rotation.bringing(along, Vec3.UP);
     TriangleMesh turned = mesh.moved(1, turn, Vec3.ZERO);
     double h = Grid.spacing(turned.bounds(), CELLS);
     grid = Grid.round(turned.bounds(), 2 * h, h);
-    inside = InsideCells.of(turned, grid, new Parallel(1), Progress.NONE);
+    inside = InsideCells.of(turned, bounds, grid, new Parallel(1), Progress.NONE);
     nx = grid.nx();
     ny = grid.ny();
     island = new int[grid.count()];
   }
 
-  /**
-   * One piece of a section.
-   *
-   * @param cells of the grid
-   */
+  /** One piece of a section. */
   private static final class Island {
     final int layer;
+
+    /** Of the grid. */
     final int[] cells;
 
     /** Whether it opens to the side in the layer above, below. */
@@ -96,12 +97,13 @@ public final class Hollows {
     for (int i = 0; i < ASLANT; i++) {
       along.add(Directions.onHalf(i, ASLANT));
     }
+    boolean bounds = InsideCells.bounds(mesh);
     List<List<Hollow>> all = new ArrayList<>(Collections.nCopies(along.size(), List.of()));
     parallel.each(
         along.size(),
         i -> {
           progress.at("Looking through it", (double) i / along.size());
-          all.set(i, new Hollows(mesh, along.get(i)).find());
+          all.set(i, new Hollows(mesh, bounds, along.get(i)).find());
         });
     List<Hollow> found = all.stream().flatMap(List::stream).toList();
     List<Hollow> kept = new ArrayList<>();
@@ -343,8 +345,7 @@ public final class Hollows {
       most = Math.max(most, d[cell - begin]);
     }
     // to the middle of the first cell that is not in it: half a cell too far, which makes up for
-    // the
-    // circle's middle lying between cells; a round hole's own area tells better
+    // the circle's middle lying between cells; a round hole's own area tells better
     double round = 2 * Math.sqrt(s.cells.length / Math.PI);
     return Math.min(round, 2 * Math.sqrt(most)) * grid.h();
   }

@@ -5,6 +5,7 @@ import static ungula.core.working.Given.Source.DEFAULT;
 
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import ungula.core.cutlist.Boards;
 import ungula.core.cutlist.CutList;
@@ -151,7 +152,7 @@ public record EquipmentPart(
                 needed.tooLarge().isEmpty()
                     ? ""
                     : "Without what is larger than a board: "
-                        + String.join(", ", needed.tooLarge()).toLowerCase()
+                        + String.join(", ", needed.tooLarge()).toLowerCase(Locale.ROOT)
                         + ".")
             .done());
   }

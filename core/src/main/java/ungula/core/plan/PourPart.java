@@ -64,12 +64,12 @@ public record PourPart(
   static PourPart of(Brief b, MixPart mix, BoxMould box, Batching batching) {
     List<Batch> list = new ArrayList<>();
     for (int pour = 0; pour < mix.pours().size(); pour++) {
-      poured(b, mix, box, pour, list);
+      poured(mix, box, pour, list);
     }
     return new PourPart(b, mix, box, null, batching, List.copyOf(list));
   }
 
-  private static void poured(Brief b, MixPart mix, BoxMould box, int pour, List<Batch> list) {
+  private static void poured(MixPart mix, BoxMould box, int pour, List<Batch> list) {
     boolean two = mix.pours().size() > 1;
     double all = mix.pours().get(pour);
     double poured = 0;

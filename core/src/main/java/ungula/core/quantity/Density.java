@@ -1,5 +1,6 @@
 package ungula.core.quantity;
 
+import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -22,7 +23,7 @@ public final class Density {
     if (!m.matches()) {
       throw new UnreadableQuantity("“" + text + "” is not a density. Write " + examples + ".");
     }
-    String unit = m.group(2) == null ? "g/cm3" : m.group(2).strip().toLowerCase();
+    String unit = m.group(2) == null ? "g/cm3" : m.group(2).strip().toLowerCase(Locale.ROOT);
     Double factor = FACTORS.get(unit);
     if (factor == null) {
       throw new UnreadableQuantity("“" + unit + "” is not a density unit. Write " + examples + ".");

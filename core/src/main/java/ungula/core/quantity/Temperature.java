@@ -1,5 +1,6 @@
 package ungula.core.quantity;
 
+import java.util.Locale;
 import java.util.Map;
 import ungula.core.quantity.Units.Display;
 
@@ -16,13 +17,14 @@ public final class Temperature {
     boolean inch = units.display() == Display.INCH;
     String examples = inch ? "a temperature, such as 73 °F" : "a temperature, such as 23 °C";
     boolean fahrenheit =
-        text != null && (text.strip().toLowerCase().endsWith("f") || inch && !endsWithC(text));
+        text != null
+            && (text.strip().toLowerCase(Locale.ROOT).endsWith("f") || inch && !endsWithC(text));
     double value = QuantityText.parse(text, MARKS, "°", examples);
     return fahrenheit ? (value - 32) / 1.8 : value;
   }
 
   private static boolean endsWithC(String text) {
-    return text.strip().toLowerCase().endsWith("c");
+    return text.strip().toLowerCase(Locale.ROOT).endsWith("c");
   }
 
   public static String format(double c, Units units) {

@@ -14,7 +14,7 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import ungula.core.Near;
 import ungula.core.Shapes;
-import ungula.core.demo.HarbourShapes;
+import ungula.core.demo.Harbour;
 import ungula.core.field.Grid;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
@@ -105,7 +105,7 @@ public class AirTrapsTest {
 
   @Test
   public void turningTheMasterAndUpTogetherChangesLittle() {
-    TriangleMesh mesh = HarbourShapes.nautilus();
+    TriangleMesh mesh = Harbour.NAUTILUS.mesh();
     Vec3 up = new Vec3(0.4, 0.3, 0.8).unit();
     Opening at = Opening.at(highest(mesh, new Vec3(1, 0, 0.2)));
     double here = AirTraps.of(cavity(mesh, 0.8), List.of(at), up).totalMm3();
@@ -121,7 +121,7 @@ public class AirTrapsTest {
 
   @Test
   public void moreOpeningsNeverTrapMore() {
-    TriangleMesh mesh = HarbourShapes.nautilus();
+    TriangleMesh mesh = Harbour.NAUTILUS.mesh();
     Room room = cavity(mesh, 1);
     Random random = new Random(8);
     List<Opening> openings = new ArrayList<>(List.of(Opening.at(mesh.vertex(0))));
@@ -138,7 +138,7 @@ public class AirTrapsTest {
   /** The definition itself, by a plain priority queue over all cells. */
   @Test
   public void agreesWithThePlainDefinition() {
-    TriangleMesh mesh = HarbourShapes.chessSet();
+    TriangleMesh mesh = Harbour.CHESS_SET.mesh();
     Room room = Room.round(mesh, mesh.bounds(), 2.1, Parallel.ALL, Progress.NONE);
     Random random = new Random(4);
     for (int i = 0; i < 8; i++) {

@@ -20,7 +20,7 @@ import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.choice.Materials;
 import ungula.core.choice.Weights;
-import ungula.core.demo.HarbourShapes;
+import ungula.core.demo.Harbour;
 import ungula.core.geometry.Rotation;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.MouldKind;
@@ -115,7 +115,7 @@ public class ApproachTest {
     absolute(value(core, "core"), 0, 0.5);
     Choices chosen = ChoiceWords.edit(Choices.fresh(Units.METRIC), core.edits(), MARRAM);
     assertEquals(chosen.hollow().wallMm(), 3.0);
-    Approach thin = hollow(of(HarbourShapes.waveTile()));
+    Approach thin = hollow(of(Harbour.WAVE_TILE.mesh()));
     assertTrue(thin.works() || thin.reason().contains("core"), thin.reason());
     List<Approach> asked = of(Shapes.box(), Edit.of("hollow.wallMm", "5 mm"));
     assertTrue(asked.stream().noneMatch(Approach::hollow));
@@ -152,11 +152,11 @@ public class ApproachTest {
   @DataProvider
   Object[][] masters() {
     return new Object[][] {
-      {"bell", HarbourShapes.bell(), Set.of(MouldKind.values())},
-      {"finial", HarbourShapes.finial(), Set.of(MouldKind.CUT, MouldKind.TWO_PART, MouldKind.SKIN)},
-      {"tile", HarbourShapes.waveTile(), Set.of(MouldKind.values())},
-      {"knot", HarbourShapes.ropeKnot(), Set.of(MouldKind.CUT, MouldKind.TWO_PART)},
-      {"octopus", HarbourShapes.octopus(), Set.of(MouldKind.CUT, MouldKind.SKIN)},
+      {"bell", Harbour.BELL.mesh(), Set.of(MouldKind.values())},
+      {"finial", Harbour.FINIAL.mesh(), Set.of(MouldKind.CUT, MouldKind.TWO_PART, MouldKind.SKIN)},
+      {"tile", Harbour.WAVE_TILE.mesh(), Set.of(MouldKind.values())},
+      {"knot", Harbour.ROPE_KNOT.mesh(), Set.of(MouldKind.CUT, MouldKind.TWO_PART)},
+      {"octopus", Harbour.OCTOPUS.mesh(), Set.of(MouldKind.CUT, MouldKind.SKIN)},
     };
   }
 
@@ -176,7 +176,7 @@ public class ApproachTest {
 
   @Test
   public void everyDemoMasterIsComparedInTime() {
-    TriangleMesh mesh = HarbourShapes.nautilus();
+    TriangleMesh mesh = Harbour.NAUTILUS.mesh();
     MeshReport report = MeshReport.of(mesh, Progress.NONE).report();
     Choices c = Choices.fresh(Units.METRIC);
     ApproachSearch search =
@@ -241,7 +241,7 @@ public class ApproachTest {
   /** Sixty urethane casts, all of them up to a third of the elongation and a fifth at its end. */
   @Test
   public void stretchWearsAMould() {
-    Approach bell = one(of(HarbourShapes.bell()), MouldKind.OPEN);
+    Approach bell = one(of(Harbour.BELL.mesh()), MouldKind.OPEN);
     double share = 100 * value(bell, "stretch") / MARRAM.elongationPct();
     double left = 1 - 0.8 * Math.max(0, Math.min(1, 1.5 * share - 0.5));
     absolute(value(bell, "casts"), 60 * left, 1e-9);

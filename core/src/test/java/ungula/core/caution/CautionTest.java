@@ -32,7 +32,7 @@ public class CautionTest {
   public void everyFixOfAnyPlanImprovesIt() {
     Random random = new Random(21);
     int fixes = 0;
-    for (int i = 0; i < 400; i++) {
+    for (int i = 0; i < 200; i++) {
       AnyPlan c = AnyPlan.any(random);
       for (Caution caution : c.plan().cautions()) {
         for (Caution.Fix fix : caution.fixes()) {

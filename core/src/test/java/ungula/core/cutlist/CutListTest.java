@@ -13,7 +13,7 @@ import org.w3c.dom.NodeList;
 import org.xml.sax.InputSource;
 import ungula.core.Near;
 import ungula.core.Shapes;
-import ungula.core.demo.HarbourShapes;
+import ungula.core.demo.Harbour;
 import ungula.core.geometry.Vec3;
 import ungula.core.mark.FacetSet;
 import ungula.core.master.Pose;
@@ -115,8 +115,8 @@ public class CutListTest {
 
   @Test
   public void anOutlineIsOneStripWithItsBends() {
-    CutList list = list(HarbourShapes.sealPup(), BoxShape.OUTLINE);
-    BoxMould box = box(HarbourShapes.sealPup(), BoxShape.OUTLINE);
+    CutList list = list(Harbour.SEAL_PUP.mesh(), BoxShape.OUTLINE);
+    BoxMould box = box(Harbour.SEAL_PUP.mesh(), BoxShape.OUTLINE);
     CutPart strip = part(list, "Wall strip");
     int bends = box.inside().ring().length / 2;
     assertEquals(strip.scores().size(), bends);
@@ -142,7 +142,7 @@ public class CutListTest {
 
   @Test
   public void aTubeIsBought() {
-    CutList list = list(HarbourShapes.finial(), BoxShape.TUBE);
+    CutList list = list(Harbour.FINIAL.mesh(), BoxShape.TUBE);
     assertEquals(list.parts().size(), 1);
     assertTrue(list.besides().get(0).startsWith("Plastic pipe, inside Ø "), list.toString());
   }
@@ -150,7 +150,7 @@ public class CutListTest {
   @Test
   public void nothingLiesOverAnythingAndEverythingIsOnTheSheet() {
     for (BoxShape shape : BoxShape.values()) {
-      CutSheet sheet = CutSheet.of(list(HarbourShapes.nautilus(), shape));
+      CutSheet sheet = CutSheet.of(list(Harbour.NAUTILUS.mesh(), shape));
       List<double[]> bounds = new ArrayList<>();
       for (CutSheet.Line line : sheet.lines()) {
         double[] b = {Double.MAX_VALUE, Double.MAX_VALUE, 0, 0};
@@ -173,7 +173,7 @@ public class CutListTest {
 
   @Test
   public void theSvgIsAsLargeAsItSays() throws Exception {
-    CutSheet sheet = CutSheet.of(list(HarbourShapes.nautilus(), BoxShape.OUTLINE));
+    CutSheet sheet = CutSheet.of(list(Harbour.NAUTILUS.mesh(), BoxShape.OUTLINE));
     Document svg =
         DocumentBuilderFactory.newInstance()
             .newDocumentBuilder()

@@ -7,7 +7,7 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import ungula.core.Near;
 import ungula.core.Shapes;
-import ungula.core.demo.HarbourShapes;
+import ungula.core.demo.Harbour;
 import ungula.core.field.Coats.Coat;
 import ungula.core.field.Coats.On;
 import ungula.core.geometry.Rotation;
@@ -104,7 +104,7 @@ public class CoatsTest {
 
   @Test
   public void thickerCoatsHoldMoreAndTheDifferenceIsTheNextCoat() {
-    TriangleMesh mesh = HarbourShapes.finial();
+    TriangleMesh mesh = Harbour.FINIAL.mesh();
     List<Double> ts = List.of(1.0, 2.0, 3.0, 5.0, 8.0, 12.0);
     List<Coat> free = coarse(mesh, On.FREE, ts);
     List<Coat> plate = coarse(mesh, On.PLATE, ts);

@@ -12,7 +12,7 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import ungula.core.Near;
 import ungula.core.Shapes;
-import ungula.core.demo.HarbourShapes;
+import ungula.core.demo.Harbour;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.TriangleMesh;
@@ -36,8 +36,8 @@ public class DistanceFieldTest {
       {"turned box", Shapes.turned(Shapes.box(), turn)},
       {"torus", Shapes.turned(Shapes.torus(), turn)},
       {"cup", Shapes.cup()},
-      {"nautilus", HarbourShapes.nautilus()},
-      {"finial", HarbourShapes.finial()},
+      {"nautilus", Harbour.NAUTILUS.mesh()},
+      {"finial", Harbour.FINIAL.mesh()},
     };
   }
 
@@ -148,7 +148,7 @@ public class DistanceFieldTest {
 
   @Test
   public void theNumberOfThreadsDoesNotShow() {
-    TriangleMesh mesh = HarbourShapes.finial();
+    TriangleMesh mesh = Harbour.FINIAL.mesh();
     for (TriangleMesh m : new TriangleMesh[] {mesh, Shapes.torn(mesh, 50)}) {
       Grid grid = Grid.round(m.bounds(), 5, 2);
       DistanceField one = DistanceField.of(m, grid, Reach.ALL, new Parallel(1), Progress.NONE);

@@ -7,7 +7,7 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import ungula.core.Near;
 import ungula.core.Shapes;
-import ungula.core.demo.HarbourShapes;
+import ungula.core.demo.Harbour;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.study.MeshReport;
@@ -19,7 +19,7 @@ public class MendedCopyTest {
   @DataProvider
   public Object[][] broken() {
     TriangleMesh sphere = Shapes.sphere();
-    TriangleMesh finial = HarbourShapes.finial();
+    TriangleMesh finial = Harbour.FINIAL.mesh();
     return new Object[][] {
       {"whole", sphere, 113_097.0},
       {"torn", Shapes.torn(sphere, 40), 113_097.0},
@@ -48,7 +48,7 @@ public class MendedCopyTest {
 
   @Test
   public void itLiesWhereTheMeshDoes() {
-    TriangleMesh mesh = HarbourShapes.nautilus();
+    TriangleMesh mesh = Harbour.NAUTILUS.mesh();
     TriangleMesh copy = MendedCopy.of(mesh, 128, Parallel.ALL, Progress.NONE);
     double h = mesh.bounds().longest() / 128;
     Near.absolute(copy.bounds().min().minus(mesh.bounds().min()).norm(), 0, h);

@@ -7,7 +7,7 @@ import java.util.List;
 import org.testng.annotations.Test;
 import ungula.core.Near;
 import ungula.core.Shapes;
-import ungula.core.demo.HarbourShapes;
+import ungula.core.demo.Harbour;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.Tessellation;
@@ -75,6 +75,6 @@ public class HollowsTest {
 
   @Test
   public void theKnotHasTheOneHoleItsSurfaceTells() {
-    assertEquals(of(HarbourShapes.ropeKnot()).stream().filter(Hollow::through).count(), 1);
+    assertEquals(of(Harbour.ROPE_KNOT.mesh()).stream().filter(Hollow::through).count(), 1);
   }
 }

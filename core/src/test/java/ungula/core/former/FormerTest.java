@@ -11,7 +11,7 @@ import org.testng.annotations.Test;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.cutline.CutPlanes;
-import ungula.core.demo.HarbourShapes;
+import ungula.core.demo.Harbour;
 import ungula.core.job.JobPlan;
 import ungula.core.master.PosedMaster;
 import ungula.core.mesh.Topology;
@@ -83,7 +83,7 @@ public class FormerTest {
   public void aMouldInTwoPartsAsksForItsKeysAndSprue() {
     JobPlan plan =
         plan(
-            HarbourShapes.sealPup(),
+            Harbour.SEAL_PUP.mesh(),
             "master.source",
             "FILE",
             "mould.kind",
@@ -103,7 +103,7 @@ public class FormerTest {
   public void theSealRingIsSolidAndAsLargeAsPlanned() {
     JobPlan plan =
         plan(
-            HarbourShapes.sealPup(),
+            Harbour.SEAL_PUP.mesh(),
             "master.source",
             "FILE",
             "mould.kind",
@@ -120,7 +120,7 @@ public class FormerTest {
 
   @Test
   public void blocksStandInTheirCorners() {
-    JobPlan plan = plan(HarbourShapes.finial(), "master.source", "FILE", "mould.shape", "BLOCKS");
+    JobPlan plan = plan(Harbour.FINIAL.mesh(), "master.source", "FILE", "mould.shape", "BLOCKS");
     Map<String, Double> all =
         Former.of(plan.plan()).stream()
             .collect(Collectors.toMap(Former::name, f -> volume(f.mesh())));

@@ -5,7 +5,7 @@ import static org.testng.Assert.assertTrue;
 
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
-import ungula.core.demo.HarbourShapes;
+import ungula.core.demo.Harbour;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.Pose;
 import ungula.core.master.PosedMaster;
@@ -97,9 +97,9 @@ public class HollowCoreTest {
   @DataProvider
   Object[][] demoMasters() {
     return new Object[][] {
-      {HarbourShapes.finial(), true},
-      {HarbourShapes.sealPup(), true},
-      {HarbourShapes.nautilus(), false}
+      {Harbour.FINIAL.mesh(), true},
+      {Harbour.SEAL_PUP.mesh(), true},
+      {Harbour.NAUTILUS.mesh(), false}
     };
   }
 

@@ -11,7 +11,7 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import ungula.core.Near;
 import ungula.core.Shapes;
-import ungula.core.demo.HarbourShapes;
+import ungula.core.demo.Harbour;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.Pose;
@@ -91,8 +91,8 @@ public class SectionsTest {
 
   @BeforeClass
   public void make() {
-    post = Outer.of(HarbourShapes.mooringPost());
-    octopus = Outer.of(HarbourShapes.octopus());
+    post = Outer.of(Harbour.MOORING_POST.mesh());
+    octopus = Outer.of(Harbour.OCTOPUS.mesh());
   }
 
   @Test

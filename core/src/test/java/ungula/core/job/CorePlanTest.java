@@ -11,7 +11,7 @@ import ungula.core.caution.Caution;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.cutline.CutPlanes;
-import ungula.core.demo.HarbourShapes;
+import ungula.core.demo.Harbour;
 import ungula.core.hollow.HollowCore;
 import ungula.core.master.PosedMaster;
 import ungula.core.master.Tessellation;
@@ -137,7 +137,7 @@ public class CorePlanTest {
 
   @Test
   public void aWaistHoldsTheCoreOfTheFinialInStiffRubber() {
-    JobPlan finial = plan(HarbourShapes.finial(), "3 mm", "0 mm", "marram-20");
+    JobPlan finial = plan(Harbour.FINIAL.mesh(), "3 mm", "0 mm", "marram-20");
     assertTrue(cautions(finial).contains("core.stretch"), cautions(finial).toString());
     // the belly is 56 wide, the waist 24, outside; 3 less on either side within
     assertEquals(value(finial, "core.stretch"), 100 * (50 / 18.0 - 1), 6);

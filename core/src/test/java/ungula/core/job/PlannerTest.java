@@ -21,7 +21,7 @@ import ungula.core.choice.Materials;
 import ungula.core.contact.Patch;
 import ungula.core.contact.Preparation;
 import ungula.core.cutline.CutPlanes;
-import ungula.core.demo.HarbourShapes;
+import ungula.core.demo.Harbour;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.Pose;
@@ -411,7 +411,7 @@ public class PlannerTest {
 
   @Test
   public void theDipstickReadsBothWays() {
-    MasterFacts nautilus = facts(HarbourShapes.nautilus(), Pose.AS_MODELLED);
+    MasterFacts nautilus = facts(Harbour.NAUTILUS.mesh(), Pose.AS_MODELLED);
     BoxMould box = plan(nautilus, MARRAM, "pose.liftMm", "15 mm").plan().inBox().orElseThrow();
     double before = -1;
     for (double z = 0; z <= box.wallHeightMm(); z += 3.7) {

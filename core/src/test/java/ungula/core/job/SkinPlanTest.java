@@ -19,7 +19,7 @@ import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.choice.Materials;
 import ungula.core.cutline.CutPlanes;
-import ungula.core.demo.HarbourShapes;
+import ungula.core.demo.Harbour;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.jacket.OutsideStudy;
@@ -117,7 +117,7 @@ public class SkinPlanTest {
 
   @BeforeClass
   public void make() {
-    post = new Master(HarbourShapes.mooringPost());
+    post = new Master(Harbour.MOORING_POST.mesh());
     slot =
         new Master(
             Shapes.both(

@@ -9,7 +9,7 @@ import java.util.Random;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import ungula.core.Near;
-import ungula.core.demo.HarbourShapes;
+import ungula.core.demo.Harbour;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.Solid;
@@ -109,7 +109,7 @@ public class MeshTest {
 
   @Test
   public void turningChangesNothing() {
-    TriangleMesh mesh = HarbourShapes.finial();
+    TriangleMesh mesh = Harbour.FINIAL.mesh();
     MeshReport before = report(mesh);
     Rotation turn = Rotation.about(new Vec3(1, 2, 3), 37);
     MeshReport after = report(mesh.moved(1, turn, new Vec3(5, -7, 11)));
@@ -230,10 +230,10 @@ public class MeshTest {
   @DataProvider
   public Object[][] masters() {
     return new Object[][] {
-      {HarbourShapes.nautilus()},
-      {HarbourShapes.finial()},
-      {HarbourShapes.waveTile()},
-      {HarbourShapes.chessSet()},
+      {Harbour.NAUTILUS.mesh()},
+      {Harbour.FINIAL.mesh()},
+      {Harbour.WAVE_TILE.mesh()},
+      {Harbour.CHESS_SET.mesh()},
       {torus()}
     };
   }

@@ -8,7 +8,7 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import ungula.core.Near;
 import ungula.core.Shapes;
-import ungula.core.demo.HarbourShapes;
+import ungula.core.demo.Harbour;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.Pose;
@@ -49,7 +49,7 @@ public class BoxInsideTest {
     // a ring's hole counts as covered
     Near.relative(shadow(Tessellation.torus(40, 12, 200, 100)), Math.PI * 52 * 52, 6e-3);
     assertTrue(shadow(Tessellation.box(80, 55, 42)) >= 80 * 55);
-    assertEquals(Shadow.of(HarbourShapes.chessSet()).size(), 3);
+    assertEquals(Shadow.of(Harbour.CHESS_SET.mesh()).size(), 3);
   }
 
   @Test
@@ -93,11 +93,11 @@ public class BoxInsideTest {
   @DataProvider
   public Object[][] masters() {
     return new Object[][] {
-      {HarbourShapes.nautilus()},
-      {HarbourShapes.sealPup()},
-      {HarbourShapes.ropeKnot()},
-      {HarbourShapes.chessSet()},
-      {HarbourShapes.finial()},
+      {Harbour.NAUTILUS.mesh()},
+      {Harbour.SEAL_PUP.mesh()},
+      {Harbour.ROPE_KNOT.mesh()},
+      {Harbour.CHESS_SET.mesh()},
+      {Harbour.FINIAL.mesh()},
       {Tessellation.box(80, 55, 42)},
     };
   }

@@ -13,7 +13,7 @@ import java.util.Map;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import ungula.core.Shapes;
-import ungula.core.demo.HarbourShapes;
+import ungula.core.demo.Harbour;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.mark.FacetSet;
@@ -65,8 +65,8 @@ public class MouldPiecesTest {
     return new Object[][] {
       {Shapes.sphere(), BoxShape.RECTANGLE, PartingLine.LEVEL, Keying.DOMES_BOTH},
       {Shapes.torus(), BoxShape.TUBE, PartingLine.SILHOUETTE, Keying.RING},
-      {HarbourShapes.ropeKnot(), BoxShape.OUTLINE, PartingLine.LEVEL, Keying.PINS},
-      {HarbourShapes.finial(), BoxShape.ROUND_ENDED, PartingLine.SILHOUETTE, Keying.DOMES},
+      {Harbour.ROPE_KNOT.mesh(), BoxShape.OUTLINE, PartingLine.LEVEL, Keying.PINS},
+      {Harbour.FINIAL.mesh(), BoxShape.ROUND_ENDED, PartingLine.SILHOUETTE, Keying.DOMES},
     };
   }
 

@@ -9,7 +9,7 @@ import java.util.List;
 import org.testng.annotations.Test;
 import ungula.core.Effort;
 import ungula.core.Shapes;
-import ungula.core.demo.HarbourShapes;
+import ungula.core.demo.Harbour;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.mark.FacetSet;
@@ -241,7 +241,7 @@ public class PartingTest {
 
   @Test
   public void aLargeMasterIsScannedInTime() {
-    PosedMaster nautilus = posed(HarbourShapes.nautilus());
+    PosedMaster nautilus = posed(Harbour.NAUTILUS.mesh());
     nautilus.shadow();
     Effort<Parting> scan =
         Effort.of(() -> parting(nautilus, 15, PartingLine.SILHOUETTE, null, Keying.DOMES_BOTH));

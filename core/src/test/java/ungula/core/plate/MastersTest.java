@@ -6,7 +6,7 @@ import static org.testng.Assert.assertTrue;
 import java.util.List;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
-import ungula.core.demo.HarbourShapes;
+import ungula.core.demo.Harbour;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.Pose;
@@ -22,7 +22,7 @@ public class MastersTest {
   @DataProvider
   Object[][] models() {
     return new Object[][] {
-      {HarbourShapes.chessSet(), 3}, {HarbourShapes.finial(), 1}, {HarbourShapes.bell(), 1}
+      {Harbour.CHESS_SET.mesh(), 3}, {Harbour.FINIAL.mesh(), 1}, {Harbour.BELL.mesh(), 1}
     };
   }
 
@@ -55,9 +55,9 @@ public class MastersTest {
   @DataProvider
   Object[][] plates() {
     return new Object[][] {
-      {HarbourShapes.chessSet(), new Plate(1, Laying.CLOSE, 12), 3},
-      {HarbourShapes.chessSet(), new Plate(2, Laying.CLOSE, 15), 6},
-      {HarbourShapes.waveTile(), new Plate(2, Laying.CLOSE, 20), 2},
+      {Harbour.CHESS_SET.mesh(), new Plate(1, Laying.CLOSE, 12), 3},
+      {Harbour.CHESS_SET.mesh(), new Plate(2, Laying.CLOSE, 15), 6},
+      {Harbour.WAVE_TILE.mesh(), new Plate(2, Laying.CLOSE, 20), 2},
     };
   }
 
@@ -90,7 +90,7 @@ public class MastersTest {
 
   @Test
   public void placesAndDirectionsGoWithTheirMaster() {
-    TriangleMesh model = HarbourShapes.chessSet();
+    TriangleMesh model = Harbour.CHESS_SET.mesh();
     Pose pose = new Pose(Rotation.about(Vec3.UP, 30), 0);
     PosedMaster laid = PosedMaster.of(model, 1, pose, new Plate(2, Laying.CLOSE, 12));
     for (int v = 0; v < model.vertexCount(); v += 997) {
@@ -108,7 +108,7 @@ public class MastersTest {
 
   @Test
   public void facesToRestOnAreTheModelsHoweverItIsLaid() {
-    TriangleMesh tile = HarbourShapes.waveTile();
+    TriangleMesh tile = Harbour.WAVE_TILE.mesh();
     PosedMaster alone = PosedMaster.of(tile, 1, Pose.AS_MODELLED);
     PosedMaster laid = PosedMaster.of(tile, 1, Pose.AS_MODELLED, new Plate(3, Laying.CLOSE, 12));
     assertEquals(laid.flatFaces(), alone.flatFaces());

@@ -13,7 +13,7 @@ import org.locationtech.jts.geom.Polygon;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import ungula.core.Effort;
-import ungula.core.demo.HarbourShapes;
+import ungula.core.demo.Harbour;
 import ungula.core.mesh.Rings;
 
 public class PackingTest {
@@ -29,7 +29,7 @@ public class PackingTest {
   }
 
   private static List<double[]> chessSet() {
-    return Masters.of(HarbourShapes.chessSet()).footprints();
+    return Masters.of(Harbour.CHESS_SET.mesh()).footprints();
   }
 
   private static List<Polygon> placed(List<double[]> footprints, List<Laid> laid) {

@@ -8,7 +8,7 @@ import java.util.Random;
 import org.testng.annotations.Test;
 import ungula.core.Near;
 import ungula.core.Shapes;
-import ungula.core.demo.HarbourShapes;
+import ungula.core.demo.Harbour;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.TriangleMesh;
@@ -96,7 +96,7 @@ public class LocksTest {
 
   @Test
   public void twoPiecesReleaseNoLessThanOne() {
-    TriangleMesh mesh = HarbourShapes.nautilus();
+    TriangleMesh mesh = Harbour.NAUTILUS.mesh();
     Random random = new Random(2);
     for (int i = 0; i < 4; i++) {
       Vec3 d = new Vec3(random.nextGaussian(), random.nextGaussian(), random.nextGaussian());
@@ -112,7 +112,7 @@ public class LocksTest {
 
   @Test
   public void theNumberOfThreadsDoesNotShow() {
-    TriangleMesh mesh = HarbourShapes.nautilus();
+    TriangleMesh mesh = Harbour.NAUTILUS.mesh();
     Locks.Result one = Locks.of(mesh, ACROSS, true, new Parallel(1), Progress.NONE);
     Locks.Result two = Locks.of(mesh, ACROSS, true, new Parallel(2), Progress.NONE);
     assertEquals(two.lockedMm2(), one.lockedMm2());

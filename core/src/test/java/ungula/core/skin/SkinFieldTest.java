@@ -8,7 +8,7 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import ungula.core.Near;
 import ungula.core.Shapes;
-import ungula.core.demo.HarbourShapes;
+import ungula.core.demo.Harbour;
 import ungula.core.field.Coats;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
@@ -43,7 +43,7 @@ public class SkinFieldTest {
   @DataProvider
   public Object[][] demo() {
     return new Object[][] {
-      {HarbourShapes.mooringPost()}, {HarbourShapes.bell()}, {HarbourShapes.octopus()}
+      {Harbour.MOORING_POST.mesh()}, {Harbour.BELL.mesh()}, {Harbour.OCTOPUS.mesh()}
     };
   }
 

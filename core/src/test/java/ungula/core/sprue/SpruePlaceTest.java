@@ -8,7 +8,7 @@ import java.util.BitSet;
 import java.util.Map;
 import java.util.function.IntPredicate;
 import org.testng.annotations.Test;
-import ungula.core.demo.HarbourShapes;
+import ungula.core.demo.Harbour;
 import ungula.core.geometry.Vec3;
 import ungula.core.mark.FacetSet;
 import ungula.core.mark.Mark;
@@ -17,7 +17,7 @@ import ungula.core.mesh.TriangleMesh;
 
 public class SpruePlaceTest {
 
-  private static final TriangleMesh PUP = HarbourShapes.sealPup();
+  private static final TriangleMesh PUP = Harbour.SEAL_PUP.mesh();
 
   private static FacetSet facets(IntPredicate in) {
     BitSet set = new BitSet();

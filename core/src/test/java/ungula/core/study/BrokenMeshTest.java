@@ -10,7 +10,7 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import ungula.core.Near;
 import ungula.core.Shapes;
-import ungula.core.demo.HarbourShapes;
+import ungula.core.demo.Harbour;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.Tessellation;
@@ -42,7 +42,7 @@ public class BrokenMeshTest {
   @DataProvider
   public Object[][] torn() {
     TriangleMesh torus = torus();
-    TriangleMesh finial = HarbourShapes.finial();
+    TriangleMesh finial = Harbour.FINIAL.mesh();
     double ring = torus.measure().volumeMm3();
     double turned = finial.measure().volumeMm3();
     return new Object[][] {

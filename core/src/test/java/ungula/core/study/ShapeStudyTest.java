@@ -11,7 +11,7 @@ import ungula.core.Near;
 import ungula.core.Shapes;
 import ungula.core.air.Tips;
 import ungula.core.air.Vents;
-import ungula.core.demo.HarbourShapes;
+import ungula.core.demo.Harbour;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
@@ -97,7 +97,7 @@ public class ShapeStudyTest {
 
   @Test
   public void ventsProposedForTheOctopusLetItsAirOut() {
-    PosedMaster octopus = posed(HarbourShapes.octopus());
+    PosedMaster octopus = posed(Harbour.OCTOPUS.mesh());
     ShapeStudy before = study(octopus, question(octopus, 0));
     assertTrue(before.cast().totalMm3() > 5_000, "air " + before.cast().totalMm3());
     assertTrue(before.vented().totalMm3() < 10 * Vents.WORTH_MM3);
@@ -180,7 +180,7 @@ public class ShapeStudyTest {
 
   @Test
   public void theNumberOfThreadsDoesNotShow() {
-    PosedMaster master = posed(HarbourShapes.sealPup());
+    PosedMaster master = posed(Harbour.SEAL_PUP.mesh());
     Question q = question(master, 0);
     ShapeStudy.Made one = made(master, q, new Parallel(1));
     ShapeStudy.Made two = made(master, q, new Parallel(2));
@@ -194,7 +194,7 @@ public class ShapeStudyTest {
 
   @Test
   public void aPlaceStaysOnItsFacetHoweverTheMasterIsTurned() {
-    TriangleMesh mesh = HarbourShapes.finial();
+    TriangleMesh mesh = Harbour.FINIAL.mesh();
     Vec3 wanted = mesh.vertex(777).plus(new Vec3(0.01, 0.02, 0));
     SurfacePoint at = SurfacePoint.nearest(mesh, wanted);
     Near.absolute(at.on(mesh).minus(wanted).norm(), 0, 0.03);

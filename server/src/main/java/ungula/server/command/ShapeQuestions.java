@@ -4,6 +4,7 @@ import java.io.PrintStream;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import ungula.core.air.AirTraps;
 import ungula.core.air.Opening;
@@ -44,7 +45,7 @@ final class ShapeQuestions {
     a.onlyWith("--air", "--up", "--wall", "--opening", "--cell");
     a.onlyWith("--locks", "--two");
     coats = a.has("--coats") ? a.positives("--coats", "") : List.of();
-    on = Coats.On.valueOf(a.oneOf("--on", "free", "free", "plate").toUpperCase());
+    on = Coats.On.valueOf(a.oneOf("--on", "free", "free", "plate").toUpperCase(Locale.ROOT));
     air = a.has("--air") ? a.oneOf("--air", "", "cavity", "box") : null;
     up = a.direction("--up", "0,0,1");
     wall = a.positive("--wall", "12");
@@ -161,7 +162,11 @@ final class ShapeQuestions {
         double[] top = (double[]) pocket.get("top");
         out.printf(
             "  %14.0f %10.1f   %.1f, %.1f, %.1f%n",
-            pocket.get("volumeMm3"), pocket.get("depthMm"), top[0], top[1], top[2]);
+            (Double) pocket.get("volumeMm3"),
+            (Double) pocket.get("depthMm"),
+            top[0],
+            top[1],
+            top[2]);
       }
     }
   }

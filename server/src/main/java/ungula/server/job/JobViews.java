@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 import ungula.core.caution.Caution;
@@ -283,7 +284,7 @@ class JobViews {
     return new WayView(
         r.way().name(),
         r.way().text(),
-        "master.volume." + r.way().name().toLowerCase(),
+        "master.volume." + r.way().name().toLowerCase(Locale.ROOT),
         r.errorMm3() == 0 ? "exact" : "± " + Volume.format(r.errorMm3(), units),
         r.advice());
   }

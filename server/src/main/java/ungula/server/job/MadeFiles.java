@@ -56,15 +56,13 @@ class MadeFiles {
   }
 
   private final DataFolder folder;
-  private final Shapes shapes;
   private final Tasks tasks;
 
   /** By file: what it was made of. */
   private final Map<Path, String> made = new ConcurrentHashMap<>();
 
-  MadeFiles(DataFolder folder, Shapes shapes, Tasks tasks) {
+  MadeFiles(DataFolder folder, Tasks tasks) {
     this.folder = folder;
-    this.shapes = shapes;
     this.tasks = tasks;
   }
 

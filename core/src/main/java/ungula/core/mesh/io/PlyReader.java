@@ -105,11 +105,10 @@ final class PlyReader {
         vertices(e);
       } else if (e.name.equals("face")) {
         faces(e);
-      } else if (e.properties.isEmpty()) {
-        // nothing of it stands in the file, however many the header claims
-        continue;
       } else if (faces == 0 || polygons.builder().triangleCount() == 0) {
-        for (long i = 0; i < e.count; i++) {
+        // of an element without properties nothing stands in the file, whatever the header claims
+        long count = e.properties.isEmpty() ? 0 : e.count;
+        for (long i = 0; i < count; i++) {
           for (Property p : e.properties) {
             skip(p, e);
           }

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
@@ -86,7 +87,7 @@ final class ThreeMfReader {
       ZipEntry part =
           zip.stream()
               .map(e -> (ZipEntry) e)
-              .filter(e -> e.getName().toLowerCase().endsWith(".model"))
+              .filter(e -> e.getName().toLowerCase(Locale.ROOT).endsWith(".model"))
               .min((a, b) -> Integer.compare(a.getName().length(), b.getName().length()))
               .orElseThrow(
                   () ->

@@ -195,7 +195,10 @@ public class ModelReaderTest {
       {stl("made by a test", BOX), ModelFormat.STL_BINARY},
       {stl("solid but binary", BOX), ModelFormat.STL_BINARY},
       {text(asciiStl("box", BOX)), ModelFormat.STL_ASCII},
-      {text(asciiStl("box", BOX).replace("\n", "\r\n").toUpperCase()), ModelFormat.STL_ASCII},
+      {
+        text(asciiStl("box", BOX).replace("\n", "\r\n").toUpperCase(Locale.ROOT)),
+        ModelFormat.STL_ASCII
+      },
       {text(obj(false)), ModelFormat.OBJ},
       {text(obj(true)), ModelFormat.OBJ},
       {ply("ascii"), ModelFormat.PLY},
