@@ -1,0 +1,233 @@
+package ungula.core.caution;
+
+import static org.testng.Assert.assertEquals;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import ungula.core.choice.ChoiceWords;
+import ungula.core.choice.Choices;
+import ungula.core.choice.Materials;
+import ungula.core.cutline.CutPlanes;
+import ungula.core.geometry.Rotation;
+import ungula.core.geometry.Vec3;
+import ungula.core.jacket.OutsideStudy;
+import ungula.core.job.JobPlan;
+import ungula.core.master.PosedMaster;
+import ungula.core.master.Tessellation;
+import ungula.core.mesh.FillCurve;
+import ungula.core.mesh.TriangleMesh;
+import ungula.core.mould.MouldKind;
+import ungula.core.parting.PartedMaster;
+import ungula.core.plan.MasterFacts;
+import ungula.core.plan.Planner;
+import ungula.core.plan.SkinFacts;
+import ungula.core.quantity.Units;
+import ungula.core.record.Recorded;
+import ungula.core.rubber.ExampleProducts;
+import ungula.core.rubber.Product;
+import ungula.core.rubber.ProductWords;
+import ungula.core.sentence.WordBook.Edit;
+import ungula.core.skin.SkinField;
+import ungula.core.skin.SkinStudy;
+import ungula.core.study.MeshReport;
+import ungula.core.work.Parallel;
+import ungula.core.work.Progress;
+import ungula.core.workshop.Workshop;
+
+/** Each caution on either side of where it begins. */
+public class CautionBoundariesTest {
+
+  private static final Product ADDITION = ExampleProducts.all().get("marram-20");
+
+  private static final Product CONDENSATION =
+      ExampleProducts.all().values().stream()
+          .filter(p -> p.chemistry() == Product.Chemistry.CONDENSATION)
+          .findFirst()
+          .orElseThrow();
+
+  /** 80 × 55 × 42, on the plate. */
+  private static final TriangleMesh BOX = Tessellation.box(80, 55, 42);
+
+  /** Known as a model is. */
+  private static MasterFacts model(TriangleMesh mesh, Choices c) {
+    PosedMaster posed = PosedMaster.of(mesh, 1, c.pose(), c.laid());
+    MasterFacts facts =
+        MasterFacts.of(
+            posed,
+            new PartedMaster(posed),
+            new CutPlanes(posed.mesh()),
+            MeshReport.of(mesh, Progress.NONE).report(),
+            null,
+            "made up");
+    if (c.mould().kind() != MouldKind.SKIN) {
+      return facts;
+    }
+    SkinField room = SkinField.of(posed.mesh(), 32, Parallel.ALL, Progress.NONE);
+    double wall = c.skin().wallMm(posed.mesh().bounds().size());
+    return facts.with(
+        new SkinFacts(
+            SkinStudy.of(posed, room, Parallel.ALL),
+            OutsideStudy.of(room, wall, Parallel.ALL, Progress.NONE)));
+  }
+
+  /** Known by its measures only. */
+  private static MasterFacts measured() {
+    return new MasterFacts(
+        new Vec3(80, 55, 42),
+        new Vec3(0, 0, 42),
+        FillCurve.even(80 * 55 * 42, 0, 42),
+        80 * 55,
+        null,
+        null,
+        "made up");
+  }
+
+  private static boolean warns(String id, TriangleMesh mesh, Product product, String... edits) {
+    // places belong to a surface: that comes first
+    List<Edit> source = List.of(Edit.of("master.source", mesh == null ? "MEASURED" : "FILE"));
+    Choices c = ChoiceWords.edit(Choices.fresh(Units.METRIC), source, product);
+    List<Edit> all = new ArrayList<>();
+    for (String edit : edits) {
+      String[] word = edit.split("=", 2);
+      all.add(Edit.of(word[0], word[1]));
+    }
+    c = ChoiceWords.edit(c, all, product);
+    MasterFacts facts = mesh == null ? measured() : model(mesh, c);
+    JobPlan plan =
+        JobPlan.of(
+            c,
+            Recorded.NOTHING,
+            facts,
+            Materials.of(product),
+            Workshop.DEFAULT,
+            Planner.box(c, facts));
+    return plan.cautions().stream().anyMatch(found -> found.id().equals(id));
+  }
+
+  /** A caution, a mould, and what is decided just this side of it and just beyond. */
+  @DataProvider
+  public Object[][] boundaries() {
+    return new Object[][] {
+      // a block is hard to open with more than 20 mm round it
+      {"cut.thick", "mould.kind=CUT", "mould.sidesMm=20 mm", "mould.sidesMm=20.1 mm"},
+      // a key of 5 mm keeps 4 mm off the cavity and 3 mm off the wall; in corners it has more room
+      {"parting.room", "mould.kind=TWO_PART", "mould.sidesMm=12 mm", "mould.sidesMm=6 mm"},
+      {
+        "parting.room",
+        "mould.kind=TWO_PART,parting.keying=RING",
+        "mould.sidesMm=16 mm",
+        "mould.sidesMm=11 mm"
+      },
+      {"parting.room", "mould.kind=TWO_PART,mould.sidesMm=11 mm", "parting.keying=NONE", ""},
+      // 8 mm of rubber over a parting: the box is poured 5 mm over the 42 mm of the master
+      {
+        "parting.thin",
+        "mould.kind=TWO_PART,mould.overTopMm=5 mm",
+        "parting.upMm=39 mm",
+        "parting.upMm=39.1 mm"
+      },
+      {"parting.bonds", "mould.kind=CUT", "", "mould.kind=TWO_PART"},
+      // a skin tears under 5 mm; on a hand's size 9 mm are usual, and one less is not said
+      {"skin.thin", "mould.kind=SKIN", "skin.wallMm=5 mm", "skin.wallMm=4.9 mm"},
+      {"skin.wall", "mould.kind=SKIN", "skin.wallMm=8 mm", "skin.wallMm=7.9 mm"},
+      // a sprue carries 300 g without a core
+      {"sprue.heavy", "mould.kind=CUT", "master.massG=300 g", "master.massG=301 g"},
+      {"core.unknown", "mould.kind=OPEN", "", "hollow.wallMm=4 mm"},
+    };
+  }
+
+  @Test(dataProvider = "boundaries")
+  public void itBeginsWhereItShould(String id, String mould, String without, String with) {
+    TriangleMesh mesh = id.equals("core.unknown") ? null : BOX;
+    assertEquals(warns(id, mesh, ADDITION, words(mould, without)), false, without);
+    assertEquals(warns(id, mesh, ADDITION, words(mould, with)), true, with);
+  }
+
+  private static String[] words(String mould, String more) {
+    return (more.isEmpty() ? mould : mould + "," + more).split(",");
+  }
+
+  @Test
+  public void ventsAreFineButNotTooFine() {
+    String[] vented = {"mould.kind=CUT", "casting.vent=0 0.3 0.3"};
+    String[] widths = {"1.4 mm", "1.5 mm", "3 mm", "3.1 mm"};
+    boolean[] said = {true, false, false, true};
+    for (int i = 0; i < widths.length; i++) {
+      assertEquals(
+          warns("vents.width", BOX, ADDITION, vented[0], vented[1], "channels.ventMm=" + widths[i]),
+          said[i],
+          widths[i]);
+    }
+    assertEquals(warns("vents.width", BOX, ADDITION, vented[0], "channels.ventMm=1.4 mm"), false);
+  }
+
+  /** Over 10 mm condensation-cure rubber stays soft inside; other rubber does not. */
+  @Test
+  public void thickWallsCureSlowly() {
+    String skin = "mould.kind=SKIN";
+    assertEquals(warns("skin.slow", BOX, CONDENSATION, skin, "skin.wallMm=10 mm"), false);
+    assertEquals(warns("skin.slow", BOX, CONDENSATION, skin, "skin.wallMm=10.1 mm"), true);
+    assertEquals(warns("skin.slow", BOX, ADDITION, skin, "skin.wallMm=10.1 mm"), false);
+  }
+
+  /**
+   * 0.11 m² take 5 min to brush: rubber that sticks for 15 min is still wet then, for 4 min not.
+   */
+  @Test
+  public void aCoatDriesAsItIsBrushed() {
+    TriangleMesh large = Tessellation.box(150, 150, 150);
+    String[] skin = {"mould.kind=SKIN", "skin.recoat=TACKY"};
+    assertEquals(warns("skin.late", large, sticky(15), skin), false);
+    assertEquals(warns("skin.late", large, sticky(4), skin), true);
+    // where each coat sets before the next, none is late
+    String[] set = {"mould.kind=SKIN", "skin.recoat=SET"};
+    assertEquals(warns("skin.late", large, sticky(4), set), false);
+  }
+
+  /** At the room's temperature, so that its sheet's times hold. */
+  private static Product sticky(int minutes) {
+    return ProductWords.book()
+        .edit(
+            ADDITION,
+            List.of(
+                Edit.of("potLifeMin", "2 min"),
+                Edit.of("gelMin", "3 min"),
+                Edit.of("openMin", minutes + " min"),
+                Edit.of("atC", Workshop.DEFAULT.roomC() + " °C")),
+            Units.METRIC);
+  }
+
+  /** By weight and by volume a sheet says the same to 3 %, with the densities it gives. */
+  @Test
+  public void aSheetContradictsItself() {
+    Product sheet =
+        ProductWords.book()
+            .edit(
+                ADDITION,
+                List.of(
+                    Edit.of("densityBase", "1.1 g/cm3"),
+                    Edit.of("densityHardener", "1.1 g/cm3"),
+                    Edit.of("ratio", "100 : 10 by weight"),
+                    Edit.of("ratioAlso", "100 : 10.2 by volume")),
+                Units.METRIC);
+    assertEquals(warns("ratio.contradicts", BOX, sheet), false);
+    Product other =
+        ProductWords.book()
+            .edit(sheet, List.of(Edit.of("ratioAlso", "100 : 10.4 by volume")), Units.METRIC);
+    assertEquals(warns("ratio.contradicts", BOX, other), true);
+  }
+
+  /** A model put right without doubt about its volume is said to be; a whole one is not. */
+  @Test
+  public void whatWasMendedIsSaid() {
+    assertEquals(warns("mesh.mended", BOX, ADDITION), false);
+    int[] corners = BOX.corners().clone();
+    int turned = corners[0];
+    corners[0] = corners[1];
+    corners[1] = turned;
+    TriangleMesh flipped = new TriangleMesh(BOX.xyz(), corners).moved(1, Rotation.NONE, Vec3.ZERO);
+    assertEquals(warns("mesh.mended", flipped, ADDITION), true);
+  }
+}
