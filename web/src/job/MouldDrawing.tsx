@@ -4,7 +4,7 @@ import type { Job } from '../api/client';
 import { Section } from '../stage/Section';
 import { SectionPlane } from '../stage/SectionPlane';
 import type { Paint } from '../viewer/marks';
-import type { SolidTool } from './ShapePart';
+import type { SolidTool } from './mould/ShapePart';
 import type { JobDesk } from './useJob';
 import type { ShapeDesk } from './useStudy';
 import type { CutName } from './jobQueries';

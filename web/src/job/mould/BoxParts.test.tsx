@@ -1,0 +1,83 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { cleanup, render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import type { Edit, Job } from '../../api/client';
+import type { JobDesk } from '../useJob';
+import { BoxShapes, CutList } from './BoxParts';
+
+const JOB = { id: 'j', version: 1 } as Job;
+let edits: Edit[];
+
+const figure = (key: string, text: string) => ({
+  key,
+  label: key,
+  value: 1,
+  text,
+  exact: text,
+  working: { formula: '', givens: [], steps: [], rounding: '', plusMinus: '' },
+});
+
+const box = (shape: string, text: string, rubber: string, now: boolean) => ({
+  shape,
+  text,
+  now,
+  figures: {
+    rubber: figure('rubber', rubber),
+    saved: figure('saved', '30 % less'),
+    thinnest: figure('thinnest', '12 mm'),
+    sheet: figure('sheet', '0.1 m²'),
+  },
+});
+
+beforeEach(() => {
+  edits = [];
+  vi.stubGlobal('fetch', (request: Request) =>
+    Promise.resolve(
+      Response.json(
+        request.url.endsWith('/shapes')
+          ? [
+              box('RECTANGLE', 'rectangular box', '1.4 L', true),
+              box('OUTLINE', 'box that follows the outline', '950 mL', false),
+            ]
+          : {
+              parts: [
+                { name: 'Base', count: 1, size: '156 × 131 mm', note: 'marked' },
+                { name: 'Wall', count: 2, size: '104 × 67 mm', note: '' },
+              ],
+              besides: ['617 mm of joints to seal.'],
+            },
+      ),
+    ),
+  );
+});
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+function show(part: React.ReactNode) {
+  render(<QueryClientProvider client={new QueryClient()}>{part}</QueryClientProvider>);
+  return userEvent.setup();
+}
+
+test('boxes are compared and one click takes one', async () => {
+  const desk = { apply: (all: Edit[]) => edits.push(...all) } as unknown as JobDesk;
+  const user = show(<BoxShapes job={JOB} desk={desk} />);
+  const take = await screen.findByRole('button', { name: 'Take the box that follows the outline' });
+  expect(screen.getByRole('row', { name: /follows the outline/ }).textContent).toContain('950 mL');
+  const taken = screen.getByRole('button', { name: 'Take the rectangular box' });
+  expect(taken.textContent).toBe('Taken');
+  expect((taken as HTMLButtonElement).disabled).toBe(true);
+  await user.click(take);
+  expect(edits).toEqual([{ word: 'mould.shape', text: 'OUTLINE' }]);
+});
+
+test('the cut list counts pieces alike and is drawn in three formats', async () => {
+  show(<CutList job={JOB} />);
+  expect((await screen.findByRole('row', { name: /2 × Wall/ })).textContent).toContain('104 × 67');
+  expect(screen.getByText('617 mm of joints to seal.')).toBeTruthy();
+  const links = screen.getAllByRole('button').map((a) => a.getAttribute('href'));
+  expect(links).toEqual(['pdf', 'dxf', 'svg'].map((f) => `/api/jobs/j/box/cutlist.${f}`));
+});

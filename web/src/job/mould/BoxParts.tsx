@@ -1,0 +1,102 @@
+import { useQuery } from '@tanstack/react-query';
+import Button from 'react-bootstrap/Button';
+import type { Job } from '../../api/client';
+import { big } from '../../ui/big';
+import { FigureText } from '../../ui/FigureText';
+import { boxShapesQuery, cutListQuery } from '../jobQueries';
+import type { JobDesk } from '../useJob';
+
+/** Boxes of every shape round the same master, compared; one click takes one. */
+export function BoxShapes({ job, desk }: { job: Job; desk: JobDesk }) {
+  const { data, isPlaceholderData } = useQuery(boxShapesQuery(job.id, job.version));
+  if (!data) {
+    return null;
+  }
+  return (
+    <section className="part" aria-label="Shapes of box">
+      <h2>Other boxes, same walls</h2>
+      <table className={`compare${isPlaceholderData ? ' stale' : ''}`}>
+        <thead>
+          <tr>
+            <th scope="col">Box</th>
+            <th scope="col">Rubber</th>
+            <th scope="col">Against a rectangle</th>
+            <th scope="col">Thinnest wall</th>
+            <th scope="col">To cut</th>
+            <th scope="col" aria-label="Choose" />
+          </tr>
+        </thead>
+        <tbody>
+          {data.map((b) => (
+            <tr key={b.shape} className={b.now ? 'now' : undefined}>
+              <td>{big(b.text)}</td>
+              <td className="n">
+                <FigureText figure={b.figures['rubber']} />
+              </td>
+              <td className="n">
+                <FigureText figure={b.figures['saved']} />
+              </td>
+              <td className="n">
+                <FigureText figure={b.figures['thinnest']} />
+              </td>
+              <td className="n">
+                <FigureText figure={b.figures['sheet']} />
+              </td>
+              <td>
+                <Button
+                  size="sm"
+                  variant="outline-primary"
+                  disabled={b.now}
+                  aria-label={`Take the ${b.text}`}
+                  onClick={() => desk.apply([{ word: 'mould.shape', text: b.shape }])}
+                >
+                  {b.now ? 'Taken' : 'Take'}
+                </Button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+/** What to cut for the box, and the drawings to cut it by. */
+export function CutList({ job }: { job: Job }) {
+  const { data, isPlaceholderData } = useQuery(cutListQuery(job.id, job.version));
+  if (!data) {
+    return null;
+  }
+  const file = (ending: string) => `/api/jobs/${job.id}/box/cutlist.${ending}`;
+  return (
+    <section className="part" aria-label="Cut list">
+      <h2>Cut list</h2>
+      <table className={`compare${isPlaceholderData ? ' stale' : ''}`}>
+        <tbody>
+          {data.parts.map((p) => (
+            <tr key={`${p.name} ${p.size}`}>
+              <td>
+                {p.count > 1 && `${p.count} × `}
+                {p.name}
+                {p.note && <span className="quiet note">{p.note}</span>}
+              </td>
+              <td className="n">{p.size}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {data.besides.map((b) => (
+        <p key={b} className="quiet">
+          {b}
+        </p>
+      ))}
+      <div className="tools">
+        {['PDF', 'DXF', 'SVG'].map((f) => (
+          <Button key={f} size="sm" variant="outline-primary" href={file(f.toLowerCase())}>
+            Drawing 1:1, {f}
+          </Button>
+        ))}
+      </div>
+    </section>
+  );
+}

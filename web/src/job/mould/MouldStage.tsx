@@ -1,0 +1,280 @@
+import { OrderOfWork } from './OrderOfWork';
+import { useState, type ReactNode } from 'react';
+import type { Job, JobFigure } from '../../api/client';
+import { FigureText } from '../../ui/FigureText';
+import { Word } from '../../ui/Word';
+import { big } from '../../ui/big';
+import { BoxShapes, CutList } from './BoxParts';
+import { SkinParts } from '../skin/SkinParts';
+import type { JobDesk } from '../useJob';
+
+interface Props {
+  job: Job;
+  desk: JobDesk;
+  /** What the shape decides, after the box. */
+  children?: ReactNode;
+}
+
+export function MouldStage({ job, desk, children }: Props) {
+  if (!job.box.poured) {
+    return (
+      <>
+        <h1>Mould</h1>
+        <SkinParts job={job} desk={desk} />
+        {job.skin && (
+          <>
+            <Casts job={job} />
+            <OrderOfWork job={job} />
+          </>
+        )}
+        {children}
+      </>
+    );
+  }
+  if (!job.dipstick) {
+    return (
+      <>
+        <h1>Mould</h1>
+        <p>The box follows the master. Say on the Master stage what its shape is known from.</p>
+      </>
+    );
+  }
+  const { sided, ofPipe } = job.box;
+  return (
+    <>
+      <h1>Mould</h1>
+      <p className="sentence">
+        <span className="capital">
+          <Word k="mould.kind" after="," />
+        </span>{' '}
+        poured in a <Word k="mould.shape" /> {ofPipe ? 'on' : 'of'}{' '}
+        <Word k="mould.sheet" after="," /> leaving <Word k="mould.sidesMm" /> round the sides,{' '}
+        <Word k="mould.overTopMm" /> over the top and <Word k="pose.liftMm" /> below, with{' '}
+        <Word k="mould.freeboardMm" /> of wall above the pour line.
+      </p>
+      {job.box.onPlate && <OnPlate job={job} />}
+      {sided && <Sides job={job} />}
+      <p className="sentence">
+        {ofPipe ? (
+          'The'
+        ) : (
+          <>
+            The walls have <Word k="mould.ribSpacingMm" after=";" /> the
+          </>
+        )}{' '}
+        master is held by <Word k="mould.fixing" after="." />
+      </p>
+      {job.dipstick.parting && <Halves job={job} />}
+      {job.cut && <Knife job={job} />}
+      <div className="part">
+        <table className="compare">
+          <tbody>
+            <Row job={job} k="rubber.box" name="Rubber in the box" />
+            <Row job={job} k="box.inside" name="Inside, to the pour line" />
+            <Row job={job} k="box.outside" name="Outside, to the top of the walls" />
+            <Row job={job} k="box.thinnest" name={job.figures['box.thinnest']?.label ?? ''} />
+            <Row job={job} k="box.cost" name="Sheet for walls and base" />
+            <Row job={job} k="box.seal" name="Joints to seal" />
+            {job.figures['fits.boards'] && (
+              <Row job={job} k="fits.boards" name={job.figures['fits.boards'].label} />
+            )}
+          </tbody>
+        </table>
+      </div>
+      <Casts job={job} />
+      <OrderOfWork job={job} />
+      <BoxShapes job={job} desk={desk} />
+      <CutList job={job} />
+      {children}
+    </>
+  );
+}
+
+/** Several masters in one mould. */
+function OnPlate({ job }: { job: Job }) {
+  const land = job.figures['plate.land'];
+  return (
+    <p className="sentence">
+      The plate carries <Word k="plate.copies" after={land ? ',' : '.'} />
+      {land && (
+        <>
+          {' '}
+          <FigureText figure={job.figures['plate.masters']} />, laid{' '}
+          <Word k="plate.laying" after="," /> with <Word k="plate.landMm" /> of rubber between any
+          two: <FigureText figure={land} /> at the least.
+        </>
+      )}
+    </p>
+  );
+}
+
+const OWN = [
+  'mould.leftMm',
+  'mould.rightMm',
+  'mould.frontMm',
+  'mould.backMm',
+  'mould.insideLengthMm',
+  'mould.insideWidthMm',
+] as const;
+
+/** Sides that differ, or a box that is there already: said only when wanted. */
+function Sides({ job }: { job: Job }) {
+  const [wanted, setWanted] = useState(false);
+  if (!wanted && OWN.every((k) => job.words[k]?.unset)) {
+    return (
+      <p>
+        <button type="button" className="figure" onClick={() => setWanted(true)}>
+          Give each side its own wall, or use a box that is there already
+        </button>
+      </p>
+    );
+  }
+  return (
+    <p className="sentence">
+      Left <Word k="mould.leftMm" after="," /> right <Word k="mould.rightMm" after="," /> front{' '}
+      <Word k="mould.frontMm" after="," /> back <Word k="mould.backMm" after="." /> A box that is
+      there already: inside <Word k="mould.insideLengthMm" /> long, <Word k="mould.insideWidthMm" />{' '}
+      wide.
+    </p>
+  );
+}
+
+/** How a two-part mould comes apart. */
+function Halves({ job }: { job: Job }) {
+  const f = job.figures;
+  return (
+    <>
+      <p className="sentence">
+        Its halves meet <Word k="parting.line" after="," /> <Word k="parting.upMm" /> up the master,
+        and register by <Word k="parting.keying" after=";" /> for the first pour it is bedded in{' '}
+        <Word k="parting.bedding" after="." />
+      </p>
+      <p className="sentence">
+        The upper half takes <FigureText figure={f['parting.upper']} />, the lower{' '}
+        <FigureText figure={f['parting.lower']} />, and <FigureText figure={f['parting.locked']} />{' '}
+        lock. The seam is <FigureText figure={f['parting.seam']} /> long
+        {f['parting.clean'] && (
+          <>
+            , <FigureText figure={f['parting.clean']} /> of it on what is to stay clean
+          </>
+        )}
+        {f['parting.keys'] && (
+          <>
+            ; <FigureText figure={f['parting.keys']} /> fit beside it
+            {job.words['parting.keying']?.value === 'DOMES_BOTH' &&
+              ', round ones on the lower half, square ones on the upper'}
+          </>
+        )}
+        {f['parting.ring'] && (
+          <>
+            ; the seal ring is <FigureText figure={f['parting.ring']} /> round
+          </>
+        )}
+        .
+        {f['parting.riserLeft'] && (
+          <>
+            {' '}
+            Risers: <FigureText figure={f['parting.riserLeft']} /> at the left,{' '}
+            <FigureText figure={f['parting.riserRight']} /> at the right.
+          </>
+        )}
+      </p>
+    </>
+  );
+}
+
+/** How a block is cut open. */
+function Knife({ job }: { job: Job }) {
+  const f = job.figures;
+  return (
+    <p className="sentence">
+      It is cut open on <Word k="cut.towardsDegrees" /> (
+      <FigureText figure={f['cut.towards']} />
+      ), and the other side stays whole as a hinge: <FigureText figure={f['cut.area']} /> to cut,{' '}
+      <FigureText figure={f['cut.shallowest']} /> to the master at the least, a seam of{' '}
+      <FigureText figure={f['cut.seam']} />
+      {f['cut.clean'] && (
+        <>
+          , <FigureText figure={f['cut.clean']} /> of it on what is to stay clean
+        </>
+      )}
+      . <FigureText figure={f['cut.locked']} /> still lock as it opens.
+    </p>
+  );
+}
+
+/** What a cast takes, and what it is poured in through. */
+function Casts({ job }: { job: Job }) {
+  const f = job.figures;
+  const hollow = job.words['hollow.wallMm']?.unset === false;
+  const core = f['core.volume'];
+  return (
+    <section className="part" aria-label="Casting">
+      <h2>A cast</h2>
+      <p className="sentence">
+        Casts are {hollow && 'hollow, with a wall of '}
+        <Word k="hollow.wallMm" after="." />{' '}
+        {core && (
+          <>
+            The core takes <FigureText figure={core} /> and stands on{' '}
+            <FigureText figure={f['core.pins']} />
+            {f['core.stretch'] && (
+              <>
+                ; it comes out through <FigureText figure={f['core.opening']} /> and must give by{' '}
+                <FigureText figure={f['core.stretch']} />
+              </>
+            )}
+            .{' '}
+          </>
+        )}
+        {!f['cast.volume'] && 'What one takes is being worked out …'}
+      </p>
+      {f['cast.volume'] && (
+        <p className="sentence">
+          {f['plate.masters'] ? 'All casts of a pour take' : 'A cast takes'}{' '}
+          <FigureText figure={f['cast.volume']} />, <FigureText figure={f['cast.mass']} />, of
+          {job.words['cast.product']?.unset === false ? (
+            'as its sheet says.'
+          ) : (
+            <>
+              something with a viscosity of <Word k="channels.resin.viscosityPas" after="," /> a pot
+              life of <Word k="channels.resin.potLifeMin" /> and a density of{' '}
+              <Word k="channels.resin.density" after="." />
+            </>
+          )}
+          {f['sprue.diameter'] ? (
+            <>
+              {' '}
+              It runs in through a sprue <Word k="channels.sprueMm" /> (
+              <FigureText figure={f['sprue.diameter']} />
+              ), <Word k="channels.spout" after="," /> and fills in{' '}
+              <span className="together">
+                <FigureText figure={f['sprue.fill']} />;
+              </span>{' '}
+              vents are <Word k="channels.ventMm" /> across.
+            </>
+          ) : (
+            ' It is poured in through the open base.'
+          )}
+          {f['fits.pot'] && (
+            <>
+              {' '}
+              In the pressure pot the mould: <FigureText figure={f['fits.pot']} />.
+            </>
+          )}
+        </p>
+      )}
+    </section>
+  );
+}
+
+function Row({ job, k, name }: { job: Job; k: JobFigure; name: string }) {
+  return (
+    <tr>
+      <td>{big(name)}</td>
+      <td className="n">
+        <FigureText figure={job.figures[k]} />
+      </td>
+    </tr>
+  );
+}

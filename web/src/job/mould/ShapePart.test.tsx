@@ -1,0 +1,147 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { cleanup, render, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { useState } from 'react';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import type { Edit, Job, Study, Work } from '../../api/client';
+import { figure } from '../../testing/job';
+import { ShapePart, type SolidTool } from './ShapePart';
+import type { JobDesk } from '../useJob';
+import { useStudy } from '../useStudy';
+
+/** What the server answers next, what it was asked, and what was decided on the page. */
+let answers: Partial<Study>[];
+let asked: string[];
+let edits: Edit[];
+
+function work(part: Partial<Work>): Work {
+  return { state: 'READY', doing: '', fraction: 0, problem: '', ...part };
+}
+
+function study(part: Partial<Study>): Study {
+  return {
+    work: work({}),
+    open: 0,
+    inlet: 'in through the open base',
+    poured: [],
+    cast: [],
+    vents: [],
+    thinnestText: '',
+    ...part,
+  };
+}
+
+function job(version: number, ...figures: string[]): Job {
+  const all = Object.fromEntries(figures.map((k) => [k, figure(k, `${k} text`)]));
+  const box = { poured: true };
+  return { id: 'j', version, hasShape: true, figures: all, box } as unknown as Job;
+}
+
+const ALL = [
+  'air.poured',
+  'air.cast',
+  'locks.volume',
+  'locks.two',
+  'locks.stretch',
+  'wall.thinnest',
+];
+
+beforeEach(() => {
+  answers = [];
+  asked = [];
+  edits = [];
+  vi.stubGlobal('fetch', (request: Request) => {
+    asked.push(`${request.method} ${new URL(request.url).pathname}`);
+    const next = answers.length > 1 ? answers.shift() : answers[0];
+    return Promise.resolve(
+      new Response(JSON.stringify(study(next ?? {})), {
+        headers: { 'Content-Type': 'application/json' },
+      }),
+    );
+  });
+});
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+const desk = { apply: (made: Edit[]) => edits.push(...made) } as unknown as JobDesk;
+
+function Page({ of }: { of: Job }) {
+  const shape = useStudy(of);
+  const [tool, setTool] = useState<SolidTool>({ placing: null, show: null });
+  return (
+    <>
+      <ShapePart job={of} desk={desk} shape={shape} tool={tool} setTool={setTool} />
+      <output>{`${tool.placing ?? 'nothing'} ${String(tool.show)} ${shape.stale}`}</output>
+    </>
+  );
+}
+
+function show(of: Job) {
+  const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  const page = (next: Job) => (
+    <QueryClientProvider client={queries}>
+      <Page of={next} />
+    </QueryClientProvider>
+  );
+  const { rerender } = render(page(of));
+  return { user: userEvent.setup(), next: (job: Job) => rerender(page(job)) };
+}
+
+const text = () => screen.getByRole('region', { name: 'Air and coming off' }).textContent;
+
+test('a study nobody asked for is asked for, and shows how far it is', async () => {
+  answers = [
+    { work: work({ state: 'OPEN' }) },
+    { work: work({ state: 'WORKING', doing: 'Filling', fraction: 0.4 }) },
+  ];
+  const { user } = show(job(1));
+  const bar = await screen.findByRole('progressbar', { name: 'Filling' });
+  expect(bar.getAttribute('aria-valuenow')).toBe('40');
+  expect(asked.slice(0, 2)).toEqual(['GET /api/jobs/j/study', 'POST /api/jobs/j/study']);
+  await user.click(screen.getByRole('button', { name: 'Stop' }));
+  expect(asked).toContain('DELETE /api/jobs/j/study');
+});
+
+test('one that was stopped says so, and can be asked for again', async () => {
+  answers = [{ work: work({ state: 'STOPPED' }) }, {}];
+  const { user } = show(job(1));
+  await user.click(await screen.findByRole('button', { name: 'Work it out' }));
+  await waitFor(() => expect(asked).toContain('POST /api/jobs/j/study'));
+  await waitFor(() => expect(text()).not.toContain('Stopped'));
+});
+
+test('the sentences say what the core says', async () => {
+  answers = [{ inlet: 'through the sprue', vents: [{ x: 1, y: 2, z: 3 }] }];
+  show(job(1, ...ALL));
+  await waitFor(() => expect(text()).toContain('poured through the sprue, with one vent, leaves'));
+  expect(text()).toContain('to come off it stretches locks.stretch text');
+});
+
+test('a mould without a way off in one piece is cut', async () => {
+  show(job(1, 'air.poured', 'air.cast', 'locks.volume'));
+  await waitFor(() => expect(text()).toContain('the block is cut to take the master out'));
+});
+
+test('after a change the last pictures stay, marked, until the new ones are in', async () => {
+  answers = [{}, { work: work({ state: 'WORKING' }) }];
+  const { next } = show(job(1, ...ALL));
+  await waitFor(() => expect(screen.getByText('nothing null false')).toBeTruthy());
+  await waitFor(() => expect(text()).toContain('the open base'));
+  next(job(2));
+  await waitFor(() => expect(screen.getByText('nothing null true')).toBeTruthy());
+});
+
+test('tools stay pressed until pressed again, and vents are taken away', async () => {
+  answers = [{ vents: [{ x: 1, y: 2, z: 3 }] }];
+  const { user } = show(job(1, ...ALL));
+  await user.click(await screen.findByRole('button', { name: 'Place a vent' }));
+  await user.click(screen.getByRole('button', { name: 'Show what locks' }));
+  expect(screen.getByText('vent LOCKED false')).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Place a vent' }));
+  expect(screen.getByText('nothing LOCKED false')).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Take the vents away' }));
+  expect(edits).toEqual([{ word: 'casting.noVents', text: '' }]);
+});

@@ -1,0 +1,67 @@
+import type { Job } from '../../api/client';
+import { FigureText } from '../../ui/FigureText';
+import { Word } from '../../ui/Word';
+
+/** What comes of the mould: how many casts, how large, and what each costs. */
+export function Casts({ job }: { job: Job }) {
+  const f = job.figures;
+  const product = job.words['cast.product'];
+  return (
+    <div className="part">
+      <h2>What is cast in it</h2>
+      <p className="sentence">
+        Casts are of{' '}
+        {product?.unset ? (
+          <>
+            <Word k="cast.material" after="," />{' '}
+          </>
+        ) : null}
+        <Word
+          k="cast.product"
+          options={[
+            { value: '', text: 'no one product' },
+            ...job.casts.map((c) => ({ value: c.id, text: c.name, note: c.summary })),
+          ]}
+          after=";"
+        />{' '}
+        <Word k="cast.wanted" /> wanted.
+      </p>
+      {f['life.casts'] && (
+        <p className="sentence">
+          The mould gives about <FigureText figure={f['life.casts']} />
+          {f['life.moulds'] && (
+            <>
+              , so they take <FigureText figure={f['life.moulds']} />
+            </>
+          )}
+          .
+          {f['cost.job'] && (
+            <>
+              {' '}
+              It costs <FigureText figure={f['cost.job']} />
+              {f['cost.cast'] && (
+                <>
+                  , a cast <FigureText figure={f['cost.cast']} />
+                </>
+              )}
+              .
+            </>
+          )}
+        </p>
+      )}
+      {f['cast.potLife'] && (
+        <p className="sentence">
+          A cast weighs <FigureText figure={f['cast.mass']} />; so much of it can be poured for{' '}
+          <FigureText figure={f['cast.potLife']} />.
+        </p>
+      )}
+      {f['size.lost'] && (
+        <p className="sentence">
+          A cast comes out <FigureText figure={f['size.cast']} />,{' '}
+          <FigureText figure={f['size.lost']} /> less on the longest side. To have it as large as
+          the master, scale the master by <FigureText figure={f['size.scaleUp']} />.
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,229 @@
+import { Link } from 'react-router-dom';
+import type { Job } from '../../api/client';
+import { FigureText } from '../../ui/FigureText';
+import { Word } from '../../ui/Word';
+import { big } from '../../ui/big';
+import { Casts } from './Casts';
+import { Rubbers } from './Rubbers';
+import { Touching } from './Touching';
+
+export function RubberStage({ job }: { job: Job }) {
+  const base = job.figures['mix.base'];
+  const picked = !job.words['rubber.product']?.unset;
+  const first = job.words['rubber.first']?.value === 'HARDENER' ? 'hardener' : 'base';
+  const other = first === 'base' ? 'hardener' : 'base';
+  const { poured } = job.box;
+  return (
+    <>
+      <h1>Rubber</h1>
+      <p className="sentence">
+        {poured ? 'Poured' : 'Brushed on'} with{' '}
+        <Word
+          k="rubber.product"
+          options={job.rubbers.map((r) => ({ value: r.id, text: r.name, note: r.summary }))}
+        />
+        {picked && (
+          <>
+            {job.catalysts.length > 0 && (
+              <>
+                {' '}
+                with{' '}
+                <Word
+                  k="rubber.catalyst"
+                  options={[{ value: '', text: 'the usual' }, ...job.catalysts]}
+                />{' '}
+                catalyst
+              </>
+            )}
+            , mixed <Word k="rubber.ratio" after=":" />{' '}
+            {job.ratioSentence || 'the sheet gives no ratio'}
+          </>
+        )}
+        .
+      </p>
+      {!picked && (
+        <p>
+          Pick a rubber and the amounts stand here to the gram. What each one is, the{' '}
+          <Link to="/rubber">rubber shelf</Link> says.
+        </p>
+      )}
+      <Rubbers job={job} picked={picked} />
+      {picked && (
+        <>
+          {poured ? (
+            <p className="sentence">
+              Over the <FigureText figure={job.figures['rubber.box']} /> in the box an allowance{' '}
+              <Word k="rubber.allowancePct" after="," />{' '}
+              <FigureText figure={job.figures['rubber.allowance']} />, is mixed. The{' '}
+              <Word k="rubber.first" /> goes into the cup first.
+            </p>
+          ) : (
+            <p className="sentence">
+              Over the <FigureText figure={job.figures['rubber.box']} /> on the master{' '}
+              <FigureText figure={job.figures['rubber.allowance']} /> stay in brush, pot and drips.
+              The <Word k="rubber.first" /> goes into the cup first. What each coat takes stands on
+              the <Link to={`/jobs/${job.id}/mould`}>Mould stage</Link>.
+            </p>
+          )}
+          {base && <Weigh job={job} first={first} other={other} />}
+          {poured && <Besides job={job} />}
+          {base && <Poured job={job} first={first} other={other} />}
+          {base && <Alike job={job} />}
+          <Touching job={job} />
+          <Casts job={job} />
+          <Buying job={job} />
+        </>
+      )}
+    </>
+  );
+}
+
+/** What goes into a poured mould besides base and hardener. */
+function Besides({ job }: { job: Job }) {
+  return (
+    <>
+      <p className="sentence">
+        Stirred in besides: <Word k="rubber.additive.dosePct" />
+        {job.words['rubber.additive.dosePct']?.unset ? (
+          '.'
+        ) : (
+          <>
+            {' '}
+            of a <Word k="rubber.additive.kind" after="," />{' '}
+            <Word k="rubber.additive.name" after="," /> <Word k="rubber.additive.of" after="," />{' '}
+            its density <Word k="rubber.additive.density" after="." />
+          </>
+        )}
+      </p>
+      <p className="sentence">
+        Of cured offcuts of the same rubber it gets <Word k="rubber.offcutsMm3" />
+        {job.figures['offcuts.most'] && (
+          <>
+            ; <FigureText figure={job.figures['offcuts.most']} /> find room, clear of the master
+          </>
+        )}
+        .
+      </p>
+    </>
+  );
+}
+
+type Part = 'base' | 'hardener';
+
+function Weigh({ job, first, other }: { job: Job; first: Part; other: Part }) {
+  const parts = ([first, other, 'additive'] as const).filter((p) => job.figures[`mix.${p}`]);
+  return (
+    <div className="weigh" aria-label="Weigh out">
+      {parts.map((p, i) => {
+        const byVolume = p === 'additive' ? undefined : job.figures[`mix.${p}Volume`];
+        return (
+          <div key={p} style={{ display: 'contents' }}>
+            <span className="order">{i + 1}</span>
+            <span className="amount">
+              <FigureText figure={job.figures[`mix.${p}`]} lone />
+            </span>
+            <span>
+              {job.figures[`mix.${p}`]?.label}
+              {byVolume && (
+                <span className="quiet">
+                  {' '}
+                  · <FigureText figure={byVolume} />
+                </span>
+              )}
+            </span>
+          </div>
+        );
+      })}
+      <span />
+      <span className="n" style={{ textAlign: 'right' }}>
+        <FigureText figure={job.figures['mix.total']} />
+      </span>
+      <span>
+        in the cup, <FigureText figure={job.figures['mix.volume']} />
+      </span>
+    </div>
+  );
+}
+
+function Poured({ job, first, other }: { job: Job; first: Part; other: Part }) {
+  return (
+    <div className="part">
+      <h2>As really {job.box.poured ? 'poured' : 'weighed'}</h2>
+      <p className="sentence">
+        <Word k="rubber.firstG" /> of {first}, <Word k="rubber.secondG" /> of {other}.
+      </p>
+      {job.second && (
+        <p role="status" className={job.second.state === 'OVER' ? 'refusal' : ''}>
+          {job.second.words} <span className="quiet">Target:</span>{' '}
+          <FigureText figure={job.figures['mix.second']} />
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** Several moulds of one master. */
+function Alike({ job }: { job: Job }) {
+  const f = job.figures;
+  return (
+    <div className="part">
+      <h2>Moulds alike</h2>
+      <p className="sentence">
+        Of this master <Word k="rubber.moulds" />
+        {f['moulds.mass'] ? (
+          <>
+            {' '}
+            are made, one after the other: <FigureText figure={f['moulds.mass']} /> for all
+            {f['moulds.elapsed'] && (
+              <>
+                , the last opens after <FigureText figure={f['moulds.elapsed']} />
+              </>
+            )}
+            . The first weighs <Word k="rubber.mouldG" />
+            {f['moulds.next'] && (
+              <>
+                , so the next takes <FigureText figure={f['moulds.next']} />
+              </>
+            )}
+            .
+          </>
+        ) : (
+          ' is made.'
+        )}
+      </p>
+    </div>
+  );
+}
+
+function Buying({ job }: { job: Job }) {
+  const bought = [job.figures['buy.0'], job.figures['buy.1']].filter((f) => f !== undefined);
+  return (
+    <div className="part">
+      <h2>Cost and packs</h2>
+      {job.packs.length > 0 ? (
+        <p>
+          This job uses <FigureText figure={job.figures['rubber.cost']} /> of it. It is sold as{' '}
+          {job.packs.join(', ')}.
+          {bought.map((f) => (
+            <span key={f.key}>
+              {' '}
+              {big(f.label)}: <FigureText figure={f} />.
+            </span>
+          ))}{' '}
+          What is on the shelf already, <Link to={`/shopping?job=${job.id}`}>what to buy</Link>{' '}
+          takes off.
+        </p>
+      ) : (
+        <p>The sheet names no packs, so there is no price.</p>
+      )}
+      {job.figures['rubber.potLife'] && (
+        <p>
+          In your room it can be {job.box.poured ? 'poured' : 'brushed'} for{' '}
+          <FigureText figure={job.figures['rubber.potLife']} /> and cures in{' '}
+          <FigureText figure={job.figures['rubber.demould']} />. Where the sheet says otherwise, the
+          sheet counts.
+        </p>
+      )}
+    </div>
+  );
+}
