@@ -4,6 +4,7 @@ import static org.testng.Assert.assertEquals;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import ungula.core.choice.ChoiceWords;
@@ -41,11 +42,15 @@ public class CautionBoundariesTest {
 
   private static final Product ADDITION = ExampleProducts.all().get("marram-20");
 
-  private static final Product CONDENSATION =
-      ExampleProducts.all().values().stream()
-          .filter(p -> p.chemistry() == Product.Chemistry.CONDENSATION)
-          .findFirst()
-          .orElseThrow();
+  private static final Product CONDENSATION = rubber(Product.Chemistry.CONDENSATION);
+  private static final Product URETHANE = rubber(Product.Chemistry.URETHANE);
+
+  private static Product rubber(Product.Chemistry chemistry) {
+    return ExampleProducts.all().values().stream()
+        .filter(p -> p.role() == Product.Role.RUBBER && p.chemistry() == chemistry)
+        .findFirst()
+        .orElseThrow();
+  }
 
   /** 80 × 55 × 42, on the plate. */
   private static final TriangleMesh BOX = Tessellation.box(80, 55, 42);
@@ -89,20 +94,17 @@ public class CautionBoundariesTest {
     List<Edit> source = List.of(Edit.of("master.source", mesh == null ? "MEASURED" : "FILE"));
     Choices c = ChoiceWords.edit(Choices.fresh(Units.METRIC), source, product);
     List<Edit> all = new ArrayList<>();
+    List<Edit> room = new ArrayList<>();
     for (String edit : edits) {
       String[] word = edit.split("=", 2);
-      all.add(Edit.of(word[0], word[1]));
+      (word[0].equals("roomC") || word[0].startsWith("air.") ? room : all)
+          .add(Edit.of(word[0], word[1]));
     }
     c = ChoiceWords.edit(c, all, product);
+    Workshop shop = Workshop.words().edit(Workshop.DEFAULT, room, Units.METRIC);
     MasterFacts facts = mesh == null ? measured() : model(mesh, c);
     JobPlan plan =
-        JobPlan.of(
-            c,
-            Recorded.NOTHING,
-            facts,
-            Materials.of(product),
-            Workshop.DEFAULT,
-            Planner.box(c, facts));
+        JobPlan.of(c, Recorded.NOTHING, facts, Materials.of(product), shop, Planner.box(c, facts));
     return plan.cautions().stream().anyMatch(found -> found.id().equals(id));
   }
 
@@ -132,6 +134,8 @@ public class CautionBoundariesTest {
       // a skin tears under 5 mm; on a hand's size 9 mm are usual, and one less is not said
       {"skin.thin", "mould.kind=SKIN", "skin.wallMm=5 mm", "skin.wallMm=4.9 mm"},
       {"skin.wall", "mould.kind=SKIN", "skin.wallMm=8 mm", "skin.wallMm=7.9 mm"},
+      // a poured wall tears under 5 mm
+      {"wall.tears", "mould.kind=OPEN", "mould.sidesMm=5 mm", "mould.sidesMm=4.9 mm"},
       // a sprue carries 300 g without a core
       {"sprue.heavy", "mould.kind=CUT", "master.massG=300 g", "master.massG=301 g"},
       {"core.unknown", "mould.kind=OPEN", "", "hollow.wallMm=4 mm"},
@@ -145,8 +149,37 @@ public class CautionBoundariesTest {
     assertEquals(warns(id, mesh, ADDITION, words(mould, with)), true, with);
   }
 
+  /** A caution, whose rubber, and the room just this side of it and just beyond. */
+  @DataProvider
+  public Object[][] rooms() {
+    return new Object[][] {
+      {"room.hot", ADDITION, "roomC=30 °C", "roomC=30.5 °C"},
+      {"room.dry", CONDENSATION, "air.humidityPct=30 %", "air.humidityPct=29 %"},
+      {"room.damp", URETHANE, "air.humidityPct=70 %", "air.humidityPct=71 %"},
+      {"site.degrees", ADDITION, "site.degreesC=12 °C", "site.degreesC=11.5 °C"},
+      {"site.degrees", ADDITION, "site.degreesC=30 °C", "site.degreesC=30.5 °C"},
+    };
+  }
+
+  @Test(dataProvider = "rooms")
+  public void theRoomDecides(String id, Product product, String without, String with) {
+    String mould = id.startsWith("site") ? "mould.kind=SKIN,site.place=OUTDOORS" : "";
+    assertEquals(warns(id, BOX, product, words(mould, without)), false, without);
+    assertEquals(warns(id, BOX, product, words(mould, with)), true, with);
+  }
+
+  /** What is dry for one rubber and damp for another is neither for a third. */
+  @Test
+  public void airMattersToSomeRubbersOnly() {
+    assertEquals(warns("room.dry", BOX, ADDITION, "air.humidityPct=10 %"), false);
+    assertEquals(warns("room.damp", BOX, ADDITION, "air.humidityPct=90 %"), false);
+  }
+
   private static String[] words(String mould, String more) {
-    return (more.isEmpty() ? mould : mould + "," + more).split(",");
+    return Stream.of(mould, more)
+        .filter(list -> !list.isEmpty())
+        .flatMap(list -> Stream.of(list.split(",")))
+        .toArray(String[]::new);
   }
 
   @Test
