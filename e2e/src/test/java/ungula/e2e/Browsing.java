@@ -76,7 +76,7 @@ abstract class Browsing {
     App.forget();
   }
 
-  /** Classes run side by side, each with a browser of its own. */
+  /** Each class has a browser of its own. */
   @BeforeClass
   public void begin() throws Exception {
     app = alone() ? own() : shared();
