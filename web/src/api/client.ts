@@ -37,7 +37,6 @@ export type WordKey =
   | components['schemas']['LotWord']
   | components['schemas']['WorkshopWord'];
 export type JobFigure = keyof Job['figures'];
-export type ApproachFigure = keyof Approach['figures'];
 
 /** The word of a key the server names. */
 export const wordOf = (key: string) => key as WordKey;

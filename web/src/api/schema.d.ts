@@ -1343,7 +1343,6 @@ export interface components {
       | 'jacket.bolts'
       | 'jacket.cost'
       | 'jacket.hands'
-      | 'jacket.kind'
       | 'jacket.locators'
       | 'jacket.locked'
       | 'jacket.mass'

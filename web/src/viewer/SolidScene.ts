@@ -130,8 +130,6 @@ export class SolidScene {
     flat.computeVertexNormals();
     this.flat = flat;
     this.colour();
-    // found by a tree as fast as the brush moves; the triangles keep their numbers
-    flat.boundsTree = new MeshBVH(flat, { indirect: true });
     const solid = new Mesh(flat, new MeshLambertMaterial({ vertexColors: true, side: DoubleSide }));
     solid.raycast = acceleratedRaycast;
     this.master.add(solid);
@@ -494,6 +492,10 @@ export class SolidScene {
     );
     // the camera may have moved since the last frame was drawn
     this.scene.updateMatrixWorld();
+    // as fast as the brush moves, from the first touch on; the triangles keep their numbers
+    if (this.flat) {
+      this.flat.boundsTree ??= new MeshBVH(this.flat, { indirect: true });
+    }
     const ray = new Raycaster();
     ray.firstHitOnly = true;
     ray.setFromCamera(at, this.camera);

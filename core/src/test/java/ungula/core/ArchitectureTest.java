@@ -18,7 +18,7 @@ public class ArchitectureTest {
           .importPackages("ungula.core");
 
   @Test
-  public void dependsOnTheJdkAndPlaneGeometryOnly() {
+  public void dependsOnTheJdkAndFewLibrariesOnly() {
     classes()
         .should()
         .onlyDependOnClassesThat()

@@ -34,7 +34,7 @@ final class App implements AutoCloseable {
   }
 
   /** With the made-up shelf as it is after a first start. */
-  static synchronized App demo() throws IOException {
+  static App demo() throws IOException {
     App app = new App(List.of("--demo"));
     if (madeUp == null) {
       app.start();
@@ -56,7 +56,7 @@ final class App implements AutoCloseable {
   }
 
   /** Deletes what {@link #demo()} keeps to be copied. */
-  static synchronized void forget() throws IOException {
+  static void forget() throws IOException {
     if (madeUp != null) {
       delete(madeUp);
       madeUp = null;

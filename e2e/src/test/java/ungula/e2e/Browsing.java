@@ -22,13 +22,13 @@ import java.util.Base64;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Pattern;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.AfterSuite;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.BeforeSuite;
 
 /**
  * A browser on the application, a fresh window for each test. One application serves all classes:
@@ -40,14 +40,13 @@ abstract class Browsing {
   /** How long anything may take on a machine that is busy with other things. */
   private static final double PATIENCE_MS = 90_000;
 
-  private static final AtomicInteger COPIES = new AtomicInteger();
-
   private static App shared;
+  private static Playwright playwright;
+  private static Browser browser;
+  private static int copies;
 
   App app;
   Page page;
-  private Playwright playwright;
-  private Browser browser;
   private BrowserContext window;
   private final List<String> errors = new ArrayList<>();
 
@@ -61,25 +60,8 @@ abstract class Browsing {
     return App.demo();
   }
 
-  private static synchronized App shared() throws IOException {
-    if (shared == null) {
-      shared = App.demo();
-    }
-    return shared;
-  }
-
-  @AfterSuite(alwaysRun = true)
-  public void close() throws Exception {
-    if (shared != null) {
-      shared.close();
-    }
-    App.forget();
-  }
-
-  /** Each class has a browser of its own. */
-  @BeforeClass
-  public void begin() throws Exception {
-    app = alone() ? own() : shared();
+  @BeforeSuite
+  public void open() {
     PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
     playwright =
         Playwright.create(
@@ -102,12 +84,32 @@ abstract class Browsing {
                             "--enable-unsafe-swiftshader")));
   }
 
-  @AfterClass(alwaysRun = true)
-  public void end() throws Exception {
+  @AfterSuite(alwaysRun = true)
+  public void close() throws Exception {
     if (playwright != null) {
       playwright.close();
     }
-    if (alone() && app != null) {
+    if (shared != null) {
+      shared.close();
+    }
+    App.forget();
+  }
+
+  @BeforeClass
+  public void begin() throws Exception {
+    if (alone()) {
+      app = own();
+      return;
+    }
+    if (shared == null) {
+      shared = App.demo();
+    }
+    app = shared;
+  }
+
+  @AfterClass(alwaysRun = true)
+  public void end() throws Exception {
+    if (app != null && app != shared) {
       app.close();
     }
   }
@@ -169,8 +171,7 @@ abstract class Browsing {
         page.request()
             .post(
                 app.url("api/jobs/" + copy + "/name"),
-                RequestOptions.create()
-                    .setData(Map.of("name", name + " " + COPIES.incrementAndGet()))));
+                RequestOptions.create().setData(Map.of("name", name + " " + ++copies))));
     return "jobs/" + copy;
   }
 

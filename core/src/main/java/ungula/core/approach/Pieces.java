@@ -8,11 +8,8 @@ import java.util.List;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.quantity.Share;
-import ungula.core.quantity.Units;
 import ungula.core.release.PieceCover;
 import ungula.core.working.Figure;
-import ungula.core.working.FigureBook;
-import ungula.core.working.FigureKeys;
 import ungula.core.working.Working;
 
 /** What each piece of a mould in several would do, in words and numbers. */
@@ -20,9 +17,6 @@ public final class Pieces {
 
   /** A pull that leans less than this towards an axis (its cosine) is not said to. */
   private static final double LEANS = 0.38;
-
-  /** What the figures of one are called. */
-  public static final FigureKeys FIGURES = FigureKeys.of("PieceFigure", "freed");
 
   private Pieces() {}
 
@@ -35,24 +29,21 @@ public final class Pieces {
   /**
    * @param turn the master stands in
    */
-  public static List<Piece> of(PieceCover cover, Rotation turn, Units units) {
+  public static List<Piece> of(PieceCover cover, Rotation turn) {
     List<Piece> all = new ArrayList<>();
     for (int k = 0; k < cover.pieces(); k++) {
-      FigureBook book = new FigureBook(FIGURES, units, "");
       double freed = cover.freed().get(k);
       double before = k == 0 ? 0 : cover.freed().get(k - 1);
-      book.put(
-          "freed",
-          k == 0 ? "freed by it" : "freed with it",
-          freed,
-          Share.format(freed),
+      String text = Share.format(freed);
+      Working working =
           Working.of("places that face along its pull with nothing in the way, or an earlier one’s")
               .given("places, evenly over the surface", PieceCover.PLACES + "", DEFAULT)
               .given("free before it", Share.format(before), COMPUTED)
               .given("by it", Share.format(freed - before), COMPUTED)
-              .done());
+              .done();
+      String label = k == 0 ? "freed by it" : "freed with it";
       String pull = "pulled " + way(turn.apply(cover.pulls().get(k)));
-      all.add(new Piece(pull, book.all().get("freed")));
+      all.add(new Piece(pull, new Figure("freed", label, freed, text, text, working)));
     }
     return List.copyOf(all);
   }

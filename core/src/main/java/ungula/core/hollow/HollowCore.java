@@ -57,7 +57,7 @@ public final class HollowCore {
   public static final int VERSION = 1;
 
   /**
-   * BoxInside that stays solid, because nothing would hold a core there.
+   * Inside that stays solid, because nothing would hold a core there.
    *
    * @param at the middle of the largest such part
    */

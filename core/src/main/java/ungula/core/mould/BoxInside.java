@@ -42,7 +42,7 @@ public record BoxInside(
   /** A block smaller than this is not worth cutting. */
   private static final double LEAST_LEG_MM = 10;
 
-  /** BoxInside diameters pipe is sold in; a wider tube is rolled to suit. */
+  /** Inside diameters pipe is sold in; a wider tube is rolled to suit. */
   private static final double[] PIPES_MM = {
     40, 50, 65, 75, 100, 110, 125, 150, 160, 200, 250, 300, 315, 400
   };

@@ -110,7 +110,6 @@ public final class PlanFigures {
           "coat.#.hardener",
           "coat.#.thickener",
           "coat.#.mass",
-          "jacket.kind",
           "jacket.thick",
           "jacket.area",
           "jacket.mass",

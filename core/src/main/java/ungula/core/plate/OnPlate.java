@@ -89,7 +89,7 @@ public final class OnPlate {
     return new Vec3(e.getWidth(), e.getHeight(), heightMm);
   }
 
-  /** BoxInside of a rectangular box round them with walls as thick as the land, mm². */
+  /** Inside of a rectangular box round them with walls as thick as the land, mm². */
   public double boxMm2() {
     return boxMm2(footprints);
   }

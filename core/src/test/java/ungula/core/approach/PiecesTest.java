@@ -7,7 +7,6 @@ import java.util.List;
 import org.testng.annotations.Test;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
-import ungula.core.quantity.Units;
 import ungula.core.release.PieceCover;
 import ungula.core.working.Figure;
 
@@ -27,13 +26,12 @@ public class PiecesTest {
   }
 
   private static List<String> pulls(Rotation turn) {
-    return Pieces.of(THREE, turn, Units.METRIC).stream().map(Pieces.Piece::pull).toList();
+    return Pieces.of(THREE, turn).stream().map(Pieces.Piece::pull).toList();
   }
 
   @Test
   public void sharesAddUpAndSayWhatEachBrings() {
-    List<Figure> freed =
-        Pieces.of(THREE, Rotation.NONE, Units.METRIC).stream().map(Pieces.Piece::freed).toList();
+    List<Figure> freed = Pieces.of(THREE, Rotation.NONE).stream().map(Pieces.Piece::freed).toList();
     assertEquals(freed.stream().map(Figure::text).toList(), List.of("55 %", "80 %", "99 %"));
     assertEquals(freed.get(0).label(), "freed by it");
     assertEquals(freed.get(1).label(), "freed with it");

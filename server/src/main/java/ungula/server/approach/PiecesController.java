@@ -98,7 +98,7 @@ class PiecesController {
 
   private static List<PieceView> pieces(Jobs.Job job, PieceCover cover) {
     Choices c = job.choices();
-    List<Piece> pieces = Pieces.of(cover, c.pose().turn(), c.units());
+    List<Piece> pieces = Pieces.of(cover, c.pose().turn());
     String of = PieceCover.VERSION + Jobs.surfaceKey(c);
     String picture = "/api/jobs/" + job.row().id() + "/partition/picture?of=" + of + "&piece=";
     return IntStream.range(0, pieces.size())

@@ -46,11 +46,11 @@ class Contract {
 
   @Bean
   OpenApiCustomizer words() {
-    Product sheet = ProductWords.blank("any");
-    Lot lot = Lot.full(sheet, 1000, LocalDate.EPOCH);
-    Set<String> job = new TreeSet<>(ChoiceWords.states(Choices.fresh(Units.METRIC)).keySet());
-    job.addAll(Recorded.WORDS);
     return api -> {
+      Product sheet = ProductWords.blank("any");
+      Lot lot = Lot.full(sheet, 1000, LocalDate.EPOCH);
+      Set<String> job = new TreeSet<>(ChoiceWords.states(Choices.fresh(Units.METRIC)).keySet());
+      job.addAll(Recorded.WORDS);
       names(api, "JobWord", job);
       names(api, "ProductWord", ProductWords.book().states(sheet, Units.METRIC).keySet());
       names(api, "LotWord", Lot.words().states(lot, Units.METRIC).keySet());
