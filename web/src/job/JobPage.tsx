@@ -61,21 +61,23 @@ export function JobPage() {
   }, []);
   useTitle(job?.name);
 
-  // looking at a stage settles its "look again"
+  // looking at a stage settles its "look again", and is what later changes are told against
   const state = job?.stages[stage];
-  const settled = state === 'DONE' || stage === 'master';
+  const looked = useRef('');
   const { look, step } = desk;
   const ready = job !== undefined;
   useEffect(() => {
+    const settled = stage === 'master' || (state === 'DONE' && looked.current === stage);
     if (ready && !settled && STAGES.some((s) => s.id === stage)) {
       const seen = setTimeout(() => {
+        looked.current = stage;
         look(stage);
       }, 1200);
       return () => clearTimeout(seen);
     }
     // once per arrival and per change of state
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [ready, settled, stage, state, job?.version]);
+  }, [ready, stage, state, job?.version]);
 
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {

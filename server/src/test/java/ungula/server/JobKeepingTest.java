@@ -105,8 +105,11 @@ public class JobKeepingTest extends OnServer {
   public void writingTheSameAgainIsNoStep() throws Exception {
     String id = boxJob();
     int version = version(id);
+    // what is assumed is decided by writing it, once
     server.write(id, version, "mould.sidesMm", "1.2 cm");
-    assertEquals(version(id), version);
+    assertEquals(version(id), version + 1);
+    server.write(id, version + 1, "mould.sidesMm", "12 mm");
+    assertEquals(version(id), version + 1);
   }
 
   @Test

@@ -113,13 +113,12 @@ public class NothingLostTest extends OnServer {
 
   @Test
   public void lookingIsNoStepOfHistory() throws Exception {
-    String id = measuredJob();
-    server.write(id, "mould.sidesMm", "14 mm");
+    String id = rubberJob();
     JsonNode before = server.job(id);
-    assertEquals(before.get("stages").get("mould").asString(), "OPEN");
-    server.post("/api/jobs/" + id + "/looked/mould", "");
+    assertEquals(before.get("stages").get("pours").asString(), "OPEN");
+    server.post("/api/jobs/" + id + "/looked/pours", "");
     JsonNode after = server.job(id);
-    assertEquals(after.get("stages").get("mould").asString(), "DONE");
+    assertEquals(after.get("stages").get("pours").asString(), "DONE");
     assertEquals(after.get("version"), before.get("version"));
     assertEquals(after.get("undo"), before.get("undo"));
     assertEquals(server.post("/api/jobs/" + id + "/looked/nothing", "").status(), 404);

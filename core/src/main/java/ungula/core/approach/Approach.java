@@ -2,6 +2,7 @@ package ungula.core.approach;
 
 import java.util.List;
 import java.util.Map;
+import ungula.core.choice.Choices;
 import ungula.core.geometry.Rotation;
 import ungula.core.mould.MouldKind;
 import ungula.core.sentence.WordBook.Edit;
@@ -63,6 +64,15 @@ public record Approach(
    * @param flaws millimetres of seam and what air leaves, on every cast
    */
   public record Worth(double money, double hours, double work, double flaws) {}
+
+  /** As it is offered: one that stands because it is assumed can still be taken. */
+  public Approach offered(Choices choices) {
+    if (!now || choices.decided("mould.kind")) {
+      return this;
+    }
+    List<Edit> taking = List.of(Edit.of("mould.kind", kind.name()));
+    return new Approach(kind, title, turn, false, hollow, reason, taking, figures, worth);
+  }
 
   public boolean works() {
     return reason.isEmpty();

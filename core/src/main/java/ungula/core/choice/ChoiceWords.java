@@ -82,7 +82,9 @@ public final class ChoiceWords {
    */
   public static Choices edit(Choices choices, List<Edit> edits, Product product) {
     try {
-      return BOOK.edit(choices, edits, choices.units()).consistentAfter(choices);
+      return BOOK.edit(choices, edits, choices.units())
+          .consistentAfter(choices)
+          .deciding(edits.stream().map(Edit::word).toList());
     } catch (Refused refused) {
       boolean ratio = refused.word().equals("rubber.ratio");
       if (!ratio || product == null || product.ratio() == null) {

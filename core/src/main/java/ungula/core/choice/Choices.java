@@ -1,7 +1,12 @@
 package ungula.core.choice;
 
 import java.util.Arrays;
+import java.util.Collection;
+import java.util.Collections;
 import java.util.Objects;
+import java.util.Set;
+import java.util.SortedSet;
+import java.util.TreeSet;
 import java.util.regex.Pattern;
 import ungula.core.contact.Preparation;
 import ungula.core.jacket.Jacket;
@@ -21,7 +26,12 @@ import ungula.core.quantity.Units;
 import ungula.core.rubber.Additive;
 import ungula.core.skin.Skin;
 
-/** Everything the user has decided about one job. The plan follows from this and the master. */
+/**
+ * Everything the user has decided about one job. The plan follows from this and the master.
+ *
+ * @param decided words somebody wrote or took: the others stand as assumed. Null in what was kept
+ *     before it was noted: all of that counts as decided
+ */
 public record Choices(
     Units units,
     MasterChoice master,
@@ -39,7 +49,8 @@ public record Choices(
     RubberChoice rubber,
     CastChoice cast,
     Casting casting,
-    Marks marks) {
+    Marks marks,
+    SortedSet<String> decided) {
 
   private static final Pattern RECORD_NAME = Pattern.compile("\\b[A-Z]\\w*\\[");
 
@@ -60,6 +71,7 @@ public record Choices(
     cast = cast == null ? CastChoice.USUAL : cast;
     casting = casting == null ? Casting.NOTHING : casting;
     marks = marks == null ? Marks.NONE : marks;
+    decided = decided == null ? null : Collections.unmodifiableSortedSet(new TreeSet<>(decided));
   }
 
   public static Choices fresh(Units units) {
@@ -115,7 +127,25 @@ public record Choices(
             null),
         CastChoice.USUAL,
         Casting.NOTHING,
-        Marks.NONE);
+        Marks.NONE,
+        new TreeSet<>());
+  }
+
+  /** Whether a word stands as somebody chose it, and not as assumed. */
+  public boolean decided(String word) {
+    return decided == null || decided.contains(word);
+  }
+
+  /** These, with words that are decided by what they say now. */
+  Choices deciding(Collection<String> words) {
+    if (decided == null) {
+      return this;
+    }
+    SortedSet<String> all = new TreeSet<>(decided);
+    all.addAll(words);
+    return new Choices(
+        units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
+        site, rubber, cast, casting, marks, all);
   }
 
   /** How the masters stand: only in an open mould are several laid out. */
@@ -126,13 +156,13 @@ public record Choices(
   Choices withCasting(Casting changed) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, changed, marks);
+        site, rubber, cast, changed, marks, decided);
   }
 
   Choices withMarks(Marks changed) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, changed);
+        site, rubber, cast, casting, changed, decided);
   }
 
   /**
@@ -192,51 +222,53 @@ public record Choices(
             rubber,
             others.cast,
             casting,
-            others.marks)
+            others.marks,
+            others.decided)
         .consistentAfter(this)
-        .withMarks(others.marks);
+        .withMarks(others.marks)
+        .deciding(decided == null ? Set.of() : decided);
   }
 
   private Choices mastered(MasterChoice changed) {
     return new Choices(
         units, changed, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks);
+        site, rubber, cast, casting, marks, decided);
   }
 
   private Choices withRubber(RubberChoice changed) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, changed, cast, casting, marks);
+        site, changed, cast, casting, marks, decided);
   }
 
   private Choices plated(Plate changed) {
     return new Choices(
         units, master, pose, changed, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks);
+        site, rubber, cast, casting, marks, decided);
   }
 
   private Choices parted(PartingChoice halves, CutChoice knife) {
     return new Choices(
         units, master, pose, plate, mould, halves, knife, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks);
+        site, rubber, cast, casting, marks, decided);
   }
 
   Choices skinned(Skin coats, Jacket round) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, coats, round,
-        site, rubber, cast, casting, marks);
+        site, rubber, cast, casting, marks, decided);
   }
 
   private Choices moulded(BoxChoice changed) {
     return new Choices(
         units, master, pose, plate, changed, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks);
+        site, rubber, cast, casting, marks, decided);
   }
 
   Choices withPose(Pose changed) {
     return new Choices(
         units, master, changed, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks);
+        site, rubber, cast, casting, marks, decided);
   }
 
   /** The same for equal parts, in this run of the program and in any other. */

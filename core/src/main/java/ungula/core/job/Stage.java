@@ -10,20 +10,25 @@ import ungula.core.choice.Choices;
 import ungula.core.choice.RubberChoice;
 import ungula.core.plan.Plan;
 
-/** A stage of a job: what makes it ready, and what it rests on. In the order of work. */
+/** A stage of a job: what makes it done, and what it rests on. In the order of work. */
 public enum Stage {
   MASTER(c -> List.of(), p -> p.facts() != null),
-  APPROACH(c -> List.of(c.master().shape(), c.marks()), p -> p.facts() != null),
-  MOULD(c -> List.of(c.master().shape(), c.pose()), p -> p.facts() != null),
+  APPROACH(c -> List.of(c.master().shape(), c.marks()), Stage::kindDecided),
+  MOULD(c -> List.of(c.master().shape(), c.pose()), Stage::kindDecided),
   RUBBER(Stage::mould, p -> p.firstMix().isPresent()),
+  /** Nothing is decided here, so it is done once it was seen. */
   POURS(Stage::mix, p -> p.firstMix().isPresent());
 
   private final Function<Choices, List<Object>> restsOn;
-  private final Predicate<Plan> ready;
+  private final Predicate<Plan> decided;
 
-  Stage(Function<Choices, List<Object>> restsOn, Predicate<Plan> ready) {
+  Stage(Function<Choices, List<Object>> restsOn, Predicate<Plan> decided) {
     this.restsOn = restsOn;
-    this.ready = ready;
+    this.decided = decided;
+  }
+
+  private static boolean kindDecided(Plan p) {
+    return p.facts() != null && p.choices().decided("mould.kind");
   }
 
   /** How far a stage is. */
@@ -37,19 +42,21 @@ public enum Stage {
   /**
    * What a stage is like in a plan.
    *
-   * @param ready whether there is something to look at
+   * @param decided whether all that belongs to it is
+   * @param toBeSeen whether it is done only once it was looked at
    * @param restsOn fingerprint of what it rests on; null for the first, which rests on nothing
    */
-  public record Basis(boolean ready, String restsOn) {
+  public record Basis(boolean decided, boolean toBeSeen, String restsOn) {
 
     /**
      * @param seen what it rested on when it was last looked at; null before
      */
     public State state(String seen) {
-      if (!ready || restsOn != null && seen == null) {
+      if (!decided || toBeSeen && seen == null) {
         return State.OPEN;
       }
-      return restsOn == null || restsOn.equals(seen) ? State.DONE : State.LOOK_AGAIN;
+      boolean same = restsOn == null || seen == null || restsOn.equals(seen);
+      return same ? State.DONE : State.LOOK_AGAIN;
     }
   }
 
@@ -87,7 +94,7 @@ public enum Stage {
     for (Stage s : values()) {
       List<Object> parts = s.restsOn.apply(plan.choices());
       String restsOn = parts.isEmpty() ? null : Choices.fingerprint(parts.toArray());
-      all.put(s.key(), new Basis(s.ready.test(plan), restsOn));
+      all.put(s.key(), new Basis(s.decided.test(plan), s == POURS, restsOn));
     }
     return all;
   }

@@ -246,4 +246,28 @@ public class ApproachTest {
     double left = 1 - 0.8 * Math.max(0, Math.min(1, 1.5 * share - 0.5));
     absolute(value(bell, "casts"), 60 * left, 1e-9);
   }
+
+  /**
+   * An open mould that is only assumed can still be taken; once it is, there is nothing to take.
+   */
+  @Test
+  public void whatIsAssumedCanBeTaken() {
+    Approach stands =
+        new Approach(
+            MouldKind.OPEN,
+            "open mould",
+            Rotation.NONE,
+            true,
+            false,
+            "",
+            List.of(),
+            Map.of(),
+            new Approach.Worth(0, 0, 0, 0));
+    Choices fresh = Choices.fresh(Units.METRIC);
+    Approach offered = stands.offered(fresh);
+    assertFalse(offered.now());
+    Choices taken = ChoiceWords.edit(fresh, offered.edits(), MARRAM);
+    assertTrue(stands.offered(taken).now());
+    assertEquals(stands.offered(taken).edits(), List.of());
+  }
 }

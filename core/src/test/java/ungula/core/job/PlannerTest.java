@@ -485,16 +485,25 @@ public class PlannerTest {
   }
 
   @Test
-  public void aStageIsLookedAtAgainWhenSomethingBeforeItChanged() {
-    Choices seen = choices("rubber.product", "marram-20");
+  public void aStageIsDoneWhenItIsDecidedAndLookedAtAgainWhenSomethingBeforeItChanged() {
+    Choices fresh = choices("rubber.product", "marram-20");
+    JobPlan open = JobPlan.of(fresh, FLAT, MARRAM, Workshop.DEFAULT);
+    Map<String, String> never = Map.of();
+    assertEquals(state(never, open, "master"), Stage.State.DONE);
+    assertEquals(state(never, open, "approach"), Stage.State.OPEN, "an open mould is only assumed");
+    assertEquals(state(never, open, "mould"), Stage.State.OPEN);
+    assertEquals(state(never, open, "rubber"), Stage.State.DONE);
+    assertEquals(state(never, open, "pours"), Stage.State.OPEN);
+
+    Choices seen = ChoiceWords.edit(fresh, List.of(Edit.of("mould.kind", "OPEN")), MARRAM);
     JobPlan before = JobPlan.of(seen, FLAT, MARRAM, Workshop.DEFAULT);
+    assertEquals(state(never, before, "approach"), Stage.State.DONE);
+    assertEquals(state(never, before, "mould"), Stage.State.DONE);
     Map<String, String> looked =
         Map.of(
             "mould", before.stages().get("mould").restsOn(),
             "rubber", before.stages().get("rubber").restsOn());
     assertEquals(state(looked, before, "rubber"), Stage.State.DONE);
-    assertEquals(state(looked, before, "pours"), Stage.State.OPEN);
-    assertEquals(state(looked, before, "master"), Stage.State.DONE);
     Choices changed = ChoiceWords.edit(seen, List.of(Edit.of("mould.sidesMm", "20 mm")), MARRAM);
     JobPlan again = JobPlan.of(changed, FLAT, MARRAM, Workshop.DEFAULT);
     assertEquals(state(looked, again, "mould"), Stage.State.DONE);

@@ -101,7 +101,7 @@ class ApproachController {
     return new ApproachesResponse(
         WorkView.of(question, found.isPresent(), studies),
         ranked.says(),
-        ranked.approaches().stream().map(a -> view(job, a)).toList());
+        ranked.approaches().stream().map(a -> view(job, a.offered(job.choices()))).toList());
   }
 
   private static ApproachView view(Jobs.Job job, Approach a) {

@@ -167,6 +167,7 @@ class DemoShelf {
             "rope-knot.stl",
             edit("master.material", "PRINT_RESIN"),
             edit("master.preparation", "CURED"),
+            edit("mould.kind", "CUT"),
             edit("pose.liftMm", "10 mm"),
             edit("rubber.product", "dulse-30")));
     entries.add(
@@ -176,6 +177,7 @@ class DemoShelf {
             "bollards.stl",
             edit("master.material", "PRINT_RESIN"),
             edit("master.preparation", "CURED"),
+            edit("mould.kind", "OPEN"),
             edit("mould.sidesMm", "12 mm"),
             edit("mould.overTopMm", "-6 mm")));
     entries.add(
@@ -185,6 +187,7 @@ class DemoShelf {
             "wave-tile.stl",
             edit("master.material", "PLASTER"),
             edit("master.preparation", "SEALED"),
+            edit("mould.kind", "OPEN"),
             edit("mould.sidesMm", "15 mm"),
             edit("mould.overTopMm", "12 mm"),
             edit("mould.sheet", "MELAMINE_16"),
@@ -217,6 +220,7 @@ class DemoShelf {
             HarbourShapes::nautilus,
             "nautilus.stl",
             edit("master.material", "CAST_RESIN"),
+            edit("mould.kind", "CUT"),
             edit("pose.liftMm", "15 mm"),
             edit("mould.overTopMm", "15 mm"),
             edit("mould.sheet", "ACRYLIC_3"),
