@@ -82,7 +82,7 @@ class ApproachController {
   @PostMapping
   ApproachesResponse searchApproaches(@PathVariable String id) {
     Jobs.Job job = jobs.find(id);
-    question(job).filter(q -> studies.known(q).isEmpty()).ifPresent(studies::ask);
+    question(job).filter(q -> studies.known(q).isEmpty()).ifPresent(q -> studies.ask(id, q));
     return view(job);
   }
 

@@ -374,7 +374,7 @@ public class Jobs {
 
   /** Has found out what is not known of a job's shape. */
   public void ask(Job job) {
-    job.shape().ifPresent(s -> s.next().forEach(studies::ask));
+    job.shape().ifPresent(s -> s.next().forEach(q -> studies.ask(job.row().id(), q)));
   }
 
   /** The parts of a job's plan; what was tried and failed is not being worked out. */

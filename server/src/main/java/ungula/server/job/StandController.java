@@ -92,7 +92,7 @@ public class StandController {
     Jobs.Job job = jobs.find(id);
     question(job)
         .filter(q -> studies.known(q).filter(StandSearch.Found::complete).isEmpty())
-        .ifPresent(studies::ask);
+        .ifPresent(q -> studies.ask(id, q));
     return view(job);
   }
 

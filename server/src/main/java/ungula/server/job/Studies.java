@@ -40,6 +40,11 @@ public class Studies {
   /** The task of each question asked since the start. */
   private final Map<String, String> running = new ConcurrentHashMap<>();
 
+  /** The question each job asked last of each kind. */
+  private final Map<Waiting, String> waiting = new ConcurrentHashMap<>();
+
+  private record Waiting(String job, String topic) {}
+
   Studies(StudyMapper mapper, Tasks tasks, Json json) {
     this.mapper = mapper;
     this.tasks = tasks;
@@ -71,15 +76,16 @@ public class Studies {
    * A question ready to be asked.
    *
    * @param id names everything the answer depends on
+   * @param topic what kind of question it is
    */
-  public record Question<A>(String id, Class<A> answer, Finding<A> finding) {}
+  public record Question<A>(String id, String topic, Class<A> answer, Finding<A> finding) {}
 
   /**
    * @param asked everything the answer depends on: its type and its JSON name the question
    */
   public <A> Question<A> question(Record asked, Class<A> answer, Finding<A> finding) {
-    return new Question<>(
-        sha256(asked.getClass().getSimpleName() + json.write(asked)), answer, finding);
+    String topic = asked.getClass().getSimpleName();
+    return new Question<>(sha256(topic + json.write(asked)), topic, answer, finding);
   }
 
   private static String sha256(String text) {
@@ -117,8 +123,21 @@ public class Studies {
     return Optional.ofNullable(mapper.facets(q.id)).map(StudyMapper.Facets::facets);
   }
 
-  /** Starts finding an answer, unless somebody has asked before and it is under way. */
-  public synchronized <A> void ask(Question<A> q) {
+  /**
+   * Starts finding an answer, unless somebody has asked before and it is under way. A job waits for
+   * one answer of a kind: what it asked before, of another state, is stopped when no other job
+   * waits for it.
+   *
+   * @param job that asks
+   */
+  public synchronized <A> void ask(String job, Question<A> q) {
+    String before = waiting.put(new Waiting(job, q.topic), q.id);
+    if (before != null && !waiting.containsValue(before)) {
+      Optional.ofNullable(running.get(before))
+          .flatMap(tasks::look)
+          .map(TaskView::id)
+          .ifPresent(tasks::cancel);
+    }
     boolean underWay =
         last(q)
             .filter(t -> t.state() == Tasks.State.RUNNING && !tasks.cancelled(t.id()))
