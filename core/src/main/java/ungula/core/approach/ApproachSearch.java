@@ -1,5 +1,6 @@
 package ungula.core.approach;
 
+import static ungula.core.working.Given.Source.CHOSEN;
 import static ungula.core.working.Given.Source.COMPUTED;
 import static ungula.core.working.Given.Source.DEFAULT;
 import static ungula.core.working.Given.Source.SHEET;
@@ -27,7 +28,6 @@ import ungula.core.geometry.Vec3;
 import ungula.core.hollow.HollowCore;
 import ungula.core.jacket.OutsideStudy;
 import ungula.core.master.PosedMaster;
-import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.BoxShape;
@@ -73,7 +73,7 @@ import ungula.core.workshop.Workshop;
 public final class ApproachSearch {
 
   /** Changes when the same question comes out otherwise: old answers are made again. */
-  public static final int VERSION = 7;
+  public static final int VERSION = 8;
 
   /** Cells of the rooms air is looked for in: enough to compare by. */
   private static final double CELLS = 400_000;
@@ -296,7 +296,7 @@ public final class ApproachSearch {
 
   private SkinFacts skin(Choices chosen, PosedMaster posed) {
     SkinField field = SkinField.of(posed.mesh(), SkinField.COARSE, parallel, Progress.NONE);
-    double wall = chosen.skin().wallMm(posed.mesh().bounds().size());
+    double wall = chosen.skin().wallMm(posed.largestMm());
     return new SkinFacts(
         SkinStudy.of(posed, field, parallel),
         OutsideStudy.of(field, wall, parallel, Progress.NONE));
@@ -315,15 +315,17 @@ public final class ApproachSearch {
 
   private Approach compared(Try t, List<Edit> edits, Choices chosen, PosedMaster posed, Made made) {
     FigureBook book = new FigureBook(Approach.FIGURES, choices.units(), workshop.currency());
-    taken(made, "rubber.box", "rubber", "rubber", book);
-    taken(made, "rubber.boxMass", "mass", "its mass", book);
-    taken(made, "cast.volume", "cast", "a cast takes", book);
+    int moulds = moulds(t.kind);
+    sum(made, "rubber.box", "rubber", "rubber", moulds, book);
+    sum(made, "rubber.boxMass", "mass", "its mass", moulds, book);
+    sum(made, "cast.volume", "cast", moulds > 1 ? "casts take" : "a cast takes", moulds, book);
     taken(made, "core.stretch", "core", "to draw the core", book);
     taken(made, "fits.pot", "pot", "in the pressure pot", book);
-    double money = money(made, book);
-    taken(made, "job.hands", "work", "work by hand", book);
-    double work = made.steps.handsMin() / 60;
-    taken(made, "job.open", "open", "until it is open", book);
+    double money = money(made, moulds, book);
+    sum(made, "job.hands", "work", "work by hand", moulds, book);
+    double work = moulds * made.steps.handsMin() / 60;
+    taken(
+        made, "job.open", "open", "until " + (moulds > 1 ? "the first" : "it") + " is open", book);
     double hours = made.steps.openMin() / 60;
     int pieces = made.plan.parting().isPresent() ? 2 : 1;
     book.put(
@@ -342,7 +344,7 @@ public final class ApproachSearch {
     casts(made, stretch, book);
     return new Approach(
         t.kind,
-        t.kind.text() + (t.core ? " with a core, " : ", ") + way(chosen),
+        named(t.kind, moulds) + (t.core ? " with a core, " : ", ") + way(chosen),
         chosen.pose().turn(),
         t.now,
         t.core,
@@ -350,6 +352,17 @@ public final class ApproachSearch {
         edits,
         book.all(),
         new Worth(money, hours, work, seam + SEAM_MM_PER_ML * air / 1000));
+  }
+
+  /**
+   * How many moulds hold the masters that one plate would hold: what is compared is for as many.
+   */
+  private int moulds(MouldKind kind) {
+    return kind == MouldKind.OPEN ? 1 : choices.plate().copies();
+  }
+
+  private static String named(MouldKind kind, int moulds) {
+    return moulds == 1 ? kind.text() : moulds + " " + kind.text() + "s, one master each";
   }
 
   /** What the plan says, less what stretching takes where the plan knows nothing of it. */
@@ -379,6 +392,27 @@ public final class ApproachSearch {
     }
   }
 
+  /** What the plan says of one mould, for all of them. */
+  private static void sum(
+      Made made, String key, String as, String label, int moulds, FigureBook book) {
+    Figure one = made.shown.get(key);
+    if (moulds == 1 || one == null) {
+      taken(made, key, as, label, book);
+      return;
+    }
+    double all = moulds * one.value();
+    Working w =
+        Working.of("moulds × what one takes")
+            .given("moulds", moulds + "", CHOSEN)
+            .given("one", one.text(), COMPUTED)
+            .done();
+    switch (as) {
+      case "mass" -> book.mass(as, label, all, w);
+      case "work" -> book.put(as, label, all, Steps.hours(60 * all), w);
+      default -> book.volume(as, label, all, w);
+    }
+  }
+
   private String way(Choices chosen) {
     Vec3 up = chosen.pose().turn().inverse().apply(Vec3.UP);
     Vec3 now = choices.pose().turn().apply(up);
@@ -386,22 +420,23 @@ public final class ApproachSearch {
   }
 
   /** For rubber and sheet; cm³ of rubber while it has no price. */
-  private double money(Made made, FigureBook book) {
+  private double money(Made made, int moulds, FigureBook book) {
     Figure rubber = made.shown.get("rubber.cost");
     boolean skin = made.plan.skin().isPresent();
     double sheet = made.plan.shellCost().orElseThrow();
     if (rubber == null) {
-      return made.plan.rubberMm3() / 1000;
+      return moulds * made.plan.rubberMm3() / 1000;
     }
-    book.cost(
-        "money",
-        skin ? "rubber and jacket" : "rubber and sheet",
-        rubber.value() + sheet,
+    double all = moulds * (rubber.value() + sheet);
+    Working.Builder w =
         Working.of(skin ? "rubber used + jacket" : "rubber used + sheet for the box")
             .given("rubber", rubber.text(), COMPUTED)
-            .given(skin ? "jacket" : "sheet", book.money(sheet), COMPUTED)
-            .done());
-    return rubber.value() + sheet;
+            .given(skin ? "jacket" : "sheet", book.money(sheet), COMPUTED);
+    if (moulds > 1) {
+      w.given("moulds", moulds + "", CHOSEN);
+    }
+    book.cost("money", skin ? "rubber and jacket" : "rubber and sheet", all, w.done());
+    return all;
   }
 
   /** Seam on every cast, what is to stay clean counted ten times. */
@@ -454,7 +489,7 @@ public final class ApproachSearch {
     if (!kind.onPlate() || made.plan.skin().filter(s -> s.off() == TakenOff.CUT).isPresent()) {
       return 0;
     }
-    Stretch s = Stretch.pulledUp(posed.slicer(Cut.TOP), posed.mesh().bounds().size().z(), parallel);
+    Stretch s = Stretch.pulledUp(posed.bodies(), parallel);
     book.put(
         "stretch",
         "stretch to come off",

@@ -93,8 +93,7 @@ final class MasterCautions extends Finding {
     if (guess == null) {
       return;
     }
-    double longest =
-        Math.max(p.facts().sizeMm().x(), Math.max(p.facts().sizeMm().y(), p.facts().sizeMm().z()));
+    double longest = p.facts().sizeMm().longest();
     List<Fix> fixes = new ArrayList<>();
     for (double unit : new double[] {1, 25.4, 1000, 10}) {
       double size = longest / guess * unit;

@@ -71,7 +71,7 @@ final class SkinCautions extends Finding {
   }
 
   private void wall() {
-    double usual = Skin.usualWallMm(p.facts().sizeMm());
+    double usual = Skin.usualWallMm(p.facts().oneMm());
     if (skin.wallMm() < Skin.THIN_MM) {
       add(
           "skin.thin",

@@ -36,22 +36,27 @@ public record RubberChoice(
     bubbles = bubbles == null ? Bubbles.THIN_POUR : bubbles;
   }
 
-  /** A grade of catalyst belongs to one rubber. */
+  /**
+   * A grade of catalyst belongs to one rubber, a ratio to the rubber and grade it was typed for,
+   * and that it is meant to the ratio: of another none of them stays unless it was written with it.
+   */
   RubberChoice consistentAfter(RubberChoice before) {
-    boolean other = !Objects.equals(product, before.product());
-    return other && Objects.equals(catalyst, before.catalyst()) && catalyst != null
-        ? new RubberChoice(
-            product,
-            null,
-            ratio,
-            ratioMeant,
-            first,
-            allowancePct,
-            batches,
-            bubbles,
-            additive,
-            offcutsMm3,
-            moulds)
-        : this;
+    boolean otherRubber = before.product != null && !before.product.equals(product);
+    boolean sameGrade = Objects.equals(catalyst, before.catalyst);
+    boolean others = (otherRubber || !sameGrade) && Objects.equals(ratio, before.ratio);
+    Ratio its = others ? null : ratio;
+    boolean sameRatio = Objects.equals(its, before.ratio);
+    return new RubberChoice(
+        product,
+        otherRubber && sameGrade ? null : catalyst,
+        its,
+        sameRatio || ratioMeant != before.ratioMeant ? ratioMeant : RatioMeant.NO,
+        first,
+        allowancePct,
+        batches,
+        bubbles,
+        additive,
+        offcutsMm3,
+        moulds);
   }
 }

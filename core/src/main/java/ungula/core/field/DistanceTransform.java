@@ -35,6 +35,9 @@ final class DistanceTransform {
    */
   private static final double NEARER = 0.7;
 
+  /** Cells of a row that are passed over together where none knows a triangle. */
+  private static final int STRETCH = 8;
+
   /** Triangles round vertices this many cells from where a walk ends are looked at once more. */
   private static final double CLOSE = 1.2;
 
@@ -62,6 +65,12 @@ final class DistanceTransform {
   private final int[] which;
 
   private final NearbyTriangles nearby;
+
+  /** A set for each layer, of its cells inside the surface. */
+  private BitSet[] inside;
+
+  /** Whether the surface has gaps: then both sides are measured to bridge them. */
+  private boolean gaps;
 
   DistanceTransform(
       TriangleMesh mesh, Grid grid, Reach reach, Parallel parallel, Progress progress) {
@@ -94,13 +103,13 @@ final class DistanceTransform {
 
   /** Signed distances, mm. */
   float[] run() {
-    seed(progress.part(0, 0.1));
-    boolean bounds = InsideCells.bounds(mesh);
-    BitSet[] inside = InsideCells.of(mesh, bounds, grid, parallel, progress.part(0.1, 0.2));
-    if (!bounds) {
-      bridge(inside);
+    gaps = !InsideCells.bounds(mesh);
+    inside = InsideCells.of(mesh, !gaps, grid, parallel, progress.part(0, 0.1));
+    seed(progress.part(0.1, 0.2));
+    if (gaps) {
+      bridge();
     }
-    limit(inside);
+    limit();
     float[] bestDown = best.clone();
     int[] whichDown = which.clone();
     parallel.each(
@@ -119,17 +128,26 @@ final class DistanceTransform {
           Walk walk = new Walk();
           for (int i = k * layer; i < (k + 1) * layer; i++) {
             boolean down = bestDown[i] < best[i];
-            float d = walk.to(i, down ? whichDown[i] : which[i], down ? bestDown[i] : best[i]);
+            float d =
+                seen(k, i - k * layer)
+                    ? walk.to(i, down ? whichDown[i] : which[i], down ? bestDown[i] : best[i])
+                    : (float) grid.h();
             best[i] = inside[k].get(i - k * layer) ? -d : d;
           }
         });
     return best;
   }
 
+  /** Whether a cell of a layer is measured. */
+  private boolean seen(int k, int spot) {
+    return gaps || reach.sees(inside[k].get(spot));
+  }
+
   /**
    * Cells that no triangle is next to start out at the reach: what is further is not looked for.
+   * Those that are not measured start out at 0, so that nothing is handed on to or through them.
    */
-  private void limit(BitSet[] inside) {
+  private void limit() {
     double least = 3 * grid.h();
     float in = (float) Math.max(least, reach.insideMm());
     float out = (float) Math.max(least, reach.outsideMm());
@@ -138,7 +156,8 @@ final class DistanceTransform {
         k -> {
           for (int i = k * layer; i < (k + 1) * layer; i++) {
             if (which[i] < 0) {
-              best[i] = inside[k].get(i - k * layer) ? in : out;
+              boolean within = inside[k].get(i - k * layer);
+              best[i] = !seen(k, i - k * layer) ? 0 : within ? in : out;
             }
           }
         });
@@ -177,9 +196,11 @@ final class DistanceTransform {
     for (int j = j0; j <= j1; j++) {
       double y = grid.y(j);
       for (int i = i0; i <= i1; i++) {
+        int cell = grid.index(i, j, k);
         double x = grid.x(i);
-        if (triangles.fromPlane(t, x, y, z) <= reach) {
-          offer(grid.index(i, j, k), t, x, y, z);
+        double off = triangles.fromPlane(t, x, y, z);
+        if (off <= reach && off < best[cell] && seen(k, cell - k * layer)) {
+          offer(cell, t, x, y, z);
         }
       }
     }
@@ -205,7 +226,7 @@ final class DistanceTransform {
    * Neighbours on different sides with no surface between them lie across a gap: the middle between
    * them becomes part of the surface.
    */
-  private void bridge(BitSet[] inside) {
+  private void bridge() {
     for (int k = 0; k < nz; k++) {
       for (int j = 0; j < ny; j++) {
         for (int i = 0; i < nx; i++) {
@@ -245,9 +266,29 @@ final class DistanceTransform {
     private final float[] into;
     private final int[] nearest;
 
+    /** By stretch of a row: whether a cell of it knows a triangle it could hand on. */
+    private final boolean[] filled;
+
+    private final int stretches;
+
     Sweep(float[] into, int[] nearest) {
       this.into = into;
       this.nearest = nearest;
+      this.stretches = (nx + STRETCH - 1) / STRETCH;
+      this.filled = new boolean[stretches * ny * nz];
+      for (int row = 0; row < ny * nz; row++) {
+        for (int i = 0; i < nx; i++) {
+          filled[row * stretches + i / STRETCH] |= nearest[row * nx + i] >= 0;
+        }
+      }
+    }
+
+    /** Whether a row could hand on to a stretch: of the ones beside it the next cells count. */
+    private boolean near(int row, int s) {
+      int begin = row * nx + s * STRETCH;
+      return filled[row * stretches + s]
+          || s > 0 && nearest[begin - 1] >= 0
+          || s + 1 < stretches && nearest[begin + STRETCH] >= 0;
     }
 
     void run(int step, Progress told) {
@@ -285,37 +326,62 @@ final class DistanceTransform {
       double y = grid.y(j);
       int begin = grid.index(0, j, k);
       int other = begin + step;
-      for (int i = 0; i < nx; i++) {
-        take(begin + i, other + i, nearer, i, y, z);
-        if (i > 0) {
-          take(begin + i, other + i - 1, sideways, i, y, z);
+      for (int s = 0; s < stretches; s++) {
+        if (!near(other / nx, s)) {
+          continue;
         }
-        if (i + 1 < nx) {
-          take(begin + i, other + i + 1, sideways, i, y, z);
+        int end = Math.min(nx, (s + 1) * STRETCH);
+        boolean taken = false;
+        for (int i = s * STRETCH; i < end; i++) {
+          taken |= take(begin + i, other + i, nearer, i, y, z);
+          if (i > 0) {
+            taken |= take(begin + i, other + i - 1, sideways, i, y, z);
+          }
+          if (i + 1 < nx) {
+            taken |= take(begin + i, other + i + 1, sideways, i, y, z);
+          }
         }
+        filled[begin / nx * stretches + s] |= taken;
       }
     }
 
     private void alongRow(int j, int k, double z) {
       double y = grid.y(j);
       int begin = grid.index(0, j, k);
-      for (int i = 1; i < nx; i++) {
-        take(begin + i, begin + i - 1, straight, i, y, z);
+      int row = begin / nx;
+      for (int s = 0; s < stretches; s++) {
+        if (near(row, s)) {
+          boolean taken = false;
+          int end = Math.min(nx, (s + 1) * STRETCH);
+          for (int i = Math.max(1, s * STRETCH); i < end; i++) {
+            taken |= take(begin + i, begin + i - 1, straight, i, y, z);
+          }
+          filled[row * stretches + s] |= taken;
+        }
       }
-      for (int i = nx - 2; i >= 0; i--) {
-        take(begin + i, begin + i + 1, straight, i, y, z);
+      for (int s = stretches - 1; s >= 0; s--) {
+        if (near(row, s)) {
+          boolean taken = false;
+          int end = Math.min(nx - 1, (s + 1) * STRETCH);
+          for (int i = end - 1; i >= s * STRETCH; i--) {
+            taken |= take(begin + i, begin + i + 1, straight, i, y, z);
+          }
+          filled[row * stretches + s] |= taken;
+        }
       }
     }
 
-    private void take(int cell, int from, float nearer, int i, double y, double z) {
+    private boolean take(int cell, int from, float nearer, int i, double y, double z) {
       int t = nearest[from];
       if (into[from] + nearer < into[cell] && t != nearest[cell] && t >= 0) {
         float d = (float) Math.sqrt(triangles.squared(t, grid.x(i), y, z));
         if (d < into[cell]) {
           into[cell] = d;
           nearest[cell] = t;
+          return true;
         }
       }
+      return false;
     }
   }
 

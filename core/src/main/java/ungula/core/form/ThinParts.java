@@ -92,7 +92,8 @@ public final class ThinParts {
             Math.cbrt(b.volume() / MOST_CELLS));
     Grid grid = Grid.round(b, 1.5 * h, h);
     DistanceField field =
-        DistanceField.of(mesh, grid, new Reach(THIN_MM, 2 * h), parallel, progress.part(0, 0.7));
+        DistanceField.of(
+            mesh, grid, new Reach(THIN_MM, Reach.UNSEEN), parallel, progress.part(0, 0.7));
     progress.at("Looking for thin limbs", 0.75);
     return new ThinParts(field, parallel).find();
   }

@@ -22,8 +22,7 @@ public record Box3(Vec3 min, Vec3 max) {
   }
 
   public double longest() {
-    Vec3 s = size();
-    return Math.max(s.x(), Math.max(s.y(), s.z()));
+    return size().longest();
   }
 
   public double volume() {

@@ -30,6 +30,11 @@ public record Vec3(double x, double y, double z) {
     return Math.sqrt(dot(this));
   }
 
+  /** The longest side of a box so large. */
+  public double longest() {
+    return Math.max(x, Math.max(y, z));
+  }
+
   /**
    * @throws IllegalArgumentException when there is no direction to keep
    */

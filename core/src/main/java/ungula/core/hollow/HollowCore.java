@@ -16,6 +16,7 @@ import ungula.core.mesh.Slicer;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.Topology;
 import ungula.core.mesh.TriangleMesh;
+import ungula.core.plate.Masters;
 import ungula.core.release.Stretch;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
@@ -54,7 +55,7 @@ public final class HollowCore {
   private final Map<Cut, Slicer> slicers = new EnumMap<>(Cut.class);
 
   /** Changes when the same master comes out otherwise: old ones are made again. */
-  public static final int VERSION = 1;
+  public static final int VERSION = 2;
 
   /**
    * Inside that stays solid, because nothing would hold a core there.
@@ -78,7 +79,7 @@ public final class HollowCore {
     this.volumeMm3 = curve.total() - (low < 0 ? curve.below(-low) : 0);
     this.openingMm2 = open ? slicer(Cut.TOP).at(1e-3).areaMm2() : 0;
     this.areaMm2 = mesh.measure().areaMm2();
-    this.stretch = Stretch.pulledUp(slicer(Cut.TOP), mesh.bounds().max().z(), Parallel.ALL);
+    this.stretch = Stretch.pulledUp(Masters.of(mesh).bodies(), Parallel.ALL);
   }
 
   /**

@@ -1,5 +1,6 @@
 package ungula.core.master;
 
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -132,10 +133,29 @@ public final class PosedMaster {
   public OnPlate onPlate() {
     synchronized (slicers) {
       if (onPlate == null) {
-        masters = masters == null ? Masters.of(standing) : masters;
-        onPlate = masters.on(plate, laidOut);
+        onPlate = masters().on(plate, laidOut);
       }
       return onPlate;
+    }
+  }
+
+  /** Each master of the model by itself, set down; copies are not told again. */
+  public List<TriangleMesh> bodies() {
+    return masters().bodies();
+  }
+
+  /** Outer size of the largest of them as it stands. */
+  public Vec3 largestMm() {
+    return bodies().stream()
+        .map(body -> body.bounds().size())
+        .max(Comparator.comparingDouble(Vec3::longest))
+        .orElseThrow();
+  }
+
+  private Masters masters() {
+    synchronized (slicers) {
+      masters = masters == null ? Masters.of(standing) : masters;
+      return masters;
     }
   }
 

@@ -38,7 +38,8 @@ public final class Offcuts {
     Grid grid = Grid.round(inside, 0, wished);
     double h = grid.h();
     DistanceField field =
-        DistanceField.of(master, grid, new Reach(2 * h, CLEAR_MM + 2 * h), parallel, progress);
+        DistanceField.of(
+            master, grid, new Reach(Reach.UNSEEN, CLEAR_MM + 2 * h), parallel, progress);
     List<double[]> rings = List.of(ring);
     double cells = 0;
     for (int j = 0; j < grid.ny(); j++) {

@@ -275,7 +275,7 @@ public final class RubberOffers {
 
   /** Whether the mould is tall and slender, or the master a plate. */
   private boolean firm() {
-    Vec3 s = facts.sizeMm();
+    Vec3 s = facts.oneMm();
     BoxMould box = plan.poured() ? plan.mould() : null;
     boolean tall =
         box != null

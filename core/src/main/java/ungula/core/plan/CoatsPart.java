@@ -88,7 +88,7 @@ public record CoatsPart(
         study == null
             ? size.x() * size.y() + 2 * (size.x() + size.y()) * size.z()
             : study.areaMm2() + carved;
-    double wall = skin.wallMm(size);
+    double wall = skin.wallMm(b.facts().oneMm());
     double plugged = 0;
     List<Bridge> left = new ArrayList<>();
     for (Bridge bridge : outside == null ? List.<Bridge>of() : outside.bridges()) {
@@ -101,7 +101,7 @@ public record CoatsPart(
     return new CoatsPart(
         b,
         wall,
-        skin.coats(size),
+        skin.coats(b.facts().oneMm()),
         curve,
         area,
         carved,
@@ -210,7 +210,7 @@ public record CoatsPart(
   }
 
   private void wall(FigureBook figures) {
-    Vec3 size = brief.facts().sizeMm();
+    Vec3 size = brief.facts().oneMm();
     Double asked = brief.choices().skin().wallMm();
     figures.length(
         "skin.wall",
@@ -221,10 +221,7 @@ public record CoatsPart(
                 asked == null ? "for a master of this size" : "asked for",
                 brief.mm(wallMm),
                 asked == null ? DEFAULT : CHOSEN)
-            .given(
-                "longest side",
-                brief.mm(Math.max(size.x(), Math.max(size.y(), size.z()))),
-                COMPUTED)
+            .given("longest side", brief.mm(size.longest()), COMPUTED)
             .step("9 mm to the size of a hand, 12 mm to half a metre, 16 mm to life size.")
             .done());
   }

@@ -36,7 +36,7 @@ public record JacketPart(
     Jacket jacket = b.choices().jacket();
     Vec3 s = b.facts().sizeMm();
     double seams = sections.seamMm(scan);
-    double longest = Math.max(s.x(), Math.max(s.y(), s.z()));
+    double longest = s.longest();
     JacketNeeds needs =
         JacketNeeds.of(
             jacket, scan.areaMm2() + flangesMm2(jacket, seams), longest, sections.count());

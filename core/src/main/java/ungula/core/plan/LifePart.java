@@ -163,8 +163,8 @@ public record LifePart(
     if (shrinkage == null) {
       return;
     }
-    Vec3 master = brief.facts().sizeMm();
-    double longest = Math.max(master.x(), Math.max(master.y(), master.z()));
+    Vec3 master = brief.facts().oneMm();
+    double longest = master.longest();
     Working w =
         Working.of("cast = master × (1 − shrinkage of the rubber) × (1 − shrinkage of the cast)")
             .given("master", size(master, 1), COMPUTED)

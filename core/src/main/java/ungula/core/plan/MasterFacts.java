@@ -14,7 +14,8 @@ import ungula.core.study.MeshReport;
  * What is known of a master's shape as it is posed: everything the plan needs, and nothing of how
  * it was found out.
  *
- * @param sizeMm outer size as posed
+ * @param sizeMm outer size as posed, of all masters together
+ * @param oneMm outer size of the largest of them by itself, however far apart they lie
  * @param topMm its highest point, from the middle and above the plate it is set down on
  * @param curve volume below each height, set down at z = 0
  * @param shadow what it covers seen from above: rings from the middle, mm; told when asked for
@@ -31,6 +32,7 @@ import ungula.core.study.MeshReport;
  */
 public record MasterFacts(
     Vec3 sizeMm,
+    Vec3 oneMm,
     Vec3 topMm,
     FillCurve curve,
     Supplier<List<double[]>> shadow,
@@ -55,6 +57,7 @@ public record MasterFacts(
       Double guessedUnitMm,
       String titled) {
     this(
+        sizeMm,
         sizeMm,
         topMm,
         curve,
@@ -81,6 +84,7 @@ public record MasterFacts(
       String titled) {
     return new MasterFacts(
         posed.mesh().bounds().size(),
+        posed.largestMm(),
         posed.top(),
         posed.curve(),
         posed::shadow,
@@ -124,6 +128,7 @@ public record MasterFacts(
   private MasterFacts with(CoreFacts made, SkinFacts brushed, ShapeFacts found) {
     return new MasterFacts(
         sizeMm,
+        oneMm,
         topMm,
         curve,
         shadow,

@@ -32,11 +32,15 @@ public final class Masters {
   /** By facet: the master it belongs to. */
   private final int[] of;
 
-  private final List<double[]> footprints;
+  private final int count;
 
-  private Masters(TriangleMesh mesh, int[] of, List<double[]> footprints) {
+  /** Null until they are asked for: an outline takes as long as a plan. */
+  private List<double[]> footprints;
+
+  private Masters(TriangleMesh mesh, int[] of, int count, List<double[]> footprints) {
     this.mesh = mesh;
     this.of = of;
+    this.count = count;
     this.footprints = footprints;
   }
 
@@ -47,7 +51,7 @@ public final class Masters {
     int[] part = Topology.of(mesh).partOf();
     int parts = Arrays.stream(part).max().orElse(0) + 1;
     if (parts == 1 || parts > MOST) {
-      return new Masters(mesh, new int[part.length], List.of(outline(mesh)));
+      return new Masters(mesh, new int[part.length], 1, null);
     }
     List<double[]> outlines = new ArrayList<>();
     for (int k = 0; k < parts; k++) {
@@ -62,7 +66,7 @@ public final class Masters {
       int[] in = IntStream.range(0, parts).filter(k -> group[k] == one).toArray();
       footprints.add(in.length == 1 ? outlines.get(in[0]) : outline(part(mesh, of, g)));
     }
-    return new Masters(mesh, of, footprints);
+    return new Masters(mesh, of, groups, footprints);
   }
 
   /** Numbers those that touch alike, from 0. */
@@ -106,11 +110,21 @@ public final class Masters {
   }
 
   public int count() {
-    return footprints.size();
+    return count;
+  }
+
+  /** Each by itself, where it is. */
+  public List<TriangleMesh> bodies() {
+    return count == 1
+        ? List.of(mesh)
+        : IntStream.range(0, count).mapToObj(g -> part(mesh, of, g)).toList();
   }
 
   /** Seen from above: x and y in turn, a ring for each master. */
-  public List<double[]> footprints() {
+  public synchronized List<double[]> footprints() {
+    if (footprints == null) {
+      footprints = List.of(outline(mesh));
+    }
     return footprints;
   }
 
@@ -118,7 +132,7 @@ public final class Masters {
   public LaidOut laidOut(Plate plate) {
     List<double[]> all = new ArrayList<>();
     for (int copy = 0; copy < plate.copies(); copy++) {
-      all.addAll(footprints);
+      all.addAll(footprints());
     }
     return laidOut(Packing.of(all, plate.landMm()));
   }
@@ -129,8 +143,9 @@ public final class Masters {
    * @param laidOut where they went; null where they are as they stand
    */
   public OnPlate on(Plate plate, LaidOut laidOut) {
-    List<double[]> all = laidOut == null ? footprints : OnPlate.laid(footprints, laidOut.laid());
-    return new OnPlate(all, plate.landMm());
+    return laidOut == null
+        ? new OnPlate(count, this::footprints, plate.landMm())
+        : new OnPlate(OnPlate.laid(footprints(), laidOut.laid()), plate.landMm());
   }
 
   /**
@@ -172,6 +187,6 @@ public final class Masters {
 
   /** Of each master, where it is. */
   private List<Box3> bounds() {
-    return IntStream.range(0, count()).mapToObj(g -> part(mesh, of, g).bounds()).toList();
+    return bodies().stream().map(TriangleMesh::bounds).toList();
   }
 }

@@ -2,6 +2,7 @@ package ungula.core.plate;
 
 import java.util.Collections;
 import java.util.List;
+import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
@@ -13,7 +14,8 @@ import ungula.core.mesh.Rings;
 /** The masters as they lie on a plate, seen from above. Safe to share between threads. */
 public final class OnPlate {
 
-  private final List<double[]> footprints;
+  private final int masters;
+  private final Supplier<List<double[]>> footprints;
   private final double landMm;
   private Land land;
   private double closeMm2 = -1;
@@ -23,6 +25,14 @@ public final class OnPlate {
    * @param landMm asked for between any two
    */
   public OnPlate(List<double[]> footprints, double landMm) {
+    this(footprints.size(), () -> footprints, landMm);
+  }
+
+  /**
+   * @param footprints told when asked for
+   */
+  OnPlate(int masters, Supplier<List<double[]>> footprints, double landMm) {
+    this.masters = masters;
     this.footprints = footprints;
     this.landMm = landMm;
   }
@@ -41,11 +51,11 @@ public final class OnPlate {
   }
 
   public int masters() {
-    return footprints.size();
+    return masters;
   }
 
   public List<double[]> footprints() {
-    return footprints;
+    return footprints.get();
   }
 
   /** Between the two that are closest; infinite when there is one. */
@@ -68,7 +78,7 @@ public final class OnPlate {
   }
 
   private Land leastLand() {
-    List<Geometry> all = footprints.stream().map(r -> (Geometry) Rings.polygon(r)).toList();
+    List<Geometry> all = footprints().stream().map(r -> (Geometry) Rings.polygon(r)).toList();
     Land least = new Land(Double.POSITIVE_INFINITY, Vec3.ZERO);
     for (int i = 0; i < all.size(); i++) {
       for (int j = 0; j < i; j++) {
@@ -85,19 +95,19 @@ public final class OnPlate {
 
   /** Outer size of all, when each is so high. */
   public Vec3 sizeMm(double heightMm) {
-    Envelope e = envelope(footprints);
+    Envelope e = envelope(footprints());
     return new Vec3(e.getWidth(), e.getHeight(), heightMm);
   }
 
   /** Inside of a rectangular box round them with walls as thick as the land, mm². */
   public double boxMm2() {
-    return boxMm2(footprints);
+    return boxMm2(footprints());
   }
 
   /** The same, were they laid close together. */
   public synchronized double closeBoxMm2() {
     if (closeMm2 < 0) {
-      closeMm2 = boxMm2(laid(footprints, Packing.of(footprints, landMm)));
+      closeMm2 = boxMm2(laid(footprints(), Packing.of(footprints(), landMm)));
     }
     return closeMm2;
   }

@@ -2,11 +2,16 @@ package ungula.core.release;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.SortedSet;
+import java.util.TreeSet;
 import org.locationtech.jts.algorithm.ConvexHull;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.GeometryFactory;
 import ungula.core.mesh.Slicer;
+import ungula.core.mesh.Slicer.Cut;
+import ungula.core.mesh.TriangleMesh;
 import ungula.core.work.Parallel;
 
 /**
@@ -14,8 +19,8 @@ import ungula.core.work.Parallel;
  * at a throat has to pass over every part above it that is wider.
  *
  * <p>With P(z) the length of a cord round the section at height z: stretch = max over z₁ &lt; z₂ of
- * P(z₂)/P(z₁) − 1, over {@link #LEVELS} levels. Sections under a tenth of the widest do not count
- * as throats: rubber that thin gives way.
+ * P(z₂)/P(z₁) − 1, over {@link #LEVELS} levels and at each step. Sections under a tenth of the
+ * widest do not count as throats: rubber that thin gives way.
  *
  * @param share 0.2 is 20 % longer; 0 when nothing is wider above
  * @param wideMm height of the wide part
@@ -30,6 +35,10 @@ public record Stretch(double share, double wideMm, double throatMm) {
   private static final double USUAL_ELONGATION_PCT = 300;
 
   private static final int LEVELS = 160;
+
+  /** A body with more heights of vertices is round: levels spread evenly see all of it. */
+  private static final int MOST_STEPS = 60;
+
   private static final double LEAST_THROAT = 0.1;
 
   /**
@@ -47,27 +56,54 @@ public record Stretch(double share, double wideMm, double throatMm) {
   }
 
   /**
-   * @param levels sections from above of the body as it stands
-   * @param heightMm of the body
+   * The most that any of several bodies asks for: each is pulled out of rubber of its own.
+   *
+   * @param bodies as they stand, z up; what lies below the plate, z = 0, does not count
    */
-  public static Stretch pulledUp(Slicer levels, double heightMm, Parallel parallel) {
-    double[] cord = new double[LEVELS];
-    parallel.each(LEVELS, i -> cord[i] = cord(levels, heightOf(i, heightMm)));
+  public static Stretch pulledUp(List<TriangleMesh> bodies, Parallel parallel) {
+    return bodies.stream()
+        .map(body -> pulledUp(body, parallel))
+        .max(Comparator.comparingDouble(Stretch::share))
+        .orElseThrow();
+  }
+
+  private static Stretch pulledUp(TriangleMesh body, Parallel parallel) {
+    Slicer sections = new Slicer(body, Cut.TOP);
+    double[] z = levels(body);
+    double[] cord = new double[z.length];
+    parallel.each(z.length, i -> cord[i] = cord(sections, z[i]));
     double widest = Arrays.stream(cord).max().orElseThrow();
     Stretch most = new Stretch(0, 0, 0);
-    int wide = LEVELS - 1;
-    for (int i = LEVELS - 2; i >= 0; i--) {
+    int wide = z.length - 1;
+    for (int i = z.length - 2; i >= 0; i--) {
       double share = cord[i] > LEAST_THROAT * widest ? cord[wide] / cord[i] - 1 : 0;
       if (share > most.share) {
-        most = new Stretch(share, heightOf(wide, heightMm), heightOf(i, heightMm));
+        most = new Stretch(share, z[wide], z[i]);
       }
       wide = cord[i] > cord[wide] ? i : wide;
     }
     return most;
   }
 
-  private static double heightOf(int level, double heightMm) {
-    return (level + 0.5) * heightMm / LEVELS;
+  /** Evenly spread, and at both sides of each step of a body that has few. */
+  private static double[] levels(TriangleMesh body) {
+    double low = Math.max(0, body.bounds().min().z());
+    double high = body.bounds().max().z();
+    double apart = (high - low) / LEVELS;
+    double beside = apart / 1000;
+    SortedSet<Double> z = new TreeSet<>();
+    for (int v = 0; v < body.vertexCount() && z.size() <= 2 * MOST_STEPS; v++) {
+      double step = low + beside * Math.round((body.vertex(v).z() - low) / beside);
+      z.add(step - beside);
+      z.add(step + beside);
+    }
+    if (z.size() > 2 * MOST_STEPS) {
+      z.clear();
+    }
+    for (int i = 0; i < LEVELS; i++) {
+      z.add(low + (i + 0.5) * apart);
+    }
+    return z.stream().filter(at -> at > low && at < high).mapToDouble(at -> at).toArray();
   }
 
   private static double cord(Slicer levels, double z) {

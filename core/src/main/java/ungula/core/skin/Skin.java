@@ -86,7 +86,7 @@ public record Skin(
    * a figure as large as life.
    */
   public static double usualWallMm(Vec3 sizeMm) {
-    double longest = Math.max(sizeMm.x(), Math.max(sizeMm.y(), sizeMm.z()));
+    double longest = sizeMm.longest();
     return longest <= HAND_MM ? 9 : longest <= HALF_METRE_MM ? 12 : 16;
   }
 

@@ -34,7 +34,7 @@ public final class SkinField {
   private static final double INSIDE = 2;
 
   /** Changes when the same master comes out otherwise: old ones are made again. */
-  public static final int VERSION = 1;
+  public static final int VERSION = 2;
 
   private final DistanceField field;
 

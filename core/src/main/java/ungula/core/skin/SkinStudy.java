@@ -2,7 +2,6 @@ package ungula.core.skin;
 
 import ungula.core.geometry.Vec3;
 import ungula.core.master.PosedMaster;
-import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.release.Stretch;
 import ungula.core.work.Parallel;
@@ -33,7 +32,7 @@ public record SkinStudy(CoatCurve curve, double areaMm2, double[] slopesMm2, Str
         all += mm2;
       }
     }
-    Stretch stretch = Stretch.pulledUp(posed.slicer(Cut.TOP), master.bounds().size().z(), parallel);
+    Stretch stretch = Stretch.pulledUp(posed.bodies(), parallel);
     return new SkinStudy(field.curve(), all, slopes, stretch);
   }
 

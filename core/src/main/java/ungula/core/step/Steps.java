@@ -170,7 +170,8 @@ public record Steps(Plan plan, List<Step> making, List<Step> casting, Timeline t
     return Timespan.formatMin(plan.workshop().rates().get(rate));
   }
 
-  private static String hours(double min) {
+  /** Of work, to a tenth. */
+  public static String hours(double min) {
     return Numbers.fixed(min / 60, 1) + " h";
   }
 

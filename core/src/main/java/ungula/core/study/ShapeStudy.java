@@ -63,7 +63,7 @@ public record ShapeStudy(
     double offcutsMm3) {
 
   /** Changes when a study of the same question comes out otherwise: old ones are made again. */
-  public static final int VERSION = 5;
+  public static final int VERSION = 6;
 
   /** Cells of a room: a pocket of half a drop is found, and a study takes seconds. */
   private static final double CELLS = 6_000_000;
@@ -172,7 +172,7 @@ public record ShapeStudy(
     RubberWall.Result wall = RubberWall.of(mesh, across, q.ring, q.inside.max().z(), q.baseOpen);
     progress.at("Pulling the mould off", 0.9);
     double offcuts = Offcuts.roomMm3(mesh, q.inside, q.ring, parallel, progress.part(0.93, 1));
-    Stretch stretch = Stretch.pulledUp(master.slicer(Cut.TOP), mesh.bounds().size().z(), parallel);
+    Stretch stretch = Stretch.pulledUp(master.bodies(), parallel);
     ShapeStudy study =
         new ShapeStudy(
             q.inlet(),

@@ -106,6 +106,21 @@ public class ApproachTest {
     assertTrue(rubber > 1.5 * value(one, "rubber") && rubber < 2 * value(one, "rubber"));
   }
 
+  /** Beside a plate of two stand two moulds of each other kind, for the same two masters. */
+  @Test
+  public void whatIsComparedIsForAsManyMasters() {
+    Approach one = one(of(Shapes.box()), MouldKind.TWO_PART);
+    Approach two = one(of(Shapes.box(), Edit.of("plate.copies", "2")), MouldKind.TWO_PART);
+    assertTrue(two.title().startsWith("2 two-part moulds, one master each, "), two.title());
+    for (String sum : new String[] {"rubber", "mass", "cast", "money", "work"}) {
+      relative(value(two, sum), 2 * value(one, sum), 1e-9);
+    }
+    assertEquals(two.figures().get("open").label(), "until the first is open");
+    assertEquals(value(two, "open"), value(one, "open"));
+    assertEquals(value(two, "seam"), value(one, "seam"));
+    relative(two.worth().work(), 2 * one.worth().work(), 1e-9);
+  }
+
   /** 34 × 54 × 37 of the box laid on its largest face is left for a core behind walls of 3 mm. */
   @Test
   public void hollowCastsAreComparedToo() {

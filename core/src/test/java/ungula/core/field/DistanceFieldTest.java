@@ -90,6 +90,21 @@ public class DistanceFieldTest {
     assertTrue(off[n - 1] < 0.02, name + " is too far by " + off[n - 1]);
   }
 
+  @Test(dataProvider = "bodies")
+  public void ofASideThatIsNotMeasuredOnlyTheSignIsTold(String name, TriangleMesh mesh) {
+    double h = Grid.spacing(mesh.bounds(), 96);
+    DistanceField both = field(mesh, 8, h, Reach.band(8));
+    DistanceField in = field(mesh, 8, h, new Reach(8, Reach.UNSEEN));
+    DistanceField out = field(mesh, 8, h, new Reach(Reach.UNSEEN, 8));
+    double worst = 0;
+    for (int c = 0; c < both.grid().count(); c++) {
+      float d = both.at(c);
+      worst = Math.max(worst, Math.abs((d < 0 ? in : out).at(c) - d));
+      assertEquals((d < 0 ? out : in).at(c), (float) (d < 0 ? -h : h));
+    }
+    assertTrue(worst < 0.02 * h, name + ": off by " + worst / h + " cells");
+  }
+
   private static double brute(TriangleMesh m, Vec3 p) {
     double best = Double.MAX_VALUE;
     int[] c = m.corners();

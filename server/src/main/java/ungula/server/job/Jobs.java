@@ -504,7 +504,7 @@ public class Jobs {
     JobQuestions.Room room = progress -> skins.room(unplugged, progress);
     Question<SkinStudy> ofRoom =
         choices.skin().plugs().isEmpty() ? unplugged : questions.plugged(choices, room);
-    double wall = choices.skin().wallMm(facts.sizeMm());
+    double wall = choices.skin().wallMm(facts.oneMm());
     Question<OutsideStudy> ofOutside = questions.outside(choices, wall, room);
     return new SkinAsked(ofRoom, studies.known(ofRoom), ofOutside, studies.known(ofOutside));
   }

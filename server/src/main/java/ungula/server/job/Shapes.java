@@ -249,6 +249,9 @@ public class Shapes {
     Vec3 size = all.sizeMm(m.heightMm());
     return new MasterFacts(
         size,
+        round
+            ? new Vec3(m.diameterMm(), m.diameterMm(), m.heightMm())
+            : new Vec3(m.lengthMm(), m.widthMm(), m.heightMm()),
         new Vec3(0, 0, m.heightMm()),
         FillCurve.even(base * m.heightMm(), 0, m.heightMm()),
         all::footprints,
