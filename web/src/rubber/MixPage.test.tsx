@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, render, screen } from '@testing-library/react';
+import { cleanup, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { MemoryRouter } from 'react-router-dom';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
@@ -69,6 +69,26 @@ test('an amount becomes its parts, and what was poured sets the other', async ()
   expect(await screen.findByText('Now pour 124 g of hardener.')).toBeTruthy();
   expect(screen.getByText('hardener, now')).toBeTruthy();
   expect(asked.at(-1)?.get('poured')).toBe('1240');
+});
+
+test('what was poured is not taken for another amount or another product', async () => {
+  const user = userEvent.setup();
+  const amount = await screen.findByLabelText('how much');
+  await user.type(amount, '11 kg');
+  const poured = await screen.findByLabelText<HTMLInputElement>('really poured of it');
+  await user.type(poured, '8970');
+  await screen.findByText('hardener, now');
+  await user.clear(amount);
+  await user.type(amount, '960 g');
+  await waitFor(() => expect(asked.at(-1)?.get('amount')).toBe('960 g'));
+  expect(asked.at(-1)?.get('poured')).toBe('');
+  expect(screen.queryByText('hardener, now')).toBeNull();
+  await user.type(await screen.findByLabelText('really poured of it'), '873');
+  await screen.findByText('hardener, now');
+  await user.click(screen.getByText('Marram'));
+  await user.click(screen.getByText('Oyster'));
+  await waitFor(() => expect(asked.at(-1)?.get('product')).toBe('c'));
+  expect(asked.at(-1)?.get('poured')).toBe('');
 });
 
 test('what is not understood stays as typed, with what would be', async () => {

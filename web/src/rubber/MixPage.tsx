@@ -62,6 +62,7 @@ export function MixPage() {
               choose={(id) => {
                 setChosen(id);
                 takeRatio('');
+                setPoured('');
               }}
             />{' '}
             <label>
@@ -71,7 +72,11 @@ export function MixPage() {
                 value={amount}
                 placeholder="350 g or 600 mL"
                 autoFocus
-                onChange={(e) => setAmount(e.target.value)}
+                onChange={(e) => {
+                  setAmount(e.target.value);
+                  // what was poured was poured of another mix
+                  setPoured('');
+                }}
               />
             </label>
             , mixed{' '}
