@@ -1516,6 +1516,7 @@ export interface components {
       | 'master.measured.castG'
       | 'master.measured.densityErrorPct'
       | 'master.measured.diameterMm'
+      | 'master.measured.grainBoxMm3'
       | 'master.measured.grainEmptyMm3'
       | 'master.measured.grainMm3'
       | 'master.measured.heightMm'

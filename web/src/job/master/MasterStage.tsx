@@ -323,7 +323,14 @@ function Measuring({ job }: { job: Job }) {
       </p>
       <p className="sentence">
         <Word k={`${M}grainMm3`} /> of grain fills the box round the master to the pour line,{' '}
-        <Word k={`${M}grainEmptyMm3`} /> the empty box, to ± <Word k={`${M}packingPct`} after="." />
+        <Word k={`${M}grainEmptyMm3`} /> the empty box
+        {job.words[`${M}grainEmptyMm3`]?.unset && !job.words[`${M}grainBoxMm3`]?.unset && (
+          <>
+            {' '}
+            (box of <Word k={`${M}grainBoxMm3`} after=")" />
+          </>
+        )}
+        , to ± <Word k={`${M}packingPct`} after="." />
       </p>
     </div>
   );

@@ -109,6 +109,7 @@ public class FiguresTest {
         3,
         null,
         null,
+        null,
         4);
   }
 

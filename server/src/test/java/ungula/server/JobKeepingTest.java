@@ -113,6 +113,20 @@ public class JobKeepingTest extends OnServer {
   }
 
   @Test
+  public void grainStaysAsItWasReadWhenTheBoxChanges() throws Exception {
+    String id = server.addJob();
+    server.write(id, "master.source", "MEASURED");
+    server.write(id, "master.measured.lengthMm", "80");
+    server.write(id, "master.measured.widthMm", "55");
+    server.write(id, "master.measured.heightMm", "42");
+    server.write(id, "master.measured.grainMm3", "300 mL");
+    double read = Running.value(server.job(id), "master.volume");
+    assertEquals(read, 104 * 79 * 52 - 300_000, 1);
+    server.write(id, "mould.sidesMm", "8 mm");
+    assertEquals(Running.value(server.job(id), "master.volume"), read, 1e-6);
+  }
+
+  @Test
   public void theSameFileIsKeptOnce() throws Exception {
     byte[] stl = Running.stl(Tessellation.box(81, 55, 42));
     String one = server.addJob();

@@ -7,7 +7,6 @@ import static ungula.core.caution.Caution.Level.STOP;
 import java.util.ArrayList;
 import java.util.List;
 import ungula.core.caution.Caution.Fix;
-import ungula.core.geometry.Vec3;
 import ungula.core.master.VolumeWays;
 import ungula.core.plan.MasterPart;
 import ungula.core.plan.Plan;
@@ -53,19 +52,18 @@ final class MasterCautions extends Finding {
     }
   }
 
-  /** A volume that its outer size cannot hold, or none at all: some reading is wrong. */
+  /** A volume that its outer size cannot hold, or none at all: that reading is wrong. */
   private void volume() {
-    Vec3 s = p.facts().sizeMm();
-    double room = s.x() * s.y() * s.z();
     MasterPart master = p.master().orElseThrow();
-    boolean tooMuch = master.volumeMm3() - master.errorMm3() > room * 1.001;
-    if (master.volumeMm3() > 0 && !tooMuch) {
+    List<VolumeWays.Result> wrong = master.impossible();
+    if (wrong.isEmpty()) {
       return;
     }
-    double each = room / p.choices().laid().copies();
+    VolumeWays.Way asked = p.choices().master().way();
+    boolean counted = master.best() == null || wrong.stream().anyMatch(w -> w.way() == asked);
     List<Fix> fixes = new ArrayList<>();
-    for (VolumeWays.Result way : master.ways()) {
-      if (way.volumeMm3() > 0 && way.volumeMm3() - way.errorMm3() <= each * 1.001) {
+    for (VolumeWays.Result way : counted ? master.ways() : List.<VolumeWays.Result>of()) {
+      if (!wrong.contains(way)) {
         fixes.add(
             new Fix(
                 "Count " + way.way().text(),
@@ -73,19 +71,33 @@ final class MasterCautions extends Finding {
                 List.of(Edit.of("master.way", way.way().name()))));
       }
     }
+    List<String> said = new ArrayList<>();
+    wrong.forEach(w -> said.add(impossible(w, master.roomMm3())));
+    said.add(
+        "Look at "
+            + (wrong.size() == 1 ? "that reading" : "these readings")
+            + " and the size again. Until then "
+            + (master.best() == null ? "its outer size" : master.best().way().text())
+            + " counts.");
     add(
         "volume.impossible",
-        STOP,
-        "The master's volume cannot be right",
-        "It is taken as "
-            + Volume.format(master.volumeMm3(), p.units())
-            + ", but its outer size, "
-            + Length.format3(s.x(), s.y(), s.z(), p.units())
-            + ", holds at most "
-            + Volume.format(room, p.units())
-            + ". Look at the readings and the size again.",
+        counted ? STOP : CHECK,
+        "A reading of the master's volume cannot be right",
+        String.join(" ", said),
         null,
         fixes.toArray(Fix[]::new));
+  }
+
+  private String impossible(VolumeWays.Result way, double roomMm3) {
+    String by = "By " + way.way().text();
+    return way.volumeMm3() > 0
+        ? by
+            + " the master holds "
+            + Volume.format(way.volumeMm3(), p.units())
+            + "; a block of its outer size holds "
+            + Volume.format(roomMm3, p.units())
+            + "."
+        : by + " nothing is left for the master.";
   }
 
   private void unit() {

@@ -245,6 +245,7 @@ public final class ChoiceWords {
         .word(m + "densityErrorPct", "± of the density", Kind.percent(0, 50))
         .open(m + "grainMm3", "grain round the master", Kind.volume(LARGEST_MM3), "?")
         .open(m + "grainEmptyMm3", "grain in the empty box", Kind.volume(LARGEST_MM3), "?")
+        .open(m + "grainBoxMm3", "room of the box it was read in", Kind.volume(LARGEST_MM3), "?")
         .word(m + "packingPct", "± of measuring by grain", Kind.percent(0.5, 20));
   }
 

@@ -229,6 +229,11 @@ public record Choices(
         .deciding(decided == null ? Set.of() : decided);
   }
 
+  /** The same, the grain round the master read in a box with such room. */
+  public Choices readIn(Double boxMm3) {
+    return mastered(master.readIn(boxMm3));
+  }
+
   private Choices mastered(MasterChoice changed) {
     return new Choices(
         units, changed, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,

@@ -41,6 +41,20 @@ public record MasterChoice(
         source, model, null, unitMm, solid, measured, way, material, massG, Preparation.BARE);
   }
 
+  MasterChoice readIn(Double boxMm3) {
+    return new MasterChoice(
+        source,
+        model,
+        fileName,
+        unitMm,
+        solid,
+        measured.readIn(boxMm3),
+        way,
+        material,
+        massG,
+        preparation);
+  }
+
   /** Nothing is known of another surface. */
   MasterChoice consistentAfter(MasterChoice before) {
     boolean other = material != before.material();

@@ -27,6 +27,8 @@ import ungula.core.quantity.Choosable;
  * @param densityErrorPct ± of that density
  * @param grainMm3 grain that filled the box round the master to the pour line
  * @param grainEmptyMm3 grain that filled the empty box to the pour line
+ * @param grainBoxMm3 room, to the pour line, of the box the grain round the master was read in;
+ *     null when that is the box as planned
  * @param packingPct ± of measuring by grain
  */
 public record Measured(
@@ -52,6 +54,7 @@ public record Measured(
     double densityErrorPct,
     Double grainMm3,
     Double grainEmptyMm3,
+    Double grainBoxMm3,
     double packingPct) {
 
   /** Of a round outline. */
@@ -81,7 +84,37 @@ public record Measured(
           3,
           null,
           null,
+          null,
           4);
+
+  /** The same, the grain read in such a box. */
+  public Measured readIn(Double boxMm3) {
+    return new Measured(
+        outline,
+        lengthMm,
+        widthMm,
+        heightMm,
+        diameterMm,
+        vessel,
+        vesselDiameterMm,
+        vesselTopDiameterMm,
+        vesselHeightMm,
+        vesselLengthMm,
+        vesselWidthMm,
+        levelBeforeMm,
+        levelAfterMm,
+        readingErrorMm,
+        overflowG,
+        hungG,
+        scaleErrorG,
+        castG,
+        castDensity,
+        densityErrorPct,
+        grainMm3,
+        grainEmptyMm3,
+        boxMm3,
+        packingPct);
+  }
 
   public enum Outline implements Choosable {
     RECTANGULAR("rectangular"),

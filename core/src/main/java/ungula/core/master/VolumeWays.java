@@ -59,7 +59,8 @@ public final class VolumeWays {
   /**
    * All ways whose readings are complete, the most certain first.
    *
-   * @param boxMm3 room in the box up to the pour line; null while there is no box
+   * @param boxMm3 room in the box up to the pour line, where none is kept with the grain; null
+   *     while there is no box
    */
   public static List<Result> of(Measured m, Double boxMm3, Units units) {
     List<Result> found = new ArrayList<>();
@@ -73,8 +74,9 @@ public final class VolumeWays {
     if (m.castG() != null && m.castDensity() != null) {
       found.add(weight(m, units));
     }
-    if (m.grainMm3() != null && (m.grainEmptyMm3() != null || boxMm3 != null)) {
-      found.add(grain(m, boxMm3, units));
+    Double box = m.grainBoxMm3() != null ? m.grainBoxMm3() : boxMm3;
+    if (m.grainMm3() != null && (m.grainEmptyMm3() != null || box != null)) {
+      found.add(grain(m, box, units));
     }
     found.sort(Comparator.comparingDouble(r -> r.errorMm3 / Math.max(r.volumeMm3, 1e-9)));
     return found;
@@ -217,7 +219,9 @@ public final class VolumeWays {
             + " a share of the whole box.",
         Working.of("volume = room in the empty box − grain round the master")
             .given(
-                poured ? "grain in the empty box" : "box to the pour line",
+                poured
+                    ? "grain in the empty box"
+                    : m.grainBoxMm3() == null ? "box to the pour line" : "box it was read in",
                 Volume.format(empty, units),
                 poured ? MEASURED : COMPUTED)
             .given("round the master", Volume.format(m.grainMm3(), units), MEASURED)

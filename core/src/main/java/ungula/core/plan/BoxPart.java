@@ -128,17 +128,20 @@ public record BoxPart(Brief brief, BoxMould mould) implements Part {
             .given("wall", round ? "pipe, " + brief.mm(mould.wallMm()) : c.sheet().text(), CHOSEN)
             .given("above the pour line", brief.mm(c.freeboardMm()), CHOSEN)
             .done());
-    figures.length(
-        "box.thinnest",
-        "thinnest wall, " + mould.thinnestPlace(),
-        mould.thinnestWallMm(),
+    Working thinnest =
         Working.of("least of the rubber round the sides, over and below")
             .given(
                 "round the sides, seen from above", brief.mm(mould.inside().thinnestMm()), COMPUTED)
             .given("over the top", brief.mm(mould.overTopMm()), CHOSEN)
             .given(
                 "below", mould.belowMm() > 0 ? brief.mm(mould.belowMm()) : "on the plate", CHOSEN)
-            .done());
+            .done();
+    String label = "thinnest wall, " + mould.thinnestPlace();
+    if (mould.thinnestWallMm() > 0) {
+      figures.length("box.thinnest", label, mould.thinnestWallMm(), thinnest);
+    } else {
+      figures.put("box.thinnest", label, 0, "none", thinnest);
+    }
     double area = mould.sheetAreaMm2();
     figures.cost(
         "box.cost",

@@ -176,9 +176,9 @@ public record LifePart(
         "size.cast", "size of a cast", shrinkage.factor(), size(master, shrinkage.factor()), w);
     figures.put(
         "size.lost",
-        "lost on the longest side",
+        shrinkage.lostMm(longest) < 0 ? "more on the longest side" : "less on the longest side",
         shrinkage.lostMm(longest),
-        Numbers.fixed(shrinkage.lostMm(longest), 2) + " mm",
+        Numbers.fixed(Math.abs(shrinkage.lostMm(longest)), 2) + " mm",
         w);
     figures.put(
         "size.scaleUp",

@@ -24,13 +24,15 @@ import ungula.core.working.Working;
 /**
  * The volume of the master, over all its copies, by every way it is known.
  *
- * @param best way of them; null while there is none: then its outer size counts
+ * @param roomMm3 of a block round one master: none holds more
+ * @param best way of them that can be; null while there is none: then its outer size counts
  * @param volumeMm3 of all copies
  * @param errorMm3 of that, either way
  */
 public record MasterPart(
     Brief brief,
     List<VolumeWays.Result> ways,
+    double roomMm3,
     VolumeWays.Result best,
     double volumeMm3,
     double errorMm3)
@@ -38,6 +40,8 @@ public record MasterPart(
 
   /** Of a master whose volume is not measured, for all that is missing of its outer size. */
   private static final double UNMEASURED = 0.3;
+
+  private static final double ROUNDING = 1.001;
 
   /**
    * Shape first: the model or solid; then every measured way; the one that counts is taken.
@@ -50,22 +54,35 @@ public record MasterPart(
     if (b.facts().report() != null) {
       ways.add(shape(b));
     }
-    ways.addAll(
-        VolumeWays.of(master.measured(), box.insideAreaMm2() * box.pourLineMm(), b.units()));
+    ways.addAll(VolumeWays.of(master.measured(), GrainBox.roomMm3(box), b.units()));
+    int copies = b.choices().laid().copies();
+    Vec3 s = b.facts().sizeMm();
+    double roomMm3 = s.x() * s.y() * s.z() / copies;
+    List<VolumeWays.Result> can = ways.stream().filter(w -> canBe(w, roomMm3)).toList();
     VolumeWays.Result best =
-        ways.stream()
+        can.stream()
             .filter(w -> w.way() == master.way())
             .findFirst()
             .orElseGet(
                 () ->
-                    ways.stream()
+                    can.stream()
                         .min(Comparator.comparingDouble(w -> w.errorMm3() / w.volumeMm3()))
                         .orElse(null));
-    int copies = b.choices().laid().copies();
     double outer = b.facts().curve().total();
     return best == null
-        ? new MasterPart(b, ways, null, outer, UNMEASURED * outer)
-        : new MasterPart(b, ways, best, copies * best.volumeMm3(), copies * best.errorMm3());
+        ? new MasterPart(b, ways, roomMm3, null, outer, UNMEASURED * outer)
+        : new MasterPart(
+            b, ways, roomMm3, best, copies * best.volumeMm3(), copies * best.errorMm3());
+  }
+
+  /** A master holds something, and no more than a block round it. */
+  private static boolean canBe(VolumeWays.Result way, double roomMm3) {
+    return way.volumeMm3() > 0 && way.volumeMm3() - way.errorMm3() <= roomMm3 * ROUNDING;
+  }
+
+  /** Ways whose readings cannot be right: they are not counted. */
+  public List<VolumeWays.Result> impossible() {
+    return ways.stream().filter(w -> !canBe(w, roomMm3)).toList();
   }
 
   public MasterPart {
@@ -83,8 +100,13 @@ public record MasterPart(
   @Override
   public void show(FigureBook figures) {
     for (VolumeWays.Result w : ways) {
-      String name = w.way().name().toLowerCase(Locale.ROOT);
-      figures.volume("master.volume." + name, "by " + w.way().text(), w.volumeMm3(), w.working());
+      String key = "master.volume." + w.way().name().toLowerCase(Locale.ROOT);
+      String label = "by " + w.way().text();
+      if (w.volumeMm3() > 0) {
+        figures.volume(key, label, w.volumeMm3(), w.working());
+      } else {
+        figures.put(key, label, 0, "cannot be", w.working());
+      }
     }
     Vec3 s = brief.facts().sizeMm();
     if (best == null) {

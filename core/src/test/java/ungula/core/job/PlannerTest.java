@@ -11,8 +11,12 @@ import static org.testng.Assert.expectThrows;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeSet;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import ungula.core.AnyPlan;
 import ungula.core.Near;
 import ungula.core.caution.Caution;
 import ungula.core.choice.ChoiceWords;
@@ -27,6 +31,7 @@ import ungula.core.geometry.Vec3;
 import ungula.core.master.Pose;
 import ungula.core.master.PosedMaster;
 import ungula.core.master.Tessellation;
+import ungula.core.master.VolumeWays;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
@@ -35,6 +40,7 @@ import ungula.core.mould.MouldPicture;
 import ungula.core.mould.SectionDrawing;
 import ungula.core.mould.SectionDrawing.Role;
 import ungula.core.parting.PartedMaster;
+import ungula.core.plan.GrainBox;
 import ungula.core.plan.MasterFacts;
 import ungula.core.plan.PlanPart;
 import ungula.core.plan.Planner;
@@ -370,6 +376,43 @@ public class PlannerTest {
     assertTrue(plan.figures().get("master.volume").working().plusMinus().contains("9.6 mL"));
   }
 
+  /** Walls of 12 mm and 10 over the top: 104 × 79 × 52; with 20 mm all round another box. */
+  @Test
+  public void grainIsKeptWithTheBoxItWasReadIn() {
+    Choices before = Choices.fresh(Units.METRIC);
+    Choices read =
+        GrainBox.kept(
+            before,
+            ChoiceWords.edit(before, List.of(Edit.of("master.measured.grainMm3", "240 mL")), null),
+            c -> FLAT);
+    Near.relative(read.master().measured().grainBoxMm3(), 104 * 79 * 52, 1e-9);
+    Choices wider =
+        GrainBox.kept(
+            read,
+            ChoiceWords.edit(read, List.of(Edit.of("mould.sidesMm", "20 mm")), null),
+            c -> FLAT);
+    assertEquals(wider.master(), read.master());
+    Near.relative(
+        VolumeWays.of(wider.master().measured(), 1e6, Units.METRIC).get(0).volumeMm3(),
+        104 * 79 * 52 - 240_000,
+        1e-9);
+    // read before boxes were kept: in the box as it was until then
+    Choices old = wider.readIn(null);
+    Choices after =
+        GrainBox.kept(
+            old,
+            ChoiceWords.edit(old, List.of(Edit.of("mould.sidesMm", "12 mm")), null),
+            c -> FLAT);
+    Near.relative(after.master().measured().grainBoxMm3(), 120 * 95 * 52, 1e-9);
+    // and what is not read any more was read in none
+    Choices none =
+        GrainBox.kept(
+            read,
+            ChoiceWords.edit(read, List.of(Edit.of("master.measured.grainMm3", "")), null),
+            c -> FLAT);
+    assertNull(none.master().measured().grainBoxMm3());
+  }
+
   @Test
   public void aVolumeThatCannotBeIsStopped() {
     String[] readings = {
@@ -386,27 +429,53 @@ public class PlannerTest {
         wrong.text().contains("833.3 mL") && wrong.text().contains("184.8 mL"), wrong.text());
     assertEquals(wrong.fixes().get(0).edits(), List.of(Edit.of("master.way", "MODEL")));
     JobPlan none = plan(FLAT, MARRAM, "master.measured.grainMm3", "500 mL", "master.way", "GRAIN");
-    assertTrue(caution(none, "volume.impossible").isPresent());
+    Caution grain = caution(none, "volume.impossible").orElseThrow();
+    assertTrue(grain.text().startsWith("By grain nothing is left for the master."), grain.text());
+    // nothing is counted by what cannot be
+    Near.relative(value(none, "master.volume"), 184_800, 1e-9);
+    assertEquals(none.figures().get("master.volume.grain").text(), "cannot be");
+    JobPlan other = plan(FLAT, MARRAM, "master.measured.grainMm3", "500 mL");
+    assertEquals(caution(other, "volume.impossible").orElseThrow().level(), Caution.Level.CHECK);
     assertTrue(caution(plan(FLAT, MARRAM), "volume.impossible").isEmpty());
+  }
+
+  /** Whatever was read, and by whichever way it is to count. */
+  @Test
+  public void noFigureIsNegative() {
+    Random random = new Random(51);
+    Set<String> negative = new TreeSet<>();
+    for (int i = 0; i < 400; i++) {
+      AnyPlan any = AnyPlan.any(random);
+      List<Edit> readings =
+          List.of(
+              Edit.of("master.measured.grainMm3", random.nextInt(20_000) + 1 + " mL"),
+              Edit.of("master.measured.castG", random.nextInt(20_000) + 1 + " g"),
+              Edit.of("master.measured.castDensity", "1.2"),
+              Edit.of("master.way", List.of("GRAIN", "WEIGHT", "BEST").get(random.nextInt(3))));
+      any.with(readings).plan().figures().values().stream()
+          .filter(f -> f.value() < 0 && !f.key().equals("size.lost") || f.text().startsWith("-"))
+          .forEach(f -> negative.add(f.key() + " " + f.text()));
+    }
+    assertEquals(negative, Set.of());
   }
 
   @Test
   public void theMoreCertainWayCounts() {
     JobPlan plan =
-        plan(FLAT, MARRAM, "master.measured.castG", "250 g", "master.measured.castDensity", "1.2");
+        plan(FLAT, MARRAM, "master.measured.castG", "200 g", "master.measured.castDensity", "1.2");
     Near.relative(value(plan, "master.volume"), 184_800, 1e-9);
     JobPlan other =
         plan(
             FLAT,
             MARRAM,
             "master.measured.castG",
-            "250 g",
+            "200 g",
             "master.measured.castDensity",
             "1.2",
             "master.way",
             "WEIGHT");
-    Near.relative(value(other, "master.volume"), 250 / 1.2 * 1000, 1e-9);
-    assertTrue(value(other, "rubber.box") < value(plan, "rubber.box"));
+    Near.relative(value(other, "master.volume"), 200 / 1.2 * 1000, 1e-9);
+    assertTrue(value(other, "rubber.box") > value(plan, "rubber.box"));
   }
 
   @Test

@@ -26,6 +26,7 @@ import ungula.core.master.PosedMaster;
 import ungula.core.mould.BoxMould;
 import ungula.core.plan.CoreFacts;
 import ungula.core.plan.CorePart;
+import ungula.core.plan.GrainBox;
 import ungula.core.plan.MasterFacts;
 import ungula.core.plan.Plan;
 import ungula.core.plan.PlanPart;
@@ -549,7 +550,7 @@ public class Jobs {
   public Job edit(String id, int version, List<Edit> edits) {
     JobMapper.Row row = live(id, version);
     Choices before = choices(row);
-    Choices after = ChoiceWords.edit(before, decisions(edits), materials(before).rubber());
+    Choices after = edited(before, decisions(edits));
     Recorded recorded = records.add(id, after, happened(edits));
     Job job = planned(row, after, recorded);
     if (after.equals(before)) {
@@ -565,11 +566,16 @@ public class Jobs {
     mapper.hold(id);
     JobMapper.Row row = row(id);
     Choices before = choices(row);
-    Choices after = ChoiceWords.edit(before, decisions(edits), materials(before).rubber());
+    Choices after = edited(before, decisions(edits));
     records.add(id, after, happened(edits));
     if (!after.equals(before)) {
       history.write(row, after, label(edits), null);
     }
+  }
+
+  private Choices edited(Choices before, List<Edit> edits) {
+    Choices after = ChoiceWords.edit(before, edits, materials(before).rubber());
+    return GrainBox.kept(before, after, shapes::facts);
   }
 
   private static List<Edit> decisions(List<Edit> edits) {
