@@ -1292,6 +1292,8 @@ export interface components {
       added: number;
       /** Format: int32 */
       changed: number;
+      /** Format: int32 */
+      same: number;
     };
     JobEdits: {
       edits: components['schemas']['Edit'][];
@@ -1357,6 +1359,9 @@ export interface components {
       | 'later.additive'
       | 'later.base'
       | 'later.hardener'
+      | 'laterRest.additive'
+      | 'laterRest.base'
+      | 'laterRest.hardener'
       | 'life.casts'
       | 'life.moulds'
       | 'locks.stretch'

@@ -13,7 +13,6 @@ interface Props {
 /** The bottom line: what people ask first. It never scrolls away. */
 export function Tally({ job, showCautions, showWorking, print }: Props) {
   const f = job.figures;
-  const batches = f['batch.count'];
   const stops = job.cautions.filter((c) => c.level === 'STOP').length;
   const level = stops > 0 ? 'STOP' : job.cautions.some((c) => c.level === 'CHECK') ? 'CHECK' : '';
   return (
@@ -24,15 +23,7 @@ export function Tally({ job, showCautions, showWorking, print }: Props) {
           figure={f['rubber.box']}
         />
         <div>
-          <dt>
-            Weigh out{f['later.base'] && ', first pour'}
-            {!job.box.poured && ', first coat'}
-            {f['rest.base']
-              ? ', first batch'
-              : batches && batches.value > 1
-                ? `, each of ${batches.text}`
-                : ''}
-          </dt>
+          <dt>Weigh out{f['mix.base']?.label.replace(/^base/, '')}</dt>
           <dd data-tally="weigh">
             {f['mix.base'] ? (
               <>

@@ -76,7 +76,7 @@ beforeEach(() => {
       if (body.includes('bad file')) {
         return Response.json({ title: 'Not read', detail: 'Product 1: no' }, { status: 422 });
       }
-      return Response.json({ added: 2, changed: 1, id: 'new' });
+      return Response.json({ added: 2, changed: 1, same: 20, id: 'new' });
     }
     return Response.json(
       pathname === '/api/stock'
@@ -176,7 +176,7 @@ test('a file of sheets is taken in, and what is wrong with one is said', async (
   const user = show('/rubber');
   const input = await screen.findByLabelText('Sheets to take in');
   await user.upload(input, sheets('sheets.csv', 'name\nA'));
-  await screen.findByText('sheets.csv: 2 new, 1 brought up to date.');
+  await screen.findByText('sheets.csv: 2 new, 1 brought up to date, 20 there already.');
   expect(sent).toEqual([['/api/products/imported', { text: 'name\nA' }]]);
   await user.upload(input, sheets('other.csv', 'bad file'));
   expect((await screen.findByRole('alert')).textContent).toContain('other.csv: Product 1: no');

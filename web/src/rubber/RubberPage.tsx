@@ -53,11 +53,13 @@ export function RubberPage() {
   };
   const takeIn = async (table: File) => {
     try {
-      const { added, changed } = await unwrap(
+      const { added, changed, same } = await unwrap(
         client.POST('/api/products/imported', { body: { text: await table.text() } }),
       );
       await again();
-      setSaid({ text: `${table.name}: ${added} new, ${changed} brought up to date.`, well: true });
+      const there = same > 0 ? `, ${same} there already` : '';
+      const text = `${table.name}: ${added} new, ${changed} brought up to date${there}.`;
+      setSaid({ text, well: true });
     } catch (e) {
       setSaid({ text: `${table.name}: ${e instanceof Problem ? e.message : ''}`, well: false });
     }

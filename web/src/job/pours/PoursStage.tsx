@@ -32,11 +32,17 @@ export function PoursStage({ job }: { job: Job }) {
           <Word k="rubber.batches" />{' '}
           {job.words['rubber.batches']?.unset && (
             <>
-              (<FigureText figure={f['batch.count']} />){' '}
+              (<FigureText figure={f['batch.count']} />)
             </>
           )}
-          of <FigureText figure={f['mix.total']} />
-          {f['rest.base'] && ' at most, the first to cover the master'}. {reason}
+          {!f['later.base'] && (
+            <>
+              {' '}
+              of <FigureText figure={f['mix.total']} />
+              {f['rest.base'] && ' at most, the first to cover the master'}
+            </>
+          )}
+          . {reason}
         </p>
       ) : (
         <p className="sentence">

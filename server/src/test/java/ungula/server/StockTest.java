@@ -168,11 +168,17 @@ public class StockTest extends OnServer {
     JsonNode json = server.get("/api/products/table.json").body();
     assertEquals(
         of(json, "name", "Gannet 25 condensation, general").get("ratio").asString(), "4 % of base");
+    int sheets = server.get("/api/products").body().size();
+    assertEquals(
+        imported(csv).toString(),
+        "{\"added\":0,\"changed\":0,\"same\":" + json.size() + "}",
+        "one's own export changes nothing");
+    assertEquals(server.get("/api/products").body().size(), sheets);
     String own = "name,role,ratio,densityMixed\nSea kale,casting resin,100 : 90 by weight,1.05\n";
-    assertEquals(imported(own).toString(), "{\"added\":1,\"changed\":0}");
+    assertEquals(imported(own).toString(), "{\"added\":1,\"changed\":0,\"same\":0}");
     assertEquals(
         imported("[{\"name\":\"Sea kale\",\"potLifeMin\":\"7 min\"}]").toString(),
-        "{\"added\":0,\"changed\":1}");
+        "{\"added\":0,\"changed\":1,\"same\":0}");
     JsonNode kale = of(server.get("/api/products").body(), "name", "Sea kale");
     assertEquals(kale.get("words").get("potLifeMin").get("text").asString(), "7 min");
     assertEquals(kale.get("role").asString(), "RUBBER", "the file says all there is");

@@ -4,14 +4,15 @@ import static ungula.core.caution.Caution.Level.CHECK;
 import static ungula.core.caution.Caution.Level.NOTE;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import ungula.core.caution.Caution.Fix;
 import ungula.core.caution.Caution.Place;
 import ungula.core.contact.CastingMaterial;
 import ungula.core.plan.MixPart;
 import ungula.core.plan.Plan;
+import ungula.core.plan.PourMix;
 import ungula.core.plan.PourPart;
-import ungula.core.pour.Batching;
 import ungula.core.pour.Bubbles;
 import ungula.core.pour.Pace;
 import ungula.core.pour.Scale;
@@ -45,7 +46,6 @@ final class PourCautions {
   private final Plan p;
   private final MixPart mix;
   private final PourPart pours;
-  private final Batching batching;
   private final Prices prices;
   private final List<Caution> found = new ArrayList<>();
 
@@ -53,7 +53,6 @@ final class PourCautions {
     this.p = p;
     this.pours = p.pours().orElse(null);
     this.mix = p.mix().orElse(null);
-    this.batching = pours == null ? null : pours.batching();
     this.prices = prices;
   }
 
@@ -78,10 +77,22 @@ final class PourCautions {
     found.add(new Caution(id, level, "pours", title, text, at, fixes));
   }
 
-  private Fix asFewAsItTakes() {
-    return prices.fix(
-        batching.count() == 1 ? "Mix one batch" : "Mix " + batching.count() + " equal batches",
-        Edit.of("rubber.batches", ""));
+  /** Where more batches were asked for than the limits need, or fewer. */
+  private List<Fix> asFewAsItTakes() {
+    int needed = mix.pours().stream().mapToInt(PourCautions::needed).sum();
+    return List.of(
+        prices.fix(
+            needed == 1 ? "Mix one batch" : "Mix " + needed + " batches",
+            Edit.of("rubber.batches", "")));
+  }
+
+  private static int needed(PourMix pour) {
+    return pour.batching() == null ? pour.batches() : pour.batching().count();
+  }
+
+  private boolean moreThanNeeded() {
+    return p.choices().rubber().batches() != null
+        && mix.pours().stream().anyMatch(pour -> needed(pour) < pour.batches());
   }
 
   private void heavy() {
@@ -98,45 +109,44 @@ final class PourCautions {
             null,
             List.of());
       }
-    } else if (batching != null && mix.batches() < batching.count()) {
-      add(
-          "batch.heavy",
-          CHECK,
-          "A batch of " + Mass.format(heaviest, p.units()) + " is too large",
-          batching.reason().reason(),
-          null,
-          List.of(asFewAsItTakes()));
+      return;
     }
+    mix.pours().stream()
+        .filter(PourMix::tooFew)
+        .max(Comparator.comparingDouble(pour -> pour.first().totalG()))
+        .ifPresent(
+            pour ->
+                add(
+                    "batch.heavy",
+                    CHECK,
+                    "A batch of " + Mass.format(pour.first().totalG(), p.units()) + " is too large",
+                    pour.batching().reason().reason(),
+                    null,
+                    asFewAsItTakes()));
   }
 
   /** Where one batch ends on the master a line shows on every cast. */
   private void seam() {
-    if (mix.batches() < 2 || p.parting().isPresent() || !p.poured()) {
-      return;
+    for (PourPart.Bare bare : pours.bare()) {
+      String fewer = String.join(", ", p.batches().fewer());
+      add(
+          bare.pour() == 1 ? "batch.seam" : "batch.seam." + bare.pour(),
+          CHECK,
+          "The first batch "
+              + (bare.of().isEmpty() ? "" : "of the " + bare.of() + " ")
+              + "does not cover the master",
+          "It stands "
+              + mm(bare.levelMm())
+              + " up the box, and the master "
+              + mm(bare.masterTopMm())
+              + ": where the next begins, a line shows on every cast. Pour it before the first has"
+              + " gelled"
+              + (fewer.isEmpty() ? "." : "; or in fewer: " + fewer + "."),
+          // as it is drawn, before it is turned over
+          new Place(
+              0, 0, bare.pour() == 1 ? bare.levelMm() : p.mould().pourLineMm() - bare.levelMm()),
+          moreThanNeeded() ? asFewAsItTakes() : List.of());
     }
-    double top = p.mould().belowMm() + p.mould().masterMm().z();
-    double level = p.mould().levelOf(mix.firstShare() * p.mould().rubberMm3());
-    if (level >= p.mould().coveredMm() - 1e-6) {
-      return;
-    }
-    String fewer = String.join(", ", p.batches().fewer());
-    add(
-        "batch.seam",
-        CHECK,
-        "The first batch does not cover the master",
-        "It stands "
-            + mm(level)
-            + " up the box, and the master "
-            + mm(top)
-            + ": where the next begins, a line shows on every cast. Pour it before the first has"
-            + " gelled"
-            + (fewer.isEmpty() ? "." : "; or in fewer: " + fewer + "."),
-        new Place(0, 0, level),
-        batching != null
-                && p.choices().rubber().batches() != null
-                && batching.count() < mix.batches()
-            ? List.of(asFewAsItTakes())
-            : List.of());
   }
 
   private void clock() {
@@ -193,9 +203,9 @@ final class PourCautions {
             CHECK,
             "Batch " + b.batch().batch().number() + " comes after the one before has gelled",
             "It would have to begin by "
-                + Timespan.clock(Math.max(0, b.latestMin()))
+                + b.clock(Math.max(0, b.latestMin()))
                 + ", and begins at "
-                + Timespan.clock(b.startMin())
+                + b.clock(b.startMin())
                 + ": they meet in a line, and may come apart. Take a slower grade, or weigh it"
                 + " ahead with a helper.",
             null,
@@ -325,12 +335,7 @@ final class PourCautions {
                 + " % off. Mix fewer, larger batches, or weigh it on a finer scale."
             : "None carries it: weigh it in two goes.",
         null,
-        small
-                && p.choices().rubber().batches() != null
-                && batching != null
-                && batching.count() < mix.batches()
-            ? List.of(asFewAsItTakes())
-            : List.of());
+        small && moreThanNeeded() ? asFewAsItTakes() : List.of());
   }
 
   private String mm(double mm) {

@@ -26,7 +26,7 @@ public record BoxMould(
     SheetStock sheet) {
 
   /** The first batch covers the master so far, or a line shows on every cast, mm. */
-  private static final double COVERED_MM = 5;
+  public static final double COVERED_MM = 5;
 
   /** What the base stands out round the walls. */
   public static final double BASE_OUT_MM = 20;

@@ -47,6 +47,46 @@ public record HalvesPart(Brief brief, BoxMould box, Parting parting) implements 
     return box.rubberMm3() > 0 ? parting.upperMm3() / box.rubberMm3() : 0.5;
   }
 
+  /** What a half takes: 1 is the upper, poured first; 2 the lower, poured turned over. */
+  double halfMm3(int pour) {
+    return pour == 1 ? parting.upperMm3() : parting.lowerMm3();
+  }
+
+  /**
+   * How high the box is full, above what is its base as a half is poured.
+   *
+   * @param share of the half that is in it
+   */
+  double levelMm(int pour, double share) {
+    double lower = parting.lowerMm3();
+    return pour == 1
+        ? box.levelOf(lower + share * parting.upperMm3())
+        : box.pourLineMm() - box.levelOf((1 - share) * lower);
+  }
+
+  /** Where the master ends, as a half is poured, above what is the base then. */
+  public double masterTopMm(int pour) {
+    return pour == 1 ? box.belowMm() + box.masterMm().z() : box.pourLineMm() - box.belowMm();
+  }
+
+  /** Up to here the first of several batches of a half has to stand. */
+  public double coveredMm(int pour) {
+    return Math.min(masterTopMm(pour) + BoxMould.COVERED_MM, box.pourLineMm());
+  }
+
+  /** Of a half, what its first batch has to be so that it covers the master. */
+  double coverShare(int pour) {
+    double half = halfMm3(pour);
+    if (!(half > 0)) {
+      return 0;
+    }
+    double mm3 =
+        pour == 1
+            ? box.rubberBelow(coveredMm(1)) - parting.lowerMm3()
+            : parting.lowerMm3() - box.rubberBelow(box.pourLineMm() - coveredMm(2));
+    return Math.max(0, Math.min(1, mm3 / half));
+  }
+
   @Override
   public void show(FigureBook figures) {
     level(figures);

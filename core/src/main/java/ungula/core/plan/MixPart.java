@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import ungula.core.choice.First;
 import ungula.core.choice.RatioMeant;
 import ungula.core.quantity.Density;
@@ -34,27 +35,18 @@ import ungula.core.working.Working;
  * What to weigh of a picked rubber, how long it can be poured, what to buy and what it costs.
  *
  * @param mouldMm3 rubber in the mould
- * @param pours to mix for each of them over all its batches; of a skin for each of its coats
+ * @param pours each planned by itself; of a skin its coats
  * @param stirred what each coat is of; empty for rubber poured round a master
- * @param batches each pour is split into
  * @param verdict the job's own ratio held against the sheet's; null while it is the sheet's
- * @param first one batch of the first pour; null while the sheet or the ratio does not allow
- *     weighing
- * @param rest each batch after the first, where that is larger than they are; else null
- * @param later each batch of every further pour; of a skin further coats, null where their rubber
- *     cannot be weighed
- * @param used base and hardener of each rubber, for all moulds of the job
+ * @param used base and hardener of each rubber, for all moulds of the job; empty while the sheet or
+ *     the ratio does not allow weighing
  */
 public record MixPart(
     Brief brief,
     double mouldMm3,
-    List<Double> pours,
+    List<PourMix> pours,
     List<Stirred> stirred,
-    int batches,
     RatioGuard.Verdict verdict,
-    Mix first,
-    Mix rest,
-    List<Mix> later,
     Map<Product, Double> used)
     implements Part {
 
@@ -64,7 +56,6 @@ public record MixPart(
   public MixPart {
     pours = List.copyOf(pours);
     stirred = List.copyOf(stirred);
-    later = Collections.unmodifiableList(later);
     used = Collections.unmodifiableMap(used);
   }
 
@@ -72,57 +63,32 @@ public record MixPart(
    * Of rubber poured round a master.
    *
    * @param inBoxMm3 rubber in the box
-   * @param pours to mix for each of them, over all its batches
-   * @param batches each is split into
-   * @param firstMm3 of the first batch, when it is larger than the rest of its pour; else null
    */
-  static MixPart of(Brief b, double inBoxMm3, List<Double> pours, int batches, Double firstMm3) {
-    Weighing w = Weighing.of(b, pours.get(0));
-    if (!w.weighed()) {
-      return unweighed(b, inBoxMm3, pours, List.of(), batches, w.verdict);
-    }
-    Additive additive = b.choices().rubber().additive();
-    Mix first =
-        Mix.ofVolume(
-            firstMm3 == null ? pours.get(0) / batches : firstMm3, b.product(), w.ratio, additive);
-    double g = (first.baseG() + first.hardenerG()) * (firstMm3 == null ? batches : 1);
-    Mix rest = null;
-    if (firstMm3 != null) {
-      rest = each(b, pours.get(0) - firstMm3, batches - 1, w.ratio);
-      g += (rest.baseG() + rest.hardenerG()) * (batches - 1);
-    }
-    List<Mix> later = new ArrayList<>();
-    for (double pour : pours.subList(1, pours.size())) {
-      Mix next = each(b, pour, batches, w.ratio);
-      later.add(next);
-      g += (next.baseG() + next.hardenerG()) * batches;
-    }
-    Map<Product, Double> used = Map.of(b.product(), moulds(b) * g);
-    return new MixPart(b, inBoxMm3, pours, List.of(), batches, w.verdict, first, rest, later, used);
+  static MixPart of(Brief b, double inBoxMm3, List<PourMix.Wanted> wanted) {
+    Weighing w = Weighing.of(b, wanted.get(0).mixMm3());
+    List<PourMix> pours = wanted.stream().map(pour -> PourMix.of(b, pour, w.weighed())).toList();
+    double g = pours.stream().mapToDouble(PourMix::partsG).sum();
+    Map<Product, Double> used = w.weighed() ? Map.of(b.product(), moulds(b) * g) : Map.of();
+    return new MixPart(b, inBoxMm3, pours, List.of(), w.verdict, used);
   }
 
   /** Of a skin: each coat is a batch. */
   static MixPart of(CoatsPart coated) {
     Brief b = coated.brief();
-    double skinMm3 = coated.onMasterMm3();
     List<Double> each = coated.eachMm3();
     List<Stirred> coats = coated.stirred();
     Weighing w = Weighing.of(b, each.get(0));
-    if (!w.weighed()) {
-      return unweighed(b, skinMm3, each, coats, 1, w.verdict);
-    }
-    Mix first = Mix.ofVolume(each.get(0), b.product(), w.ratio, coats.get(0).additive);
+    List<PourMix> pours = new ArrayList<>();
     Map<Product, Double> used = new LinkedHashMap<>();
-    used.put(b.product(), first.baseG() + first.hardenerG());
-    List<Mix> later = new ArrayList<>();
-    for (int i = 1; i < each.size(); i++) {
-      Mix next = coat(b, each.get(i), coats.get(i));
-      later.add(next);
-      double g = next == null ? 0 : next.baseG() + next.hardenerG();
-      used.merge(coats.get(i).product, g, Double::sum);
+    for (int i = 0; i < each.size(); i++) {
+      Mix mix = w.weighed() ? coat(b, each.get(i), coats.get(i)) : null;
+      pours.add(PourMix.coat(each.get(i), mix));
+      if (w.weighed()) {
+        double g = moulds(b) * pours.get(i).partsG();
+        used.merge(coats.get(i).product, g, Double::sum);
+      }
     }
-    used.replaceAll((of, g) -> moulds(b) * g);
-    return new MixPart(b, skinMm3, each, coats, 1, w.verdict, first, null, later, used);
+    return new MixPart(b, coated.onMasterMm3(), pours, coats, w.verdict, used);
   }
 
   /** Whether a job's rubber can be weighed, and at what ratio. */
@@ -146,24 +112,9 @@ public record MixPart(
     }
   }
 
-  private static MixPart unweighed(
-      Brief b,
-      double mm3,
-      List<Double> pours,
-      List<Stirred> stirred,
-      int batches,
-      RatioGuard.Verdict verdict) {
-    return new MixPart(b, mm3, pours, stirred, batches, verdict, null, null, List.of(), Map.of());
-  }
-
   static int moulds(Brief b) {
     Integer asked = b.choices().rubber().moulds();
     return asked == null ? 1 : asked;
-  }
-
-  private static Mix each(Brief b, double mm3, int count, Ratio ratio) {
-    return Mix.ofVolume(
-        Math.max(1, mm3) / count, b.product(), ratio, b.choices().rubber().additive());
   }
 
   /** Null when the sheet of its rubber does not allow weighing. */
@@ -188,46 +139,46 @@ public record MixPart(
     return ratio(brief, brief.product());
   }
 
+  /** One batch of the first pour; null while nothing can be weighed. */
+  public Mix first() {
+    return pours.get(0).first();
+  }
+
+  /** How many batches there are in all. */
+  public int batches() {
+    return pours.stream().mapToInt(PourMix::batches).sum();
+  }
+
   /** Of each coat of a skin, null where its rubber cannot be weighed; empty while none can. */
   public List<Mix> coats() {
-    if (stirred.isEmpty() || first == null) {
-      return List.of();
-    }
-    List<Mix> coats = new ArrayList<>();
-    coats.add(first);
-    coats.addAll(later);
-    return Collections.unmodifiableList(coats);
+    return stirred.isEmpty() || first() == null
+        ? List.of()
+        : Collections.unmodifiableList(
+            pours.stream().map(PourMix::first).collect(Collectors.toList()));
   }
 
   /** The heaviest batch of any pour; 0 while nothing can be weighed. */
   public double heaviestG() {
-    double heaviest = first == null ? 0 : first.totalG();
-    if (rest != null) {
-      heaviest = Math.max(heaviest, rest.totalG());
-    }
-    return later.stream()
+    return pours.stream()
+        .map(PourMix::first)
         .filter(Objects::nonNull)
         .mapToDouble(Mix::totalG)
-        .reduce(heaviest, Math::max);
-  }
-
-  /** Of the first batch poured, what it holds of the pour. */
-  public double firstShare() {
-    return rest == null ? 1.0 / batches : first.volumeMm3() / pours.get(0);
+        .max()
+        .orElse(0);
   }
 
   /** Of all rubber in the mould; null while nothing can be weighed. */
   public Double mouldG() {
-    if (first == null) {
+    if (first() == null) {
       return null;
     }
     double g = 0;
     double density = densityOf(brief.product());
-    double mixed = pours.stream().mapToDouble(Double::doubleValue).sum();
+    double mixed = pours.stream().mapToDouble(PourMix::mm3).sum();
     for (int i = 0; i < pours.size(); i++) {
       Product of = stirred.isEmpty() ? brief.product() : stirred.get(i).product;
       double its = of == brief.product() ? density : densityOf(of);
-      g += mouldMm3 * pours.get(i) / mixed / 1000 * its;
+      g += mouldMm3 * pours.get(i).mm3() / mixed / 1000 * its;
     }
     return g;
   }
@@ -252,7 +203,7 @@ public record MixPart(
   /** The second part, once the first was weighed. */
   public Optional<SecondPart> second() {
     Recorded.Rubber r = brief.recorded().rubber();
-    return first == null || r.firstG() == null
+    return first() == null || r.firstG() == null
         ? Optional.empty()
         : Optional.of(
             SecondPart.of(
@@ -267,7 +218,7 @@ public record MixPart(
 
   @Override
   public void show(FigureBook figures) {
-    if (first == null) {
+    if (first() == null) {
       return;
     }
     inMould(figures);
@@ -280,19 +231,12 @@ public record MixPart(
         figures);
     inTheRoom(
         "rubber.demould",
-        "mould opens after",
+        "demould time in your room",
         "demould time",
         brief.product().demouldMin(),
         figures);
-    String batch = batches == 1 ? "" : ", each of " + batches + " batches";
-    if (rest != null) {
-      String further = batches == 2 ? ", second batch" : ", each of " + (batches - 1) + " more";
-      further("rest", further, rest, pours.get(0) - first.volumeMm3(), batches - 1, figures);
-    }
-    if (stirred.isEmpty()) {
-      for (int i = 1; i < pours.size(); i++) {
-        further("later", ", second pour" + batch, later.get(i - 1), pours.get(i), batches, figures);
-      }
+    for (int i = 0; i < pours.size() && stirred.isEmpty(); i++) {
+      further(i, figures);
     }
     second(figures);
   }
@@ -318,11 +262,9 @@ public record MixPart(
 
   private void firstBatch(FigureBook figures) {
     String pour = !stirred.isEmpty() ? ", first coat" : pours.size() == 1 ? "" : ", first pour";
-    String each =
-        pour
-            + (rest != null
-                ? ", first batch"
-                : batches == 1 ? "" : ", each of " + batches + " batches");
+    PourMix one = pours.get(0);
+    Mix first = one.first();
+    String each = pour + batch(one);
     figures.mass(
         "mix.total",
         "to mix" + each,
@@ -356,17 +298,25 @@ public record MixPart(
         "mix.volume",
         "in the cup" + each,
         first.volumeMm3(),
-        rest != null
+        one.rest() != null
             ? Working.of("what covers the master, so that no line shows, with its share of loss")
-                .given("volume to mix in all", brief.ml(pours.get(0)), COMPUTED)
+                .given("volume to mix in all", brief.ml(one.mm3()), COMPUTED)
                 .done()
             : Working.of("volume to mix ÷ batches")
-                .given("volume to mix", brief.ml(pours.get(0)), COMPUTED)
-                .given("batches", String.valueOf(batches), CHOSEN)
+                .given("volume to mix", brief.ml(one.mm3()), COMPUTED)
+                .given("batches", String.valueOf(one.batches()), CHOSEN)
                 .done());
   }
 
+  /** Which of a pour's batches its first stands for. */
+  private static String batch(PourMix pour) {
+    return pour.rest() != null
+        ? ", first batch"
+        : pour.batches() == 1 ? "" : ", each of " + pour.batches() + " batches";
+  }
+
   private Working split() {
+    Mix first = first();
     Working.Builder split =
         Working.of(
                 "base = total ÷ (1 + hardener per base"
@@ -393,13 +343,27 @@ public record MixPart(
     return brief.choices().rubber().ratio() == null ? SHEET : CHOSEN;
   }
 
-  /** What to weigh for equal batches besides the first; {@code of} follows the name of a part. */
-  private void further(
-      String keys, String of, Mix each, double mm3, int count, FigureBook figures) {
+  /** What to weigh besides the first batch of the first pour. */
+  private void further(int pour, FigureBook figures) {
+    PourMix its = pours.get(pour);
+    String of = pour == 0 ? "" : ", second pour";
+    if (pour > 0) {
+      each("later", of + batch(its), its.first(), its, figures);
+    }
+    if (its.rest() != null) {
+      String more =
+          its.batches() == 2 ? ", second batch" : ", each of " + (its.batches() - 1) + " more";
+      each(pour == 0 ? "rest" : "laterRest", of + more, its.rest(), its, figures);
+    }
+  }
+
+  /** What to weigh for a batch; {@code of} follows the name of a part. */
+  private void each(String keys, String of, Mix each, PourMix pour, FigureBook figures) {
     Working working =
-        Working.of("the volume to mix ÷ batches, split as the first")
-            .given("volume to mix", brief.ml(mm3), COMPUTED)
-            .given("batches", String.valueOf(count), CHOSEN)
+        Working.of("the volume of the batch, split as the first")
+            .given("volume of the batch", brief.ml(each.volumeMm3()), COMPUTED)
+            .given("volume to mix for the pour", brief.ml(pour.mm3()), COMPUTED)
+            .given("batches", String.valueOf(pour.batches()), CHOSEN)
             .rounded("rounded as shown; right within 2 %")
             .done();
     figures.mass(keys + ".base", "base" + of, each.baseG(), working);

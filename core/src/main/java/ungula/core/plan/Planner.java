@@ -17,9 +17,6 @@ import ungula.core.parting.Parting;
  */
 public final class Planner {
 
-  /** A batch after the first is at least so much of it, or it is not worth mixing. */
-  private static final double LEAST_REST = 0.05;
-
   private Planner() {}
 
   /** The box alone: what a study of the shape is asked about. Empty while no size is known. */
@@ -42,11 +39,10 @@ public final class Planner {
         b.poured() ? Optional.of(RubberPart.of(b, master, mould)) : Optional.empty();
     Optional<CoatsPart> coated = CoatsPart.of(b);
     Optional<HalvesPart> halves = HalvesPart.of(b, mould);
-    PourSplit split = rubber.map(r -> PourSplit.of(b, largest(r, halves))).orElse(null);
     Optional<MixPart> mix =
         b.product() == null
             ? Optional.empty()
-            : rubber.map(r -> poured(r, halves, split)).or(() -> coated.map(MixPart::of));
+            : rubber.map(r -> poured(r, halves)).or(() -> coated.map(MixPart::of));
     Optional<MixPart> weighed = mix.filter(m -> m.first() != null);
     Optional<SkinPart> skin = coated.map(c -> SkinPart.of(b, c, Plan.density(mix)));
     Optional<JacketPart> jacket =
@@ -72,7 +68,7 @@ public final class Planner {
             m ->
                 coated
                     .map(c -> PourPart.of(b, m, c))
-                    .orElseGet(() -> PourPart.of(b, m, mould, split.batching()))),
+                    .orElseGet(() -> PourPart.of(b, m, mould, halves.orElse(null)))),
         core,
         Optional.of(cast),
         rubber.map(
@@ -82,38 +78,23 @@ public final class Planner {
         Optional.of(LifePart.of(b, cast, shape, plate)));
   }
 
-  /** What is mixed for each pour, over all its batches. */
-  private static List<Double> pours(RubberPart rubber, Optional<HalvesPart> halves) {
+  /** Each half is poured by itself, as is all that is not in halves. */
+  private static MixPart poured(RubberPart rubber, Optional<HalvesPart> halves) {
     double mm3 = rubber.mixMm3();
-    return halves
-        .map(h -> List.of(h.upperShare() * mm3, (1 - h.upperShare()) * mm3))
-        .orElse(List.of(mm3));
+    List<PourMix.Wanted> wanted =
+        halves
+            .map(
+                h ->
+                    List.of(
+                        new PourMix.Wanted(h.upperShare() * mm3, h.coverShare(1)),
+                        new PourMix.Wanted((1 - h.upperShare()) * mm3, h.coverShare(2))))
+            .orElse(List.of(new PourMix.Wanted(mm3, coverShare(rubber.box()))));
+    return MixPart.of(rubber.brief(), rubber.inBoxMm3(), wanted);
   }
 
-  private static double largest(RubberPart rubber, Optional<HalvesPart> halves) {
-    return pours(rubber, halves).stream().max(Double::compare).orElseThrow();
-  }
-
-  private static MixPart poured(RubberPart rubber, Optional<HalvesPart> halves, PourSplit split) {
-    List<Double> pours = pours(rubber, halves);
-    Double first = halves.isPresent() ? null : first(rubber.box(), pours.get(0), split);
-    return MixPart.of(rubber.brief(), rubber.inBoxMm3(), pours, split.batches(), first);
-  }
-
-  /**
-   * The first batch covers the master, or a line shows on every cast: larger than the others where
-   * the limits let it through. Halves are poured against the bedding: of them no batch covers more.
-   */
-  private static Double first(BoxMould box, double mixMm3, PourSplit split) {
-    int batches = split.batches();
-    if (split.batching() == null || batches < 2 || !(box.rubberMm3() > 0)) {
-      return null;
-    }
-    double covered = box.rubberBelow(box.coveredMm());
-    double mm3 = covered * mixMm3 / box.rubberMm3();
-    boolean needed = mm3 > mixMm3 / batches * (1 + 1e-9);
-    boolean rest = mixMm3 - mm3 > LEAST_REST * mm3 * (batches - 1);
-    return needed && rest && mm3 <= split.batching().largestMm3() ? mm3 : null;
+  /** Of the rubber in the box, what covers the master. */
+  private static double coverShare(BoxMould box) {
+    return box.rubberMm3() > 0 ? box.rubberBelow(box.coveredMm()) / box.rubberMm3() : 0;
   }
 
   private static CutList cuts(

@@ -7,9 +7,12 @@ import static ungula.core.working.Given.Source.MEASURED;
 import static ungula.core.working.Given.Source.SHEET;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
 import ungula.core.mould.BoxMould;
 import ungula.core.pour.Batches;
 import ungula.core.pour.Batching;
@@ -29,18 +32,18 @@ import ungula.core.working.Working;
  *
  * @param box rubber is poured into; null for a skin
  * @param coated what is brushed; null for rubber that is poured
- * @param batching how the workshop's limits split the largest pour; null for a skin
+ * @param halves rubber is poured in; null where it is poured in one
  * @param list of batches, in the order they are mixed
  */
 public record PourPart(
-    Brief brief, MixPart mix, BoxMould box, CoatsPart coated, Batching batching, List<Batch> list)
+    Brief brief, MixPart mix, BoxMould box, CoatsPart coated, HalvesPart halves, List<Batch> list)
     implements Part {
 
   /**
    * One batch.
    *
    * @param mix of it
-   * @param levelMm in the box once it is poured; null where pours are several, and for a skin
+   * @param levelMm in the box once it is poured, above what is its base then; null for a skin
    */
   public record Batch(PlannedBatch batch, Mix mix, Double levelMm) {
 
@@ -60,41 +63,76 @@ public record PourPart(
     }
   }
 
-  /** Of rubber poured into a box. */
-  static PourPart of(Brief b, MixPart mix, BoxMould box, Batching batching) {
+  /**
+   * Of rubber poured into a box.
+   *
+   * @param halves it is poured in; null where it is poured in one
+   */
+  static PourPart of(Brief b, MixPart mix, BoxMould box, HalvesPart halves) {
+    PourPart none = new PourPart(b, mix, box, null, halves, List.of());
     List<Batch> list = new ArrayList<>();
-    for (int pour = 0; pour < mix.pours().size(); pour++) {
-      poured(mix, box, pour, list);
+    for (int pour = 1; pour <= mix.pours().size(); pour++) {
+      none.poured(pour, list);
     }
-    return new PourPart(b, mix, box, null, batching, List.copyOf(list));
+    return new PourPart(b, mix, box, null, halves, List.copyOf(list));
   }
 
-  private static void poured(MixPart mix, BoxMould box, int pour, List<Batch> list) {
-    boolean two = mix.pours().size() > 1;
-    double all = mix.pours().get(pour);
+  private void poured(int pour, List<Batch> list) {
+    PourMix its = mix.pours().get(pour - 1);
     double poured = 0;
-    for (int i = 1; i <= mix.batches(); i++) {
-      boolean rest = mix.rest() != null && i > 1;
-      String keys = pour > 0 ? "later" : rest ? "rest" : "mix";
-      Mix weighed = pour > 0 ? mix.later().get(pour - 1) : rest ? mix.rest() : mix.first();
-      double mm3 = weighed.volumeMm3();
-      poured += mm3 / all;
+    for (int i = 1; i <= its.batches(); i++) {
+      boolean rest = its.rest() != null && i > 1;
+      String keys = pour > 1 ? (rest ? "laterRest" : "later") : rest ? "rest" : "mix";
+      Mix weighed = its.batch(i);
+      poured += weighed.volumeMm3() / its.mm3();
       int number = list.size() + 1;
       list.add(
           new Batch(
               new PlannedBatch(
                   number,
-                  pour + 1,
+                  pour,
                   i,
-                  two ? pour == 0 ? "upper half" : "lower half" : "",
+                  half(pour),
                   "batch." + number,
                   keys + ".base",
                   keys + ".hardener",
                   weighed.additiveG() > 0 ? keys + ".additive" : "",
                   false),
               weighed,
-              two ? null : box.levelOf(poured * box.rubberMm3())));
+              levelMm(pour, poured)));
     }
+  }
+
+  private String half(int pour) {
+    return halves == null ? "" : pour == 1 ? "upper half" : "lower half";
+  }
+
+  /** How high the box is full with a share of a pour, above what is its base then. */
+  private double levelMm(int pour, double share) {
+    return halves == null
+        ? box.levelOf(share * box.rubberMm3())
+        : halves.levelMm(pour, Math.min(1, share));
+  }
+
+  /** Where a pour's first batch leaves the master bare, or a line shows on every cast. */
+  public record Bare(int pour, String of, double levelMm, double masterTopMm) {}
+
+  /** Pours in several batches whose first does not cover the master. */
+  public List<Bare> bare() {
+    List<Bare> bare = new ArrayList<>();
+    for (int pour = 1; coated == null && pour <= mix.pours().size(); pour++) {
+      PourMix its = mix.pours().get(pour - 1);
+      if (its.batches() < 2 || its.first() == null) {
+        continue;
+      }
+      double level = levelMm(pour, its.firstShare());
+      double covered = halves == null ? box.coveredMm() : halves.coveredMm(pour);
+      double top = halves == null ? box.belowMm() + box.masterMm().z() : halves.masterTopMm(pour);
+      if (level < covered - 1e-6) {
+        bare.add(new Bare(pour, half(pour), level, top));
+      }
+    }
+    return bare;
   }
 
   /** Of coats, each a batch; none of those whose rubber cannot be weighed. */
@@ -149,29 +187,32 @@ public record PourPart(
     return Vacuum.airKpa(brief.workshop().air().altitudeM());
   }
 
-  /** Whether the workshop's limits decide on the number of batches. */
-  private boolean limited() {
-    return brief.choices().rubber().batches() == null && batching != null;
+  /** The limits that decide on the number of batches of the pour they split most. */
+  private Optional<Batching> limited() {
+    return brief.choices().rubber().batches() != null
+        ? Optional.empty()
+        : mix.pours().stream()
+            .map(PourMix::batching)
+            .filter(Objects::nonNull)
+            .max(Comparator.comparingInt(Batching::count));
   }
 
   public Batches batches() {
     return new Batches(
         list.stream().map(Batch::batch).toList(),
-        limited() && batching.reason() != null ? batching.reason().reason() : "",
+        limited().map(Batching::reason).map(Batching.Limit::reason).orElse(""),
         fewer());
   }
 
   /** What would make fewer batches do, in words. */
   private List<String> fewer() {
-    return !limited()
-        ? List.of()
-        : batching.without().stream()
-            .map(
-                w ->
-                    Numbers.fixed(w.count(), 0)
-                        + (w.count() == 1 ? " batch " : " batches ")
-                        + w.limit().lifted())
-            .toList();
+    return limited().map(Batching::without).orElse(List.of()).stream()
+        .map(
+            w ->
+                Numbers.fixed(w.count(), 0)
+                    + (w.count() == 1 ? " batch " : " batches ")
+                    + w.limit().lifted())
+        .toList();
   }
 
   @Override
@@ -196,7 +237,7 @@ public record PourPart(
     figures.volume(
         "pour.first",
         "to mix for the first pour",
-        mix.pours().get(0),
+        mix.pours().get(0).mm3(),
         Working.of(
                 mix.pours().size() == 1
                     ? "rubber to mix"
@@ -208,26 +249,40 @@ public record PourPart(
   private void count(FigureBook figures) {
     Integer chosen = brief.choices().rubber().batches();
     Working.Builder w = Working.of("fewest equal batches that keep within every limit");
-    if (mix.rest() != null) {
+    boolean larger = mix.pours().stream().anyMatch(p -> p.rest() != null);
+    if (larger) {
       w.step("The first is larger, to cover the master: equal ones would leave a line on it.");
     }
-    if (batching != null) {
-      w.given("largest pour", brief.ml(batching.eachMm3() * batching.count()), COMPUTED);
-      w.step(
-          batching.reason() == null ? "One keeps within all of them." : batching.reason().reason());
+    for (int i = 0; i < mix.pours().size(); i++) {
+      Batching its = mix.pours().get(i).batching();
+      if (its != null) {
+        String of = half(i + 1);
+        w.given(of.isEmpty() ? "to mix" : of, brief.ml(mix.pours().get(i).mm3()), COMPUTED);
+        w.step(
+            (of.isEmpty() ? "" : "The " + of + ": ")
+                + (its.reason() == null ? "One keeps within all of them." : its.reason().reason()));
+      }
     }
     if (chosen != null) {
-      w.given("asked for", String.valueOf(chosen), CHOSEN);
+      w.given(
+          mix.pours().size() == 1 ? "asked for" : "asked for, of each half",
+          String.valueOf(chosen),
+          CHOSEN);
     }
+    figures.put("batch.count", "batches", mix.batches(), counted(larger), w.done());
+  }
+
+  private String counted(boolean larger) {
     int count = mix.batches();
-    figures.put(
-        "batch.count",
-        "batches",
-        count,
-        count == 1
-            ? "one batch"
-            : count + (mix.rest() == null ? " equal batches" : " batches, the first larger"),
-        w.done());
+    if (halves == null) {
+      return count == 1
+          ? "one batch"
+          : count + (larger ? " batches, the first larger" : " equal batches");
+    }
+    return mix.pours().get(0).batches()
+        + " for the upper half, "
+        + mix.pours().get(1).batches()
+        + " for the lower";
   }
 
   /** How long one batch takes against its pot life. */
@@ -287,7 +342,7 @@ public record PourPart(
     for (Coat c : coated.list()) {
       Mix its = mix.coats().get(c.number() - 1);
       if (its != null) {
-        weighed(c, its, mix.pours().get(c.number() - 1), figures);
+        weighed(c, its, mix.pours().get(c.number() - 1).mm3(), figures);
       }
     }
   }
@@ -344,14 +399,21 @@ public record PourPart(
     if (t.levelMm == null) {
       return;
     }
-    double sofar = list.stream().takeWhile(o -> o != t).mapToDouble(Batch::mm3).sum() + t.mm3();
+    int pour = t.batch.pour();
+    double share =
+        list.stream()
+                .filter(o -> o.batch.pour() == pour && o.batch.batch() <= t.batch.batch())
+                .mapToDouble(Batch::mm3)
+                .sum()
+            / mix.pours().get(pour - 1).mm3();
+    double all = halves == null ? box.rubberMm3() : halves.halfMm3(pour);
     figures.length(
         t.batch.key() + ".level",
         "level in the box",
         t.levelMm,
         Working.of("height at which the box holds what is poured")
-            .given(
-                "poured so far", brief.ml(sofar / mix.pours().get(0) * box.rubberMm3()), COMPUTED)
+            .given("poured so far", brief.ml(share * all), COMPUTED)
+            .step(halves != null && pour == 2 ? "Turned over, its base is the first half." : "")
             .step(
                 "Read it off with the dipstick: more than 5 % short, it leaks or the master lifts.")
             .done());

@@ -37,7 +37,7 @@ public record RubberPart(
     double v = box.rubberMm3();
     Workshop w = b.workshop();
     double least = w.allowancePct() / 100 * v;
-    int cups = PourSplit.of(b, v + least).batches();
+    int cups = PourMix.batches(b, PourMix.batching(b, v + least).orElse(null));
     double loss = w.cupLossPct() / 100 * v + w.cupLossMm3() * cups;
     Double chosen = b.choices().rubber().allowancePct();
     double allowance =

@@ -141,10 +141,9 @@ public record SupplyPart(Brief brief, MixPart mix) implements Part {
             .given("moulds", count, CHOSEN)
             .given("for one", Mass.format(g, brief.units()), COMPUTED)
             .done());
-    int of = mix.stirred().isEmpty() ? mix.pours().size() : 1;
     Double weighed = brief.recorded().rubber().mouldG();
     if (weighed != null) {
-      double all = (double) of * mix.batches();
+      double all = mix.stirred().isEmpty() ? mix.batches() : 1;
       double density = mix.first().totalG() / mix.first().volumeMm3();
       double cup =
           brief.workshop().cupLossPct() / 100 * weighed

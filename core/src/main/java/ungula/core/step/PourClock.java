@@ -14,14 +14,16 @@ import ungula.core.working.FigureBook;
 import ungula.core.working.Working;
 
 /**
- * When each batch of a pour begins and has to be poured, read off its steps: minutes from the first
- * batch of its pour.
+ * When each batch begins and has to be poured, read off the steps: minutes from the first batch of
+ * its pour, and when that pour begins.
  */
 public record PourClock(List<Turn> turns) {
 
   /**
    * One batch in its turn.
    *
+   * @param pourMin its pour begins, after the first of the mould
+   * @param day its pour begins on, from 1; 0 where that is the day of the first
    * @param meetMin its two parts meet
    * @param byMin until it has to be poured; null while the pot life is not known
    * @param latestMin to begin while the batch before still bonds; null for the first, and while the
@@ -29,11 +31,18 @@ public record PourClock(List<Turn> turns) {
    */
   public record Turn(
       PourPart.Batch batch,
+      double pourMin,
+      int day,
       double startMin,
       double meetMin,
       double takesMin,
       Double byMin,
       Double latestMin) {
+
+    /** A time of its pour; of a later day, from the first batch on that day. */
+    public String clock(double min) {
+      return day == 0 ? Timespan.clock(pourMin + min) : "day " + day + ", " + Timespan.clock(min);
+    }
 
     /** Whether it comes after the one before has gelled. */
     public boolean late() {
@@ -52,10 +61,11 @@ public record PourClock(List<Turn> turns) {
     Product rubber = plan.product();
     Double gel = rubber.inRoomMin(rubber.gelMin(), plan.workshop().roomC());
     Turn before = null;
-    double first = 0;
+    double mould = begin(steps, plan.pours().get().list().get(0));
+    double first = mould;
     for (PourPart.Batch b : plan.pours().get().list()) {
       String key = PourSteps.key(b);
-      double begin = steps.timeline().of(key + ".weigh").beginMin();
+      double begin = begin(steps, b);
       if (b.batch().batch() == 1) {
         before = null;
         first = begin;
@@ -66,6 +76,8 @@ public record PourClock(List<Turn> turns) {
       Turn turn =
           new Turn(
               b,
+              first - mould,
+              Timeline.day(first) == Timeline.day(mould) ? 0 : 1 + (int) Timeline.day(first),
               start,
               meet,
               takes,
@@ -75,6 +87,10 @@ public record PourClock(List<Turn> turns) {
       before = turn;
     }
     return new PourClock(List.copyOf(turns));
+  }
+
+  private static double begin(Steps steps, PourPart.Batch b) {
+    return steps.timeline().of(PourSteps.key(b) + ".weigh").beginMin();
   }
 
   /** When a batch is poured, and its air out. */
@@ -97,19 +113,22 @@ public record PourClock(List<Turn> turns) {
     figures.put(
         key + ".start",
         "begin",
-        t.startMin,
-        Timespan.clock(t.startMin),
-        Working.of("when the batch before is poured")
+        t.pourMin + t.startMin,
+        t.clock(t.startMin),
+        Working.of(
+                t.batch.batch().pour() > 1 && t.startMin == 0
+                    ? "when the half before has cured and is turned, cleaned and released"
+                    : "when the batch before is poured")
             .given("each takes", figures.get("batch.minutes").text(), COMPUTED)
             .done());
     if (t.byMin != null) {
       figures.put(
           key + ".by",
           "poured by",
-          t.byMin,
-          Timespan.clock(t.byMin),
+          t.pourMin + t.byMin,
+          t.clock(t.byMin),
           Working.of("both parts meet + pot life in your room")
-              .given("they meet", Timespan.clock(t.meetMin), COMPUTED)
+              .given("they meet", t.clock(t.meetMin), COMPUTED)
               .given("pot life", figures.get("rubber.potLife").text(), COMPUTED)
               .done());
     }
@@ -123,10 +142,10 @@ public record PourClock(List<Turn> turns) {
     figures.put(
         t.batch.batch().key() + ".latest",
         "begin at the latest",
-        t.latestMin,
-        Timespan.clock(Math.max(0, t.latestMin)),
+        t.pourMin + Math.max(0, t.latestMin),
+        t.clock(Math.max(0, t.latestMin)),
         Working.of("when the batch before has gelled − how long this one takes")
-            .given("the one before has gelled", Timespan.clock(t.latestMin + t.takesMin), COMPUTED)
+            .given("the one before has gelled", t.clock(t.latestMin + t.takesMin), COMPUTED)
             .given("this one takes", Timespan.formatMin(t.takesMin), COMPUTED)
             .step("Later, a line shows where they meet, and they may come apart.")
             .done());

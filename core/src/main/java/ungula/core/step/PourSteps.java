@@ -118,7 +118,7 @@ final class PourSteps extends Procedure {
         .unbroken(group)
         .holds(Hold.MOULD)
         .shows(t.batch().key() + ".level", t.batch().key() + ".by")
-        .against("batch.late", "batch.seam")
+        .against("batch.late", t.batch().pour() == 1 ? "batch.seam" : "batch.seam.2")
         .notes(Noted.ENDED)
         .add();
     if (bubbles == Bubbles.VIBRATED) {

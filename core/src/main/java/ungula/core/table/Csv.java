@@ -16,7 +16,8 @@ import ungula.core.quantity.UnreadableQuantity;
 
 /**
  * Comma-separated tables with a head line (RFC 4180): quotes round cells that need them, doubled
- * inside. Lines may end either way; empty lines are passed over; a cell may hold line ends.
+ * inside. Lines may end either way; empty lines are passed over; a cell may hold line ends. Where
+ * the decimal sign is a comma, programs write semicolons between cells: such tables are read too.
  */
 public final class Csv {
 
@@ -33,7 +34,7 @@ public final class Csv {
     List<Map<String, String>> rows = new ArrayList<>();
     List<String> head = null;
     String table = text.startsWith("\uFEFF") ? text.substring(1) : text;
-    try (CSVParser parser = FORMAT.parse(new StringReader(table))) {
+    try (CSVParser parser = format(table).parse(new StringReader(table))) {
       Iterator<CSVRecord> lines = parser.iterator();
       CSVRecord cells;
       while ((cells = next(lines, parser)) != null) {
@@ -50,6 +51,13 @@ public final class Csv {
       throw new UncheckedIOException(e);
     }
     return rows;
+  }
+
+  /** As the head line is: names of columns hold neither sign. */
+  private static CSVFormat format(String table) {
+    String head = table.lines().filter(line -> !line.isBlank()).findFirst().orElse("");
+    boolean semicolons = head.indexOf(';') >= 0 && head.indexOf(',') < 0;
+    return semicolons ? FORMAT.builder().setDelimiter(';').get() : FORMAT;
   }
 
   private static CSVRecord next(Iterator<CSVRecord> lines, CSVParser parser) {

@@ -81,7 +81,7 @@ public class CautionTest {
         Near.relative(f.get("mix.total").value(), total, 1e-9);
         double first = firstPour(plan, box);
         double mixed = first * f.get("rubber.mix").value();
-        double batches = f.containsKey("batch.count") ? f.get("batch.count").value() : 1;
+        int batches = plan.plan().mix().orElseThrow().pours().get(0).batches();
         if (f.containsKey("rest.base")) {
           // the first covers the master, the rest are equal and smaller
           double rest = weighed(f, "rest");

@@ -14,7 +14,9 @@ import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.FillCurve;
+import ungula.core.mould.BoxMould;
 import ungula.core.plan.MasterFacts;
+import ungula.core.plan.PourPart;
 import ungula.core.pour.Pace;
 import ungula.core.pour.Vessel;
 import ungula.core.quantity.Units;
@@ -72,12 +74,14 @@ public class PourPlanTest {
   }
 
   private static JobPlan plan(Workshop shop, String... edits) {
+    Choices measured =
+        ChoiceWords.edit(
+            Choices.fresh(Units.METRIC), List.of(Edit.of("master.source", "MEASURED")), MARRAM);
     List<Edit> all = new ArrayList<>();
-    all.add(Edit.of("master.source", "MEASURED"));
     for (int i = 0; i < edits.length; i += 2) {
       all.add(Edit.of(edits[i], edits[i + 1]));
     }
-    Choices c = ChoiceWords.edit(Choices.fresh(Units.METRIC), all, MARRAM);
+    Choices c = ChoiceWords.edit(measured, all, MARRAM);
     return JobPlan.of(c, LARGE, MARRAM, shop);
   }
 
@@ -276,12 +280,120 @@ public class PourPlanTest {
     assertTrue(warns(plan(shallow, "rubber.bubbles", "VACUUM"), "batch.shallow"));
   }
 
+  /** Parted 25 mm up: a wide upper half and a low one, without keys. */
+  private static JobPlan halves(Workshop shop, String... edits) {
+    List<String> all = new ArrayList<>(List.of("mould.kind", "TWO_PART", "parting.upMm", "25 mm"));
+    all.addAll(List.of("parting.keying", "NONE", "pose.liftMm", "20 mm"));
+    all.addAll(List.of("mould.overTopMm", "80 mm"));
+    all.addAll(List.of(edits));
+    return plan(shop, all.toArray(String[]::new));
+  }
+
+  private static List<PourPart.Batch> of(JobPlan plan, int pour) {
+    return plan.plan().pours().orElseThrow().list().stream()
+        .filter(b -> b.batch().pour() == pour)
+        .toList();
+  }
+
+  /**
+   * 2 500 g may be stirred: each half takes the fewest batches of that, whatever the other does.
+   */
   @Test
-  public void theSecondHalfHasAClockOfItsOwn() {
+  public void eachHalfIsSplitByItself() {
+    JobPlan plan = halves(shop(null));
+    int[] counts = new int[2];
+    for (int pour = 1; pour <= 2; pour++) {
+      List<PourPart.Batch> batches = of(plan, pour);
+      double g = batches.stream().mapToDouble(b -> b.mix().totalG()).sum();
+      double largest =
+          plan.plan().mix().orElseThrow().pours().get(pour - 1).batching().largestMm3();
+      counts[pour - 1] = batches.size();
+      assertEquals(
+          batches.size(), (int) Math.ceil(g / (largest * batches.get(0).mix().density() / 1000)));
+    }
+    assertTrue(counts[0] > counts[1], counts[0] + " and " + counts[1]);
+    assertEquals(
+        plan.figures().get("batch.count").text(),
+        counts[0] + " for the upper half, " + counts[1] + " for the lower");
+    assertEquals(value(plan, "batch.count"), (double) counts[0] + counts[1]);
+    // what is bought is what is mixed
+    double all =
+        plan.plan().pours().orElseThrow().list().stream()
+            .mapToDouble(b -> b.mix().baseG() + b.mix().hardenerG())
+            .sum();
+    Near.relative(plan.plan().mix().orElseThrow().used().values().iterator().next(), all, 1e-9);
+  }
+
+  /**
+   * Beside the master, 20 mm clear of the base and 100 high, the box holds the same at each level.
+   */
+  @Test
+  public void eachBatchOfAHalfHasItsLevel() {
+    JobPlan plan = halves(shop(null), "rubber.batches", "4");
+    BoxMould box = plan.plan().mould();
+    double beside = box.insideAreaMm2() - 60_000;
+    double upper = beside * 75 + box.insideAreaMm2() * box.overTopMm();
+    double lower = beside * 25 + box.insideAreaMm2() * 20;
+    Near.relative(value(plan, "parting.upper"), upper, 1e-6);
+    Near.relative(value(plan, "parting.lower"), lower, 1e-6);
+    List<PourPart.Batch> first = of(plan, 1);
+    List<PourPart.Batch> second = of(plan, 2);
+    double a = upper * share(first);
+    double b = lower * share(second);
+    assertTrue(a > beside * 75 && b > beside * 25, "both cover the master");
+    Near.absolute(first.get(0).levelMm(), 120 + (a - beside * 75) / box.insideAreaMm2(), 0.01);
+    Near.absolute(first.get(3).levelMm(), box.pourLineMm(), 0.01);
+    // turned over the first half fills what is above the parting, at 45 mm
+    Near.absolute(
+        second.get(0).levelMm(),
+        box.pourLineMm() - 20 + (b - beside * 25) / box.insideAreaMm2(),
+        0.01);
+    Near.absolute(second.get(3).levelMm(), box.pourLineMm(), 0.01);
+    Near.absolute(value(plan, "batch.5.level"), second.get(0).levelMm(), 1e-9);
+  }
+
+  /** What the first of some batches is of all. */
+  private static double share(List<PourPart.Batch> batches) {
+    return batches.get(0).mm3() / batches.stream().mapToDouble(PourPart.Batch::mm3).sum();
+  }
+
+  @Test
+  public void theFirstBatchOfAHalfIsToCoverTheMaster() {
+    // 600 g do not: some 0.68 L of the lower half cover it, 1.31 L of the upper
+    JobPlan bare = halves(with(shop(null), "handMixG", "600 g"));
+    assertTrue(warns(bare, "batch.seam") && warns(bare, "batch.seam.2"));
+    Caution upper =
+        bare.cautions().stream().filter(c -> c.id().equals("batch.seam")).findFirst().orElseThrow();
+    assertEquals(upper.title(), "The first batch of the upper half does not cover the master");
+    assertTrue(upper.text().contains("and the master 120 mm"), upper.text());
+    // 1 kg of the lower half do, so it is larger than the others
+    JobPlan lower = halves(with(shop(null), "handMixG", "1 kg"));
+    assertTrue(warns(lower, "batch.seam") && !warns(lower, "batch.seam.2"));
+    PourPart.Batch first = of(lower, 2).get(0);
+    Near.absolute(first.levelMm(), lower.plan().mould().pourLineMm() - 20 + 5, 0.01);
+    assertEquals(first.batch().base(), "later.base");
+    assertEquals(of(lower, 2).get(1).batch().base(), "laterRest.base");
+    assertTrue(value(lower, "later.base") > value(lower, "laterRest.base"));
+    JobPlan one = halves(shop(null), "rubber.batches", "1");
+    assertFalse(warns(one, "batch.seam") || warns(one, "batch.seam.2"));
+  }
+
+  @Test
+  public void theSecondHalfIsPouredInItsOwnTime() {
     JobPlan plan = plan(shop(null), "mould.kind", "TWO_PART", "rubber.batches", "2");
     assertEquals(plan.plan().batches().each().get(2).of(), "lower half");
-    Near.relative(value(plan, "pour.first"), 2 * value(plan, "mix.volume"), 1e-9);
-    Near.absolute(value(plan, "batch.3.start"), 0, 0);
-    assertTrue(value(plan, "batch.4.start") > 0);
+    Near.relative(
+        value(plan, "pour.first"),
+        of(plan, 1).stream().mapToDouble(PourPart.Batch::mm3).sum(),
+        1e-9);
+    double cured =
+        plan.steps().timeline().of("pour.1.cure").endMin()
+            - plan.steps().timeline().of("pour.1.1.weigh").beginMin();
+    assertTrue(value(plan, "batch.3.start") >= cured, "the first half cures first");
+    assertTrue(value(plan, "batch.4.start") > value(plan, "batch.3.start"));
+    String begins = plan.figures().get("batch.3.start").text();
+    assertTrue(begins.matches("day \\d, 0:00"), begins);
+    assertEquals(plan.figures().get("batch.1.start").text(), "0:00");
+    assertTrue(plan.figures().get("batch.4.by").text().startsWith(begins.substring(0, 7)));
   }
 }

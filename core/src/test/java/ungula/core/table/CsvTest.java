@@ -49,6 +49,15 @@ public class CsvTest {
   }
 
   @Test
+  public void semicolonsAreReadWhereTheHeadLineHasThem() {
+    assertEquals(
+        Csv.read("\nname;density\nLimpet, soft;1,05\n"),
+        List.of(Map.of("name", "Limpet, soft", "density", "1,05")));
+    assertEquals(
+        Csv.read("name,a;b\nLimpet;soft,1\n"), List.of(Map.of("name", "Limpet;soft", "a;b", "1")));
+  }
+
+  @Test
   public void theLineIsNamed() {
     UnreadableQuantity e =
         expectThrows(UnreadableQuantity.class, () -> Csv.read("a,b\n1,\"x\ny\"\n1,2,3\n"));

@@ -1,5 +1,6 @@
 package ungula.server.product;
 
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -155,8 +156,9 @@ class ProductController {
   /**
    * @param added how many sheets are new
    * @param changed how many of the user's own were of the same name, and are as in the file now
+   * @param same how many were there already, just as in the file
    */
-  record Imported(int added, int changed) {}
+  record Imported(int added, int changed, int same) {}
 
   /**
    * Sheets from a table: CSV with a head line, or a JSON list of objects; their names are the words
@@ -172,11 +174,14 @@ class ProductController {
       if (rows.isEmpty()) {
         throw new UnreadableQuantity("There is no product in it.");
       }
-      int added = 0;
+      Map<Taken, Integer> taken = new EnumMap<>(Taken.class);
       for (int i = 0; i < rows.size(); i++) {
-        added += keep(ProductTable.product(rows.get(i), i + 1)) ? 1 : 0;
+        taken.merge(take(ProductTable.product(rows.get(i), i + 1)), 1, Integer::sum);
       }
-      return new Imported(added, rows.size() - added);
+      return new Imported(
+          taken.getOrDefault(Taken.ADDED, 0),
+          taken.getOrDefault(Taken.CHANGED, 0),
+          taken.getOrDefault(Taken.SAME, 0));
     } catch (UnreadableQuantity e) {
       throw new Problem(
           HttpStatus.UNPROCESSABLE_CONTENT,
@@ -190,21 +195,33 @@ class ProductController {
    */
   record ProductFile(String text) {}
 
-  /**
-   * @return whether it is new
-   */
-  private boolean keep(Product product) {
-    for (ProductMapper.Row row : mapper.all()) {
-      if (!row.shipped() && products.sheet(row).name().equalsIgnoreCase(product.name())) {
+  private enum Taken {
+    ADDED,
+    CHANGED,
+    SAME
+  }
+
+  /** One sheet of a table: new, in the place of the user's own of that name, or there already. */
+  private Taken take(Product product) {
+    List<ProductMapper.Row> named =
+        mapper.all().stream()
+            .filter(row -> products.sheet(row).name().equalsIgnoreCase(product.name()))
+            .toList();
+    Map<String, String> table = ProductTable.row(product);
+    if (named.stream().anyMatch(row -> ProductTable.row(products.sheet(row)).equals(table))) {
+      return Taken.SAME;
+    }
+    for (ProductMapper.Row row : named) {
+      if (!row.shipped()) {
         if (mapper.save(row.id(), row.version(), json.write(product)) == 0) {
           throw Problem.conflict("The sheet of " + product.name());
         }
-        return false;
+        return Taken.CHANGED;
       }
     }
     String id = UUID.randomUUID().toString();
     mapper.add(new ProductMapper.Row(id, 1, false, false, json.write(product)));
-    return true;
+    return Taken.ADDED;
   }
 
   /** All sheets in use, as they can be imported again. */
