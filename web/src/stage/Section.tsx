@@ -94,9 +94,10 @@ export function Section({ job, cut, at, pointed, shape, line, parting, cutting, 
   );
 }
 
-/** Where each batch but the last comes up to. */
+/** Where each batch of the first pour but the last comes up to; the next is poured turned over. */
 function batchLines(job: Job) {
-  return job.batches.each.slice(0, -1).flatMap((b) => {
+  const first = job.batches.each.filter((b) => b.pour === 1);
+  return first.slice(0, -1).flatMap((b) => {
     const level = job.figures[`batch.${b.number}.level`];
     return level ? [{ number: b.number, mm: level.value }] : [];
   });

@@ -97,7 +97,7 @@ test('batches stand with what is known of each, why they are no larger, and what
       fewer: ['1 batch on a larger scale', '1 batch with two who pour'],
     },
   });
-  expect(reads()).toContain('(2 equal batches) of 639 g. The scale carries no more.');
+  expect(reads()).toContain(': 2 equal batches of 639 g. The scale carries no more.');
   expect(reads()).toContain('It would be 1 batch on a larger scale or 1 batch with two who pour.');
   const heads = screen.getAllByRole('columnheader').map((h) => h.textContent);
   expect(heads).toEqual(['Batch', 'Weigh', 'Fill mark', 'Begin', 'Mixed']);

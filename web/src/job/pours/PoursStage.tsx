@@ -29,12 +29,8 @@ export function PoursStage({ job }: { job: Job }) {
       {poured ? (
         <p className="sentence">
           The rubber is <Word k="rubber.bubbles" after="," /> and mixed in{' '}
-          <Word k="rubber.batches" />{' '}
-          {job.words['rubber.batches']?.unset && (
-            <>
-              (<FigureText figure={f['batch.count']} />)
-            </>
-          )}
+          <Word k="rubber.batches" after={job.words['rubber.batches']?.unset ? ':' : undefined} />{' '}
+          {job.words['rubber.batches']?.unset && <FigureText figure={f['batch.count']} />}
           {!f['later.base'] && (
             <>
               {' '}

@@ -58,8 +58,8 @@ export function Casts({ job }: { job: Job }) {
       {f['size.lost'] && (
         <p className="sentence">
           A cast comes out <FigureText figure={f['size.cast']} />,{' '}
-          <FigureText figure={f['size.lost']} /> {f['size.lost'].label}. To have it as large as
-          the master, scale the master by <FigureText figure={f['size.scaleUp']} />.
+          <FigureText figure={f['size.lost']} /> {f['size.lost'].label}. To have it as large as the
+          master, scale the master by <FigureText figure={f['size.scaleUp']} />.
         </p>
       )}
     </div>
