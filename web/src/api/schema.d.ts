@@ -1060,6 +1060,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/together/{product}/mixed': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['recordTogether'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/workshop': {
     parameters: {
       query?: never;
@@ -1781,6 +1797,7 @@ export interface components {
       z: number;
     };
     PourTogether: {
+      air: string;
       batches: components['schemas']['Batch'][];
       figures: {
         [
@@ -1788,6 +1805,9 @@ export interface components {
         ]?: components['schemas']['Figure'];
       };
       reason: string;
+    };
+    PouredTogether: {
+      jobs: string[];
     };
     ProductEdits: {
       edits: components['schemas']['Edit'][];
@@ -2084,6 +2104,9 @@ export interface components {
       /** Format: double */
       mm: number;
       text: string;
+    };
+    TogetherAnswer: {
+      said: string;
     };
     /** @enum {string} */
     TogetherFigure: 'batch.#.base' | 'batch.#.fill' | 'batch.#.hardener';
@@ -4097,6 +4120,32 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['PourTogether'];
+        };
+      };
+    };
+  };
+  recordTogether: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        product: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['PouredTogether'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['TogetherAnswer'];
         };
       };
     };

@@ -119,16 +119,35 @@ test('moulds of one rubber share batches, and one can be left out', async () => 
           batches: [{ key: 'batch.1', into: ['1.4 L into pup', '0.8 L into finial'] }],
           figures: figures({ 'batch.1.base': '969 g', 'batch.1.hardener': '1137 g' }),
           reason: 'More is not stirred evenly.',
+          air: 'vibrated after pouring',
         },
   );
   await screen.findByText('1.4 L into pup; 0.8 L into finial');
-  screen.getByText('More is not stirred evenly.');
+  screen.getByText('The rubber is vibrated after pouring. More is not stirred evenly.');
   expect(screen.queryByRole('columnheader', { name: 'Fill mark' })).toBeNull();
   expect(asked.at(-1)).toBe('/api/together/b?jobs=2&jobs=3');
   await user.click(screen.getByLabelText(/finial/));
   expect(asked.at(-1)).toBe('/api/together/b?jobs=2');
   await user.click(screen.getByLabelText(/pup/));
   expect(screen.getByText('Pick a mould to pour.')).toBeTruthy();
+});
+
+test('moulds poured together are recorded together', async () => {
+  let groups = GROUPS;
+  const user = show('/together', <TogetherPage />, (path) => {
+    if (path === '/api/together/b/mixed') {
+      groups = GROUPS.slice(0, 1);
+      return { said: 'Recorded as mixed for pup, finial.' };
+    }
+    return path === '/api/together'
+      ? { groups, missing: [] }
+      : { batches: [{ key: 'batch.1', into: ['2.2 L'] }], figures: {}, reason: '', air: 'thin' };
+  });
+  await user.click(await screen.findByRole('button', { name: 'Record as mixed' }));
+  expect((await screen.findByRole('status')).textContent).toBe(
+    'Recorded as mixed for pup, finial.',
+  );
+  await screen.findByText(/No two open jobs/);
 });
 
 test('with nothing to share the page says when there would be', async () => {

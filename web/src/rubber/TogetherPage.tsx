@@ -1,7 +1,8 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
 import { useSearchParams } from 'react-router-dom';
-import { client, unwrap, type PourGroup } from '../api/client';
+import { client, Problem, unwrap, type PourGroup } from '../api/client';
 import { PageHead } from '../app/PageHead';
 import { useTitle } from '../app/useTitle';
 import { FigureText } from '../ui/FigureText';
@@ -18,6 +19,7 @@ export function TogetherPage() {
     queryFn: () => unwrap(client.GET('/api/together')),
   });
   const [chosen, setChosen] = useState(search.get('rubber') ?? '');
+  const [said, setSaid] = useState<Said | null>(null);
   const groups = data?.groups;
   const several = groups?.filter((g) => g.moulds.length > 1) ?? [];
   const group = several.find((g) => g.product === chosen) ?? several[0];
@@ -28,6 +30,11 @@ export function TogetherPage() {
         <h1>Pour together</h1>
         <NotRead what="The list" error={error} again={refetch} />
         <Missing missing={data?.missing} />
+        {said && (
+          <p role={said.well ? 'status' : 'alert'} className={said.well ? undefined : 'refusal'}>
+            {said.text}
+          </p>
+        )}
         {groups && !group && (
           <p className="quiet">
             No two open jobs are poured of the same rubber. When they are, they can share a batch
@@ -47,7 +54,7 @@ export function TogetherPage() {
               />{' '}
               these are poured in one session:
             </p>
-            <Moulds key={group.product} group={group} />
+            <Moulds key={group.product} group={group} say={setSaid} />
           </>
         )}
       </main>
@@ -55,8 +62,14 @@ export function TogetherPage() {
   );
 }
 
-function Moulds({ group }: { group: PourGroup }) {
+interface Said {
+  text: string;
+  well: boolean;
+}
+
+function Moulds({ group, say }: { group: PourGroup; say: (said: Said) => void }) {
   const [left, setLeft] = useState<string[]>([]);
+  const queries = useQueryClient();
   const jobs = group.moulds.map((m) => m.id).filter((id) => !left.includes(id));
   const { data } = useQuery({
     queryKey: ['together', group.product, jobs],
@@ -69,6 +82,20 @@ function Moulds({ group }: { group: PourGroup }) {
     enabled: jobs.length > 0,
     placeholderData: keepPreviousData,
   });
+  const record = async () => {
+    try {
+      const answer = await unwrap(
+        client.POST('/api/together/{product}/mixed', {
+          params: { path: { product: group.product } },
+          body: { jobs },
+        }),
+      );
+      say({ text: answer.said, well: true });
+    } catch (e) {
+      say({ text: e instanceof Problem ? e.message : '', well: false });
+    }
+    await queries.invalidateQueries({ queryKey: ['together'] });
+  };
   const marked = data?.batches.some((_, i) => data.figures[`batch.${i + 1}.fill`]) ?? false;
   return (
     <>
@@ -125,10 +152,21 @@ function Moulds({ group }: { group: PourGroup }) {
               ))}
             </tbody>
           </table>
-          {data.reason && <p>{data.reason}</p>}
+          <p>
+            The rubber is {data.air}. {data.reason}
+          </p>
           <p className="quiet">
             A mould that one batch does not fill is gone on with from the next at once, before the
             first has gelled.
+          </p>
+          <p>
+            <Button size="sm" onClick={() => void record()}>
+              Record as mixed
+            </Button>{' '}
+            <span className="quiet">
+              for each of these moulds as planned, and taken from the shelf. What went otherwise is
+              struck out on its Pours stage.
+            </span>
           </p>
         </>
       )}

@@ -50,6 +50,14 @@ function sentence(state: WordState = wall, answered: Promise<void> = Promise.res
 
 const word = () => screen.getByRole('button', { name: /round the sides/ });
 
+test('a press opens the word, though the line moves before it is let go', async () => {
+  const { user } = sentence();
+  await user.pointer({ keys: '[MouseLeft>]', target: word() });
+  expect(screen.getByRole('textbox', { name: /round the sides/ })).toBe(document.activeElement);
+  await user.pointer({ keys: '[/MouseLeft]', target: document.body });
+  expect(screen.getByRole('textbox', { name: /round the sides/ })).toBeTruthy();
+});
+
 test('a click opens the word, Enter saves what is typed', async () => {
   const { asked, user } = sentence();
   await user.click(word());

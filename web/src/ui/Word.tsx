@@ -125,6 +125,13 @@ function TypedWord({ k }: { k: WordKey }) {
         className={`word${state.unset ? ' unset' : ''}`}
         title={state.exact && state.exact !== state.text ? state.exact : undefined}
         aria-label={`${state.label}: ${state.text}`}
+        // a word written before may close and move this one away before the button is let go
+        onMouseDown={(e) => {
+          if (e.button === 0) {
+            e.preventDefault();
+            field.open();
+          }
+        }}
         onClick={() => field.open()}
         onKeyDown={onButtonKey}
         disabled={desk.readOnly}

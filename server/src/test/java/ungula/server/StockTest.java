@@ -52,6 +52,11 @@ public class StockTest extends OnServer {
     return lot.get("words").get(part).get("exact").asString().replaceAll("[\\s\\u202f]", "");
   }
 
+  private boolean opened(String product) throws Exception {
+    JsonNode lot = stock(product).get("lots").get(0);
+    return !lot.get("words").get("opened").get("unset").asBoolean();
+  }
+
   @Test
   public void aBatchTakesFromThePacksAndStrickenOutPutsItBack() throws Exception {
     String product = ownProduct("Sea rocket");
@@ -70,7 +75,7 @@ public class StockTest extends OnServer {
     lot = stock(product).get("lots").get(0);
     assertEquals(left(lot, "baseLeftG"), "800.00g");
     assertEquals(left(lot, "hardenerLeftG"), "80.00g");
-    assertFalse(lot.get("words").get("opened").get("unset").asBoolean());
+    assertTrue(opened(product));
     assertEquals(
         server.post("/api/jobs/" + id + "/mixed", "{\"batch\":1}").status(),
         409,
@@ -87,9 +92,11 @@ public class StockTest extends OnServer {
             .body();
     assertTrue(off.get("said").asString().contains("more of hardener"), off.toString());
     assertTrue(off.get("said").asString().contains("not on the shelf"), off.toString());
-    for (JsonNode m : off.get("mixed")) {
-      server.delete("/api/jobs/" + id + "/mixed/" + m.get("id").asString());
-    }
+    String record = "/api/jobs/" + id + "/mixed/";
+    server.delete(record + off.get("mixed").get(0).get("id").asString());
+    assertTrue(opened(product), "the second batch took from it too");
+    server.delete(record + off.get("mixed").get(1).get("id").asString());
+    assertFalse(opened(product), "nothing opened it any more");
     assertEquals(left(stock(product).get("lots").get(0), "baseLeftG"), "1000.00g");
     assertEquals(server.get("/api/jobs/" + id + "/mixed").body().size(), 0);
     assertEquals(server.delete("/api/jobs/" + id + "/mixed/none").status(), 404);
@@ -230,6 +237,47 @@ public class StockTest extends OnServer {
         Running.value(server.job(id), "mix.base") + Running.value(server.job(other), "mix.base");
     assertEquals(base, alone, 1e-6);
     assertEquals(server.get("/api/together/samphire-15?jobs=none").status(), 422);
+  }
+
+  private JsonNode together(String... jobs) throws Exception {
+    return server.get("/api/together/samphire-15?jobs=" + String.join("&jobs=", jobs)).body();
+  }
+
+  /** What is to mix for a job, mL; −1 when it is not offered. */
+  private double toMix(String job) throws Exception {
+    for (JsonNode g : server.get("/api/together").body().get("groups")) {
+      for (JsonNode m : g.get("moulds")) {
+        if (m.get("id").asString().equals(job)) {
+          return m.get("volume").get("value").asDouble() / 1000;
+        }
+      }
+    }
+    return -1;
+  }
+
+  @Test
+  public void mouldsPouredTogetherKeepToTheOneThatIsPulledAndAreRecordedTogether()
+      throws Exception {
+    String one = job("A plaice", "rubber.product", "samphire-15", "rubber.batches", "2");
+    String two = job("A sole", "rubber.product", "samphire-15");
+    assertEquals(together(one, two).get("air").asString(), "poured high and thin");
+    server.write(two, "rubber.bubbles", "VACUUM_CYCLED");
+    assertTrue(together(one, two).get("air").asString().contains("cycled by hand"));
+    server.write(one, "rubber.bubbles", "VACUUM");
+    assertTrue(together(one, two).get("air").asString().endsWith("straight through"));
+    // what is recorded already is not mixed again
+    double before = toMix(one);
+    server.post("/api/jobs/" + one + "/mixed", "{\"batch\":1}");
+    double batch = Running.value(server.job(one), "mix.volume") / 1000;
+    assertEquals(toMix(one), before - batch, 1e-6);
+    String both = "{\"jobs\":[\"" + one + "\",\"" + two + "\"]}";
+    JsonNode said = server.post("/api/together/samphire-15/mixed", both).body();
+    assertTrue(said.get("said").asString().startsWith("Recorded as mixed for A "), said.toString());
+    assertEquals(server.get("/api/jobs/" + one + "/mixed").body().size(), 2);
+    assertEquals(server.get("/api/jobs/" + two + "/mixed").body().size(), 1);
+    assertEquals(toMix(one), -1.0);
+    assertEquals(toMix(two), -1.0);
+    assertEquals(server.post("/api/together/samphire-15/mixed", both).status(), 404);
   }
 
   @Test

@@ -1,5 +1,7 @@
 package ungula.core.pour;
 
+import java.util.Collection;
+import java.util.Comparator;
 import ungula.core.quantity.Choosable;
 
 /** How air is got out of mixed rubber. */
@@ -23,6 +25,13 @@ public enum Bubbles implements Choosable {
   @Override
   public String text() {
     return text;
+  }
+
+  /** What asks for most where several share a batch: room for foam first, then time. */
+  public static Bubbles most(Collection<Bubbles> all) {
+    return all.stream()
+        .max(Comparator.comparingDouble(Bubbles::rise).thenComparing(b -> b == VIBRATED))
+        .orElse(THIN_POUR);
   }
 
   public boolean vacuum() {

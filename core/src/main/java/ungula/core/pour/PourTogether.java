@@ -26,9 +26,13 @@ import ungula.core.working.Working;
  * @param figures base and hardener of every batch, by its key
  * @param batches in the order they are mixed
  * @param reason why they are no larger; empty when one does
+ * @param air how it is got out, to follow "the rubber is"
  */
 public record PourTogether(
-    @KeyedBy("TogetherFigure") Map<String, Figure> figures, List<Batch> batches, String reason) {
+    @KeyedBy("TogetherFigure") Map<String, Figure> figures,
+    List<Batch> batches,
+    String reason,
+    String air) {
 
   /** What its figures are called. */
   public static final FigureKeys FIGURES =
@@ -80,7 +84,8 @@ public record PourTogether(
     return new PourTogether(
         figures.all(),
         List.copyOf(batches),
-        batching.reason() == null ? "" : batching.reason().reason());
+        batching.reason() == null ? "" : batching.reason().reason(),
+        limits.bubbles().text());
   }
 
   private static void weighed(

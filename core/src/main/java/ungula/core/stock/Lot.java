@@ -125,8 +125,12 @@ public record Lot(
         useBy);
   }
 
-  /** With so much put back. */
-  public Lot givenBack(double base, double hardener) {
+  /**
+   * With so much put back.
+   *
+   * @param closed whether it is as if it had never been opened
+   */
+  public Lot givenBack(double base, double hardener, boolean closed) {
     return new Lot(
         number,
         baseG,
@@ -134,7 +138,7 @@ public record Lot(
         baseLeftG + base,
         hardenerLeftG + hardener,
         received,
-        opened,
+        closed ? null : opened,
         useBy);
   }
 

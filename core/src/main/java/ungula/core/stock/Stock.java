@@ -29,8 +29,15 @@ public record Stock(Product product, Map<String, Lot> lots) {
    * What a mix takes out of one pack.
    *
    * @param lot id of it
+   * @param opened whether it was closed until then
    */
-  public record Taken(String lot, double baseG, double hardenerG) {}
+  public record Taken(String lot, double baseG, double hardenerG, boolean opened) {
+
+    /** The same, as what opened it. */
+    public Taken opening() {
+      return new Taken(lot, baseG, hardenerG, true);
+    }
+  }
 
   /**
    * @param taken from each pack
@@ -62,7 +69,7 @@ public record Stock(Product product, Map<String, Lot> lots) {
       double b = Math.min(base, e.getValue().baseLeftG());
       double h = Math.min(hardener, e.getValue().hardenerLeftG());
       if (b + h > 0) {
-        taken.add(new Taken(e.getKey(), b, h));
+        taken.add(new Taken(e.getKey(), b, h, e.getValue().opened() == null));
         base -= b;
         hardener -= h;
       }

@@ -43,8 +43,11 @@ public record Working(
       return this;
     }
 
+    /** One more line; none where there is nothing to say. */
     public Builder step(String line) {
-      steps.add(line);
+      if (!line.isEmpty()) {
+        steps.add(line);
+      }
       return this;
     }
 

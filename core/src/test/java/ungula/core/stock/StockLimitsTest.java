@@ -78,9 +78,11 @@ public class StockLimitsTest {
     Lot more = lot(100, 10, null).taken(400, 40, TODAY);
     Near.absolute(more.baseLeftG(), 0, 0);
     Near.absolute(more.hardenerLeftG(), 0, 0);
-    Lot back = taken.givenBack(40, 4);
+    Lot back = taken.givenBack(40, 4, false);
     Near.absolute(back.baseLeftG(), 100, 1e-9);
     Near.absolute(back.hardenerLeftG(), 10, 1e-9);
+    assertEquals(back.opened(), TODAY);
+    assertNull(taken.givenBack(40, 4, true).opened());
   }
 
   @Test
@@ -94,7 +96,7 @@ public class StockLimitsTest {
             .draw(600, 60, TODAY);
     assertEquals(
         drawn.taken(),
-        List.of(new Stock.Taken("lot 2", 200, 20), new Stock.Taken("lot 1", 400, 40)));
+        List.of(new Stock.Taken("lot 2", 200, 20, true), new Stock.Taken("lot 1", 400, 40, true)));
     assertEquals(drawn.shortBaseG(), 0.0);
     Stock.Drawn little = stock(lot(100, 4, null)).draw(100, 10, TODAY);
     assertEquals(little.shortBaseG(), 0.0);
@@ -109,7 +111,9 @@ public class StockLimitsTest {
   public void anOpenedPackGoesBeforeAClosedOne() {
     Lot opened = new Lot("a", 1000, 100, 500, 50, null, TODAY.minusDays(1), TODAY.plusDays(60));
     Lot closed = lot(500, 50, TODAY.plusDays(60));
-    assertEquals(stock(closed, opened).draw(100, 10, TODAY).taken().get(0).lot(), "lot 2");
+    Stock.Taken taken = stock(closed, opened).draw(100, 10, TODAY).taken().get(0);
+    assertEquals(taken.lot(), "lot 2");
+    assertFalse(taken.opened(), "it was open");
   }
 
   @Test

@@ -105,7 +105,8 @@ public class StockTest {
         Lot after = before.taken(t.baseG(), t.hardenerG(), TODAY);
         assertEquals(after.opened(), TODAY);
         assertTrue(after.baseLeftG() >= 0 && after.hardenerLeftG() >= 0);
-        Lot again = after.givenBack(t.baseG(), t.hardenerG());
+        Lot again = after.givenBack(t.baseG(), t.hardenerG(), t.opened());
+        assertEquals(again.opened(), before.opened());
         Near.absolute(again.baseLeftG(), before.baseLeftG(), 1e-9);
         Near.absolute(again.hardenerLeftG(), before.hardenerLeftG(), 1e-9);
       }

@@ -110,11 +110,7 @@ class MixedController {
         batch.build()
             ? planned.choices().skin().buildProduct()
             : planned.choices().rubber().product();
-    Stocks.Planned was =
-        new Stocks.Planned(
-            ("Batch " + batch.number() + " " + batch.of()).strip(),
-            figure(planned, batch.base()).value(),
-            figure(planned, batch.hardener()).value());
+    Stocks.Planned was = Stocks.Planned.of(planned, batch);
     Stock.Drawn drawn = stocks.mix(job, product, batch, was, base, hardener);
     return new MixedAnswer(
         views(planned),
@@ -151,10 +147,14 @@ class MixedController {
   }
 
   private static String missed(Jobs.Job job, Stock.Drawn drawn) {
-    double g = drawn.shortBaseG() + drawn.shortHardenerG();
+    return missed(drawn.shortBaseG() + drawn.shortHardenerG(), job.choices().units());
+  }
+
+  /** What to say of what was not on the shelf; empty when all was. */
+  static String missed(double g, Units units) {
     return g < MISSED_G
         ? ""
-        : Mass.format(g, job.choices().units()) + " of it were not on the shelf by the records.";
+        : Mass.format(g, units) + " of it were not on the shelf by the records.";
   }
 
   @DeleteMapping("/{id}")

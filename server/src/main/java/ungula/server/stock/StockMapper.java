@@ -77,6 +77,13 @@ interface StockMapper {
   @Select(MIXED + "WHERE job_id = #{jobId} AND id = #{id}")
   MixedRow mixed(String jobId, String id);
 
+  /** Records of batches that took from a lot, the earliest first. */
+  @Select(MIXED + "WHERE taken LIKE CONCAT('%', #{lot}, '%') ORDER BY at, id")
+  List<MixedRow> mixedFrom(String lot);
+
+  @Update("UPDATE mixed SET taken = #{taken} WHERE id = #{id}")
+  void saveTaken(String id, String taken);
+
   @Insert(
       "INSERT INTO mixed (id, job_id, product_id, pour, batch, again, planned, base_g, hardener_g,"
           + " taken, at) VALUES (#{id}, #{jobId}, #{productId}, #{pour}, #{batch}, #{again},"

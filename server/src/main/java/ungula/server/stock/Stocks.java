@@ -5,7 +5,6 @@ import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -92,7 +91,15 @@ public class Stocks {
    *
    * @param name of the batch, in words
    */
-  public record Planned(String name, double baseG, double hardenerG) {}
+  public record Planned(String name, double baseG, double hardenerG) {
+
+    static Planned of(Jobs.Job job, PlannedBatch batch) {
+      return new Planned(
+          ("Batch " + batch.number() + " " + batch.of()).strip(),
+          job.plan().figures().get(batch.base()).value(),
+          job.plan().figures().get(batch.hardener()).value());
+    }
+  }
 
   /**
    * Records a batch as it was mixed, once, and takes it out of the stock.
@@ -157,6 +164,14 @@ public class Stocks {
         : record.pour() == batch.pour() && record.batch() == batch.batch();
   }
 
+  /** Batches of a job's first pour that are not recorded yet. */
+  List<PlannedBatch> toMix(Jobs.Job job) {
+    List<StockMapper.MixedRow> mixed = mapper.mixedOf(job.row().id());
+    return job.plan().plan().batches().each().stream()
+        .filter(b -> b.pour() == 1 && mixed.stream().noneMatch(m -> is(m, b)))
+        .toList();
+  }
+
   /** Strikes a batch out, and puts what it took back. */
   @Transactional
   public void unmix(String jobId, String id) {
@@ -164,11 +179,28 @@ public class Stocks {
     if (mixed == null) {
       throw Problem.gone("This batch");
     }
-    for (Stock.Taken t : Arrays.asList(json.read(mixed.taken(), Stock.Taken[].class))) {
-      StockMapper.LotRow row = mapper.lot(t.lot());
-      save(row, lot(row).givenBack(t.baseG(), t.hardenerG()));
-    }
     mapper.dropMixed(id);
+    for (Stock.Taken t : taken(mixed)) {
+      StockMapper.LotRow row = mapper.lot(t.lot());
+      boolean closed = t.opened() && !openedByAnother(t.lot());
+      save(row, lot(row).givenBack(t.baseG(), t.hardenerG(), closed));
+    }
+  }
+
+  private List<Stock.Taken> taken(StockMapper.MixedRow record) {
+    return List.of(json.read(record.taken(), Stock.Taken[].class));
+  }
+
+  /** A pack stays open for the earliest of the batches still taken from it: that one opened it. */
+  private boolean openedByAnother(String lot) {
+    List<StockMapper.MixedRow> others = mapper.mixedFrom(lot);
+    if (others.isEmpty()) {
+      return false;
+    }
+    List<Stock.Taken> its = new ArrayList<>(taken(others.get(0)));
+    its.replaceAll(t -> t.lot().equals(lot) ? t.opening() : t);
+    mapper.saveTaken(others.get(0).id(), json.write(its));
+    return true;
   }
 
   private void save(StockMapper.LotRow row, Lot lot) {

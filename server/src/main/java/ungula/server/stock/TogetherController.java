@@ -4,15 +4,25 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import ungula.core.plan.PourPart;
 import ungula.core.pour.Bubbles;
+import ungula.core.pour.PlannedBatch;
 import ungula.core.pour.PourTogether;
+import ungula.core.quantity.Units;
+import ungula.core.quantity.Volume;
 import ungula.core.rubber.Product;
+import ungula.core.stock.Stock;
 import ungula.core.working.Figure;
+import ungula.core.working.Given;
+import ungula.core.working.Working;
 import ungula.core.workshop.Workshop;
 import ungula.server.job.Jobs;
 import ungula.server.product.Products;
@@ -25,17 +35,19 @@ import ungula.server.workshop.Habits;
 class TogetherController {
 
   private final Jobs jobs;
+  private final Stocks stocks;
   private final Products products;
   private final Habits workshop;
 
-  TogetherController(Jobs jobs, Products products, Habits workshop) {
+  TogetherController(Jobs jobs, Stocks stocks, Products products, Habits workshop) {
     this.jobs = jobs;
+    this.stocks = stocks;
     this.products = products;
     this.workshop = workshop;
   }
 
   /**
-   * @param volume to mix for its first pour
+   * @param volume still to mix for its first pour
    */
   record MouldView(String id, String name, Figure volume) {}
 
@@ -59,9 +71,7 @@ class TogetherController {
       if (poured(job)) {
         groups
             .computeIfAbsent(job.choices().rubber().product(), id -> new ArrayList<>())
-            .add(
-                new MouldView(
-                    job.row().id(), job.row().name(), job.plan().figures().get("pour.first")));
+            .add(new MouldView(job.row().id(), job.row().name(), toMix(job)));
       }
     }
     return new GroupsView(
@@ -78,38 +88,123 @@ class TogetherController {
     return open.jobs().stream().map(j -> jobs.find(j.id())).toList();
   }
 
-  /** Poured into a box, of the rubber as its sheet says and nothing besides. */
-  private static boolean poured(Jobs.Job job) {
+  /**
+   * Poured into a box, of the rubber as its sheet says and nothing besides, and not all of its
+   * first pour mixed.
+   */
+  private boolean poured(Jobs.Job job) {
     var rubber = job.choices().rubber();
     return job.plan().figures().containsKey("pour.first")
+        && !stocks.toMix(job).isEmpty()
         && rubber.ratio() == null
         && rubber.catalyst() == null
         && !rubber.additive().used();
   }
 
+  /** What is still to mix for a job's first pour: all of it, less the batches that are recorded. */
+  private Figure toMix(Jobs.Job job) {
+    Figure all = job.plan().figures().get("pour.first");
+    List<Integer> left = stocks.toMix(job).stream().map(PlannedBatch::number).toList();
+    List<PourPart.Batch> first =
+        job.plan().plan().pours().orElseThrow().list().stream()
+            .filter(b -> b.batch().pour() == 1)
+            .toList();
+    if (left.size() == first.size()) {
+      return all;
+    }
+    double mm3 =
+        first.stream()
+            .filter(b -> left.contains(b.batch().number()))
+            .mapToDouble(PourPart.Batch::mm3)
+            .sum();
+    Units units = job.choices().units();
+    return new Figure(
+        all.key(),
+        "left to mix for the first pour",
+        mm3,
+        Volume.format(mm3, units),
+        Volume.exact(mm3, units),
+        Working.of("to mix for the first pour − batches that are recorded")
+            .given("to mix", all.text(), Given.Source.COMPUTED)
+            .given("batches recorded", first.size() - left.size() + "", Given.Source.MEASURED)
+            .done());
+  }
+
   /**
    * @param jobs by id
+   * @param bubbles how air is got out; left out as the one of the jobs asks that asks for most
    */
   @GetMapping("/{product}")
   PourTogether together(
       @PathVariable String product,
       @RequestParam List<String> jobs,
-      @RequestParam(defaultValue = "THIN_POUR") Bubbles bubbles) {
-    List<PourTogether.Pour> pours =
-        planned(this.jobs.open()).stream()
-            .filter(
-                j ->
-                    jobs.contains(j.row().id())
-                        && product.equals(j.choices().rubber().product())
-                        && poured(j))
-            .map(
-                j ->
-                    new PourTogether.Pour(
-                        j.row().name(), j.plan().figures().get("pour.first").value()))
-            .toList();
-    Product rubber = products.find(product).orElseThrow(() -> Problem.gone("This product"));
+      @RequestParam(required = false) Bubbles bubbles) {
+    List<Jobs.Job> asked = asked(product, jobs);
+    Bubbles air =
+        bubbles != null
+            ? bubbles
+            : Bubbles.most(asked.stream().map(j -> j.choices().rubber().bubbles()).toList());
+    Product rubber = rubber(product);
     Workshop shop = workshop.current();
     return PourTogether.of(
-        pours, rubber, shop.limits(rubber, bubbles), shop.units(), shop.currency());
+        asked.stream().map(j -> new PourTogether.Pour(j.row().name(), toMix(j).value())).toList(),
+        rubber,
+        shop.limits(rubber, air),
+        shop.units(),
+        shop.currency());
+  }
+
+  private List<Jobs.Job> asked(String product, List<String> ids) {
+    return planned(jobs.open()).stream()
+        .filter(
+            j ->
+                ids.contains(j.row().id())
+                    && product.equals(j.choices().rubber().product())
+                    && poured(j))
+        .toList();
+  }
+
+  private Product rubber(String product) {
+    return products.find(product).orElseThrow(() -> Problem.gone("This product"));
+  }
+
+  /**
+   * @param jobs by id
+   */
+  record PouredTogether(List<String> jobs) {}
+
+  /**
+   * @param said what was recorded, and what was not on the shelf
+   */
+  record TogetherAnswer(String said) {}
+
+  /**
+   * Records all that was still to mix for the first pours of jobs, as planned; whole or not at all.
+   */
+  @PostMapping("/{product}/mixed")
+  @Transactional
+  public TogetherAnswer recordTogether(
+      @PathVariable String product, @RequestBody PouredTogether body) {
+    rubber(product);
+    List<String> names = new ArrayList<>();
+    double missedG = 0;
+    for (Jobs.Job job : asked(product, body.jobs())) {
+      for (PlannedBatch batch : stocks.toMix(job)) {
+        Stocks.Planned was = Stocks.Planned.of(job, batch);
+        Stock.Drawn drawn =
+            stocks.mix(job.row().id(), product, batch, was, was.baseG(), was.hardenerG());
+        missedG += drawn.shortBaseG() + drawn.shortHardenerG();
+      }
+      names.add(job.row().name());
+    }
+    if (names.isEmpty()) {
+      throw Problem.gone("What was to be mixed");
+    }
+    return new TogetherAnswer(
+        ("Recorded as mixed for "
+                + String.join(", ", names)
+                + ". "
+                + MixedController.missed(missedG, workshop.current().units()))
+            .strip());
   }
 }
