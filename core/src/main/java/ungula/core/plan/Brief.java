@@ -8,6 +8,7 @@ import ungula.core.quantity.Units;
 import ungula.core.quantity.Volume;
 import ungula.core.record.Recorded;
 import ungula.core.rubber.Product;
+import ungula.core.rubber.Ratio;
 import ungula.core.workshop.Workshop;
 
 /**
@@ -48,6 +49,20 @@ public record Brief(
   /** Rubber of a skin's build coats; the other one where none is picked for them. */
   public Product build() {
     return materials.build() == null ? materials.rubber() : materials.build();
+  }
+
+  /** What the job's rubber is mixed at; null while none is picked, or nothing says. */
+  public Ratio ratio() {
+    return ratio(product());
+  }
+
+  /** What a rubber of the job is mixed at: the job's own is for its own, else the sheet's. */
+  Ratio ratio(Product of) {
+    if (of == null) {
+      return null;
+    }
+    Ratio own = choices.rubber().ratio();
+    return of == product() && own != null ? own : of.ratio();
   }
 
   /** What is cast; null while no product is picked for it. */

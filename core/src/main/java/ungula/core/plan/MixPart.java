@@ -96,7 +96,7 @@ public record MixPart(
 
     static Weighing of(Brief b, double firstMm3) {
       Ratio own = b.choices().rubber().ratio();
-      Ratio ratio = own != null ? own : b.product().ratio();
+      Ratio ratio = b.ratio();
       if (ratio == null || firstMm3 <= 0) {
         return new Weighing(ratio, null, null, false);
       }
@@ -119,24 +119,10 @@ public record MixPart(
 
   /** Null when the sheet of its rubber does not allow weighing. */
   private static Mix coat(Brief b, double mm3, Stirred coat) {
-    Ratio ratio = ratio(b, coat.product);
+    Ratio ratio = b.ratio(coat.product);
     boolean weighed =
         ratio != null && coat.product.mixedDensity(coat.product.hardenerPerBase(ratio)) != null;
     return weighed ? Mix.ofVolume(Math.max(1, mm3), coat.product, ratio, coat.additive) : null;
-  }
-
-  /** What a rubber of the job is mixed at: the job's own ratio, else the sheet's. */
-  private static Ratio ratio(Brief b, Product of) {
-    Ratio own = b.choices().rubber().ratio();
-    return of == b.product() && own != null ? own : of.ratio();
-  }
-
-  Ratio ratio(Product of) {
-    return ratio(brief, of);
-  }
-
-  private Ratio ratio() {
-    return ratio(brief, brief.product());
   }
 
   /** One batch of the first pour; null while nothing can be weighed. */
@@ -185,7 +171,7 @@ public record MixPart(
 
   /** As its sheet says; another rubber than the job's that does not say is taken to be as that. */
   private double densityOf(Product of) {
-    Ratio ratio = of == brief.product() ? ratio() : of.ratio();
+    Ratio ratio = brief.ratio(of);
     Double its = ratio == null ? null : of.mixedDensity(of.hardenerPerBase(ratio));
     return its != null ? its : densityOf(brief.product());
   }
@@ -210,7 +196,7 @@ public record MixPart(
                 brief.choices().rubber().first() == First.BASE,
                 r.firstG(),
                 r.secondG(),
-                brief.product().hardenerPerBase(ratio()),
+                brief.product().hardenerPerBase(brief.ratio()),
                 Mix.TOLERANCE,
                 brief.product().role(),
                 brief.units()));
@@ -323,8 +309,8 @@ public record MixPart(
                     + (first.additiveG() > 0 ? " + additive" : "")
                     + "); hardener = base × hardener per base")
             .given("total", Mass.exact(first.totalG(), brief.units()), COMPUTED)
-            .given("ratio", ratio().text(), ratioSource())
-            .step(Ratio.sentence(brief.product().hardenerPerBase(ratio())));
+            .given("ratio", brief.ratio().text(), ratioSource())
+            .step(Ratio.sentence(brief.product().hardenerPerBase(brief.ratio())));
     if (first.additiveG() > 0) {
       Additive additive = brief.choices().rubber().additive();
       split.step(
@@ -437,8 +423,8 @@ public record MixPart(
                           base ? "base really poured" : "hardener really poured",
                           Mass.exact(firstG, brief.units()),
                           MEASURED)
-                      .given("ratio", ratio().text(), ratioSource())
-                      .step(Ratio.sentence(brief.product().hardenerPerBase(ratio())))
+                      .given("ratio", brief.ratio().text(), ratioSource())
+                      .step(Ratio.sentence(brief.product().hardenerPerBase(brief.ratio())))
                       .rounded("right within 2 %")
                       .done());
             });

@@ -62,19 +62,14 @@ public record PourMix(double mm3, Batching batching, int batches, Mix first, Mix
   }
 
   private static Mix mix(Brief b, double mm3) {
-    return Mix.ofVolume(Math.max(1, mm3), b.product(), ratio(b), b.choices().rubber().additive());
-  }
-
-  private static Ratio ratio(Brief b) {
-    Ratio own = b.choices().rubber().ratio();
-    return own != null || b.product() == null ? own : b.product().ratio();
+    return Mix.ofVolume(Math.max(1, mm3), b.product(), b.ratio(), b.choices().rubber().additive());
   }
 
   /**
    * How the workshop's limits split so much; empty while no rubber is picked that can be weighed.
    */
   static Optional<Batching> batching(Brief b, double mixMm3) {
-    Ratio ratio = ratio(b);
+    Ratio ratio = b.ratio();
     if (b.product() == null || ratio == null) {
       return Optional.empty();
     }

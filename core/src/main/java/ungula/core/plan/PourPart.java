@@ -22,8 +22,10 @@ import ungula.core.pour.PlannedBatch;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Timespan;
 import ungula.core.quantity.Vacuum;
+import ungula.core.quantity.Volume;
 import ungula.core.rubber.Mix;
 import ungula.core.skin.Coat;
+import ungula.core.working.Figure;
 import ungula.core.working.FigureBook;
 import ungula.core.working.Working;
 
@@ -161,6 +163,30 @@ public record PourPart(
               null));
     }
     return new PourPart(b, mix, null, coated, null, List.copyOf(list));
+  }
+
+  /**
+   * What is still to mix for the first pour.
+   *
+   * @param open its batches that are not recorded
+   * @param all to mix for it, as it is shown
+   */
+  public Figure toMix(List<PlannedBatch> open, Figure all) {
+    List<Batch> first = list.stream().filter(b -> b.batch.pour() == 1).toList();
+    if (open.size() == first.size()) {
+      return all;
+    }
+    double mm3 = first.stream().filter(b -> open.contains(b.batch)).mapToDouble(Batch::mm3).sum();
+    return new Figure(
+        all.key(),
+        "left to mix for the first pour",
+        mm3,
+        Volume.format(mm3, brief.units()),
+        Volume.exact(mm3, brief.units()),
+        Working.of("to mix for the first pour − batches that are recorded")
+            .given("to mix", all.text(), COMPUTED)
+            .given("batches recorded", first.size() - open.size() + "", MEASURED)
+            .done());
   }
 
   private Bubbles bubbles() {
@@ -352,7 +378,7 @@ public record PourPart(
     Working.Builder w =
         Working.of("share of all that is mixed, as its rubber is of all coats; split by the ratio")
             .given("volume to mix", brief.ml(mm3), COMPUTED)
-            .given("ratio", mix.ratio(coated.product(c)).text(), SHEET);
+            .given("ratio", brief.ratio(coated.product(c)).text(), SHEET);
     if (brief.build() != brief.product()) {
       w.given("rubber", coated.product(c).name(), CHOSEN);
     }

@@ -110,17 +110,16 @@ public record PourClock(List<Turn> turns) {
   /** When a batch begins, and until when it is poured. */
   private static void start(Turn t, FigureBook figures) {
     String key = t.batch.batch().key();
-    figures.put(
-        key + ".start",
-        "begin",
-        t.pourMin + t.startMin,
-        t.clock(t.startMin),
-        Working.of(
-                t.batch.batch().pour() > 1 && t.startMin == 0
-                    ? "when the half before has cured and is turned, cleaned and released"
-                    : "when the batch before is poured")
-            .given("each takes", figures.get("batch.minutes").text(), COMPUTED)
-            .done());
+    boolean turned = t.batch.batch().pour() > 1 && t.startMin == 0;
+    Working begins =
+        turned
+            ? Working.of("when the half before has cured and is turned, cleaned and released")
+                .given("after the first batch of all", Timespan.formatMin(t.pourMin), COMPUTED)
+                .done()
+            : Working.of("when the batch before is poured")
+                .given("each takes", figures.get("batch.minutes").text(), COMPUTED)
+                .done();
+    figures.put(key + ".start", "begin", t.pourMin + t.startMin, t.clock(t.startMin), begins);
     if (t.byMin != null) {
       figures.put(
           key + ".by",

@@ -376,40 +376,27 @@ public class PlannerTest {
     assertTrue(plan.figures().get("master.volume").working().plusMinus().contains("9.6 mL"));
   }
 
+  private static Choices kept(Choices before, String word, String text) {
+    return GrainBox.kept(
+        before, ChoiceWords.edit(before, List.of(Edit.of(word, text)), null), c -> FLAT);
+  }
+
   /** Walls of 12 mm and 10 over the top: 104 × 79 × 52; with 20 mm all round another box. */
   @Test
   public void grainIsKeptWithTheBoxItWasReadIn() {
-    Choices before = Choices.fresh(Units.METRIC);
-    Choices read =
-        GrainBox.kept(
-            before,
-            ChoiceWords.edit(before, List.of(Edit.of("master.measured.grainMm3", "240 mL")), null),
-            c -> FLAT);
+    Choices read = kept(Choices.fresh(Units.METRIC), "master.measured.grainMm3", "240 mL");
     Near.relative(read.master().measured().grainBoxMm3(), 104 * 79 * 52, 1e-9);
-    Choices wider =
-        GrainBox.kept(
-            read,
-            ChoiceWords.edit(read, List.of(Edit.of("mould.sidesMm", "20 mm")), null),
-            c -> FLAT);
+    Choices wider = kept(read, "mould.sidesMm", "20 mm");
     assertEquals(wider.master(), read.master());
     Near.relative(
         VolumeWays.of(wider.master().measured(), 1e6, Units.METRIC).get(0).volumeMm3(),
         104 * 79 * 52 - 240_000,
         1e-9);
     // read before boxes were kept: in the box as it was until then
-    Choices old = wider.readIn(null);
-    Choices after =
-        GrainBox.kept(
-            old,
-            ChoiceWords.edit(old, List.of(Edit.of("mould.sidesMm", "12 mm")), null),
-            c -> FLAT);
+    Choices after = kept(wider.readIn(null), "mould.sidesMm", "12 mm");
     Near.relative(after.master().measured().grainBoxMm3(), 120 * 95 * 52, 1e-9);
     // and what is not read any more was read in none
-    Choices none =
-        GrainBox.kept(
-            read,
-            ChoiceWords.edit(read, List.of(Edit.of("master.measured.grainMm3", "")), null),
-            c -> FLAT);
+    Choices none = kept(read, "master.measured.grainMm3", "");
     assertNull(none.master().measured().grainBoxMm3());
   }
 

@@ -111,7 +111,7 @@ class JobViews {
         job.plan().plan().skin().map(skin -> skin(job, skin)).orElse(null),
         job.plan().steps().making().stream().map(s -> step(job, s)).toList(),
         job.plan().steps().casting().stream().map(s -> step(job, s)).toList(),
-        ratioSentence(c, job.product()),
+        ratioSentence(job),
         job.plan().plan().second().orElse(null),
         job.plan().plan().batches(),
         products.rubbers(),
@@ -193,12 +193,9 @@ class JobViews {
     return job.plan().plan().firstMix().map(Mix::density).orElse(null);
   }
 
-  private static String ratioSentence(Choices c, Product product) {
-    if (product == null) {
-      return "";
-    }
-    Ratio ratio = c.rubber().ratio() == null ? product.ratio() : c.rubber().ratio();
-    return ratio == null ? "" : product.sentence(ratio);
+  private static String ratioSentence(Jobs.Job job) {
+    Ratio ratio = job.plan().plan().brief().ratio();
+    return ratio == null ? "" : job.product().sentence(ratio);
   }
 
   private static JobResponse.TouchView touch(Touching t) {

@@ -50,10 +50,7 @@ class SheetController {
     Jobs.Job job = jobs.find(id);
     Choices c = job.choices();
     Workshop shop = workshop.current();
-    Ratio ratio =
-        job.product() == null
-            ? null
-            : c.rubber().ratio() == null ? job.product().ratio() : c.rubber().ratio();
+    Ratio ratio = job.plan().plan().brief().ratio();
     boolean drawn = job.plan().plan().inBox().isPresent() || job.plan().plan().skin().isPresent();
     JobSheet.Content content =
         new JobSheet.Content(

@@ -12,17 +12,12 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import ungula.core.plan.PourPart;
 import ungula.core.pour.Bubbles;
 import ungula.core.pour.PlannedBatch;
 import ungula.core.pour.PourTogether;
-import ungula.core.quantity.Units;
-import ungula.core.quantity.Volume;
 import ungula.core.rubber.Product;
 import ungula.core.stock.Stock;
 import ungula.core.working.Figure;
-import ungula.core.working.Given;
-import ungula.core.working.Working;
 import ungula.core.workshop.Workshop;
 import ungula.server.job.Jobs;
 import ungula.server.product.Products;
@@ -95,39 +90,16 @@ class TogetherController {
   private boolean poured(Jobs.Job job) {
     var rubber = job.choices().rubber();
     return job.plan().figures().containsKey("pour.first")
-        && !stocks.toMix(job).isEmpty()
         && rubber.ratio() == null
         && rubber.catalyst() == null
-        && !rubber.additive().used();
+        && !rubber.additive().used()
+        && !stocks.toMix(job).isEmpty();
   }
 
   /** What is still to mix for a job's first pour: all of it, less the batches that are recorded. */
   private Figure toMix(Jobs.Job job) {
     Figure all = job.plan().figures().get("pour.first");
-    List<Integer> left = stocks.toMix(job).stream().map(PlannedBatch::number).toList();
-    List<PourPart.Batch> first =
-        job.plan().plan().pours().orElseThrow().list().stream()
-            .filter(b -> b.batch().pour() == 1)
-            .toList();
-    if (left.size() == first.size()) {
-      return all;
-    }
-    double mm3 =
-        first.stream()
-            .filter(b -> left.contains(b.batch().number()))
-            .mapToDouble(PourPart.Batch::mm3)
-            .sum();
-    Units units = job.choices().units();
-    return new Figure(
-        all.key(),
-        "left to mix for the first pour",
-        mm3,
-        Volume.format(mm3, units),
-        Volume.exact(mm3, units),
-        Working.of("to mix for the first pour − batches that are recorded")
-            .given("to mix", all.text(), Given.Source.COMPUTED)
-            .given("batches recorded", first.size() - left.size() + "", Given.Source.MEASURED)
-            .done());
+    return job.plan().plan().pours().orElseThrow().toMix(stocks.toMix(job), all);
   }
 
   /**
