@@ -28,12 +28,18 @@ final class DistanceTransform {
   private static final double SQRT2 = Math.sqrt(2);
   private static final double SQRT3 = Math.sqrt(3);
 
+  /** Planes whose normal has no more of an axis than this lie along it. */
+  private static final double ALONG = 1e-6;
+
   /**
    * The straight way from the surface to a cell passes within half a cell of one of its neighbours,
    * which is nearer by most of the step between them: by this share at least. Others need not be
    * asked.
    */
   private static final double NEARER = 0.7;
+
+  /** What is not nearer by more than rounding is not gone to: lids are fans of many triangles. */
+  private static final double NOTABLY = 1 - 1e-6;
 
   /** Cells of a row that are passed over together where none knows a triangle. */
   private static final int STRETCH = 8;
@@ -180,26 +186,35 @@ final class DistanceTransform {
 
   private void seed(int t, int k) {
     double[] p = mesh.xyz();
-    int[] c = mesh.corners();
-    int a = 3 * c[3 * t];
-    int b = 3 * c[3 * t + 1];
-    int d = 3 * c[3 * t + 2];
+    int a = 3 * mesh.corners()[3 * t];
+    int b = 3 * mesh.corners()[3 * t + 1];
+    int c = 3 * mesh.corners()[3 * t + 2];
     double h = grid.h();
     double x0 = grid.origin().x();
     double y0 = grid.origin().y();
-    int i0 = from((Math.min(p[a], Math.min(p[b], p[d])) - x0) / h - 1);
-    int i1 = to((Math.max(p[a], Math.max(p[b], p[d])) - x0) / h + 1, nx);
-    int j0 = from((Math.min(p[a + 1], Math.min(p[b + 1], p[d + 1])) - y0) / h - 1);
-    int j1 = to((Math.max(p[a + 1], Math.max(p[b + 1], p[d + 1])) - y0) / h + 1, ny);
+    double left = (Math.min(p[a], Math.min(p[b], p[c])) - x0) / h - 1;
+    double right = (Math.max(p[a], Math.max(p[b], p[c])) - x0) / h + 1;
+    int j0 = from((Math.min(p[a + 1], Math.min(p[b + 1], p[c + 1])) - y0) / h - 1);
+    int j1 = to((Math.max(p[a + 1], Math.max(p[b + 1], p[c + 1])) - y0) / h + 1, ny);
     double z = grid.z(k);
     double reach = SQRT3 * h;
+    double across = triangles.normalX(t);
+    boolean along = !(Math.abs(across) > ALONG);
     for (int j = j0; j <= j1; j++) {
       double y = grid.y(j);
-      for (int i = i0; i <= i1; i++) {
+      // of a row only the cells near the plane: of a large triangle they are few
+      double off = triangles.offPlane(t, x0, y, z);
+      if (along && Math.abs(off) > 2 * reach) {
+        continue;
+      }
+      double from = along ? left : (-Math.signum(across) * reach - off) / across / h - ALONG;
+      double to = along ? right : (Math.signum(across) * reach - off) / across / h + ALONG;
+      int last = to(Math.min(right, to), nx);
+      for (int i = from(Math.max(left, from)); i <= last; i++) {
         int cell = grid.index(i, j, k);
         double x = grid.x(i);
-        double off = triangles.fromPlane(t, x, y, z);
-        if (off <= reach && off < best[cell] && seen(k, cell - k * layer)) {
+        double near = Math.abs(triangles.offPlane(t, x, y, z));
+        if (near <= reach && near < best[cell] * NOTABLY && seen(k, cell - k * layer)) {
           offer(cell, t, x, y, z);
         }
       }
@@ -405,7 +420,7 @@ final class DistanceTransform {
       y = grid.y(cell / nx % ny);
       z = grid.z(cell / layer);
       at = from;
-      least = distance * (double) distance * (1 - 1e-6);
+      least = distance * (double) distance * NOTABLY;
       descend();
       // of several hollows close by this may not be the nearest
       int v = corner();
@@ -439,16 +454,15 @@ final class DistanceTransform {
       boolean nearer = true;
       while (nearer) {
         int corners = triangles.nearestCorners(at, x, y, z);
-        if (Integer.bitCount(corners) > 1) {
-          nearer = false;
-          int here = at;
-          for (int e = 0; e < 3; e++) {
-            int beside = topology.neighbour(here, e);
-            nearer |= beside >= 0 && isNearer(beside);
-          }
-        } else {
-          int v = mesh.corners()[3 * at + (corners >> 1)];
+        int here = at;
+        nearer = false;
+        if (Integer.bitCount(corners) == 1) {
+          int v = mesh.corners()[3 * here + (corners >> 1)];
           nearer = anyOf(nearby.ring, nearby.ringFrom[v], nearby.ringFrom[v + 1]);
+        }
+        for (int e = 0; e < 3; e++) {
+          int beside = topology.neighbour(here, e);
+          nearer |= beside >= 0 && isNearer(beside);
         }
       }
     }
@@ -462,7 +476,7 @@ final class DistanceTransform {
     }
 
     private boolean isNearer(int t) {
-      double off = triangles.fromPlane(t, x, y, z);
+      double off = Math.abs(triangles.offPlane(t, x, y, z));
       if (off * off >= least) {
         return false;
       }

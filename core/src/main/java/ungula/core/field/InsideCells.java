@@ -113,6 +113,10 @@ public final class InsideCells {
     private byte[] senses = new byte[256];
     private int crossings;
 
+    // what the layer's plane cuts of the triangle looked at, along y
+    private double least;
+    private double most;
+
     Rows(Layers triangles, int k) {
       this.triangles = triangles;
       this.k = k;
@@ -171,15 +175,15 @@ public final class InsideCells {
       int a = c[3 * t];
       int b = c[3 * t + 1];
       int d = c[3 * t + 2];
-      double ya = p[3 * a + 1];
-      double yb = p[3 * b + 1];
-      double yd = p[3 * d + 1];
-      double least = Math.min(ya, Math.min(yb, yd));
-      double most = Math.max(ya, Math.max(yb, yd));
+      least = Double.POSITIVE_INFINITY;
+      most = Double.NEGATIVE_INFINITY;
+      reach(a, b);
+      reach(b, d);
+      reach(d, a);
       double h = grid.h();
       double oy = grid.origin().y();
-      int first = (int) Math.max(0, Math.ceil((least - oy) / h - 1e-9));
-      int last = (int) Math.min(grid.ny() - 1, Math.floor((most - oy) / h + 1e-9));
+      int first = (int) Math.max(0, Math.ceil((least - oy) / h - 1e-6));
+      int last = (int) Math.min(grid.ny() - 1, Math.floor((most - oy) / h + 1e-6));
       for (int j = first; j <= last; j++) {
         double y = grid.y(j);
         boolean ab = left(a, b, y);
@@ -188,6 +192,21 @@ public final class InsideCells {
         }
         add(j, meet(a, b, d, y), ab ? -1 : 1);
       }
+    }
+
+    /** Widens what the layer's plane cuts of a triangle by where it meets one of the edges. */
+    private void reach(int a, int b) {
+      double za = p[3 * a + 2] - z;
+      double zb = p[3 * b + 2] - z;
+      if (za * zb > 0) {
+        return;
+      }
+      double ya = p[3 * a + 1];
+      double yb = p[3 * b + 1];
+      double from = za == zb ? ya : ya + (yb - ya) * (za / (za - zb));
+      double to = za == zb ? yb : from;
+      least = Math.min(least, Math.min(from, to));
+      most = Math.max(most, Math.max(from, to));
     }
 
     /**

@@ -6,7 +6,8 @@ import ungula.core.work.Parallel;
 
 /**
  * Of each vertex of a mesh the triangles round it and round every vertex close to it, as far as
- * they hang together.
+ * they hang together. Of a vertex thousands meet at, the tip of a cone or the middle of a round
+ * lid, a few spread over them are told: the ones between lie hardly nearer, and are walked to.
  */
 final class NearbyTriangles {
 
@@ -14,6 +15,9 @@ final class NearbyTriangles {
 
   /** No list is longer. */
   private static final int MOST = 48;
+
+  /** The golden section: its multiples are spread evenly, in whatever order triangles come. */
+  private static final double EVEN = (Math.sqrt(5) - 1) / 2;
 
   /** Of meshes with more vertices only the triangles round each are told: 50 MB of lists. */
   private static final int MOST_VERTICES = 250_000;
@@ -39,16 +43,28 @@ final class NearbyTriangles {
     this.mesh = mesh;
     this.reach2 = reachMm * reachMm;
     int[] c = mesh.corners();
-    ringFrom = new int[mesh.vertexCount() + 2];
+    int[] all = new int[mesh.vertexCount() + 2];
     for (int v : c) {
-      ringFrom[v + 2]++;
+      all[v + 2]++;
     }
-    for (int v = 2; v < ringFrom.length; v++) {
-      ringFrom[v] += ringFrom[v - 1];
+    for (int v = 2; v < all.length; v++) {
+      all[v] += all[v - 1];
     }
-    ring = new int[c.length];
+    int[] round = new int[c.length];
     for (int i = 0; i < c.length; i++) {
-      ring[ringFrom[c[i] + 1]++] = i / 3;
+      round[all[c[i] + 1]++] = i / 3;
+    }
+    ringFrom = new int[mesh.vertexCount() + 1];
+    for (int v = 0; v < mesh.vertexCount(); v++) {
+      ringFrom[v + 1] = ringFrom[v] + Math.min(MOST, all[v + 1] - all[v]);
+    }
+    ring = new int[ringFrom[mesh.vertexCount()]];
+    for (int v = 0; v < mesh.vertexCount(); v++) {
+      int many = all[v + 1] - all[v];
+      for (int i = 0; i < Math.min(MOST, many); i++) {
+        int which = many <= MOST ? i : (int) (i * EVEN % 1 * many);
+        ring[ringFrom[v] + i] = round[all[v] + which];
+      }
     }
     if (reachMm == 0 || mesh.vertexCount() > MOST_VERTICES) {
       from = ringFrom;

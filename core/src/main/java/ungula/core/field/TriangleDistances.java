@@ -69,13 +69,17 @@ public final class TriangleDistances {
     return count++;
   }
 
-  /** Distance from the plane of a triangle, unsigned. */
-  double fromPlane(int t, double x, double y, double z) {
+  /** How much of a triangle's unit normal is along x. */
+  double normalX(int t) {
+    return data[STRIDE * t + 3];
+  }
+
+  /** Distance from the plane of a triangle: positive before it, negative behind. */
+  double offPlane(int t, double x, double y, double z) {
     int o = STRIDE * t;
-    return Math.abs(
-        (x - data[o]) * data[o + 3]
-            + (y - data[o + 1]) * data[o + 4]
-            + (z - data[o + 2]) * data[o + 5]);
+    return (x - data[o]) * data[o + 3]
+        + (y - data[o + 1]) * data[o + 4]
+        + (z - data[o + 2]) * data[o + 5];
   }
 
   /**

@@ -15,12 +15,17 @@ import ungula.core.Shapes;
 import ungula.core.demo.Harbour;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
+import ungula.core.master.Tessellation;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mesh.TriangleTree;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
 
 public class DistanceFieldTest {
+
+  /** A lid and a tip that thousands of triangles meet at, as simple solids have them. */
+  private static final TriangleMesh CONE =
+      Tessellation.turned(new double[][] {{0, 0}, {30, 0}, {0, 50}}, 4096);
 
   private static DistanceField field(TriangleMesh mesh, double pad, double h, Reach reach) {
     return DistanceField.of(
@@ -36,6 +41,7 @@ public class DistanceFieldTest {
       {"turned box", Shapes.turned(Shapes.box(), turn)},
       {"torus", Shapes.turned(Shapes.torus(), turn)},
       {"cup", Shapes.cup()},
+      {"cone of slivers", CONE},
       {"nautilus", Harbour.NAUTILUS.mesh()},
       {"finial", Harbour.FINIAL.mesh()},
     };
@@ -103,6 +109,21 @@ public class DistanceFieldTest {
       assertEquals((d < 0 ? out : in).at(c), (float) (d < 0 ? -h : h));
     }
     assertTrue(worst < 0.02 * h, name + ": off by " + worst / h + " cells");
+  }
+
+  /** Looking at all of them for each cell beside it took a minute. */
+  @Test
+  public void ofATipOnlySomeTrianglesAreTold() {
+    NearbyTriangles nearby = new NearbyTriangles(CONE, 0, Parallel.ALL);
+    int most = 0;
+    int all = 0;
+    for (int v = 0; v < CONE.vertexCount(); v++) {
+      int told = nearby.from[v + 1] - nearby.from[v];
+      most = Math.max(most, told);
+      all += told >= 48 ? 1 : 0;
+    }
+    assertEquals(most, 48);
+    assertEquals(all, 2, "the tip and the middle of the lid");
   }
 
   private static double brute(TriangleMesh m, Vec3 p) {
