@@ -7,10 +7,12 @@ import java.util.Map;
 import java.util.function.BiConsumer;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import ungula.core.air.Empties;
 import ungula.core.master.Measured;
 import ungula.core.master.Solid;
 import ungula.core.master.Solid.Shape;
 import ungula.core.master.VolumeWays;
+import ungula.core.mesh.FillCurve;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.Bowing;
 import ungula.core.mould.Lift;
@@ -194,7 +196,7 @@ public class FiguresTest {
 
   @Test
   public void lift() {
-    Lift lift = Lift.of(420_000, 1.10, 310);
+    Lift lift = Lift.of(FillCurve.even(420_000, 0, 80), Empties.NONE, 90, 1.10, 310);
     Near.absolute(lift.forceN(), 1.49, 0.005);
     Near.absolute(lift.holdDownG(), 152, 0.5);
   }

@@ -6,11 +6,13 @@ import static ungula.core.caution.Caution.Level.STOP;
 
 import java.util.ArrayList;
 import java.util.List;
+import ungula.core.air.Empties;
 import ungula.core.caution.Caution.Fix;
 import ungula.core.caution.Caution.Place;
 import ungula.core.geometry.Vec3;
 import ungula.core.mould.Bowing;
 import ungula.core.mould.BoxMould;
+import ungula.core.mould.Filling;
 import ungula.core.mould.Fixing;
 import ungula.core.mould.Lift;
 import ungula.core.mould.SheetStock;
@@ -25,6 +27,9 @@ final class BoxCautions extends Finding {
 
   /** Poured rubber thinner than this tears when a cast is pulled. */
   private static final double TEARS_MM = 5;
+
+  /** An empty inside smaller than this is not worth a sentence. */
+  private static final double LEAST_EMPTY_MM3 = 500;
 
   /** A block of this hardness, Shore A, stands so many times higher than wide; softer ones less. */
   private static final double STANDING_A = 25;
@@ -213,9 +218,13 @@ final class BoxCautions extends Finding {
   }
 
   private void lift() {
-    double below = p.mould().curve().below(Math.max(0, p.mould().pourLineMm()));
-    double mass = p.master().orElseThrow().massG();
-    Lift lift = Lift.of(below, p.density(), mass);
+    Empties empties = p.shape().map(s -> s.study().empties()).orElse(Empties.NONE);
+    // air under the master keeps rubber out as the master does
+    double never =
+        empties.sealedMm3() + p.shape().map(s -> s.study().poured().totalMm3()).orElse(0.0);
+    boolean inside = p.choices().mould().filling() == Filling.INSIDE_FIRST;
+    Lift filled = lift(new Empties(List.of(), never));
+    Lift lift = inside ? filled : lift(new Empties(empties.cups(), never));
     if (lift.forceN() <= 0) {
       return;
     }
@@ -229,6 +238,15 @@ final class BoxCautions extends Finding {
       return;
     }
     List<Fix> fixes = new ArrayList<>();
+    if (!inside && !empties.cups().isEmpty()) {
+      fixes.add(
+          fix(
+              "Fill the inside first: "
+                  + (filled.forceN() > 0 ? newtons(filled) : "nothing")
+                  + " pulls up instead of "
+                  + newtons(lift),
+              Edit.of("mould.filling", Filling.INSIDE_FIRST.name())));
+    }
     for (Fixing other : Fixing.values()) {
       if (other.strengthKpa() * restMm2 / 1000 >= 2 * lift.forceN()) {
         fixes.add(fix("Hold it with " + other.text(), Edit.of("mould.fixing", other.name())));
@@ -239,11 +257,12 @@ final class BoxCautions extends Finding {
         "master.floats",
         CHECK,
         "The master would float: "
-            + Numbers.fixed(lift.forceN(), 2)
-            + " N, like "
+            + newtons(lift)
+            + ", like "
             + Mass.format(lift.holdDownG(), p.units())
             + " pulling up",
         (clear ? "" : "If rubber gets under it. ")
+            + empty(lift)
             + (fixing == Fixing.NONE
                 ? "Nothing holds it down."
                 : (clear ? "It stands on the former of its sprue, " : "It rests on ")
@@ -255,6 +274,29 @@ final class BoxCautions extends Finding {
                     + " N; count on half."),
         new Place(0, 0, p.mould().belowMm()),
         fixes.toArray(Fix[]::new));
+  }
+
+  private Lift lift(Empties empties) {
+    double g = p.master().orElseThrow().massG();
+    double line = Math.max(0, p.mould().pourLineMm());
+    return Lift.of(p.mould().curve(), empties, line, p.density(), g);
+  }
+
+  private static String newtons(Lift lift) {
+    return Numbers.fixed(lift.forceN(), 2) + " N";
+  }
+
+  /** What lifts it beside the master itself. */
+  private String empty(Lift lift) {
+    return lift.emptyMm3() < LEAST_EMPTY_MM3
+        ? ""
+        : "With the rubber at "
+            + mm(lift.levelMm())
+            + " it keeps out "
+            + p.brief().ml(lift.keptOutMm3())
+            + ", of which "
+            + p.brief().ml(lift.emptyMm3())
+            + " is empty inside. ";
   }
 
   private void sealing() {

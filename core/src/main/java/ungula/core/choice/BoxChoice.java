@@ -1,6 +1,7 @@
 package ungula.core.choice;
 
 import ungula.core.mould.BoxShape;
+import ungula.core.mould.Filling;
 import ungula.core.mould.Fixing;
 import ungula.core.mould.MouldKind;
 import ungula.core.mould.SheetStock;
@@ -21,6 +22,7 @@ import ungula.core.mould.SheetStock;
  * @param sheet the walls are cut from
  * @param ribSpacingMm distance of ribs along the walls; null is none
  * @param fixing what holds the master down
+ * @param filling what is filled first where the master is hollow from above
  */
 public record BoxChoice(
     MouldKind kind,
@@ -36,11 +38,15 @@ public record BoxChoice(
     double freeboardMm,
     SheetStock sheet,
     Double ribSpacingMm,
-    Fixing fixing) {
+    Fixing fixing,
+    Filling filling) {
 
-  /** What was kept before boxes had shapes is rectangular. */
+  /**
+   * What was kept before boxes had shapes is rectangular, before a filling was asked round first.
+   */
   public BoxChoice {
     shape = shape == null ? BoxShape.RECTANGLE : shape;
+    filling = filling == null ? Filling.ROUND_FIRST : filling;
   }
 
   BoxChoice of(MouldKind other) {
@@ -58,6 +64,7 @@ public record BoxChoice(
         freeboardMm,
         sheet,
         ribSpacingMm,
-        fixing);
+        fixing,
+        filling);
   }
 }

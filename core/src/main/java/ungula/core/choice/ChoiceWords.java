@@ -21,6 +21,7 @@ import ungula.core.master.Solid;
 import ungula.core.master.VolumeWays;
 import ungula.core.mesh.SurfacePoint;
 import ungula.core.mould.BoxShape;
+import ungula.core.mould.Filling;
 import ungula.core.mould.Fixing;
 import ungula.core.mould.MouldKind;
 import ungula.core.mould.SheetStock;
@@ -274,6 +275,7 @@ public final class ChoiceWords {
         .word("mould.sheet", "sheet for the walls", Kind.choice(SheetStock.class))
         .open("mould.ribSpacingMm", "distance between ribs", Kind.length(20, 5000), "no ribs")
         .word("mould.fixing", "what holds the master down", Kind.choice(Fixing.class))
+        .word("mould.filling", "where rubber is poured first", Kind.choice(Filling.class))
         .open(
             "channels.sprueMm", "diameter of the sprue", Kind.length(1, 200), "as wide as it needs")
         .word("channels.ventMm", "diameter of a vent", Kind.length(0.5, 20))

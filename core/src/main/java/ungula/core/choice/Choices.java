@@ -17,6 +17,7 @@ import ungula.core.master.Pose;
 import ungula.core.master.Solid;
 import ungula.core.master.VolumeWays;
 import ungula.core.mould.BoxShape;
+import ungula.core.mould.Filling;
 import ungula.core.mould.Fixing;
 import ungula.core.mould.MouldKind;
 import ungula.core.mould.SheetStock;
@@ -104,7 +105,8 @@ public record Choices(
             15,
             SheetStock.FOAM_BOARD_6,
             null,
-            Fixing.HOT_GLUE),
+            Fixing.HOT_GLUE,
+            Filling.ROUND_FIRST),
         PartingChoice.USUAL,
         CutChoice.BEST,
         Weights.EQUAL,

@@ -1,6 +1,7 @@
 package ungula.core.step;
 
 import java.util.List;
+import ungula.core.mould.Filling;
 import ungula.core.plan.Plan;
 import ungula.core.plan.PourPart;
 import ungula.core.pour.Bubbles;
@@ -40,12 +41,19 @@ final class PourSteps extends Procedure {
           .hands(key + ".1.pour", usual(0, "while no rubber is picked that can be weighed"), to)
           .add();
     }
+    String first = pour == 1 && insideFirst() ? "Fill the inside of the master first. " : "";
     for (PourPart.Batch t : batches) {
       boolean last = t == batches.get(batches.size() - 1);
-      batch(t, batches.size() > 1, last ? to : "Pour it in, in the same place.");
+      String where = last ? to : "Pour it in, in the same place.";
+      batch(t, batches.size() > 1, t == batches.get(0) ? first + where : where);
     }
     cure(key, "Let it cure, level and undisturbed.");
     witness(key);
+  }
+
+  private boolean insideFirst() {
+    return b.choices().mould().filling() == Filling.INSIDE_FIRST
+        && p.shape().filter(s -> !s.study().empties().cups().isEmpty()).isPresent();
   }
 
   static String key(PourPart.Batch t) {

@@ -5,6 +5,7 @@ import java.util.List;
 import ungula.core.air.AirTraps;
 import ungula.core.air.Ceilings;
 import ungula.core.air.Ceilings.Ceiling;
+import ungula.core.air.Empties;
 import ungula.core.air.Opening;
 import ungula.core.air.Room;
 import ungula.core.air.Tips;
@@ -45,6 +46,7 @@ import ungula.core.work.Progress;
  * @param locks against pulling the mould up off the master
  * @param stretch a one-piece mould needs to come off
  * @param offcutsMm3 room for cured offcuts
+ * @param empties that rubber runs into late or never
  */
 public record ShapeStudy(
     Inlet inlet,
@@ -60,10 +62,11 @@ public record ShapeStudy(
     Thinnest wall,
     LockSums locks,
     Stretch stretch,
-    double offcutsMm3) {
+    double offcutsMm3,
+    Empties empties) {
 
   /** Changes when a study of the same question comes out otherwise: old ones are made again. */
-  public static final int VERSION = 6;
+  public static final int VERSION = 7;
 
   /** Cells of a room: a pocket of half a drop is found, and a study takes seconds. */
   private static final double CELLS = 6_000_000;
@@ -158,6 +161,7 @@ public record ShapeStudy(
     double h = spacing(q.inside, CELLS);
     Room rubber = Room.round(mesh, q.inside, h, parallel, progress.part(0, 0.15));
     AirTraps.Result poured = AirTraps.of(rubber, List.of(Opening.WHOLE_TOP), Vec3.UP);
+    Empties empties = Empties.of(rubber, q.inside);
     progress.at("Filling the box", 0.25);
     List<Tips.Tip> tips = tips(mesh, q, poured, parallel, progress.part(0.25, 0.5));
     // the mould is turned over to be cast in: so is the master
@@ -188,7 +192,8 @@ public record ShapeStudy(
             new Thinnest(wall.thinnestMm(), wall.place(), wall.facing()),
             new LockSums(locks.releasedMm2(), locks.lockedMm2(), locks.volume()),
             stretch,
-            offcuts);
+            offcuts,
+            empties);
     byte[] share = new byte[locks.lockedShare().length];
     for (int t = 0; t < share.length; t++) {
       share[t] = (byte) Math.round(255 * locks.lockedShare()[t]);

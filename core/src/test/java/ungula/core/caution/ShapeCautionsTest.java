@@ -15,6 +15,7 @@ import ungula.core.air.AirCells;
 import ungula.core.air.AirTraps.Pocket;
 import ungula.core.air.AirTraps.Result;
 import ungula.core.air.Ceilings.Ceiling;
+import ungula.core.air.Empties;
 import ungula.core.air.Tips.Tip;
 import ungula.core.air.VentWay;
 import ungula.core.choice.ChoiceWords;
@@ -80,7 +81,8 @@ public class ShapeCautionsTest {
         new ShapeStudy.Thinnest(12, Vec3.ZERO, false),
         new ShapeStudy.LockSums(100, 200, new Locks.LockedVolume(300, 30, 8)),
         new Stretch(stretch, 30, 10),
-        40_000);
+        40_000,
+        Empties.NONE);
   }
 
   private static final FormStudy PLAIN = new FormStudy(List.of(), List.of());
@@ -283,12 +285,53 @@ public class ShapeCautionsTest {
             s.wall(),
             s.locks(),
             s.stretch(),
-            s.offcutsMm3());
+            s.offcutsMm3(),
+            s.empties());
     JobPlan plan = plan(level, MARRAM);
     Caution c = caution(plan, "air.level").orElseThrow();
     assertTrue(c.text().contains("4.5 cm² lie within 3° of level"), c.text());
     assertTrue(c.text().contains("air has to go 22 mm sideways"), c.text());
     assertFalse(caution(plan, "air.castlevel").isPresent());
+  }
+
+  @Test
+  public void aCupIsFilledFirstSoThatItFloatsLess() {
+    ShapeStudy s = study(NONE, List.of(), NONE, NONE, 0);
+    ShapeStudy hollow =
+        new ShapeStudy(
+            s.inlet(),
+            s.cellMm(),
+            s.poured(),
+            s.tips(),
+            s.cast(),
+            s.vents(),
+            s.vented(),
+            s.ways(),
+            List.of(),
+            List.of(),
+            s.wall(),
+            s.locks(),
+            s.stretch(),
+            s.offcutsMm3(),
+            new Empties(List.of(new Empties.Cup(new Vec3(0, 0, 2), 42, 200_000)), 0));
+    Edit loose = Edit.of("mould.fixing", "NONE");
+    Edit wood = Edit.of("master.material", "WOOD");
+    Caution c = caution(plan(hollow, MARRAM, loose, wood), "master.floats").orElseThrow();
+    assertTrue(
+        c.text().contains("With the rubber at 42 mm it keeps out 384.8 mL, of which 200.0 mL"),
+        c.text());
+    String filled = caution(plan(s, MARRAM, loose, wood), "master.floats").orElseThrow().title();
+    String pulls = filled.replaceAll(".*: (.* N), .*", "$1");
+    assertTrue(
+        c.fixes().get(0).label().startsWith("Fill the inside first: " + pulls + " pulls up"),
+        c.fixes().get(0).label() + " after " + filled);
+    Edit inside = Edit.of("mould.filling", "INSIDE_FIRST");
+    JobPlan first = plan(hollow, MARRAM, loose, wood, inside);
+    assertEquals(caution(first, "master.floats").orElseThrow().title(), filled);
+    assertTrue(
+        first.steps().making().stream()
+            .anyMatch(t -> t.what().startsWith("Fill the inside of the")),
+        "the order of work says so");
   }
 
   /** 40 mL lie far enough off: three tenths of it, 12 mL, may be offcuts. */

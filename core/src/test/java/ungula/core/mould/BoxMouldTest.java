@@ -121,12 +121,6 @@ public class BoxMouldTest {
     assertEquals(Bowing.limitMm(40), 1.0);
   }
 
-  @Test
-  public void aHeavyMasterDoesNotLift() {
-    assertTrue(Lift.of(100_000, 1.1, 200).forceN() < 0);
-    Near.absolute(Lift.of(100_000, 1.1, 110).forceN(), 0, 1e-12);
-  }
-
   private static SectionDrawing drawn(BoxMould b, Cut cut, double at) {
     PosedMaster p = PosedMaster.of(Tessellation.box(80, 55, 42), 1, Pose.AS_MODELLED);
     return SectionDrawing.of(b, p.slicer(cut), cut, false, at, Units.METRIC);
