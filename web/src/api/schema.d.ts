@@ -1164,6 +1164,7 @@ export interface components {
     /** @enum {string} */
     BoxFigure: 'rubber' | 'saved' | 'sheet' | 'thinnest';
     BoxKind: {
+      cupped: boolean;
       ofPipe: boolean;
       onPlate: boolean;
       poured: boolean;
@@ -1575,6 +1576,7 @@ export interface components {
       | 'master.unitMm'
       | 'master.way'
       | 'mould.backMm'
+      | 'mould.filling'
       | 'mould.fixing'
       | 'mould.freeboardMm'
       | 'mould.frontMm'
@@ -1641,11 +1643,11 @@ export interface components {
       name: string;
       needed: components['schemas']['Figure'];
       packs: string;
-      packsUnknown: boolean;
       price?: components['schemas']['Figure'];
       product: string;
       there: components['schemas']['Figure'];
       toBuy: components['schemas']['Figure'];
+      unknown: string;
     };
     LotEdits: {
       edits: components['schemas']['Edit'][];

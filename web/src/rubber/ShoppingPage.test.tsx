@@ -44,7 +44,7 @@ const line = (product: string, more: object) => ({
   packs: '2 × 1.1 kg',
   price: figure('price', '€ 76.00'),
   left: '900 g',
-  packsUnknown: false,
+  unknown: '',
   ...more,
 });
 
@@ -53,7 +53,7 @@ test('what is needed, there and to buy stands in a row, with the whole price', a
     lines: [
       line('Marram', {}),
       line('Dulse', { toBuy: NOTHING, packs: '', price: undefined, left: '' }),
-      line('Own', { packs: '', price: undefined, left: '', packsUnknown: true }),
+      line('Own', { packs: '', price: undefined, left: '', unknown: 'its sheet names no packs' }),
     ],
     price: figure('together', '€ 76.00'),
     missing: ['Mooring post: Not worked out yet: the coats.'],

@@ -84,7 +84,7 @@ export function ShoppingPage() {
                     <td className="n">
                       {l.toBuy.value > 0 ? <FigureText figure={l.toBuy} /> : 'nothing'}
                     </td>
-                    <td>{l.packsUnknown ? 'its sheet names no packs' : l.packs || '–'}</td>
+                    <td>{[l.packs, l.unknown].filter(Boolean).join('; ') || '–'}</td>
                     <td className="n">
                       <FigureText figure={l.price} />
                     </td>

@@ -76,7 +76,7 @@ export function job(
     stages: {},
     ratioSentence: '',
     shapeKey: 's',
-    box: { sided: true, ofPipe: false, onPlate: true, poured: true },
+    box: { sided: true, ofPipe: false, onPlate: true, poured: true, cupped: false },
     dipstick: {},
     ...more,
   } as unknown as Job;

@@ -47,9 +47,21 @@ test('one master on a plate needs no land, several do', () => {
 
 test('what does not stand on the plate has no plate', () => {
   const { reads } = show(
-    job({}, {}, { box: { sided: true, ofPipe: false, onPlate: false, poured: true } }),
+    job(
+      {},
+      {},
+      { box: { sided: true, ofPipe: false, onPlate: false, poured: true, cupped: false } },
+    ),
   );
   expect(reads()).not.toContain('The plate carries');
+});
+
+test('of a master hollow from above it says where rubber is poured first', () => {
+  const cupped = { sided: true, ofPipe: false, onPlate: true, poured: true, cupped: true };
+  const { reads } = show(job({}, { 'mould.filling': 'inside the master first' }, { box: cupped }));
+  expect(reads()).toContain('Rubber is poured inside the master first.');
+  cleanup();
+  expect(show(job({})).reads()).not.toContain('Rubber is poured');
 });
 
 test('a solid cast, a core being worked out, one that comes out and one that stays', () => {

@@ -63,6 +63,12 @@ export function MouldStage({ job, desk, children }: Props) {
           </>
         )}{' '}
         master is held by <Word k="mould.fixing" after="." />
+        {job.box.cupped && (
+          <>
+            {' '}
+            Rubber is poured <Word k="mould.filling" after="." />
+          </>
+        )}
       </p>
       {job.dipstick.parting && <Halves job={job} />}
       {job.cut && <Knife job={job} />}

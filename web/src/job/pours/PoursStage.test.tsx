@@ -107,7 +107,7 @@ test('batches stand with what is known of each, why they are no larger, and what
 });
 
 test('the coats of a skin are batches of their own', () => {
-  const box = { sided: false, ofPipe: false, onPlate: false, poured: false };
+  const box = { sided: false, ofPipe: false, onPlate: false, poured: false, cupped: false };
   const { reads } = show({
     box,
     batches: { each: [batch(1, 'detail coat')], reason: '', fewer: [] },

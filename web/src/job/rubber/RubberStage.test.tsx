@@ -43,7 +43,7 @@ test('offcuts say how many find room, once that is known', () => {
 
 test('a skin is brushed: no batches, no offcuts, what each coat takes stands with the mould', () => {
   const amounts = { ...MIX, 'rubber.box': '3.18 L', 'rubber.allowance': '254 mL' };
-  const box = { sided: false, ofPipe: false, onPlate: false, poured: false };
+  const box = { sided: false, ofPipe: false, onPlate: false, poured: false, cupped: false };
   const { reads } = show(job(amounts, PICKED, { box }));
   expect(reads()).toContain('Over the 3.18 L on the master 254 mL stay in brush, pot and drips.');
   expect(reads()).not.toContain('offcuts');

@@ -12,6 +12,7 @@ import ungula.core.plan.Plan;
 import ungula.core.quantity.Share;
 import ungula.core.rubber.Additive;
 import ungula.core.rubber.Product;
+import ungula.core.rubber.Ratio;
 import ungula.core.rubber.RatioGuard;
 import ungula.core.sentence.WordBook.Edit;
 
@@ -93,6 +94,9 @@ final class RubberCautions extends Finding {
     }
     Double most = additive.mostPct(p.product());
     String what = additive.kind().text();
+    // sheets state the most as a share of base and hardener
+    Ratio ratio = p.brief().ratio();
+    double share = ratio == null ? 1 : additive.ofBoth(p.product().hardenerPerBase(ratio));
     if (most == null) {
       add(
           "additive.unknown",
@@ -100,8 +104,9 @@ final class RubberCautions extends Finding {
           "The sheet of " + p.product().name() + " says nothing of " + what,
           "Try it on a small mix first: it may cure badly, or tear.",
           null);
-    } else if (additive.dosePct() > most) {
-      String allowed = Share.typed(most);
+    } else if (additive.dosePct() * share > most) {
+      String allowed =
+          Share.typed(additive.of() == Additive.Of.TOTAL ? most / (1 + most / 100) : most / share);
       add(
           "additive.much",
           CHECK,

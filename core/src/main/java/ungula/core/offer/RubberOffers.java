@@ -310,7 +310,7 @@ public final class RubberOffers {
     double needed =
         plan.needs().stream()
             .filter(n -> n.product().equals(product))
-            .mapToDouble(Plan.Need::massG)
+            .mapToDouble(n -> n.parts().totalG())
             .sum();
     if (needed > 0 && usableG >= needed) {
       pro.add("enough on the shelf");

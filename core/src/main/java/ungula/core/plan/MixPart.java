@@ -23,6 +23,7 @@ import ungula.core.quantity.Timespan;
 import ungula.core.record.Recorded;
 import ungula.core.rubber.Additive;
 import ungula.core.rubber.Mix;
+import ungula.core.rubber.Parts;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.Ratio;
 import ungula.core.rubber.RatioGuard;
@@ -47,7 +48,7 @@ public record MixPart(
     List<PourMix> pours,
     List<Stirred> stirred,
     RatioGuard.Verdict verdict,
-    Map<Product, Double> used)
+    Map<Product, Parts> used)
     implements Part {
 
   /** A coat's rubber, and what is stirred into it. */
@@ -67,8 +68,8 @@ public record MixPart(
   static MixPart of(Brief b, double inBoxMm3, List<PourMix.Wanted> wanted) {
     Weighing w = Weighing.of(b, wanted.get(0).mixMm3());
     List<PourMix> pours = wanted.stream().map(pour -> PourMix.of(b, pour, w.weighed())).toList();
-    double g = pours.stream().mapToDouble(PourMix::partsG).sum();
-    Map<Product, Double> used = w.weighed() ? Map.of(b.product(), moulds(b) * g) : Map.of();
+    Parts all = pours.stream().map(PourMix::parts).reduce(Parts.NONE, Parts::plus);
+    Map<Product, Parts> used = w.weighed() ? Map.of(b.product(), all.times(moulds(b))) : Map.of();
     return new MixPart(b, inBoxMm3, pours, List.of(), w.verdict, used);
   }
 
@@ -79,13 +80,13 @@ public record MixPart(
     List<Stirred> coats = coated.stirred();
     Weighing w = Weighing.of(b, each.get(0));
     List<PourMix> pours = new ArrayList<>();
-    Map<Product, Double> used = new LinkedHashMap<>();
+    Map<Product, Parts> used = new LinkedHashMap<>();
     for (int i = 0; i < each.size(); i++) {
       Mix mix = w.weighed() ? coat(b, each.get(i), coats.get(i)) : null;
       pours.add(PourMix.coat(each.get(i), mix));
       if (w.weighed()) {
-        double g = moulds(b) * pours.get(i).partsG();
-        used.merge(coats.get(i).product, g, Double::sum);
+        Parts its = pours.get(i).parts().times(moulds(b));
+        used.merge(coats.get(i).product, its, Parts::plus);
       }
     }
     return new MixPart(b, coated.onMasterMm3(), pours, coats, w.verdict, used);

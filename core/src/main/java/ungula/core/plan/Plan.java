@@ -12,6 +12,7 @@ import ungula.core.parting.Parting;
 import ungula.core.pour.Batches;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.Mix;
+import ungula.core.rubber.Parts;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.SecondPart;
 import ungula.core.sprue.Sprue;
@@ -69,9 +70,9 @@ public record Plan(
   /**
    * What the job takes of a product.
    *
-   * @param massG of it as it is sold, first and second part together
+   * @param parts of it as it is sold
    */
-  public record Need(Product product, double massG) {}
+  public record Need(Product product, Parts parts) {}
 
   /** While the master's size is not known. */
   static Plan unknown(Brief b) {
@@ -216,11 +217,12 @@ public record Plan(
   /** What the job takes of each product, as far as it can be weighed. */
   public List<Need> needs() {
     List<Need> needs = new ArrayList<>();
-    mix.ifPresent(m -> m.used().forEach((of, g) -> needs.add(new Need(of, g))));
+    mix.ifPresent(m -> m.used().forEach((of, parts) -> needs.add(new Need(of, parts))));
     Integer casts = brief.choices().cast().wanted();
     if (brief.cast() != null && casts != null && cast.isPresent() && cast.get().known()) {
       double pours = Math.ceil((double) casts / life.orElseThrow().castsOfAPour());
-      needs.add(new Need(brief.cast(), brief.cast().soldG(pours * cast.get().massG())));
+      double g = brief.cast().soldG(pours * cast.get().massG());
+      needs.add(new Need(brief.cast(), Parts.of(brief.cast(), g)));
     }
     return List.copyOf(needs);
   }

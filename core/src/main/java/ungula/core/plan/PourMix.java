@@ -4,6 +4,7 @@ import java.util.Optional;
 import ungula.core.pour.BatchLimits;
 import ungula.core.pour.Batching;
 import ungula.core.rubber.Mix;
+import ungula.core.rubber.Parts;
 import ungula.core.rubber.Ratio;
 
 /**
@@ -96,13 +97,13 @@ public record PourMix(double mm3, Batching batching, int batches, Mix first, Mix
     return number > 1 && rest != null ? rest : first;
   }
 
-  /** Base and hardener of all its batches; 0 while it cannot be weighed. */
-  double partsG() {
-    double g = 0;
+  /** Base and hardener of all its batches; nothing while it cannot be weighed. */
+  Parts parts() {
+    Parts all = Parts.NONE;
     for (int i = 1; first != null && i <= batches; i++) {
-      g += batch(i).baseG() + batch(i).hardenerG();
+      all = all.plus(new Parts(batch(i).baseG(), batch(i).hardenerG()));
     }
-    return g;
+    return all;
   }
 
   /** Of the pour, what its first batch is. */

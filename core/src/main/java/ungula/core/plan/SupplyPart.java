@@ -10,9 +10,10 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import ungula.core.quantity.Mass;
-import ungula.core.quantity.Numbers;
 import ungula.core.rubber.Pack;
+import ungula.core.rubber.Parts;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.Purchase;
 import ungula.core.working.FigureBook;
@@ -35,32 +36,63 @@ public record SupplyPart(Brief brief, MixPart mix) implements Part {
 
   /** For what is used of each rubber; null while the sheet of one of them names no packs. */
   public Double cost() {
-    if (mix.first() == null || mix.used().keySet().stream().anyMatch(of -> of.packs().isEmpty())) {
+    if (mix.first() == null) {
       return null;
     }
     double cost = 0;
-    for (Map.Entry<Product, Double> e : mix.used().entrySet()) {
-      Pack opened = opened(e.getKey(), one(e.getValue()));
-      cost += one(e.getValue()) * opened.price() / opened.massG();
+    for (Map.Entry<Product, Parts> e : mix.used().entrySet()) {
+      List<Opened> opened = opened(e.getKey(), one(e.getValue()));
+      if (opened.isEmpty()) {
+        return null;
+      }
+      cost += opened.stream().mapToDouble(Opened::price).sum();
     }
     return cost;
   }
 
   /** Of what all moulds take, one. */
-  private double one(double allG) {
-    return allG / MixPart.moulds(brief);
+  private Parts one(Parts all) {
+    return all.times(1.0 / MixPart.moulds(brief));
   }
 
-  /** The pack one would open for it: what is used is paid for at its price. */
-  private static Pack opened(Product of, double g) {
-    return of.packs().stream()
-        .filter(p -> p.massG() >= g)
-        .findFirst()
-        .orElseGet(
-            () ->
-                of.packs().stream()
-                    .min(Comparator.comparingDouble(p -> p.price() / p.massG()))
-                    .orElseThrow());
+  /**
+   * A pack one would open: what is used is paid for at its price.
+   *
+   * @param g used of it
+   */
+  private record Opened(Pack pack, double g) {
+
+    double price() {
+      return g * pack.price() / pack.massG();
+    }
+
+    static Opened of(List<Pack> offered, double g) {
+      return new Opened(
+          offered.stream()
+              .filter(p -> p.massG() >= g)
+              .findFirst()
+              .orElseGet(
+                  () ->
+                      offered.stream()
+                          .min(Comparator.comparingDouble(p -> p.price() / p.massG()))
+                          .orElseThrow()),
+          g);
+    }
+  }
+
+  /** Of both parts together where they are sold so, else of each; empty where one has no pack. */
+  private static List<Opened> opened(Product of, Parts need) {
+    Map<Pack.Holds, List<Pack>> packs =
+        of.packs().stream().collect(Collectors.groupingBy(p -> p.holds(of)));
+    List<Pack> both = packs.get(Pack.Holds.BOTH);
+    List<Pack> first = packs.get(Pack.Holds.FIRST);
+    List<Pack> second = packs.get(Pack.Holds.SECOND);
+    if (both != null) {
+      return List.of(Opened.of(both, need.totalG()));
+    }
+    return first == null || second == null
+        ? List.of()
+        : List.of(Opened.of(first, need.firstG()), Opened.of(second, need.secondG()));
   }
 
   private void cost(FigureBook figures) {
@@ -72,36 +104,39 @@ public record SupplyPart(Brief brief, MixPart mix) implements Part {
     mix.used()
         .forEach(
             (product, all) -> {
-              double need = one(all);
               String of = mix.used().size() == 1 ? "" : " of " + product.name();
-              w.given("mass mixed" + of, Mass.format(need, brief.units()), COMPUTED)
-                  .given("pack", pack(opened(product, need), figures), SHEET)
-                  .step("smallest pack" + of + " " + pack(product.packs().get(0), figures));
+              for (Opened o : opened(product, one(all))) {
+                String part = o.pack.of().isEmpty() ? "" : ", " + o.pack.of();
+                w.given("mass mixed" + of + part, Mass.format(o.g, brief.units()), COMPUTED)
+                    .given("pack", pack(o.pack, figures), SHEET);
+              }
+              w.step("sold" + of + " as " + Pack.text(product.packs()));
             });
     figures.cost("rubber.cost", "rubber used", cost, w.done());
   }
 
   private static String pack(Pack pack, FigureBook figures) {
-    return Numbers.trimmed(pack.massG() / 1000, 3) + " kg at " + figures.money(pack.price());
+    return pack.text() + " at " + figures.money(pack.price());
   }
 
   /** What to buy of each rubber for all moulds of the job. */
   private void buy(FigureBook figures) {
     int n = 0;
-    for (Map.Entry<Product, Double> e : mix.used().entrySet()) {
-      List<Pack> packs = e.getKey().packs();
-      double need = e.getValue();
-      Optional<Purchase> bought = Purchase.cheapest(need, packs);
+    for (Map.Entry<Product, Parts> e : mix.used().entrySet()) {
+      Product product = e.getKey();
+      Parts need = e.getValue();
+      Optional<Purchase> bought = Purchase.cheapest(need, product);
       if (bought.isEmpty()) {
         continue;
       }
       Working.Builder w =
           Working.of("the packs that cover the need for the least money")
-              .given("base and hardener", Mass.format(need, brief.units()), COMPUTED)
-              .given("sold as", Pack.text(packs), SHEET);
+              .given(product.role().first(), Mass.format(need.firstG(), brief.units()), COMPUTED)
+              .given(product.role().second(), Mass.format(need.secondG(), brief.units()), COMPUTED)
+              .given("sold as", Pack.text(product.packs()), SHEET);
       bought
           .get()
-          .inLargerPacks(need, packs, DEARER)
+          .inLargerPacks(need.totalG(), product.packs(), DEARER)
           .ifPresent(
               other ->
                   w.step(
@@ -113,14 +148,17 @@ public record SupplyPart(Brief brief, MixPart mix) implements Part {
                           + "."));
       figures.put(
           "buy." + n++,
-          mix.used().size() == 1 ? "to buy" : "to buy of " + e.getKey().name(),
+          mix.used().size() == 1 ? "to buy" : "to buy of " + product.name(),
           bought.get().price(),
           bought.get().text()
               + " for "
               + figures.money(bought.get().price())
               + ", "
-              + Mass.format(bought.get().leftG(), brief.units())
-              + " left over",
+              + bought.get().leftText(product, brief.units())
+              + " left over"
+              + (bought.get().missing().isEmpty()
+                  ? ""
+                  : "; no pack of " + bought.get().missing() + " is known"),
           w.done());
     }
   }
@@ -132,7 +170,7 @@ public record SupplyPart(Brief brief, MixPart mix) implements Part {
       return;
     }
     String count = String.valueOf(moulds);
-    double g = mix.used().values().stream().mapToDouble(Double::doubleValue).sum() / moulds;
+    double g = mix.used().values().stream().mapToDouble(Parts::totalG).sum() / moulds;
     figures.mass(
         "moulds.mass",
         "base and hardener for all",

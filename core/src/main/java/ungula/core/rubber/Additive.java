@@ -39,6 +39,7 @@ public record Additive(String name, Kind kind, Double dosePct, Of of, Double den
 
   public enum Of implements Choosable {
     BASE("of the base"),
+    HARDENER("of the hardener"),
     BASE_AND_HARDENER("of base and hardener together"),
     TOTAL("of the whole mix");
 
@@ -66,6 +67,20 @@ public record Additive(String name, Kind kind, Double dosePct, Of of, Double den
       case THICKENER -> rubber.thickenPct();
       case THINNER -> rubber.thinPct();
       case FILLER -> rubber.fillPct();
+    };
+  }
+
+  /**
+   * How many percent of base and hardener a percent of its dose is.
+   *
+   * @param hardenerPerBase grams for every gram of base
+   */
+  public double ofBoth(double hardenerPerBase) {
+    return switch (of) {
+      case BASE -> 1 / (1 + hardenerPerBase);
+      case HARDENER -> hardenerPerBase / (1 + hardenerPerBase);
+      case BASE_AND_HARDENER -> 1;
+      case TOTAL -> used() ? 1 / (1 - dosePct / 100) : 1;
     };
   }
 

@@ -49,13 +49,7 @@ public record Mix(
       throw new IllegalArgumentException("The density of " + product.name() + " is not known");
     }
     double both = baseG * (1 + h);
-    double dose = additive.used() ? additive.dosePct() / 100 : 0;
-    double extra =
-        switch (additive.of()) {
-          case BASE -> dose * baseG;
-          case BASE_AND_HARDENER -> dose * both;
-          case TOTAL -> dose * both / (1 - dose);
-        };
+    double extra = additive.used() ? additive.dosePct() / 100 * additive.ofBoth(h) * both : 0;
     double extraDensity = additive.density() == null ? mixed : additive.density();
     return new Mix(
         baseG,

@@ -3,6 +3,8 @@ package ungula.core.rubber;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
 import ungula.core.quantity.Choosable;
 import ungula.core.quantity.Density;
 import ungula.core.quantity.Numbers;
@@ -45,7 +47,7 @@ import ungula.core.quantity.Timespan;
  * @param peakC of a casting material: as hot as it gets in the mould
  * @param coats of a release or sealer
  * @param dryMin of each coat, until the next or the rubber may follow
- * @param packs sold in, by rising mass; empty when not known
+ * @param packs sold in, both parts together or apart, each by rising mass; empty when not known
  * @param shelfDays it keeps unopened
  * @param openedDays it keeps once opened
  * @param notes anything else
@@ -276,6 +278,19 @@ public record Product(
         shelfDays,
         openedDays,
         notes);
+  }
+
+  /** The grade of catalyst it is mixed with, in small letters; empty for the sheet's own. */
+  public String grade() {
+    return catalysts.stream()
+        .filter(
+            c ->
+                c.ratio().equals(ratio)
+                    && Objects.equals(c.potLifeMin(), potLifeMin)
+                    && Objects.equals(c.demouldMin(), demouldMin))
+        .findFirst()
+        .map(c -> c.name().toLowerCase(Locale.ROOT))
+        .orElse("");
   }
 
   /** Whether a larger mass of it gels sooner. */

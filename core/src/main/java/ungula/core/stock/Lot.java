@@ -3,6 +3,9 @@ package ungula.core.stock;
 import java.time.LocalDate;
 import java.util.stream.Stream;
 import ungula.core.quantity.Day;
+import ungula.core.quantity.UnreadableQuantity;
+import ungula.core.rubber.Pack;
+import ungula.core.rubber.Parts;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.Kind;
 import ungula.core.sentence.WordBook;
@@ -47,11 +50,36 @@ public record Lot(
     OVER
   }
 
-  /** A full pack, split into its parts as it is mixed. */
+  /** A full pack of both parts, split as they are mixed. */
   public static Lot full(Product product, double massG, LocalDate received) {
-    double h = product.soldHardenerPerBase();
-    double base = massG / (1 + h);
-    return new Lot("", base, massG - base, base, massG - base, received, null, null);
+    return full(product, new Pack(massG, 0), received);
+  }
+
+  /** A full pack, of both parts or of one. */
+  public static Lot full(Product product, Pack pack, LocalDate received) {
+    double g = pack.massG();
+    Parts in =
+        switch (pack.holds(product)) {
+          case BOTH -> Parts.of(product, g);
+          case FIRST -> new Parts(g, 0);
+          case SECOND -> new Parts(0, g);
+          case ANOTHER -> {
+            if (product.catalysts().stream().noneMatch(c -> c.name().equalsIgnoreCase(pack.of()))) {
+              throw new UnreadableQuantity(
+                  "“"
+                      + pack.of()
+                      + "” is neither "
+                      + product.role().first()
+                      + " nor "
+                      + product.role().second()
+                      + " of "
+                      + product.name()
+                      + ", nor a grade of its catalyst.");
+            }
+            yield new Parts(0, g);
+          }
+        };
+    return new Lot("", in.firstG(), in.secondG(), in.firstG(), in.secondG(), received, null, null);
   }
 
   public static WordBook<Lot> words() {

@@ -5,6 +5,7 @@ import static ungula.core.working.Given.Source.SHEET;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -12,6 +13,8 @@ import java.util.Optional;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Units;
+import ungula.core.rubber.Parts;
+import ungula.core.rubber.Product;
 import ungula.core.rubber.Purchase;
 import ungula.core.working.Figure;
 import ungula.core.working.Working;
@@ -29,26 +32,52 @@ public record ShoppingList(List<Line> lines) {
    *
    * @param job by name
    * @param product by id
-   * @param massG first and second part together
+   * @param grade of catalyst picked for it; empty for the sheet's own
    */
-  public record Need(String job, String product, double massG) {}
+  public record Need(String job, String product, String grade, Parts parts) {}
 
   /**
    * @param product by id
+   * @param of it, with the grade of catalyst picked
    * @param needs of each job
-   * @param neededG by all jobs
-   * @param thereG on the shelf and good, as far as it is needed
-   * @param toBuyG what is left
-   * @param purchase the packs; empty when nothing is to be bought, or none are known
+   * @param needed by all jobs
+   * @param there on the shelf and good, as far as it is needed
+   * @param purchase the packs for the rest; empty when nothing is to be bought, or none are known
    */
   public record Line(
       String product,
-      String name,
+      Product of,
       List<Need> needs,
-      double neededG,
-      double thereG,
-      double toBuyG,
+      Parts needed,
+      Parts there,
       Optional<Purchase> purchase) {
+
+    /** Of the product, and of its catalyst where one is picked. */
+    public String name() {
+      return of.grade().isEmpty() ? of.name() : of.name() + ", " + of.grade();
+    }
+
+    private Parts buy() {
+      return needed.less(there);
+    }
+
+    public double toBuyG() {
+      return buy().totalG();
+    }
+
+    /** Grams, each part by itself where they are sold or lack apart. */
+    private String grams(Parts p, Units units) {
+      boolean apart = purchase.filter(b -> b.left() != null).isPresent();
+      return apart
+          ? Mass.format(p.firstG(), units)
+              + " of "
+              + of.role().first()
+              + " + "
+              + Mass.format(p.secondG(), units)
+              + " of "
+              + of.role().second()
+          : Mass.format(p.totalG(), units);
+    }
 
     /** The jobs it is for, each once. */
     public List<String> jobs() {
@@ -58,32 +87,33 @@ public record ShoppingList(List<Line> lines) {
     /** What all jobs need, with each one's share. */
     public Figure needed(Units units) {
       Working.Builder w = Working.of("what each job takes, less what is mixed already");
-      needs.forEach(n -> w.given(n.job, Mass.format(n.massG, units), COMPUTED));
-      return mass("needed", neededG, w.done(), units);
+      needs.forEach(n -> w.given(n.job, grams(n.parts, units), COMPUTED));
+      return mass("needed", needed, w.done(), units);
     }
 
     /** What of it is on the shelf. */
     public Figure there(Units units) {
       Working w =
-          Working.of("what can be mixed of good packs, as far as the scarcer part goes")
-              .given("needed", Mass.format(neededG, units), COMPUTED)
+          Working.of("what good packs hold of each part")
+              .given("needed", grams(needed, units), COMPUTED)
               .step("No more than is needed counts here.")
               .done();
-      return mass("on the shelf", thereG, w, units);
+      return mass("on the shelf", there, w, units);
     }
 
     /** What is left to buy. */
     public Figure toBuy(Units units) {
       Working w =
           Working.of("needed − on the shelf")
-              .given("needed", Mass.format(neededG, units), COMPUTED)
-              .given("on the shelf", Mass.format(thereG, units), COMPUTED)
+              .given("needed", grams(needed, units), COMPUTED)
+              .given("on the shelf", grams(there, units), COMPUTED)
               .done();
-      return mass("to buy", toBuyG, w, units);
+      return mass("to buy", buy(), w, units);
     }
 
-    private static Figure mass(String label, double g, Working w, Units units) {
-      return new Figure(label, label, g, Mass.format(g, units), Mass.exact(g, units), w);
+    private Figure mass(String label, Parts parts, Working w, Units units) {
+      double g = parts.totalG();
+      return new Figure(label, label, g, grams(parts, units), Mass.exact(g, units), w);
     }
 
     /** What the packs cost; empty when nothing is bought. */
@@ -93,17 +123,23 @@ public record ShoppingList(List<Line> lines) {
             String text = money(p.price(), currency);
             Working w =
                 Working.of("the packs that cover what is to buy for the least money")
-                    .given("to buy", Mass.format(toBuyG, units), COMPUTED)
+                    .given("to buy", grams(buy(), units), COMPUTED)
                     .given("packs", p.text(), SHEET)
-                    .given("left over", Mass.format(p.leftG(), units), COMPUTED)
+                    .given("left over", p.leftText(of, units), COMPUTED)
                     .done();
             return new Figure("price", "price", p.price(), text, text, w);
           });
     }
 
-    /** Whether something is to be bought and the sheet names no packs. */
-    public boolean packsUnknown() {
-      return toBuyG > 0 && purchase.isEmpty();
+    /** What cannot be bought because no pack of it is known, as a sentence; else empty. */
+    public String unknown() {
+      if (toBuyG() <= 0) {
+        return "";
+      }
+      String missing = purchase.map(Purchase::missing).orElse(null);
+      return missing == null
+          ? "its sheet names no packs"
+          : missing.isEmpty() ? "" : "its sheet names no pack of " + missing;
     }
   }
 
@@ -111,27 +147,37 @@ public record ShoppingList(List<Line> lines) {
    * @param stock of every product that is needed, by its id
    */
   public static ShoppingList of(List<Need> needs, Map<String, Stock> stock, LocalDate today) {
-    Map<String, List<Need>> byProduct = new LinkedHashMap<>();
+    Map<List<String>, List<Need>> byProduct = new LinkedHashMap<>();
     for (Need need : needs) {
-      byProduct.computeIfAbsent(need.product, id -> new ArrayList<>()).add(need);
+      List<String> same = List.of(need.product, need.grade);
+      byProduct.computeIfAbsent(same, id -> new ArrayList<>()).add(need);
     }
+    Map<String, Parts> there = new HashMap<>();
+    stock.forEach((id, s) -> there.put(id, s.good(today)));
     List<Line> lines = new ArrayList<>();
-    byProduct.forEach((id, all) -> lines.add(line(id, all, stock.get(id), today)));
+    for (List<Need> all : byProduct.values()) {
+      Need one = all.get(0);
+      Product product = stock.get(one.product).product().with(one.grade);
+      Line line = line(product, all, there.get(one.product));
+      there.computeIfPresent(one.product, (id, left) -> left.less(line.there));
+      lines.add(line);
+    }
     return new ShoppingList(List.copyOf(lines));
   }
 
-  private static Line line(String id, List<Need> needs, Stock stock, LocalDate today) {
-    double needed = needs.stream().mapToDouble(Need::massG).sum();
-    double there = Math.min(needed, stock.usableG(today));
-    double toBuy = Math.max(0, needed - there);
+  private static Line line(Product product, List<Need> needs, Parts stock) {
+    Parts needed = needs.stream().map(Need::parts).reduce(Parts.NONE, Parts::plus);
+    Parts there =
+        new Parts(
+            Math.min(needed.firstG(), stock.firstG()), Math.min(needed.secondG(), stock.secondG()));
+    Parts buy = needed.less(there);
     return new Line(
-        id,
-        stock.product().name(),
+        needs.get(0).product,
+        product,
         List.copyOf(needs),
         needed,
         there,
-        toBuy,
-        toBuy > 0 ? Purchase.cheapest(toBuy, stock.product().packs()) : Optional.empty());
+        buy.totalG() > 0 ? Purchase.cheapest(buy, product) : Optional.empty());
   }
 
   /** Of everything that is to be bought. */
@@ -144,10 +190,10 @@ public record ShoppingList(List<Line> lines) {
     List<Map<String, String>> rows = new ArrayList<>();
     for (Line l : lines) {
       Map<String, String> row = new LinkedHashMap<>();
-      row.put("product", l.name);
-      row.put("needed, g", grams(l.neededG));
-      row.put("on the shelf, g", grams(l.thereG));
-      row.put("to buy, g", grams(l.toBuyG));
+      row.put("product", l.name());
+      row.put("needed, g", grams(l.needed.totalG()));
+      row.put("on the shelf, g", grams(l.there.totalG()));
+      row.put("to buy, g", grams(l.toBuyG()));
       row.put("packs", l.purchase.map(Purchase::text).orElse(""));
       row.put("price", l.purchase.map(p -> Numbers.fixed(p.price(), 2)).orElse(""));
       row.put("left over, g", l.purchase.map(p -> grams(p.leftG())).orElse(""));
@@ -161,7 +207,7 @@ public record ShoppingList(List<Line> lines) {
   public Figure price(String currency) {
     Working.Builder w = Working.of("sum of the packs");
     for (Line l : lines) {
-      l.purchase.ifPresent(p -> w.given(l.name, money(p.price(), currency), COMPUTED));
+      l.purchase.ifPresent(p -> w.given(l.name(), money(p.price(), currency), COMPUTED));
     }
     String text = money(price(), currency);
     return new Figure("together", "together", price(), text, text, w.done());

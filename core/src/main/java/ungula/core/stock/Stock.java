@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Units;
+import ungula.core.rubber.Parts;
 import ungula.core.rubber.Product;
 import ungula.core.working.Figure;
 import ungula.core.working.Working;
@@ -77,16 +78,18 @@ public record Stock(Product product, Map<String, Lot> lots) {
     return new Drawn(List.copyOf(taken), base, hardener);
   }
 
+  /** What good packs hold of each part. */
+  Parts good(LocalDate today) {
+    return inTurn(today).stream()
+        .map(e -> new Parts(e.getValue().baseLeftG(), e.getValue().hardenerLeftG()))
+        .reduce(Parts.NONE, Parts::plus);
+  }
+
   /** Mass that can be mixed of all that is good, as far as the scarcer part goes. */
   public double usableG(LocalDate today) {
-    double base = 0;
-    double hardener = 0;
-    for (Map.Entry<String, Lot> e : inTurn(today)) {
-      base += e.getValue().baseLeftG();
-      hardener += e.getValue().hardenerLeftG();
-    }
+    Parts good = good(today);
     double h = product.soldHardenerPerBase();
-    return h <= 0 ? base : Math.min(base, hardener / h) * (1 + h);
+    return h <= 0 ? good.firstG() : Math.min(good.firstG(), good.secondG() / h) * (1 + h);
   }
 
   /** The same with its working. */

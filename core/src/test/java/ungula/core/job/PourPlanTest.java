@@ -321,7 +321,8 @@ public class PourPlanTest {
         plan.plan().pours().orElseThrow().list().stream()
             .mapToDouble(b -> b.mix().baseG() + b.mix().hardenerG())
             .sum();
-    Near.relative(plan.plan().mix().orElseThrow().used().values().iterator().next(), all, 1e-9);
+    Near.relative(
+        plan.plan().mix().orElseThrow().used().values().iterator().next().totalG(), all, 1e-9);
   }
 
   /**

@@ -26,7 +26,7 @@ public class MixTest {
     Random random = new Random(11);
     for (int i = 0; i < 500; i++) {
       Product p = i % 2 == 0 ? SAMPHIRE : DULSE;
-      Of of = Of.values()[random.nextInt(3)];
+      Of of = Of.values()[random.nextInt(Of.values().length)];
       double dose = random.nextDouble() * 30;
       Additive additive =
           new Additive("pigment", Additive.Kind.PIGMENT, dose, of, 0.5 + random.nextDouble());
@@ -36,6 +36,7 @@ public class MixTest {
       double share =
           switch (of) {
             case BASE -> mix.additiveG() / mix.baseG();
+            case HARDENER -> mix.additiveG() / mix.hardenerG();
             case BASE_AND_HARDENER -> mix.additiveG() / (mix.baseG() + mix.hardenerG());
             case TOTAL -> mix.additiveG() / mix.totalG();
           };

@@ -9,6 +9,8 @@ import java.util.List;
 import java.util.Random;
 import org.testng.annotations.Test;
 import ungula.core.Near;
+import ungula.core.quantity.Units;
+import ungula.core.sentence.WordBook.Edit;
 
 public class PurchaseTest {
 
@@ -84,5 +86,84 @@ public class PurchaseTest {
     Near.relative(ton.price(), 50 * 498, 1e-9);
     assertTrue(Purchase.cheapest(100, List.of()).isEmpty());
     assertEquals(cheapest(0, PACKS).packs(), List.of());
+  }
+
+  private static Product sold(String ratio, String packs) {
+    return ProductWords.book()
+        .edit(
+            ExampleProducts.all().get("gannet-25"),
+            List.of(Edit.of("packs", packs), Edit.of("ratio", ratio)),
+            Units.METRIC);
+  }
+
+  /** The masses alone cover it: of the hardener 3.1 kg would be missing. */
+  @Test
+  public void neitherPartEverComesShort() {
+    Product own = sold("10 % of base", "20 kg of base at 300, 1 kg of hardener at 40");
+    Purchase p = Purchase.cheapest(new Parts(39_500, 3950), own).orElseThrow();
+    assertEquals(p.text(), "2 × 20 kg of base + 4 × 1 kg of hardener");
+    assertEquals(p.price(), 760.0);
+    assertEquals(
+        p.leftText(own, Units.METRIC),
+        "500.0 g of base and 50.0 g of hardener",
+        "of each by itself");
+    Random r = new Random(3);
+    for (int i = 0; i < 200; i++) {
+      Product any =
+          sold(
+              1 + r.nextInt(20) + " % of base",
+              "1 kg at 30, 5 kg of base at 90, 18 kg of base at 260, 0.1 kg of hardener at 12");
+      Parts need = new Parts(100 + r.nextInt(60_000), 10 + r.nextInt(6000));
+      Purchase bought = Purchase.cheapest(need, any).orElseThrow();
+      Parts there = Parts.NONE;
+      for (Pack pack : bought.packs()) {
+        there =
+            there.plus(
+                switch (pack.holds(any)) {
+                  case BOTH -> Parts.of(any, pack.massG());
+                  case FIRST -> new Parts(pack.massG(), 0);
+                  case SECOND -> new Parts(0, pack.massG());
+                  case ANOTHER -> throw new AssertionError(pack);
+                });
+      }
+      assertTrue(there.firstG() > need.firstG() - 1e-6, need + " by " + bought);
+      assertTrue(there.secondG() > need.secondG() - 1e-6, need + " by " + bought);
+      assertEquals(bought.missing(), "");
+    }
+  }
+
+  @Test
+  public void partsTogetherAreTakenWhereTheyAreCheaper() {
+    Product kits = sold("10 % of base", "1.1 kg at 20, 1 kg of base at 40, 1 kg of hardener at 50");
+    assertEquals(Purchase.cheapest(new Parts(1900, 190), kits).orElseThrow().text(), "2 × 1.1 kg");
+    // twice the hardener of what the packs hold: a bottle more, or packs for it alone
+    assertEquals(
+        Purchase.cheapest(new Parts(5000, 1400), kits).orElseThrow().text(),
+        "5 × 1.1 kg + 1 kg of hardener");
+  }
+
+  @Test
+  public void packsOfAnotherGradeDoNotCount() {
+    String packs = "20 kg of base at 300, 0.5 kg of fast at 25, 0.5 kg of slow at 20";
+    Product own = sold("4 % of base", packs);
+    Parts need = new Parts(19_000, 700);
+    assertEquals(
+        Purchase.cheapest(need, own.with("slow")).orElseThrow().text(),
+        "20 kg of base + 2 × 0.5 kg of slow");
+    assertEquals(
+        Purchase.cheapest(need, own.with("fast")).orElseThrow().text(),
+        "20 kg of base + 2 × 0.5 kg of fast");
+    Purchase without = Purchase.cheapest(need, own).orElseThrow();
+    assertEquals(without.text(), "20 kg of base");
+    assertEquals(without.missing(), "hardener");
+    assertTrue(Purchase.cheapest(need, sold("4 % of base", "1 kg of fast at 9")).isEmpty());
+  }
+
+  @Test
+  public void packsAreReadAsTheyAreWritten() {
+    String text = "1.1 kg at 38, 20 kg of base at 300, 1 kg of fast at 45.5";
+    List<Pack> packs = Pack.parse(text);
+    assertEquals(packs.get(1), new Pack(20_000, 300, "base"));
+    assertEquals(Pack.parse(Pack.text(packs)), packs);
   }
 }

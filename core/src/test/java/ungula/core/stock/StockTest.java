@@ -3,6 +3,7 @@ package ungula.core.stock;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertNull;
+import static org.testng.Assert.assertThrows;
 import static org.testng.Assert.assertTrue;
 
 import java.time.LocalDate;
@@ -13,8 +14,12 @@ import java.util.Random;
 import org.testng.annotations.Test;
 import ungula.core.Near;
 import ungula.core.quantity.Units;
+import ungula.core.quantity.UnreadableQuantity;
 import ungula.core.rubber.ExampleProducts;
+import ungula.core.rubber.Pack;
+import ungula.core.rubber.Parts;
 import ungula.core.rubber.Product;
+import ungula.core.rubber.ProductWords;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.stock.Lot.Keeping;
 
@@ -131,6 +136,56 @@ public class StockTest {
     Near.absolute(lot(1100, "baseLeftG", "500", "hardenerLeftG", "60").drift(0.1), -0.2, 1e-9);
   }
 
+  private static ShoppingList.Need need(String job, String product, double g) {
+    return new ShoppingList.Need(job, product, "", Parts.of(ExampleProducts.all().get(product), g));
+  }
+
+  /** Ten per cent of catalyst: 2 kg for 20 kg of base, half a kilogram of them there. */
+  @Test
+  public void partsSoldApartAreEachBoughtInFull() {
+    Product sold = apart("20 kg of base at 300, 1 kg of hardener at 40, 5 kg of hardener at 150");
+    Lot hardener = new Lot("", 0, 1000, 0, 500, TODAY, TODAY, null);
+    ShoppingList list =
+        ShoppingList.of(
+            List.of(new ShoppingList.Need("post", "own", "", Parts.of(sold, 22_000))),
+            Map.of("own", new Stock(sold, Map.of("a", hardener))),
+            TODAY);
+    ShoppingList.Line line = list.lines().get(0);
+    assertEquals(line.purchase().orElseThrow().text(), "20 kg of base + 2 × 1 kg of hardener");
+    assertEquals(line.unknown(), "");
+    assertEquals(line.toBuy(Units.METRIC).text(), "20.00 kg of base + 1\u202f500 g of hardener");
+    Product half = apart("20 kg of base at 300");
+    ShoppingList short_ =
+        ShoppingList.of(
+            List.of(new ShoppingList.Need("post", "own", "", Parts.of(half, 22_000))),
+            Map.of("own", new Stock(half, Map.of())),
+            TODAY);
+    assertEquals(short_.lines().get(0).unknown(), "its sheet names no pack of hardener");
+  }
+
+  @Test
+  public void aPackOfOnePartHoldsNothingOfTheOther() {
+    Product sold = apart("20 kg of base at 300, 1 kg of hardener at 40");
+    Lot hardener = Lot.full(sold, Pack.unpriced("1 kg of hardener", Units.METRIC), TODAY);
+    assertEquals(hardener.baseG(), 0.0);
+    assertEquals(hardener.hardenerLeftG(), 1000.0);
+    assertEquals(Lot.full(sold, sold.packs().get(0), TODAY).baseLeftG(), 20_000.0);
+    Near.relative(Lot.full(sold, 1100, TODAY).hardenerG(), 100, 1e-9);
+    assertEquals(
+        Lot.full(sold, Pack.unpriced("0.5 kg of fast", Units.METRIC), TODAY).hardenerG(), 500.0);
+    assertThrows(
+        UnreadableQuantity.class,
+        () -> Lot.full(sold, Pack.unpriced("1 kg of sand", Units.METRIC), TODAY));
+  }
+
+  private static Product apart(String packs) {
+    return ProductWords.book()
+        .edit(
+            ExampleProducts.all().get("gannet-25"),
+            List.of(Edit.of("packs", packs), Edit.of("ratio", "10 % of base")),
+            Units.METRIC);
+  }
+
   @Test
   public void theListCoversWhatTheShelfDoesNot() {
     Product dulse = ExampleProducts.all().get("dulse-30");
@@ -139,9 +194,9 @@ public class StockTest {
     ShoppingList list =
         ShoppingList.of(
             List.of(
-                new ShoppingList.Need("tile", "marram-20", 900),
-                new ShoppingList.Need("bell", "dulse-30", 3000),
-                new ShoppingList.Need("post", "marram-20", 1500)),
+                need("tile", "marram-20", 900),
+                need("bell", "dulse-30", 3000),
+                need("post", "marram-20", 1500)),
             shelf,
             TODAY);
     ShoppingList.Line marram = list.lines().get(0);
@@ -154,9 +209,8 @@ public class StockTest {
     assertEquals(row.get("on the shelf, g"), "1100");
     assertEquals(row.get("price"), "76.00");
     assertEquals(row.get("for"), "tile; post");
-    ShoppingList nothing =
-        ShoppingList.of(List.of(new ShoppingList.Need("tile", "marram-20", 900)), shelf, TODAY);
+    ShoppingList nothing = ShoppingList.of(List.of(need("tile", "marram-20", 900)), shelf, TODAY);
     assertTrue(nothing.lines().get(0).purchase().isEmpty());
-    assertFalse(nothing.lines().get(0).packsUnknown());
+    assertEquals(nothing.lines().get(0).unknown(), "");
   }
 }

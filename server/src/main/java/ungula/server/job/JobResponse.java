@@ -132,8 +132,10 @@ public record JobResponse(
    * @param ofPipe its wall is not cut from sheet
    * @param onPlate masters stand in it on the plate, so that several can
    * @param poured whether there is a box at all: skins are brushed on
+   * @param cupped whether rubber runs over a rim into a hollow of the master
    */
-  public record BoxKind(boolean sided, boolean ofPipe, boolean onPlate, boolean poured) {}
+  public record BoxKind(
+      boolean sided, boolean ofPipe, boolean onPlate, boolean poured, boolean cupped) {}
 
   /**
    * @param coats from the master outwards

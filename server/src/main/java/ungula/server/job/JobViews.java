@@ -25,7 +25,6 @@ import ungula.core.mould.MouldKind;
 import ungula.core.plan.SkinPart;
 import ungula.core.plan.Touching;
 import ungula.core.quantity.Length;
-import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.Volume;
@@ -98,7 +97,12 @@ class JobViews {
             c.mould().shape().sided(),
             c.mould().shape().ofPipe(),
             c.mould().kind() == MouldKind.OPEN,
-            c.mould().kind().poured()),
+            c.mould().kind().poured(),
+            job.plan()
+                .plan()
+                .shape()
+                .filter(s -> !s.study().empties().cups().isEmpty())
+                .isPresent()),
         job.plan().plan().ways().stream().map(w -> way(w, c.units())).toList(),
         Arrays.stream(Mark.values()).map(m -> mark(m, c)).toList(),
         Choices.fingerprint(c.marks()),
@@ -220,13 +224,7 @@ class JobViews {
     }
     String currency = workshop.current().currency();
     return product.packs().stream()
-        .map(
-            p ->
-                Mass.format(p.massG(), units)
-                    + " at "
-                    + currency
-                    + "\u202f"
-                    + Numbers.fixed(p.price(), 2))
+        .map(p -> p.text(units) + " at " + currency + "\u202f" + Numbers.fixed(p.price(), 2))
         .toList();
   }
 

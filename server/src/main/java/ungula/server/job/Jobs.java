@@ -34,6 +34,7 @@ import ungula.core.plan.Planner;
 import ungula.core.plan.ShapeFacts;
 import ungula.core.plan.SkinFacts;
 import ungula.core.record.Recorded;
+import ungula.core.rubber.Parts;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.skin.SkinStudy;
@@ -110,6 +111,19 @@ public class Jobs {
   }
 
   /**
+   * What a job takes of a product.
+   *
+   * @param product by id
+   * @param grade of catalyst picked; empty for the sheet's own
+   */
+  public record Needed(String product, String grade, Parts parts) {
+
+    private Needed plus(Needed other) {
+      return new Needed(product, grade, parts.plus(other.parts));
+    }
+  }
+
+  /**
    * A job with its present choices and what follows from them.
    *
    * @param recorded what happened in it, as far as that holds for its choices
@@ -125,9 +139,9 @@ public class Jobs {
       Materials materials,
       Optional<ShapeAsked> shape) {
 
-    /** What it takes of each product, by the product's id, g. */
-    public Map<String, Double> needs() {
-      Map<String, Double> needs = new LinkedHashMap<>();
+    /** What it takes of each product. */
+    public List<Needed> needs() {
+      Map<String, Needed> needs = new LinkedHashMap<>();
       for (Plan.Need need : plan.plan().needs()) {
         String id =
             need.product().equals(materials.rubber())
@@ -135,9 +149,10 @@ public class Jobs {
                 : need.product().equals(materials.build())
                     ? choices.skin().buildProduct()
                     : choices.cast().product();
-        needs.merge(id, need.massG(), Double::sum);
+        Needed its = new Needed(id, need.product().grade(), need.parts());
+        needs.merge(id + its.grade, its, Needed::plus);
       }
-      return needs;
+      return List.copyOf(needs.values());
     }
 
     /** The same, as it is kept now. */
@@ -313,7 +328,7 @@ public class Jobs {
    *
    * @param needs of each product, by the product's id, g
    */
-  public record Needing(String id, String name, Map<String, Double> needs) {}
+  public record Needing(String id, String name, List<Needed> needs) {}
 
   /**
    * What a list over all jobs is made from.

@@ -24,7 +24,7 @@ import ungula.core.working.Figure;
  * @param stops how many cautions stop it
  * @param checks how many ask for a look
  * @param stages what each stage builds on
- * @param needs of each product, g
+ * @param needs of each product
  * @param whole whether none of its plan is being worked out: if not, a study may change it
  * @param known whether all of it is known
  */
@@ -39,7 +39,7 @@ record Summary(
     int stops,
     int checks,
     Map<String, Stage.Basis> stages,
-    Map<String, Double> needs,
+    List<Jobs.Needed> needs,
     boolean whole,
     boolean known) {
 

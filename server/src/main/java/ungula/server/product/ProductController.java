@@ -17,7 +17,6 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import ungula.core.quantity.Mass;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.UnreadableQuantity;
 import ungula.core.rubber.Product;
@@ -288,7 +287,7 @@ class ProductController {
         p.role(),
         p.role().mixed() ? List.of(p.role().first(), p.role().second()) : List.of(),
         p.soldHardenerPerBase() > 0,
-        p.packs().isEmpty() ? "" : Mass.format(p.packs().get(0).massG(), units),
+        p.packs().isEmpty() ? "" : p.packs().get(0).text(units),
         p.role().cast(),
         p.summary(),
         p.ratio() == null ? "" : p.sentence(p.ratio()),

@@ -5,7 +5,6 @@ import java.io.OutputStream;
 import java.time.LocalDate;
 import java.util.List;
 import ungula.core.quantity.Day;
-import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
 import ungula.core.stock.ShoppingList;
 import ungula.core.workshop.Workshop;
@@ -64,15 +63,16 @@ public final class ShoppingSheet {
     String packs =
         l.purchase()
             .map(p -> p.text() + ", " + shop.currency() + " " + Numbers.fixed(p.price(), 2))
-            .orElse(Mass.format(l.toBuyG(), shop.units()) + "; its sheet names no packs");
+            .orElse(l.toBuy(shop.units()).text());
+    packs = l.unknown().isEmpty() ? packs : packs + "; " + l.unknown();
     pen.line("        " + packs, 12, false, SheetPen.INK);
     pen.line(
         "        for "
             + String.join(", ", l.jobs())
             + ": "
-            + Mass.format(l.neededG(), shop.units())
+            + l.needed(shop.units()).text()
             + ", on the shelf "
-            + Mass.format(l.thereG(), shop.units()),
+            + l.there(shop.units()).text(),
         9,
         false,
         SheetPen.QUIET);

@@ -13,7 +13,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import ungula.core.quantity.Mass;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.Purchase;
 import ungula.core.stock.ShoppingList;
@@ -45,7 +44,7 @@ class ShoppingController {
    * @param packs to buy; empty when nothing is, or the sheet names none
    * @param price of them; null as well
    * @param left over; empty as well
-   * @param packsUnknown whether something is to be bought and the sheet names no packs
+   * @param unknown which packs are not known, as a sentence; empty when all are
    */
   record LineView(
       String product,
@@ -57,7 +56,7 @@ class ShoppingController {
       String packs,
       @Nullable Figure price,
       String left,
-      boolean packsUnknown) {}
+      String unknown) {}
 
   /**
    * @param price of everything
@@ -92,8 +91,8 @@ class ShoppingController {
         l.toBuy(units),
         l.purchase().map(Purchase::text).orElse(""),
         l.price(units, shop.currency()).orElse(null),
-        l.purchase().map(p -> Mass.format(p.leftG(), units)).orElse(""),
-        l.packsUnknown());
+        l.purchase().map(p -> p.leftText(l.of(), units)).orElse(""),
+        l.unknown());
   }
 
   @GetMapping(value = "/list.csv", produces = "text/csv")

@@ -22,6 +22,7 @@ import ungula.core.quantity.Day;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Units;
+import ungula.core.rubber.Pack;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.Word;
 import ungula.core.sentence.WordBook;
@@ -97,7 +98,7 @@ class StockController {
     Units units = workshop.current().units();
     Map<String, Double> needed = new LinkedHashMap<>();
     for (Need need : stocks.needs(open.jobs())) {
-      needed.merge(need.product(), need.massG(), Double::sum);
+      needed.merge(need.product(), need.parts().totalG(), Double::sum);
     }
     Map<String, List<StockMapper.LotRow>> lots = new LinkedHashMap<>();
     mapper.lots().forEach(r -> lots.computeIfAbsent(r.productId(), id -> new ArrayList<>()).add(r));
@@ -149,7 +150,7 @@ class StockController {
   }
 
   /**
-   * @param mass as typed; null for the smallest pack it is sold in
+   * @param mass as typed, "of hardener" after it for one part; null for a pack it is sold in
    */
   record NewLot(String product, @Nullable String mass) {}
 
@@ -157,9 +158,10 @@ class StockController {
   @ResponseStatus(HttpStatus.CREATED)
   void addLot(@RequestBody NewLot body) {
     Product product = products.find(body.product()).orElseThrow(() -> Problem.gone("This product"));
-    double pack = product.packs().isEmpty() ? USUAL_PACK_G : product.packs().get(0).massG();
+    Pack usual = product.packs().stream().findFirst().orElseGet(() -> new Pack(USUAL_PACK_G, 0));
     boolean said = body.mass() != null && !body.mass().isBlank();
-    stocks.add(body.product(), said ? Mass.parseG(body.mass(), workshop.current().units()) : pack);
+    Units units = workshop.current().units();
+    stocks.add(body.product(), said ? Pack.unpriced(body.mass(), units) : usual);
   }
 
   /**

@@ -14,6 +14,8 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import ungula.core.pour.PlannedBatch;
+import ungula.core.rubber.Pack;
+import ungula.core.rubber.Parts;
 import ungula.core.rubber.Product;
 import ungula.core.stock.Lot;
 import ungula.core.stock.ShoppingList.Need;
@@ -70,8 +72,8 @@ public class Stocks {
 
   /** A full pack, received today. */
   @Transactional
-  public String add(String productId, double massG) {
-    return keep(productId, Lot.full(product(productId), massG, today()));
+  public String add(String productId, Pack pack) {
+    return keep(productId, Lot.full(product(productId), pack, today()));
   }
 
   @Transactional
@@ -214,18 +216,17 @@ public class Stocks {
     List<Need> needs = new ArrayList<>();
     for (Jobs.Needing job : jobs) {
       List<StockMapper.MixedRow> mixed = mapper.mixedOf(job.id());
-      job.needs()
-          .forEach(
-              (product, massG) -> {
-                double done =
-                    mixed.stream()
-                        .filter(m -> m.productId().equals(product))
-                        .mapToDouble(m -> m.baseG() + m.hardenerG())
-                        .sum();
-                if (massG - done > 1) {
-                  needs.add(new Need(job.name(), product, massG - done));
-                }
-              });
+      for (Jobs.Needed needed : job.needs()) {
+        Parts done =
+            mixed.stream()
+                .filter(m -> m.productId().equals(needed.product()))
+                .map(m -> new Parts(m.baseG(), m.hardenerG()))
+                .reduce(Parts.NONE, Parts::plus);
+        Parts left = needed.parts().less(done);
+        if (left.totalG() > 1) {
+          needs.add(new Need(job.name(), needed.product(), needed.grade(), left));
+        }
+      }
     }
     return needs;
   }
