@@ -69,7 +69,7 @@ export function ShoppingPage() {
               </thead>
               <tbody>
                 {data.lines.map((l) => (
-                  <tr key={l.product}>
+                  <tr key={l.name}>
                     <th scope="row">
                       <Link to={`/rubber/${l.product}`}>{l.name}</Link>
                       <br />

@@ -110,7 +110,7 @@ public record SupplyPart(Brief brief, MixPart mix) implements Part {
                 w.given("mass mixed" + of + part, Mass.format(o.g, brief.units()), COMPUTED)
                     .given("pack", pack(o.pack, figures), SHEET);
               }
-              w.step("sold" + of + " as " + Pack.text(product.packs()));
+              w.given("sold" + of + " as", Pack.text(product.packs()), SHEET);
             });
     figures.cost("rubber.cost", "rubber used", cost, w.done());
   }

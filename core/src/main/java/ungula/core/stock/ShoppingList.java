@@ -65,18 +65,19 @@ public record ShoppingList(List<Line> lines) {
       return buy().totalG();
     }
 
-    /** Grams, each part by itself where they are sold or lack apart. */
+    /** Each part by itself where they are bought apart: "1 285 g + 128 g". */
     private String grams(Parts p, Units units) {
       boolean apart = purchase.filter(b -> b.left() != null).isPresent();
       return apart
-          ? Mass.format(p.firstG(), units)
-              + " of "
-              + of.role().first()
-              + " + "
-              + Mass.format(p.secondG(), units)
-              + " of "
-              + of.role().second()
+          ? Mass.format(p.firstG(), units) + " + " + Mass.format(p.secondG(), units)
           : Mass.format(p.totalG(), units);
+    }
+
+    /** What the packs leave over, in the same way; empty when none are bought. */
+    public String leftOver(Units units) {
+      return purchase
+          .map(b -> b.left() == null ? Mass.format(b.leftG(), units) : grams(b.left(), units))
+          .orElse("");
     }
 
     /** The jobs it is for, each once. */
@@ -125,7 +126,7 @@ public record ShoppingList(List<Line> lines) {
                 Working.of("the packs that cover what is to buy for the least money")
                     .given("to buy", grams(buy(), units), COMPUTED)
                     .given("packs", p.text(), SHEET)
-                    .given("left over", p.leftText(of, units), COMPUTED)
+                    .given("left over", leftOver(units), COMPUTED)
                     .done();
             return new Figure("price", "price", p.price(), text, text, w);
           });

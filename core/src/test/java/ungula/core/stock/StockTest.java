@@ -153,7 +153,7 @@ public class StockTest {
     ShoppingList.Line line = list.lines().get(0);
     assertEquals(line.purchase().orElseThrow().text(), "20 kg of base + 2 × 1 kg of hardener");
     assertEquals(line.unknown(), "");
-    assertEquals(line.toBuy(Units.METRIC).text(), "20.00 kg of base + 1\u202f500 g of hardener");
+    assertEquals(line.toBuy(Units.METRIC).text(), "20.00 kg + 1\u202f500 g");
     Product half = apart("20 kg of base at 300");
     ShoppingList short_ =
         ShoppingList.of(

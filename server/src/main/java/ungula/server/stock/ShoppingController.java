@@ -91,7 +91,7 @@ class ShoppingController {
         l.toBuy(units),
         l.purchase().map(Purchase::text).orElse(""),
         l.price(units, shop.currency()).orElse(null),
-        l.purchase().map(p -> p.leftText(l.of(), units)).orElse(""),
+        l.leftOver(units),
         l.unknown());
   }
 
