@@ -132,9 +132,10 @@ public record JacketNeeds(
             24 * 60);
       }
       case LAMINATE -> {
-        double mat = m2 * layers * MAT_G_PER_M2;
-        double resin = RESIN * mat;
         double sheets = m2 * layers * (1 + OVERLAP);
+        // laps are wetted out as the rest is
+        double mat = sheets * MAT_G_PER_M2;
+        double resin = RESIN * mat;
         needs.add(new Need("mat of 300 g/m²", sheets, Numbers.fixed(sheets, 2) + " m²"));
         needs.add(kg("resin", resin));
         return new JacketNeeds(

@@ -47,6 +47,7 @@ public final class PosedMaster {
   private final Vec3 shift;
   private final FillCurve curve;
   private final double restMm2;
+  private final Foot foot = new Foot(z -> slicer(Cut.TOP).at(z).loops());
   private final Map<Cut, Slicer> slicers = new EnumMap<>(Cut.class);
   private final Vec3 top;
   private List<FlatFace> flatFaces;
@@ -197,6 +198,11 @@ public final class PosedMaster {
       }
       return flatFaces;
     }
+  }
+
+  /** Where what lies on it meets the plate. */
+  public Foot foot() {
+    return foot;
   }
 
   public Slicer slicer(Cut cut) {

@@ -62,11 +62,11 @@ public record CoatsPart(
   /**
    * As thick as the wall.
    *
-   * @param baseMm its length round the base, in its middle
+   * @param baseMm2 of the board under it, round the base
    * @param baseMm3 rubber in it there
    * @param seamsMm3 along the seams of a skin in sections
    */
-  record Flange(double baseMm, double baseMm3, double seamsMm3) {}
+  record Flange(double baseMm2, double baseMm3, double seamsMm3) {}
 
   /** Empty for any other mould, and while the master has a shape that is not worked out yet. */
   static Optional<CoatsPart> of(Brief b) {
@@ -113,27 +113,18 @@ public record CoatsPart(
 
   private static Flange flange(Brief b, double wall, OutsideStudy outside) {
     Skin skin = b.choices().skin();
-    double round = 0;
-    for (double[] ring : b.facts().shadow().get()) {
-      round += length(ring);
-    }
-    // the outline set out: its length grows by 2π a millimetre; the flange lies beyond the skin
-    double perimeter = round + 2 * Math.PI * (wall + skin.flangeMm() / 2);
+    double board = b.facts().foot().flangeMm2(wall, skin.flangeMm());
     double seams = 0;
     if (skin.opening() == TakenOff.SECTIONS && outside != null) {
       Sections sections = Sections.of(outside.scan(), b.choices().jacket());
       seams = 2 * sections.seamMm(outside.scan()) * skin.flangeMm() * wall;
     }
-    return new Flange(perimeter, perimeter * skin.flangeMm() * wall, seams);
+    return new Flange(board, board * wall, seams);
   }
 
-  private static double length(double[] ring) {
-    double sum = 0;
-    for (int i = 0; i < ring.length; i += 2) {
-      int j = (i + 2) % ring.length;
-      sum += Math.hypot(ring[j] - ring[i], ring[j + 1] - ring[i + 1]);
-    }
-    return sum;
+  /** Of the board under its flange. */
+  double flangeMm2() {
+    return flange.baseMm2;
   }
 
   /** Of one coat, by the room between two distances from the master. */
@@ -255,9 +246,9 @@ public record CoatsPart(
   private void flange(FigureBook figures) {
     Skin skin = brief.choices().skin();
     Working.Builder w =
-        Working.of("flange = length × width × wall")
-            .given("round the base, in its middle", brief.mm(flange.baseMm), COMPUTED)
-            .given("width", brief.mm(skin.flangeMm()), CHOSEN)
+        Working.of("flange = what it covers of the board × wall")
+            .given("width, round where the skin meets the board", brief.mm(skin.flangeMm()), CHOSEN)
+            .given("of the board", m2(flange.baseMm2), COMPUTED)
             .given("as thick as the wall", brief.mm(wallMm), COMPUTED)
             .step("It reaches " + brief.mm(wallMm + skin.flangeMm()) + " from the master.");
     if (flange.seamsMm3 > 0) {

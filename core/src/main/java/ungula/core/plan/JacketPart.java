@@ -20,10 +20,17 @@ import ungula.core.working.Working;
 /**
  * The jacket round a skin.
  *
+ * @param skinFlangeMm2 flange of the skin it lies on
  * @param skinG rubber in the skin; null while it cannot be weighed
  */
 public record JacketPart(
-    Brief brief, JacketScan scan, Sections sections, double seamMm, JacketNeeds needs, Double skinG)
+    Brief brief,
+    JacketScan scan,
+    Sections sections,
+    double seamMm,
+    double skinFlangeMm2,
+    JacketNeeds needs,
+    Double skinG)
     implements Part {
 
   /** Empty while the outside of the skin is not worked out. */
@@ -39,8 +46,12 @@ public record JacketPart(
     double longest = s.longest();
     JacketNeeds needs =
         JacketNeeds.of(
-            jacket, scan.areaMm2() + flangesMm2(jacket, seams), longest, sections.count());
-    return Optional.of(new JacketPart(b, scan, sections, seams, needs, skinG));
+            jacket,
+            scan.areaMm2() + skin.coated().flangeMm2() + flangesMm2(jacket, seams),
+            longest,
+            sections.count());
+    return Optional.of(
+        new JacketPart(b, scan, sections, seams, skin.coated().flangeMm2(), needs, skinG));
   }
 
   private static double flangesMm2(Jacket jacket, double seamMm) {
@@ -86,9 +97,12 @@ public record JacketPart(
     figures.put(
         "jacket.area",
         "jacket",
-        scan.areaMm2(),
-        CoatsPart.m2(scan.areaMm2()),
-        Working.of("outside of the skin, above the plate").done());
+        scan.areaMm2() + skinFlangeMm2,
+        CoatsPart.m2(scan.areaMm2() + skinFlangeMm2),
+        Working.of("outside of the skin, above the plate, and its flange")
+            .given("outside of the skin", CoatsPart.m2(scan.areaMm2()), COMPUTED)
+            .given("its flange", CoatsPart.m2(skinFlangeMm2), COMPUTED)
+            .done());
   }
 
   private void seams(FigureBook figures) {
@@ -123,7 +137,8 @@ public record JacketPart(
                     ? "surface × layers, a fifth more for laps"
                     : "surface × thickness × density")
             .given("outside of the skin", CoatsPart.m2(scan.areaMm2()), COMPUTED)
-            .given("flanges, both sides", CoatsPart.m2(flanges), COMPUTED)
+            .given("flange of the skin under it", CoatsPart.m2(skinFlangeMm2), COMPUTED)
+            .given("its own flanges, both sides", CoatsPart.m2(flanges), COMPUTED)
             .given(
                 jacket.kind().layered() ? "layers" : "thickness",
                 jacket.kind().layered() ? needs.layers() + "" : brief.mm(needs.thickMm()),

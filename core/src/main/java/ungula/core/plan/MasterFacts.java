@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.function.Supplier;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.geometry.Vec3;
+import ungula.core.master.Foot;
 import ungula.core.master.PosedMaster;
 import ungula.core.mesh.FillCurve;
 import ungula.core.parting.PartedMaster;
@@ -19,6 +20,7 @@ import ungula.core.study.MeshReport;
  * @param topMm its highest point, from the middle and above the plate it is set down on
  * @param curve volume below each height, set down at z = 0
  * @param shadow what it covers seen from above: rings from the middle, mm; told when asked for
+ * @param foot where what lies on it meets the plate
  * @param restMm2 how much of it lies on the plate
  * @param report of the mesh, in millimetres; null when there is no mesh
  * @param guessedUnitMm the unit taken for the file; null when the file or the user says
@@ -36,6 +38,7 @@ public record MasterFacts(
     Vec3 topMm,
     FillCurve curve,
     Supplier<List<double[]>> shadow,
+    Foot foot,
     double restMm2,
     MeshReport report,
     Double guessedUnitMm,
@@ -62,6 +65,7 @@ public record MasterFacts(
         topMm,
         curve,
         () -> rectangle(sizeMm),
+        new Foot(height -> rectangle(sizeMm)),
         restMm2,
         report,
         guessedUnitMm,
@@ -88,6 +92,7 @@ public record MasterFacts(
         posed.top(),
         posed.curve(),
         posed::shadow,
+        posed.foot(),
         posed.restMm2(),
         report,
         guessedUnitMm,
@@ -132,6 +137,7 @@ public record MasterFacts(
         topMm,
         curve,
         shadow,
+        foot,
         restMm2,
         report,
         guessedUnitMm,

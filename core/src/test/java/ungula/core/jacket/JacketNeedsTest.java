@@ -46,12 +46,17 @@ public class JacketNeedsTest {
     assertTrue(n.needs().get(1).amount().endsWith(" L"));
   }
 
-  /** Three layers of 300 g/m², and two and a quarter times their mass of resin. */
+  /**
+   * Three layers of 300 g/m² with a fifth more for laps, and two and a quarter times their mass of
+   * resin: 13.3 kg where 11.1 would leave the laps dry.
+   */
   @Test
   public void matAndResin() {
     JacketNeeds n = needs(JacketKind.LAMINATE, 0.4, 500);
-    Near.relative(n.needs().get(1).value(), 0.4 * 3 * 300 * 2.25, 1e-9);
-    Near.relative(n.massG(), 0.4 * 3 * 300 * 3.25, 1e-9);
+    Near.relative(n.needs().get(1).value(), 0.4 * 3 * 1.2 * 300 * 2.25, 1e-9);
+    Near.relative(n.massG(), 0.4 * 3 * 1.2 * 300 * 3.25, 1e-9);
+    // 4.11 m² in four layers
+    Near.absolute(needs(JacketKind.LAMINATE, 4.11, 700).needs().get(1).value(), 13_300, 50);
   }
 
   @Test

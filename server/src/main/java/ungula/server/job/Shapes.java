@@ -11,6 +11,7 @@ import ungula.core.choice.MasterSource;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
+import ungula.core.master.Foot;
 import ungula.core.master.Measured;
 import ungula.core.master.PosedMaster;
 import ungula.core.master.Solid;
@@ -255,6 +256,7 @@ public class Shapes {
         new Vec3(0, 0, m.heightMm()),
         FillCurve.even(base * m.heightMm(), 0, m.heightMm()),
         all::footprints,
+        new Foot(z -> all.footprints()),
         base,
         null,
         null,
