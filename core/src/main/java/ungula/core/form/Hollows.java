@@ -13,6 +13,7 @@ import ungula.core.field.InsideCells;
 import ungula.core.geometry.Directions;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
+import ungula.core.mesh.Topology;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
@@ -24,7 +25,8 @@ import ungula.core.work.Progress;
  *
  * <p>An island is a piece of a section outside the body and all surrounded by it. Islands over one
  * another hang together in chains. A chain that opens at both ends goes through: a loop of the body
- * links it. One that opens at one end is a blind hole. The smallest section of a through-hole is
+ * links it; a closed surface of one piece that has no such loop has no holes through it, however
+ * thin its plates are. One that opens at one end is a blind hole. The smallest section of a through-hole is
  * the smallest island no way from end to end avoids.
  */
 public final class Hollows {
@@ -105,7 +107,9 @@ public final class Hollows {
           progress.at("Looking through it", (double) i / along.size());
           all.set(i, new Hollows(mesh, bounds, along.get(i)).find());
         });
-    List<Hollow> found = all.stream().flatMap(List::stream).toList();
+    boolean whole = withoutHoles(mesh);
+    List<Hollow> found =
+        all.stream().flatMap(List::stream).filter(f -> !(whole && f.through())).toList();
     List<Hollow> kept = new ArrayList<>();
     keep(
         found.stream()
@@ -120,6 +124,12 @@ public final class Hollows {
             .toList(),
         kept);
     return List.copyOf(kept);
+  }
+
+  /** Whether the surface itself says so: plates thinner than a cell look like holes in sections. */
+  private static boolean withoutHoles(TriangleMesh mesh) {
+    Topology topology = Topology.of(mesh);
+    return topology.closed() && topology.parts() == 1 && topology.genus() == 0;
   }
 
   /** One hole is seen along several directions: the first counts. */

@@ -51,6 +51,18 @@ public class HollowsTest {
     assertEquals(of(two).stream().filter(Hollow::through).count(), 2);
   }
 
+  /** A plate of 1 mm, half way up a rim, between two layers of cells 2 mm high. */
+  @Test
+  public void aThinPlateIsNoHole() {
+    TriangleMesh tray =
+        Tessellation.turned(
+            new double[][] {
+              {0, 20}, {90, 20}, {90, 0}, {100, 0}, {100, 40}, {90, 40}, {90, 21}, {0, 21}
+            },
+            120);
+    assertTrue(of(tray).stream().noneMatch(Hollow::through), of(tray).toString());
+  }
+
   @Test
   public void aCupIsABlindHole() {
     // outside r 30, inside r 6, 40 deep
