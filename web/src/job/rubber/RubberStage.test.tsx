@@ -45,7 +45,7 @@ test('a skin is brushed: no batches, no offcuts, what each coat takes stands wit
   const amounts = { ...MIX, 'rubber.box': '3.18 L', 'rubber.allowance': '254 mL' };
   const box = { sided: false, ofPipe: false, onPlate: false, poured: false, cupped: false };
   const { reads } = show(job(amounts, PICKED, { box }));
-  expect(reads()).toContain('Over the 3.18 L on the master 254 mL stay in brush, pot and drips.');
+  expect(reads()).toContain('Over the 3.18 L on the master an allowance of 254 mL is mixed.');
   expect(reads()).not.toContain('offcuts');
   expect(reads()).not.toContain('Mixed in');
   expect(screen.getByRole('link', { name: 'Mould stage' })).toBeTruthy();

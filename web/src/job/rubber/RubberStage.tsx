@@ -59,10 +59,10 @@ export function RubberStage({ job }: { job: Job }) {
             </p>
           ) : (
             <p className="sentence">
-              Over the <FigureText figure={job.figures['rubber.box']} /> on the master{' '}
-              <FigureText figure={job.figures['rubber.allowance']} /> stay in brush, pot and drips.
-              The <Word k="rubber.first" /> goes into the cup first. What each coat takes stands on
-              the <Link to={`/jobs/${job.id}/mould`}>Mould stage</Link>.
+              Over the <FigureText figure={job.figures['rubber.box']} /> on the master an allowance
+              of <FigureText figure={job.figures['rubber.allowance']} /> is mixed. The{' '}
+              <Word k="rubber.first" /> goes into the cup first. What each coat takes stands on the{' '}
+              <Link to={`/jobs/${job.id}/mould`}>Mould stage</Link>.
             </p>
           )}
           {base && <Weigh job={job} first={first} other={other} />}

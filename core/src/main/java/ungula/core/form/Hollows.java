@@ -26,8 +26,8 @@ import ungula.core.work.Progress;
  * <p>An island is a piece of a section outside the body and all surrounded by it. Islands over one
  * another hang together in chains. A chain that opens at both ends goes through: a loop of the body
  * links it; a closed surface of one piece that has no such loop has no holes through it, however
- * thin its plates are. One that opens at one end is a blind hole. The smallest section of a through-hole is
- * the smallest island no way from end to end avoids.
+ * thin its plates are. One that opens at one end is a blind hole. The smallest section of a
+ * through-hole is the smallest island no way from end to end avoids.
  */
 public final class Hollows {
 

@@ -149,9 +149,14 @@ public record CoatsPart(
     return brief.choices().skin().lossPct() / 100 * onMasterMm3();
   }
 
+  /** On top of what is on the master: what is lost, and no less than what is not certain. */
+  private double allowanceMm3() {
+    return Math.max(lostMm3(), errorShare() * onMasterMm3());
+  }
+
   /** To be mixed, over all coats. */
   public double mixMm3() {
-    return onMasterMm3() + lostMm3();
+    return onMasterMm3() + allowanceMm3();
   }
 
   /** To be mixed for each coat: the flange and what is lost are shared by all as they are. */
@@ -228,18 +233,25 @@ public record CoatsPart(
     figures.volume("rubber.box", "rubber in the skin", onMasterMm3(), all.done());
     figures.volume(
         "rubber.allowance",
-        "left in brush, pot and drips",
-        lostMm3(),
-        Working.of("share of what is on the master")
-            .given("share", Share.typed(brief.choices().skin().lossPct()), CHOSEN)
+        "allowance",
+        allowanceMm3(),
+        Working.of("allowance = the larger of two, of what is on the master")
+            .given(
+                "left in brush, pot and drips, " + Share.typed(brief.choices().skin().lossPct()),
+                brief.ml(lostMm3()),
+                CHOSEN)
+            .given(
+                "± of the skin, " + Share.format(errorShare()),
+                brief.ml(errorShare() * onMasterMm3()),
+                COMPUTED)
             .done());
     figures.volume(
         "rubber.mix",
         "rubber to mix",
         mixMm3(),
-        Working.of("rubber in the skin + what is lost")
+        Working.of("rubber in the skin + allowance")
             .given("in the skin", brief.ml(onMasterMm3()), COMPUTED)
-            .given("lost", brief.ml(lostMm3()), COMPUTED)
+            .given("allowance", brief.ml(allowanceMm3()), COMPUTED)
             .done());
   }
 
@@ -291,14 +303,23 @@ public record CoatsPart(
     return "coat " + c.number() + ", " + c.kind().text();
   }
 
-  /** Of what the coats take: of the shape that is known, and of what it is known from. */
-  private String error() {
+  /**
+   * How far what it takes may be off, either way, as a share: of the shape that is known, and of
+   * what it is known from; 0 while its shape is not worked out.
+   */
+  double errorShare() {
     if (brief.facts().skin() == null) {
-      return "as round a block of its size";
+      return 0;
     }
     boolean solid = brief.choices().master().source() == MasterSource.SOLID;
     double measured = solid ? brief.choices().master().solid().surfaceErrorShare() : 0;
-    return "± " + Share.format(Math.ceil(100 * Math.hypot(FIELD_ERROR, measured)) / 100);
+    return Math.ceil(100 * Math.hypot(FIELD_ERROR, measured)) / 100;
+  }
+
+  private String error() {
+    return brief.facts().skin() == null
+        ? "as round a block of its size"
+        : "± " + Share.format(errorShare());
   }
 
   private Working surface() {

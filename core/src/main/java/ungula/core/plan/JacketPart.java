@@ -20,7 +20,7 @@ import ungula.core.working.Working;
 /**
  * The jacket round a skin.
  *
- * @param skinFlangeMm2 flange of the skin it lies on
+ * @param coated skin it lies on
  * @param skinG rubber in the skin; null while it cannot be weighed
  */
 public record JacketPart(
@@ -28,7 +28,7 @@ public record JacketPart(
     JacketScan scan,
     Sections sections,
     double seamMm,
-    double skinFlangeMm2,
+    CoatsPart coated,
     JacketNeeds needs,
     Double skinG)
     implements Part {
@@ -47,11 +47,11 @@ public record JacketPart(
     JacketNeeds needs =
         JacketNeeds.of(
             jacket,
-            scan.areaMm2() + skin.coated().flangeMm2() + flangesMm2(jacket, seams),
+            (1 + skin.coated().errorShare())
+                * (scan.areaMm2() + skin.coated().flangeMm2() + flangesMm2(jacket, seams)),
             longest,
             sections.count());
-    return Optional.of(
-        new JacketPart(b, scan, sections, seams, skin.coated().flangeMm2(), needs, skinG));
+    return Optional.of(new JacketPart(b, scan, sections, seams, skin.coated(), needs, skinG));
   }
 
   private static double flangesMm2(Jacket jacket, double seamMm) {
@@ -97,11 +97,11 @@ public record JacketPart(
     figures.put(
         "jacket.area",
         "jacket",
-        scan.areaMm2() + skinFlangeMm2,
-        CoatsPart.m2(scan.areaMm2() + skinFlangeMm2),
+        scan.areaMm2() + coated.flangeMm2(),
+        CoatsPart.m2(scan.areaMm2() + coated.flangeMm2()),
         Working.of("outside of the skin, above the plate, and its flange")
             .given("outside of the skin", CoatsPart.m2(scan.areaMm2()), COMPUTED)
-            .given("its flange", CoatsPart.m2(skinFlangeMm2), COMPUTED)
+            .given("its flange", CoatsPart.m2(coated.flangeMm2()), COMPUTED)
             .done());
   }
 
@@ -137,8 +137,12 @@ public record JacketPart(
                     ? "surface × layers, a fifth more for laps"
                     : "surface × thickness × density")
             .given("outside of the skin", CoatsPart.m2(scan.areaMm2()), COMPUTED)
-            .given("flange of the skin under it", CoatsPart.m2(skinFlangeMm2), COMPUTED)
+            .given("flange of the skin under it", CoatsPart.m2(coated.flangeMm2()), COMPUTED)
             .given("its own flanges, both sides", CoatsPart.m2(flanges), COMPUTED)
+            .given(
+                "± of the surface, to be on the safe side",
+                Share.format(coated.errorShare()),
+                COMPUTED)
             .given(
                 jacket.kind().layered() ? "layers" : "thickness",
                 jacket.kind().layered() ? needs.layers() + "" : brief.mm(needs.thickMm()),

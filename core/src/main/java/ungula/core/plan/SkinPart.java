@@ -152,10 +152,11 @@ public record SkinPart(
 
   private Cloth cloth(Coat c) {
     CoatCurve curve = coated.curve();
-    double area = curve.areaMm2(c.toMm());
+    double exact = curve.areaMm2(c.toMm());
     // mean radius of curvature: the area of a ball grows by 2 A / R
-    double grows = (curve.areaMm2(c.toMm() + 2) - area) / 2;
-    double radius = grows > 0 ? 2 * area / grows : MOST_PIECE_MM;
+    double grows = (curve.areaMm2(c.toMm() + 2) - exact) / 2;
+    double radius = grows > 0 ? 2 * exact / grows : MOST_PIECE_MM;
+    double area = exact * (1 + coated.errorShare());
     double side = Math.max(LEAST_PIECE_MM, Math.min(MOST_PIECE_MM, Math.round(radius * DRAPES)));
     double covers = (side - OVERLAP_MM) * (side - OVERLAP_MM);
     return new Cloth(area, radius, side, Math.ceil(area / covers));
@@ -239,7 +240,7 @@ public record SkinPart(
             c -> {
               Working w =
                   Working.of("pieces = surface ÷ (side − overlap)²; cloth = pieces × side²")
-                      .given("surface there", CoatsPart.m2(c.areaMm2), COMPUTED)
+                      .given("surface there, with its ±", CoatsPart.m2(c.areaMm2), COMPUTED)
                       .given("side, so that it drapes", brief.mm(c.sideMm), COMPUTED)
                       .given("overlap", brief.mm(OVERLAP_MM), DEFAULT)
                       .given("mean radius of the surface", brief.mm(c.radiusMm), COMPUTED)
