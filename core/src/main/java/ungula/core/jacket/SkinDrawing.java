@@ -21,6 +21,9 @@ import ungula.core.skin.SkinField;
 /** A cut through a master with its coats and jacket, each as a band to scale. */
 public final class SkinDrawing {
 
+  /** A hair above the board. */
+  private static final double LOW_MM = 0.5;
+
   private static final double BOARD_MM = 12;
 
   /** Points of an outline closer to it than this share of the drawing are left out. */
@@ -95,6 +98,9 @@ public final class SkinDrawing {
     boolean plan = cut == Cut.TOP;
     double outer = half + wall;
     double edge = outer + flange;
+    // the flange goes on from where the skin meets the board
+    double right = onBoard(wall, cut == Cut.SIDE ? 90 : 0, outer);
+    double left = onBoard(wall, cut == Cut.SIDE ? 270 : 180, outer);
     double up = plan ? size.y() / 2 + wall : size.z() + wall;
     double thick = Math.min(jacketMm, Skin.MOST_MM - wall);
     if (thick > 0) {
@@ -103,7 +109,7 @@ public final class SkinDrawing {
     if (!plan) {
       add(Role.PLATE, rectangle(-edge - 20, -BOARD_MM, edge + 20, 0));
       if (flange > 0) {
-        add(Role.BUILD_COAT, rectangle(-edge, 0, edge, wall));
+        add(Role.BUILD_COAT, rectangle(-left - flange, 0, right + flange, wall));
       }
     }
     for (int i = coats.size() - 1; i >= 0; i--) {
@@ -130,7 +136,7 @@ public final class SkinDrawing {
     dimension(Side.BELOW, 1, -outer, -half, Measure.SKIN_WALL);
     dimension(Side.BELOW, 2, -outer, outer, Measure.ACROSS);
     if (!plan) {
-      dimension(Side.BELOW, 1, outer, edge, Measure.FLANGE);
+      dimension(Side.BELOW, 1, right, right + flange, Measure.FLANGE);
       dimension(Side.LEFT, 1, size.z(), size.z() + wall, Measure.SKIN_WALL);
       dimension(Side.LEFT, 2, 0, size.z() + wall, Measure.HEIGHT);
     } else {
@@ -153,6 +159,12 @@ public final class SkinDrawing {
   }
 
   /** From the middle to the outside of the skin. */
+  /** How far the skin reaches on the board; the outer size until its room is worked out. */
+  private double onBoard(double wall, double degrees, double outer) {
+    double reaches = field == null ? 0 : field.outermostMm(wall, degrees, LOW_MM);
+    return reaches > 0 ? reaches : outer;
+  }
+
   private double outermost(double wall, double degrees, double at) {
     if (field != null) {
       return field.outermostMm(wall, degrees, at);
