@@ -296,7 +296,7 @@ final class BoxCautions extends Finding {
             + p.brief().ml(lift.keptOutMm3())
             + ", of which "
             + p.brief().ml(lift.emptyMm3())
-            + " is empty inside. ";
+            + " is air. ";
   }
 
   private void sealing() {

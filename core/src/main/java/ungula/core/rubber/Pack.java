@@ -53,10 +53,11 @@ public record Pack(double massG, double price, String of) {
       return Holds.FIRST;
     }
     String grade = product.grade();
-    boolean second = of.equalsIgnoreCase(product.role().second());
-    return second || SECOND.contains(of) || of.equalsIgnoreCase(grade)
-        ? Holds.SECOND
-        : Holds.ANOTHER;
+    // with a grade that has packs of its own, the sheet's usual one is another
+    boolean named =
+        !grade.isEmpty() && product.packs().stream().anyMatch(p -> p.of.equalsIgnoreCase(grade));
+    boolean usual = of.equalsIgnoreCase(product.role().second()) || SECOND.contains(of);
+    return (named ? of.equalsIgnoreCase(grade) : usual) ? Holds.SECOND : Holds.ANOTHER;
   }
 
   /** Reads "1 kg at 34, 20 kg of base at 410, 1 kg of hardener at 45". */

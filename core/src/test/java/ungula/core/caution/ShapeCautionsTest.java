@@ -85,6 +85,25 @@ public class ShapeCautionsTest {
         Empties.NONE);
   }
 
+  private static ShapeStudy with(ShapeStudy s, List<Ceiling> ceilings, Empties empties) {
+    return new ShapeStudy(
+        s.inlet(),
+        s.cellMm(),
+        s.poured(),
+        s.tips(),
+        s.cast(),
+        s.vents(),
+        s.vented(),
+        s.ways(),
+        ceilings,
+        s.castCeilings(),
+        s.wall(),
+        s.locks(),
+        s.stretch(),
+        s.offcutsMm3(),
+        empties);
+  }
+
   private static final FormStudy PLAIN = new FormStudy(List.of(), List.of());
   private static final MarkedPlaces UNMARKED =
       new MarkedPlaces(Shapes.box(), Marks.NONE, Vec3.ZERO);
@@ -270,23 +289,7 @@ public class ShapeCautionsTest {
   @Test
   public void levelCeilingsSayHowFarAirCreeps() {
     ShapeStudy s = study(NONE, List.of(), NONE, NONE, 0);
-    ShapeStudy level =
-        new ShapeStudy(
-            s.inlet(),
-            s.cellMm(),
-            s.poured(),
-            s.tips(),
-            s.cast(),
-            s.vents(),
-            s.vented(),
-            s.ways(),
-            List.of(new Ceiling(new Vec3(1, 2, 3), 22, 450)),
-            List.of(),
-            s.wall(),
-            s.locks(),
-            s.stretch(),
-            s.offcutsMm3(),
-            s.empties());
+    ShapeStudy level = with(s, List.of(new Ceiling(new Vec3(1, 2, 3), 22, 450)), Empties.NONE);
     JobPlan plan = plan(level, MARRAM);
     Caution c = caution(plan, "air.level").orElseThrow();
     assertTrue(c.text().contains("4.5 cm² lie within 3° of level"), c.text());
@@ -297,28 +300,14 @@ public class ShapeCautionsTest {
   @Test
   public void aCupIsFilledFirstSoThatItFloatsLess() {
     ShapeStudy s = study(NONE, List.of(), NONE, NONE, 0);
-    ShapeStudy hollow =
-        new ShapeStudy(
-            s.inlet(),
-            s.cellMm(),
-            s.poured(),
-            s.tips(),
-            s.cast(),
-            s.vents(),
-            s.vented(),
-            s.ways(),
-            List.of(),
-            List.of(),
-            s.wall(),
-            s.locks(),
-            s.stretch(),
-            s.offcutsMm3(),
-            new Empties(List.of(new Empties.Cup(new Vec3(0, 0, 2), 42, 200_000)), 0));
+    Empties.Cup cup = new Empties.Cup(new Vec3(0, 0, 2), 42, 200_000);
+    ShapeStudy hollow = with(s, List.of(), new Empties(List.of(cup), 0));
     Edit loose = Edit.of("mould.fixing", "NONE");
     Edit wood = Edit.of("master.material", "WOOD");
     Caution c = caution(plan(hollow, MARRAM, loose, wood), "master.floats").orElseThrow();
     assertTrue(
-        c.text().contains("With the rubber at 42 mm it keeps out 384.8 mL, of which 200.0 mL"),
+        c.text()
+            .contains("With the rubber at 42 mm it keeps out 384.8 mL, of which 200.0 mL is air."),
         c.text());
     String filled = caution(plan(s, MARRAM, loose, wood), "master.floats").orElseThrow().title();
     String pulls = filled.replaceAll(".*: (.* N), .*", "$1");

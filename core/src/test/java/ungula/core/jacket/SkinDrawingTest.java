@@ -88,6 +88,36 @@ public class SkinDrawingTest {
         0.01);
   }
 
+  /** A foot of 15 mm under a belly of 40: the flange goes on from the skin of the foot. */
+  @Test
+  public void underABellyTheFlangeGoesOnFromTheFoot() {
+    double[][] mushroom = {{0, 0}, {15, 0}, {15, 40}, {40, 40}, {40, 80}, {0, 80}};
+    PosedMaster standing =
+        PosedMaster.of(Tessellation.turned(mushroom, 180), 1, Pose.AS_MODELLED, Plate.ALONE);
+    SkinField room = SkinField.of(standing.mesh(), 100, Parallel.ALL, Progress.NONE);
+    JacketScan outside = JacketScan.of(room, Bridging.outside(room, 9), 9, Parallel.ALL);
+    SectionDrawing front =
+        SkinDrawing.of(
+            room,
+            standing.slicer(Cut.FRONT),
+            standing.mesh().bounds().size(),
+            Skin.USUAL.coats(SIZE),
+            Skin.USUAL,
+            null,
+            Sections.of(outside, Jacket.USUAL),
+            Jacket.USUAL,
+            5,
+            Cut.FRONT,
+            null,
+            Units.METRIC);
+    Dimension flange =
+        front.dimensions().stream()
+            .filter(d -> d.of() == SectionDrawing.Measure.FLANGE)
+            .findFirst()
+            .orElseThrow();
+    Near.absolute(flange.from(), 15 + 9, 1);
+  }
+
   @Test
   public void fromTheFrontItStandsOnItsFlange() {
     SectionDrawing front = drawn(Skin.USUAL, Cut.FRONT, null, Jacket.USUAL);

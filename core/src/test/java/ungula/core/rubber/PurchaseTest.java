@@ -157,6 +157,13 @@ public class PurchaseTest {
     assertEquals(without.text(), "20 kg of base");
     assertEquals(without.missing(), "hardener");
     assertTrue(Purchase.cheapest(need, sold("4 % of base", "1 kg of fast at 9")).isEmpty());
+    // nor does the usual hardener for a grade that has packs of its own, however cheap
+    Product both = sold("4 % of base", packs + ", 1 kg of hardener at 1");
+    assertEquals(
+        Purchase.cheapest(need, both.with("fast")).orElseThrow().text(),
+        "20 kg of base + 2 × 0.5 kg of fast");
+    assertEquals(
+        Purchase.cheapest(need, both).orElseThrow().text(), "20 kg of base + 1 kg of hardener");
   }
 
   @Test
