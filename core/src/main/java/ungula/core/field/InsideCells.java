@@ -2,8 +2,9 @@ package ungula.core.field;
 
 import java.util.Arrays;
 import java.util.BitSet;
+import ungula.core.mesh.Caps;
+import ungula.core.mesh.OpenEdges;
 import ungula.core.mesh.TriangleMesh;
-import ungula.core.mesh.WindingNumber;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
 
@@ -12,21 +13,25 @@ import ungula.core.work.Progress;
  * way, in either sense, so that overlapping parts count once and parts turned inside out count.
  *
  * <p>A surface that bounds its inside (every edge run through as often one way as the other) is
- * looked at along straight rows of cells: exact, also where parts cross. Any other is asked for its
- * generalised winding number: in blocks away from the surface only as often as needed.
+ * looked at along straight rows of cells: exact, also where parts cross. Any other counts for what
+ * it is with its gaps closed, less the winding number of what closes them.
  */
 public final class InsideCells {
 
-  private static final int BLOCK = 4;
-
   private final TriangleMesh mesh;
   private final Grid grid;
+
+  /** Of what closes the mesh's gaps; null where it has none. */
+  private final Windings caps;
+
   private final Parallel parallel;
   private final Progress progress;
 
-  private InsideCells(TriangleMesh mesh, Grid grid, Parallel parallel, Progress progress) {
+  private InsideCells(
+      TriangleMesh mesh, Grid grid, Windings caps, Parallel parallel, Progress progress) {
     this.mesh = mesh;
     this.grid = grid;
+    this.caps = caps;
     this.parallel = parallel;
     this.progress = progress;
   }
@@ -41,52 +46,18 @@ public final class InsideCells {
    */
   public static BitSet[] of(
       TriangleMesh mesh, boolean bounds, Grid grid, Parallel parallel, Progress progress) {
-    InsideCells inside = new InsideCells(mesh, grid, parallel, progress);
-    return bounds ? inside.byRows() : inside.byWinding();
+    if (bounds) {
+      return new InsideCells(mesh, grid, null, parallel, progress).byRows();
+    }
+    TriangleMesh closed = Caps.close(mesh);
+    TriangleMesh caps = closed.only(t -> t >= mesh.triangleCount());
+    Windings windings = new Windings(caps, grid, parallel, progress);
+    return new InsideCells(closed, grid, windings, parallel, progress).byRows();
   }
 
   /** Whether every edge is run through as often one way as the other. */
   public static boolean bounds(TriangleMesh mesh) {
-    int[] c = mesh.corners();
-    // the edges of each lower vertex stand together: the higher one, then the sense
-    int[] start = new int[mesh.vertexCount() + 1];
-    for (int h = 0; h < c.length; h++) {
-      start[Math.min(c[h], c[next(h)]) + 1]++;
-    }
-    for (int v = 0; v + 1 < start.length; v++) {
-      start[v + 1] += start[v];
-    }
-    long[] edges = new long[c.length];
-    int[] fill = start.clone();
-    for (int h = 0; h < c.length; h++) {
-      int a = c[h];
-      int b = c[next(h)];
-      edges[fill[Math.min(a, b)]++] = (long) Math.max(a, b) << 1 | (a < b ? 1 : 0);
-    }
-    for (int v = 0; v + 1 < start.length; v++) {
-      if (!balanced(edges, start[v], start[v + 1])) {
-        return false;
-      }
-    }
-    return true;
-  }
-
-  private static boolean balanced(long[] edges, int from, int to) {
-    Arrays.sort(edges, from, to);
-    int balance = 0;
-    for (int i = from; i < to; i++) {
-      balance += (edges[i] & 1) == 1 ? 1 : -1;
-      boolean last = i + 1 == to || edges[i + 1] >>> 1 != edges[i] >>> 1;
-      if (last && balance != 0) {
-        return false;
-      }
-    }
-    return true;
-  }
-
-  /** The corner after one, in its triangle. */
-  private static int next(int h) {
-    return h % 3 == 2 ? h - 2 : h + 1;
+    return OpenEdges.of(mesh).count() == 0;
   }
 
   private BitSet[] byRows() {
@@ -151,18 +122,25 @@ public final class InsideCells {
       BitSet inside = new BitSet(grid.nx() * grid.ny());
       for (int j = 0; j < grid.ny(); j++) {
         int winding = 0;
-        for (int n = start[j]; n + 1 < start[j + 1]; n++) {
+        int from = 0;
+        for (int n = start[j]; n < start[j + 1]; n++) {
+          int to = cellFrom(xs[n]);
+          run(inside, j, from, to, winding);
           winding += sense[n];
-          if (winding != 0) {
-            int first = cellFrom(xs[n]);
-            int last = cellFrom(xs[n + 1]);
-            if (first < last) {
-              inside.set(j * grid.nx() + first, j * grid.nx() + last);
-            }
-          }
+          from = to;
         }
+        run(inside, j, from, grid.nx(), winding);
       }
       return inside;
+    }
+
+    /** Cells of a row that the closed surface winds round alike. */
+    private void run(BitSet inside, int j, int from, int to, int winding) {
+      if (caps != null) {
+        caps.run(inside, j, k, from, to, winding);
+      } else if (winding != 0 && from < to) {
+        inside.set(j * grid.nx() + from, j * grid.nx() + to);
+      }
     }
 
     /** The first cell of a row whose centre is past x. */
@@ -254,106 +232,5 @@ public final class InsideCells {
       at[crossings] = x;
       senses[crossings++] = (byte) sense;
     }
-  }
-
-  private BitSet[] byWinding() {
-    WindingNumber winding = WindingNumber.of(mesh);
-    BitSet[] layers = new BitSet[grid.nz()];
-    int slabs = (grid.nz() + BLOCK - 1) / BLOCK;
-    BitSet touched = blocksNear();
-    int bx = (grid.nx() + BLOCK - 1) / BLOCK;
-    int by = (grid.ny() + BLOCK - 1) / BLOCK;
-    parallel.each(
-        slabs,
-        slab -> {
-          progress.at("Telling inside from outside", (double) slab / slabs);
-          int k0 = slab * BLOCK;
-          int k1 = Math.min(grid.nz(), k0 + BLOCK);
-          for (int k = k0; k < k1; k++) {
-            layers[k] = new BitSet(grid.nx() * grid.ny());
-          }
-          for (int b = 0; b < bx * by; b++) {
-            block(
-                winding,
-                layers,
-                b % bx * BLOCK,
-                b / bx * BLOCK,
-                k0,
-                touched.get(slab * bx * by + b));
-          }
-        });
-    return layers;
-  }
-
-  private void block(WindingNumber winding, BitSet[] layers, int i0, int j0, int k0, boolean near) {
-    int i1 = Math.min(grid.nx(), i0 + BLOCK);
-    int j1 = Math.min(grid.ny(), j0 + BLOCK);
-    int k1 = Math.min(grid.nz(), k0 + BLOCK);
-    if (!near) {
-      // no surface for a block's width: over half of one the number changes by less than a quarter
-      double middle =
-          Math.abs(
-              winding.at(
-                  (grid.x(i0) + grid.x(i1 - 1)) / 2,
-                  (grid.y(j0) + grid.y(j1 - 1)) / 2,
-                  (grid.z(k0) + grid.z(k1 - 1)) / 2));
-      if (middle < 0.25) {
-        return;
-      }
-      if (middle > 0.75) {
-        for (int k = k0; k < k1; k++) {
-          for (int j = j0; j < j1; j++) {
-            layers[k].set(j * grid.nx() + i0, j * grid.nx() + i1);
-          }
-        }
-        return;
-      }
-    }
-    for (int k = k0; k < k1; k++) {
-      for (int j = j0; j < j1; j++) {
-        for (int i = i0; i < i1; i++) {
-          if (Math.abs(winding.at(grid.x(i), grid.y(j), grid.z(k))) >= 0.5) {
-            layers[k].set(j * grid.nx() + i);
-          }
-        }
-      }
-    }
-  }
-
-  /** Blocks that a triangle's bounds touch, or that lie next to such a one. */
-  private BitSet blocksNear() {
-    int bx = (grid.nx() + BLOCK - 1) / BLOCK;
-    int by = (grid.ny() + BLOCK - 1) / BLOCK;
-    int bz = (grid.nz() + BLOCK - 1) / BLOCK;
-    BitSet near = new BitSet(bx * by * bz);
-    double side = BLOCK * grid.h();
-    double[] o = {
-      grid.origin().x() - grid.h() / 2,
-      grid.origin().y() - grid.h() / 2,
-      grid.origin().z() - grid.h() / 2
-    };
-    int[] n = {bx, by, bz};
-    double[] p = mesh.xyz();
-    int[] c = mesh.corners();
-    int[] lo = new int[3];
-    int[] hi = new int[3];
-    for (int t = 0; t < mesh.triangleCount(); t++) {
-      for (int a = 0; a < 3; a++) {
-        double u = p[3 * c[3 * t] + a];
-        double v = p[3 * c[3 * t + 1] + a];
-        double w = p[3 * c[3 * t + 2] + a];
-        lo[a] = (int) Math.max(0, Math.floor((Math.min(u, Math.min(v, w)) - o[a]) / side) - 1);
-        hi[a] =
-            (int) Math.min(n[a] - 1.0, Math.floor((Math.max(u, Math.max(v, w)) - o[a]) / side) + 1);
-      }
-      for (int k = lo[2]; k <= hi[2]; k++) {
-        for (int j = lo[1]; j <= hi[1]; j++) {
-          if (lo[0] <= hi[0]) {
-            near.set((k * by + j) * bx + lo[0], (k * by + j) * bx + hi[0] + 1);
-          }
-        }
-      }
-    }
-    return near;
   }
 }
