@@ -8,6 +8,7 @@ import ungula.core.field.IsoSurface;
 import ungula.core.field.Reach;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Vec3;
+import ungula.core.mesh.Decimation;
 import ungula.core.mesh.Outline;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
@@ -17,7 +18,8 @@ import ungula.core.work.Progress;
 /**
  * The rubber of a mould as closed meshes, piece by piece: the inside of the box up to the pour
  * line, less the master, divided at the parting with its keys. Laid through the distance field of
- * the master, so that a torn model does no harm; edges are rounded by less than a cell.
+ * the master, so that a torn model does no harm; edges are rounded by less than a cell. Flat parts
+ * are of few triangles.
  */
 public final class MouldPieces {
 
@@ -72,13 +74,13 @@ public final class MouldPieces {
     List<Piece> all = new ArrayList<>();
     if (parting == null) {
       progress.at("Laying a surface", 0.6);
-      all.add(new Piece("mould", pieces.surface(0)));
+      all.add(new Piece("mould", pieces.surface(0, progress.part(0.8, 1))));
       return all;
     }
     progress.at("Laying the lower half", 0.6);
-    all.add(new Piece("lower half", pieces.surface(1)));
+    all.add(new Piece("lower half", pieces.surface(1, progress.part(0.7, 0.8))));
     progress.at("Laying the upper half", 0.8);
-    all.add(new Piece("upper half", pieces.surface(-1)));
+    all.add(new Piece("upper half", pieces.surface(-1, progress.part(0.9, 1))));
     return all;
   }
 
@@ -101,17 +103,19 @@ public final class MouldPieces {
   /**
    * @param half 1 for what is under the parting, −1 for what is over it, 0 for all
    */
-  private TriangleMesh surface(int half) {
+  private TriangleMesh surface(int half, Progress progress) {
     double top = box.pourLineMm();
     int layer = grid.nx() * grid.ny();
-    return IsoSurface.of(
-        grid,
-        cell -> {
-          double z = grid.z(cell / layer);
-          int column = cell % layer;
-          double d = Math.max(outsideMm[column], Math.max(-z, z - top));
-          d = Math.max(d, -field.at(cell));
-          return half == 0 ? d : Math.max(d, half * (z - partingMm[column]));
-        });
+    TriangleMesh all =
+        IsoSurface.of(
+            grid,
+            cell -> {
+              double z = grid.z(cell / layer);
+              int column = cell % layer;
+              double d = Math.max(outsideMm[column], Math.max(-z, z - top));
+              d = Math.max(d, -field.at(cell));
+              return half == 0 ? d : Math.max(d, half * (z - partingMm[column]));
+            });
+    return Decimation.flat(all, progress);
   }
 }

@@ -1,17 +1,16 @@
 package ungula.core.parting;
 
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
+import org.locationtech.jts.algorithm.Orientation;
 import org.locationtech.jts.geom.Coordinate;
-import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.Polygon;
-import org.locationtech.jts.operation.distance.IndexedFacetDistance;
-import ungula.core.field.Grid;
-import ungula.core.field.IsoSurface;
-import ungula.core.geometry.Box3;
-import ungula.core.geometry.Vec3;
+import org.locationtech.jts.triangulate.polygon.ConstrainedDelaunayTriangulator;
 import ungula.core.mesh.Rings;
 import ungula.core.mesh.TriangleMesh;
 
@@ -36,9 +35,6 @@ public record SealRing(List<double[]> line, double widthMm, double heightMm) {
   private static final double TOP = 2.0 / 3;
 
   private static final int CORNER = 16;
-
-  /** Detail of the ring made solid. */
-  private static final double FINE_MM = 0.75;
 
   /** Round the outside of everything cast. */
   static SealRing round(Geometry cavity) {
@@ -81,32 +77,33 @@ public record SealRing(List<double[]> line, double widthMm, double heightMm) {
     return fromLineMm <= top ? heightMm : heightMm * (foot - fromLineMm) / (foot - top);
   }
 
-  /** The ring alone, standing on z = 0. */
+  /** The ring alone, standing on z = 0: its top flat, its sides straight. */
   public TriangleMesh solid() {
-    Geometry lines = centreLines();
-    Envelope e = lines.getEnvelopeInternal();
-    double h = Math.min(FINE_MM, heightMm / 8);
-    double foot = widthMm / 2;
-    Box3 box =
-        new Box3(
-            new Vec3(e.getMinX() - foot, e.getMinY() - foot, 0),
-            new Vec3(e.getMaxX() + foot, e.getMaxY() + foot, heightMm));
-    Grid grid = Grid.round(box, 2 * h, h);
-    int layer = grid.nx() * grid.ny();
-    // off the centre line it is the same at every height
-    double[] off = new double[layer];
-    IndexedFacetDistance near = new IndexedFacetDistance(lines);
-    for (int i = 0; i < layer; i++) {
-      Vec3 at = grid.centre(i);
-      off[i] = near.distance(Rings.JTS.createPoint(new Coordinate(at.x(), at.y())));
+    Geometry foot = centreLines().buffer(widthMm / 2, CORNER);
+    Geometry top = centreLines().buffer(TOP * widthMm / 2, CORNER);
+    Set<Coordinate> high = new HashSet<>(List.of(top.getCoordinates()));
+    TriangleMesh.Builder b = new TriangleMesh.Builder(8 * high.size());
+    faces(foot, b, c -> 0, false);
+    faces(top, b, c -> heightMm, true);
+    faces(foot.difference(top), b, c -> high.contains(c) ? heightMm : 0, true);
+    return b.build();
+  }
+
+  /**
+   * @param up whether they face up
+   */
+  private static void faces(
+      Geometry area, TriangleMesh.Builder to, ToDoubleFunction<Coordinate> height, boolean up) {
+    Geometry triangles = ConstrainedDelaunayTriangulator.triangulate(area);
+    for (int i = 0; i < triangles.getNumGeometries(); i++) {
+      Coordinate[] c = triangles.getGeometryN(i).getCoordinates();
+      boolean turned = Orientation.isCCW(c) != up;
+      int[] v = new int[3];
+      for (int k = 0; k < 3; k++) {
+        v[k] = to.vertex(c[k].x, c[k].y, height.applyAsDouble(c[k]));
+      }
+      to.triangle(v[0], turned ? v[2] : v[1], turned ? v[1] : v[2]);
     }
-    return IsoSurface.of(
-        grid,
-        cell -> {
-          double far = off[cell % layer];
-          double z = grid.z(cell / layer);
-          return Math.max(-z, far >= foot ? far - foot : z - at(far));
-        });
   }
 
   Geometry centreLines() {

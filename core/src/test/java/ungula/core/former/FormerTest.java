@@ -116,6 +116,9 @@ public class FormerTest {
         Former.of(plan.plan()).stream().filter(f -> f.name().equals("seal ring")).findFirst().get();
     double expected = plan.plan().parting().get().ring().volumeMm3();
     assertEquals(volume(ring.mesh()), expected, 0.02 * expected);
+    assertEquals(ring.mesh().bounds().min().z(), 0, 0);
+    assertEquals(ring.mesh().bounds().max().z(), 6, 0);
+    assertTrue(ring.mesh().triangleCount() < 5000, ring.mesh().triangleCount() + " triangles");
   }
 
   @Test
