@@ -213,6 +213,10 @@ function LowStock() {
   if (error) {
     return <NotRead what="The rubber shelf" error={error} again={refetch} />;
   }
+  if (!stock) {
+    // its room is kept, so that nothing moves under the hand when it comes
+    return <p className="small lowstock">&nbsp;</p>;
+  }
   if (words.length === 0) {
     return null;
   }
