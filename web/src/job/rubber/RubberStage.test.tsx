@@ -53,18 +53,26 @@ test('a skin is brushed: no batches, no offcuts, what each coat takes stands wit
 
 test('one mould is one, several come one after the other', () => {
   const one = show(job(MIX, PICKED));
-  expect(one.reads()).toContain('Of this master open is made.');
+  expect(one.reads()).toContain('Make open of this master.');
+  expect(one.reads()).not.toContain('For all');
   cleanup();
-  const several = { 'moulds.mass': '1 047 g', 'moulds.elapsed': '26 h' };
-  const first = show(job({ ...MIX, ...several }, { ...PICKED, 'rubber.moulds': '4 moulds' }));
-  expect(first.reads()).toContain(
-    'Of this master 4 moulds are made, one after the other: 1 047 g for all, the last opens after 26 h. The first weighs open.',
+  const several = {
+    'moulds.mass': '1 047 g',
+    'moulds.hands': '6.2 h',
+    'moulds.cost': '€ 180',
+    'moulds.pace': '2 a day',
+    'moulds.elapsed': '26 h',
+  };
+  const { reads } = show(
+    job(
+      { ...MIX, ...several },
+      { ...PICKED, 'rubber.moulds': '4 moulds', 'rubber.mouldG': '260 g' },
+    ),
   );
-  cleanup();
-  const next = show(
-    job({ ...MIX, ...several, 'moulds.next': '276 g' }, { ...PICKED, 'rubber.mouldG': '260 g' }),
-  );
-  expect(next.reads()).toContain('The first weighs 260 g, so the next takes 276 g.');
+  expect(reads()).toContain('Make 4 moulds of this master, one after the other.');
+  expect(reads()).toContain('For all: 1 047 g of base and hardener, 6.2 h of work by hand, € 180.');
+  expect(reads()).toContain('You open 2 a day. The last is open after 26 h.');
+  expect(reads()).toContain('The first weighs 260 g.');
 });
 
 test('what was really poured is answered with what to pour now', () => {

@@ -165,32 +165,42 @@ function Poured({ job, first, other }: { job: Job; first: Part; other: Part }) {
 /** Several moulds of one master. */
 function Alike({ job }: { job: Job }) {
   const f = job.figures;
+  const several = f['moulds.mass'] !== undefined;
   return (
     <div className="part">
-      <h2>Moulds alike</h2>
+      <h2>Identical moulds</h2>
       <p className="sentence">
-        Of this master <Word k="rubber.moulds" />
-        {f['moulds.mass'] ? (
-          <>
-            {' '}
-            are made, one after the other: <FigureText figure={f['moulds.mass']} /> for all
-            {f['moulds.elapsed'] && (
+        Make <Word k="rubber.moulds" /> of this master
+        {several && ', one after the other'}.
+      </p>
+      {several && (
+        <>
+          <p className="sentence">
+            For all: <FigureText figure={f['moulds.mass']} /> of base and hardener
+            {f['moulds.hands'] && (
               <>
-                , the last opens after <FigureText figure={f['moulds.elapsed']} />
+                , <FigureText figure={f['moulds.hands']} /> of work by hand
               </>
             )}
-            . The first weighs <Word k="rubber.mouldG" />
-            {f['moulds.next'] && (
+            {f['moulds.cost'] && (
               <>
-                , so the next takes <FigureText figure={f['moulds.next']} />
+                , <FigureText figure={f['moulds.cost']} />
               </>
             )}
             .
-          </>
-        ) : (
-          ' is made.'
-        )}
-      </p>
+          </p>
+          {f['moulds.elapsed'] && f['moulds.pace'] && (
+            <p className="sentence">
+              You open <FigureText figure={f['moulds.pace']} />. The last is open after{' '}
+              <FigureText figure={f['moulds.elapsed']} />.
+            </p>
+          )}
+          <p className="sentence">
+            The first weighs <Word k="rubber.mouldG" />. Once it is weighed, rubber, batches and
+            cost of all follow it.
+          </p>
+        </>
+      )}
     </div>
   );
 }

@@ -85,6 +85,7 @@ final class BoxCautions extends Finding {
     BoxMould box = p.mould();
     double asked = p.choices().mould().sidesMm();
     double thin = box.thinnestWallMm();
+    double error = p.brief().measuredErrorMm();
     Place place =
         switch (box.thinnestPlace()) {
           case "left" -> new Place(-p.facts().sizeMm().x() / 2, 0, middle());
@@ -128,12 +129,15 @@ final class BoxCautions extends Finding {
           place,
           fix("Leave " + mm(leave) + " all round", toSuit),
           fix("Ask for " + mm(thin), Edit.of("mould.sidesMm", typed(thin))));
-    } else if (thin < TEARS_MM && thin > 0) {
+    } else if (thin - error < TEARS_MM && thin > 0) {
       add(
           "wall.tears",
           CHECK,
           "Only " + mm(thin) + " of rubber " + box.thinnestPlace(),
-          "Under 5 mm a poured wall tears when the cast is pulled.",
+          "Under "
+              + mm(TEARS_MM)
+              + " a poured wall tears when the cast is pulled."
+              + (error > 0 ? " The master is measured to ± " + mm(error) + "." : ""),
           place,
           box.thinnestPlace().equals("over the top")
               ? fix("Pour 10 mm over the top", Edit.of("mould.overTopMm", typed(10)))

@@ -9,6 +9,7 @@ import ungula.core.caution.Caution.Fix;
 import ungula.core.choice.RatioMeant;
 import ungula.core.plan.MixPart;
 import ungula.core.plan.Plan;
+import ungula.core.quantity.Mass;
 import ungula.core.quantity.Share;
 import ungula.core.rubber.Additive;
 import ungula.core.rubber.Product;
@@ -19,6 +20,9 @@ import ungula.core.sentence.WordBook.Edit;
 /** What a sheet says against how its rubber is mixed. */
 final class RubberCautions extends Finding {
 
+  /** A first mould that differs by more from what was planned is looked into. */
+  private static final double OFF_PLAN = 0.1;
+
   private RubberCautions(Plan p, Prices prices) {
     super(p, prices, "rubber");
   }
@@ -28,6 +32,7 @@ final class RubberCautions extends Finding {
     c.ratio();
     c.sheet();
     c.additive();
+    c.firstMould();
     return c.found;
   }
 
@@ -115,5 +120,33 @@ final class RubberCautions extends Finding {
           null,
           fix("Take " + allowed, Edit.of("rubber.additive.dosePct", allowed)));
     }
+  }
+
+  /** What the first of several moulds weighs against what its shape asks for. */
+  private void firstMould() {
+    double share = p.firstMouldShare();
+    if (Math.abs(share - 1) <= OFF_PLAN) {
+      return;
+    }
+    double weighedG = p.brief().firstMouldG();
+    boolean more = share > 1;
+    add(
+        "mould.weighed",
+        CHECK,
+        "The first mould weighs "
+            + Share.format(Math.abs(share - 1))
+            + (more ? " more" : " less")
+            + " than planned",
+        "Planned "
+            + Mass.format(weighedG / share, p.units())
+            + ", weighed "
+            + Mass.format(weighedG, p.units())
+            + ". "
+            + (more
+                ? "Measure the box: is it larger, did a wall give way, was it poured over the line?"
+                : "Measure the box: is it smaller, was it poured to a lower line, did rubber leak?")
+            + " The next mould is mixed by what the first weighs.",
+        null,
+        new Fix("Take the weighing out", "", List.of(Edit.of("rubber.mouldG", ""))));
   }
 }

@@ -29,6 +29,9 @@ public record CutList(List<CutPart> parts, List<String> besides) {
   /** Of a bead along a joint, 4 mm across, g per m. */
   private static final double SEALANT_G_PER_M = 12.6;
 
+  /** Of a wall, what the master's measures may take of it before one measures again. */
+  private static final double MINDED_SHARE = 0.1;
+
   /** Smallest piece a seal ring is worth splitting into. */
   private static final double LEAST_PIECE_MM = 30;
 
@@ -87,6 +90,16 @@ public record CutList(List<CutPart> parts, List<String> besides) {
               + " of joints to seal: about "
               + Mass.format(SEALANT_G_PER_M * box.sealMm() / 1000, units)
               + " of sealant in a bead of 4 mm.");
+      if (extras.errorMm() > MINDED_SHARE * box.thinnestWallMm()) {
+        besides.add(
+            "The master is measured to ± "
+                + mm(extras.errorMm())
+                + ": a wall of "
+                + mm(box.thinnestWallMm())
+                + " may come out "
+                + mm(extras.errorMm())
+                + " thinner. Measure the master again across its widest place before you cut.");
+      }
       return new CutList(List.copyOf(parts), List.copyOf(besides));
     }
 

@@ -11,6 +11,7 @@ import ungula.core.parting.Parting;
  * @param board outlines of the master a bedding board is cut out to, from the middle; null without
  *     one
  * @param masters outlines of several masters on one plate, from the middle; empty with one
+ * @param errorMm ± on every measure of the master
  * @param bedMm longer and shorter side of the cutter's bed; null while there is none
  */
 public record Extras(
@@ -18,7 +19,8 @@ public record Extras(
     Parting parting,
     List<double[]> board,
     List<double[]> masters,
+    double errorMm,
     double[] bedMm) {
 
-  public static final Extras NONE = new Extras(null, null, null, List.of(), null);
+  public static final Extras NONE = new Extras(null, null, null, List.of(), 0, null);
 }

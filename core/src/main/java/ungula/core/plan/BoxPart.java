@@ -128,6 +128,7 @@ public record BoxPart(Brief brief, BoxMould mould) implements Part {
             .given("wall", round ? "pipe, " + brief.mm(mould.wallMm()) : c.sheet().text(), CHOSEN)
             .given("above the pour line", brief.mm(c.freeboardMm()), CHOSEN)
             .done());
+    double error = brief.measuredErrorMm();
     Working thinnest =
         Working.of("least of the rubber round the sides, over and below")
             .given(
@@ -135,6 +136,7 @@ public record BoxPart(Brief brief, BoxMould mould) implements Part {
             .given("over the top", brief.mm(mould.overTopMm()), CHOSEN)
             .given(
                 "below", mould.belowMm() > 0 ? brief.mm(mould.belowMm()) : "on the plate", CHOSEN)
+            .plusMinus(error > 0 ? "± " + brief.mm(error) + ", from the master" : "")
             .done();
     String label = "thinnest wall, " + mould.thinnestPlace();
     if (mould.thinnestWallMm() > 0) {

@@ -1,6 +1,8 @@
 package ungula.core.plan;
 
 import ungula.core.choice.Choices;
+import ungula.core.choice.MasterChoice;
+import ungula.core.choice.MasterSource;
 import ungula.core.choice.Materials;
 import ungula.core.contact.CastingMaterial;
 import ungula.core.quantity.Length;
@@ -63,6 +65,24 @@ public record Brief(
     }
     Ratio own = choices.rubber().ratio();
     return of == product() && own != null ? own : of.ratio();
+  }
+
+  /** ± on every measure the master's shape is known from; 0 for a model file. */
+  public double measuredErrorMm() {
+    MasterChoice master = choices.master();
+    return master.source() == MasterSource.SOLID ? master.solid().toleranceMm() : 0;
+  }
+
+  /** Mixed, of a rubber of the job, g/cm³; null while its sheet does not say. */
+  Double density(Product of) {
+    Ratio ratio = ratio(of);
+    return ratio == null ? null : of.mixedDensity(of.hardenerPerBase(ratio));
+  }
+
+  /** What the first of several moulds weighs; null for one, and before it is weighed. */
+  public Double firstMouldG() {
+    Integer moulds = choices.rubber().moulds();
+    return moulds == null || moulds < 2 ? null : recorded.rubber().mouldG();
   }
 
   /** What is cast; null while no product is picked for it. */

@@ -3,6 +3,7 @@ package ungula.core.plan;
 import static ungula.core.working.Given.Source.CHOSEN;
 import static ungula.core.working.Given.Source.COMPUTED;
 import static ungula.core.working.Given.Source.DEFAULT;
+import static ungula.core.working.Given.Source.MEASURED;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -38,6 +39,8 @@ import ungula.core.working.Working;
  * @param flange round the base, and along the seams of a skin in sections
  * @param locators set on the last coat
  * @param plugged clay in the recesses, mm³
+ * @param share of what the shape says, by what the first of several skins weighs; 1 before that is
+ *     weighed
  * @param bridges recesses that close up solid and are not plugged; empty while not worked out
  */
 public record CoatsPart(
@@ -50,6 +53,7 @@ public record CoatsPart(
     Flange flange,
     int locators,
     double plugged,
+    double share,
     List<Bridge> bridges)
     implements Part {
 
@@ -98,17 +102,27 @@ public record CoatsPart(
         left.add(bridge);
       }
     }
+    CoatsPart byShape =
+        new CoatsPart(
+            b,
+            wall,
+            skin.coats(b.facts().oneMm()),
+            curve,
+            area,
+            carved,
+            flange(b, wall, outside),
+            b.choices().jacket().locators().count(curve.areaMm2(wall)),
+            plugged,
+            1,
+            List.copyOf(left));
+    Double plannedG = b.firstMouldG() == null ? null : MixPart.of(byShape).mouldG();
+    return plannedG == null ? byShape : byShape.times(b.firstMouldG() / plannedG);
+  }
+
+  /** With so much of the rubber its shape asks for. */
+  private CoatsPart times(double by) {
     return new CoatsPart(
-        b,
-        wall,
-        skin.coats(b.facts().oneMm()),
-        curve,
-        area,
-        carved,
-        flange(b, wall, outside),
-        b.choices().jacket().locators().count(curve.areaMm2(wall)),
-        plugged,
-        List.copyOf(left));
+        brief, wallMm, list, curve, areaMm2, carvedMm2, flange, locators, plugged, by, bridges);
   }
 
   private static Flange flange(Brief b, double wall, OutsideStudy outside) {
@@ -129,7 +143,7 @@ public record CoatsPart(
 
   /** Of one coat, by the room between two distances from the master. */
   public double mm3(Coat c) {
-    return curve.between(c.fromMm(), c.toMm()) + carvedMm2 * c.mm();
+    return share * (curve.between(c.fromMm(), c.toMm()) + carvedMm2 * c.mm());
   }
 
   private double coatsMm3() {
@@ -137,12 +151,16 @@ public record CoatsPart(
   }
 
   private double locatorsMm3() {
-    return locators * brief.choices().jacket().locators().eachMm3();
+    return share * locators * brief.choices().jacket().locators().eachMm3();
   }
 
   /** All rubber on the master. */
   public double onMasterMm3() {
-    return coatsMm3() + flange.baseMm3 + flange.seamsMm3 + locatorsMm3();
+    return coatsMm3() + flangeMm3() + locatorsMm3();
+  }
+
+  private double flangeMm3() {
+    return share * (flange.baseMm3 + flange.seamsMm3);
   }
 
   private double lostMm3() {
@@ -151,7 +169,12 @@ public record CoatsPart(
 
   /** On top of what is on the master: what is lost, and no less than what is not certain. */
   private double allowanceMm3() {
-    return Math.max(lostMm3(), errorShare() * onMasterMm3());
+    return Math.max(lostMm3(), errorMm3());
+  }
+
+  /** ± of what is on the master; none once the first of several skins is weighed. */
+  private double errorMm3() {
+    return brief.firstMouldG() == null ? errorShare() * onMasterMm3() : 0;
   }
 
   /** To be mixed, over all coats. */
@@ -226,7 +249,7 @@ public record CoatsPart(
     Working.Builder all =
         Working.of(locatorsMm3() > 0 ? "all coats + flange + locators" : "all coats + flange")
             .given("coats", brief.ml(coatsMm3()), COMPUTED)
-            .given("flange", brief.ml(flange.baseMm3 + flange.seamsMm3), COMPUTED);
+            .given("flange", brief.ml(flangeMm3()), COMPUTED);
     if (locatorsMm3() > 0) {
       all.given("locators", brief.ml(locatorsMm3()), COMPUTED);
     }
@@ -241,8 +264,8 @@ public record CoatsPart(
                 brief.ml(lostMm3()),
                 CHOSEN)
             .given(
-                "± of the skin, " + Share.format(errorShare()),
-                brief.ml(errorShare() * onMasterMm3()),
+                "± of the skin, " + Share.format(errorMm3() / onMasterMm3()),
+                errorMm3() > 0 ? brief.ml(errorMm3()) : "none, weighed",
                 COMPUTED)
             .done());
     figures.volume(
@@ -266,7 +289,15 @@ public record CoatsPart(
     if (flange.seamsMm3 > 0) {
       w.step("Along the seams, on both sides of each: " + brief.ml(flange.seamsMm3));
     }
-    figures.volume("skin.flange", "flange", flange.baseMm3 + flange.seamsMm3, w.done());
+    figures.volume("skin.flange", "flange", flangeMm3(), weighed(w).done());
+  }
+
+  /** Says so where what the first skin weighs counts, and not the shape alone. */
+  private Working.Builder weighed(Working.Builder w) {
+    return brief.firstMouldG() == null
+        ? w
+        : w.given(
+            "the first skin weighs of what its shape asks for", Share.format(share), MEASURED);
   }
 
   private void coats(FigureBook figures) {
@@ -277,9 +308,10 @@ public record CoatsPart(
           key(c, "volume"),
           name(c),
           v,
-          Working.of("room between two distances from the master, above the plate")
-              .given("from", brief.mm(c.fromMm()), COMPUTED)
-              .given("to", brief.mm(c.toMm()), COMPUTED)
+          weighed(
+                  Working.of("room between two distances from the master, above the plate")
+                      .given("from", brief.mm(c.fromMm()), COMPUTED)
+                      .given("to", brief.mm(c.toMm()), COMPUTED))
               .step("Surface × thickness would be " + brief.ml(flat) + ".")
               .plusMinus(error())
               .done());

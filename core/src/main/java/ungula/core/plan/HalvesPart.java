@@ -149,7 +149,7 @@ public record HalvesPart(Brief brief, BoxMould box, Parting parting) implements 
         "upper half",
         parting.upperMm3(),
         Working.of("rubber in the box − lower half")
-            .given("rubber in the box", brief.ml(box.rubberMm3()), COMPUTED)
+            .given("rubber, by box and master", brief.ml(box.rubberMm3()), COMPUTED)
             .given("lower half", brief.ml(parting.lowerMm3()), COMPUTED)
             .done());
   }

@@ -101,7 +101,7 @@ public record MixPart(
       if (ratio == null || firstMm3 <= 0) {
         return new Weighing(ratio, null, null, false);
       }
-      Double density = b.product().mixedDensity(b.product().hardenerPerBase(ratio));
+      Double density = b.density(b.product());
       boolean guarded = density != null && own != null && b.product().ratio() != null;
       RatioGuard.Verdict verdict = guarded ? RatioGuard.check(ratio, b.product()) : null;
       boolean meant = b.choices().rubber().ratioMeant() == RatioMeant.YES;
@@ -120,10 +120,9 @@ public record MixPart(
 
   /** Null when the sheet of its rubber does not allow weighing. */
   private static Mix coat(Brief b, double mm3, Stirred coat) {
-    Ratio ratio = b.ratio(coat.product);
-    boolean weighed =
-        ratio != null && coat.product.mixedDensity(coat.product.hardenerPerBase(ratio)) != null;
-    return weighed ? Mix.ofVolume(Math.max(1, mm3), coat.product, ratio, coat.additive) : null;
+    return b.density(coat.product) == null
+        ? null
+        : Mix.ofVolume(Math.max(1, mm3), coat.product, b.ratio(coat.product), coat.additive);
   }
 
   /** One batch of the first pour; null while nothing can be weighed. */
@@ -172,8 +171,7 @@ public record MixPart(
 
   /** As its sheet says; another rubber than the job's that does not say is taken to be as that. */
   private double densityOf(Product of) {
-    Ratio ratio = brief.ratio(of);
-    Double its = ratio == null ? null : of.mixedDensity(of.hardenerPerBase(ratio));
+    Double its = brief.density(of);
     return its != null ? its : densityOf(brief.product());
   }
 

@@ -209,6 +209,11 @@ public record Plan(
     return rubber.map(RubberPart::inBoxMm3).orElse(coated.map(CoatsPart::onMasterMm3).orElse(0.0));
   }
 
+  /** Of the rubber its shape asks for, what the first of several moulds took; 1 before. */
+  public double firstMouldShare() {
+    return rubber.map(RubberPart::share).orElse(coated.map(CoatsPart::share).orElse(1.0));
+  }
+
   /** Of sheet for the box, or of the jacket; empty while it is not known. */
   public Optional<Double> shellCost() {
     return brief.poured() ? box.map(BoxPart::sheetCost) : jacket.map(j -> j.needs().cost());

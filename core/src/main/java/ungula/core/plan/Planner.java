@@ -107,6 +107,7 @@ public final class Planner {
             parting,
             board ? parting.boardCutouts() : null,
             plate.map(p -> p.on().footprints()).orElse(List.of()),
+            b.measuredErrorMm(),
             b.workshop().equipment().bedMm());
     return CutList.of(box, extras, b.units());
   }

@@ -5,7 +5,6 @@ import ungula.core.pour.BatchLimits;
 import ungula.core.pour.Batching;
 import ungula.core.rubber.Mix;
 import ungula.core.rubber.Parts;
-import ungula.core.rubber.Ratio;
 
 /**
  * One pour of rubber, planned by itself; of a skin one coat.
@@ -70,11 +69,7 @@ public record PourMix(double mm3, Batching batching, int batches, Mix first, Mix
    * How the workshop's limits split so much; empty while no rubber is picked that can be weighed.
    */
   static Optional<Batching> batching(Brief b, double mixMm3) {
-    Ratio ratio = b.ratio();
-    if (b.product() == null || ratio == null) {
-      return Optional.empty();
-    }
-    Double density = b.product().mixedDensity(b.product().hardenerPerBase(ratio));
+    Double density = b.density(b.product());
     return density == null
         ? Optional.empty()
         : Optional.of(Batching.of(mixMm3, limits(b).most(density)));

@@ -3,9 +3,13 @@ package ungula.core.plan;
 import static ungula.core.working.Given.Source.CHOSEN;
 import static ungula.core.working.Given.Source.COMPUTED;
 import static ungula.core.working.Given.Source.DEFAULT;
+import static ungula.core.working.Given.Source.MEASURED;
+import static ungula.core.working.Given.Source.SHEET;
 
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.BoxShape;
+import ungula.core.quantity.Density;
+import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Share;
 import ungula.core.quantity.Volume;
@@ -16,7 +20,10 @@ import ungula.core.workshop.Workshop;
 /**
  * Rubber poured round a master, and what is mixed on top of it.
  *
- * @param inBoxMm3 up to the pour line
+ * @param shapeMm3 up to the pour line, by box and master
+ * @param inBoxMm3 the same as far as it is known: by what the first of several moulds weighs, once
+ *     that is weighed
+ * @param errorMm3 of it, either way
  * @param leastMm3 always allowed on top
  * @param lossMm3 left on cups and sticks
  * @param allowanceMm3 on top of what is in the box
@@ -26,7 +33,9 @@ public record RubberPart(
     Brief brief,
     MasterPart master,
     BoxMould box,
+    double shapeMm3,
     double inBoxMm3,
+    double errorMm3,
     double leastMm3,
     double lossMm3,
     double allowanceMm3,
@@ -34,17 +43,21 @@ public record RubberPart(
     implements Part {
 
   static RubberPart of(Brief b, MasterPart master, BoxMould box) {
-    double v = box.rubberMm3();
+    Double firstG = b.firstMouldG();
+    Double density = b.density(b.product());
+    boolean weighed = firstG != null && density != null;
+    double v = weighed ? firstG / density * 1000 : box.rubberMm3();
+    double error = weighed ? 0 : master.errorMm3();
     Workshop w = b.workshop();
     double least = w.allowancePct() / 100 * v;
     int cups = PourMix.batches(b, PourMix.batching(b, v + least).orElse(null));
     double loss = w.cupLossPct() / 100 * v + w.cupLossMm3() * cups;
     Double chosen = b.choices().rubber().allowancePct();
-    double allowance =
-        chosen != null ? chosen / 100 * v : Math.max(least, Math.max(master.errorMm3(), loss));
+    double allowance = chosen != null ? chosen / 100 * v : Math.max(least, Math.max(error, loss));
     Double put = b.choices().rubber().offcutsMm3();
     double offcuts = put == null ? 0 : Math.min(put, v);
-    return new RubberPart(b, master, box, v, least, loss, allowance, offcuts);
+    return new RubberPart(
+        b, master, box, box.rubberMm3(), v, error, least, loss, allowance, offcuts);
   }
 
   /** To be mixed, over all pours and batches. */
@@ -54,25 +67,7 @@ public record RubberPart(
 
   @Override
   public void show(FigureBook figures) {
-    double line = box.pourLineMm();
-    double below = box.curve().below(line);
-    figures.volume(
-        "rubber.box",
-        "rubber in the box",
-        inBoxMm3,
-        insideArea()
-            .given("pour line", brief.mm(line), COMPUTED)
-            .given("master below the line", brief.ml(below), COMPUTED)
-            .step(
-                "box "
-                    + Volume.exact(box.insideAreaMm2() * line, brief.units())
-                    + " − master "
-                    + Volume.exact(below, brief.units()))
-            .plusMinus(
-                master.errorMm3() > 0
-                    ? "± " + brief.ml(master.errorMm3()) + ", from the master"
-                    : "")
-            .done());
+    figures.volume("rubber.box", "rubber in the box", inBoxMm3, inBox());
     figures.volume("rubber.allowance", "allowance", allowanceMm3, allowance());
     Working.Builder mix =
         Working.of(
@@ -87,6 +82,37 @@ public record RubberPart(
     figures.volume("rubber.mix", "rubber to mix", mixMm3(), mix.done());
   }
 
+  private Working inBox() {
+    if (weighed()) {
+      return Working.of("mass of the first mould ÷ density of the rubber")
+          .given("the first mould", Mass.format(brief.firstMouldG(), brief.units()), MEASURED)
+          .given("density", Density.format(brief.density(brief.product())), SHEET)
+          .given("by box and master it would be", brief.ml(shapeMm3), COMPUTED)
+          .done();
+    }
+    double line = box.pourLineMm();
+    double below = box.curve().below(line);
+    return insideArea()
+        .given("pour line", brief.mm(line), COMPUTED)
+        .given("master below the line", brief.ml(below), COMPUTED)
+        .step(
+            "box "
+                + Volume.exact(box.insideAreaMm2() * line, brief.units())
+                + " − master "
+                + Volume.exact(below, brief.units()))
+        .plusMinus(errorMm3 > 0 ? "± " + brief.ml(errorMm3) + ", from the master" : "")
+        .done();
+  }
+
+  /** Of what box and master ask for, what is counted on. */
+  double share() {
+    return shapeMm3 > 0 ? inBoxMm3 / shapeMm3 : 1;
+  }
+
+  private boolean weighed() {
+    return brief.firstMouldG() != null && brief.density(brief.product()) != null;
+  }
+
   private Working allowance() {
     Double chosen = brief.choices().rubber().allowancePct();
     if (chosen != null) {
@@ -98,7 +124,8 @@ public record RubberPart(
     return Working.of("allowance = the largest of three")
         .given(
             Numbers.trimmed(w.allowancePct(), 1) + " % of the rubber", brief.ml(leastMm3), DEFAULT)
-        .given("± of the master's volume", brief.ml(master.errorMm3()), COMPUTED)
+        .given(
+            "± of the master's volume", weighed() ? "none, weighed" : brief.ml(errorMm3), COMPUTED)
         .given(
             "left on cup and stick, "
                 + Numbers.trimmed(w.cupLossPct(), 1)

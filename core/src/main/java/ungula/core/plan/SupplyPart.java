@@ -2,8 +2,6 @@ package ungula.core.plan;
 
 import static ungula.core.working.Given.Source.CHOSEN;
 import static ungula.core.working.Given.Source.COMPUTED;
-import static ungula.core.working.Given.Source.DEFAULT;
-import static ungula.core.working.Given.Source.MEASURED;
 import static ungula.core.working.Given.Source.SHEET;
 
 import java.util.Comparator;
@@ -179,21 +177,5 @@ public record SupplyPart(Brief brief, MixPart mix) implements Part {
             .given("moulds", count, CHOSEN)
             .given("for one", Mass.format(g, brief.units()), COMPUTED)
             .done());
-    Double weighed = brief.recorded().rubber().mouldG();
-    if (weighed != null) {
-      double all = mix.stirred().isEmpty() ? mix.batches() : 1;
-      double density = mix.first().totalG() / mix.first().volumeMm3();
-      double cup =
-          brief.workshop().cupLossPct() / 100 * weighed
-              + all * brief.workshop().cupLossMm3() * density;
-      figures.mass(
-          "moulds.next",
-          "to mix for the next",
-          weighed + cup,
-          Working.of("what the first weighs + what stays on cup and stick")
-              .given("the first", Mass.format(weighed, brief.units()), MEASURED)
-              .given("cup and stick", Mass.format(cup, brief.units()), DEFAULT)
-              .done());
-    }
   }
 }

@@ -1,10 +1,14 @@
 package ungula.core.record;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import ungula.core.choice.BoxChoice;
 import ungula.core.choice.Choices;
+import ungula.core.choice.MasterChoice;
+import ungula.core.choice.MasterSource;
 import ungula.core.contact.Patch;
 import ungula.core.quantity.Units;
 import ungula.core.sentence.Kind;
@@ -26,9 +30,11 @@ public record Recorded(Master master, Rubber rubber) {
 
   private static final double LARGEST_G = 1e8;
 
+  private static final String MOULD = "rubber.mouldG";
+
   /** Keys of all its words. */
   public static final List<String> WORDS =
-      List.of("master.patch", "rubber.firstG", "rubber.secondG", "rubber.mouldG");
+      List.of("master.patch", "rubber.firstG", "rubber.secondG", MOULD);
 
   private static final WordBook<Recorded> BOOK =
       new WordBook<Recorded>()
@@ -36,7 +42,7 @@ public record Recorded(Master master, Rubber rubber) {
           .open("rubber.firstG", "really poured of the first part", Kind.mass(LARGEST_G), "not yet")
           .open(
               "rubber.secondG", "really poured of the second part", Kind.mass(LARGEST_G), "not yet")
-          .open("rubber.mouldG", "mass of the first mould", Kind.mass(LARGEST_G), "not weighed");
+          .open(MOULD, "mass of the first mould", Kind.mass(LARGEST_G), "not weighed");
 
   /**
    * @param patch how a patch of the rubber came out on it
@@ -56,14 +62,51 @@ public record Recorded(Master master, Rubber rubber) {
   }
 
   /**
-   * What a record of a word holds for: a patch for one rubber on one surface, the rest for one
-   * rubber. With other choices it is not forgotten, but says nothing.
+   * What a record of a word holds for: a patch for one rubber on one surface, what a mould weighs
+   * for one rubber round one master in one mould, the rest for one rubber. With other choices it is
+   * not forgotten, but says nothing.
    */
   public static String about(String word, Choices c) {
     String product = c.rubber().product();
-    return word.startsWith("master.")
-        ? Choices.fingerprint(c.master().material(), c.master().preparation(), product)
-        : Choices.fingerprint(product);
+    if (word.startsWith("master.")) {
+      return Choices.fingerprint(c.master().material(), c.master().preparation(), product);
+    }
+    return word.equals(MOULD) ? Choices.fingerprint(product, mould(c)) : ofRubber(c);
+  }
+
+  /** Whether a record still counts; moulds were once recorded of their rubber alone. */
+  public static boolean counts(String word, String about, Choices c) {
+    return about.equals(about(word, c)) || word.equals(MOULD) && about.equals(ofRubber(c));
+  }
+
+  private static String ofRubber(Choices c) {
+    return Choices.fingerprint(c.rubber().product());
+  }
+
+  /** All that decides how much rubber is in it. */
+  private static List<Object> mould(Choices c) {
+    BoxChoice box = c.mould();
+    MasterChoice master = c.master();
+    return Arrays.asList(
+        box.kind(),
+        box.shape(),
+        box.sidesMm(),
+        box.leftMm(),
+        box.rightMm(),
+        box.frontMm(),
+        box.backMm(),
+        box.insideLengthMm(),
+        box.insideWidthMm(),
+        box.overTopMm(),
+        c.pose().turn(),
+        c.pose().liftMm(),
+        c.skin().wallMm(),
+        c.skin().flangeMm(),
+        c.rubber().offcutsMm3(),
+        master.source(),
+        master.model(),
+        master.unitMm(),
+        master.source() == MasterSource.SOLID ? master.solid().volumeMm3() : null);
   }
 
   /**
@@ -99,7 +142,7 @@ public record Recorded(Master master, Rubber rubber) {
       case "master.patch" -> master.patch.name();
       case "rubber.firstG" -> grams(rubber.firstG);
       case "rubber.secondG" -> grams(rubber.secondG);
-      case "rubber.mouldG" -> grams(rubber.mouldG);
+      case MOULD -> grams(rubber.mouldG);
       default -> throw new IllegalArgumentException(word);
     };
   }

@@ -35,7 +35,7 @@ final class BlockProcedure extends Procedure {
             "Pour to the line, "
                 + b.mm(p.mould().pourLineMm())
                 + " above the base: "
-                + b.ml(p.mould().rubberMm3())
+                + b.ml(p.rubberMm3())
                 + " in all.");
     steps.part("Open");
     if (open) {

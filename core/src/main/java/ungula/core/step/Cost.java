@@ -22,8 +22,10 @@ import ungula.core.workshop.Workshop;
  * @param rubber used for one mould
  * @param shell sheet for its box, or its jacket
  * @param hours of work by hand
+ * @param spared of each further mould of the same master: the box is used again, and the master is
+ *     ready
  */
-public record Cost(Plan plan, double rubber, double shell, double hours) {
+public record Cost(Plan plan, double rubber, double shell, double hours, double spared) {
 
   /** Empty while a price is missing. */
   public static Optional<Cost> of(Steps steps) {
@@ -31,7 +33,14 @@ public record Cost(Plan plan, double rubber, double shell, double hours) {
     Double rubber = plan.supply().map(SupplyPart::cost).orElse(null);
     return rubber == null || !steps.whole()
         ? Optional.empty()
-        : plan.shellCost().map(shell -> new Cost(plan, rubber, shell, steps.handsMin() / 60));
+        : plan.shellCost().map(shell -> of(steps, rubber, shell));
+  }
+
+  private static Cost of(Steps steps, double rubber, double shell) {
+    Plan plan = steps.plan();
+    double once = Series.of(steps, 1).onceMin() / 60 * plan.workshop().costs().hour();
+    double box = plan.poured() ? shell : 0;
+    return new Cost(plan, rubber, shell, steps.handsMin() / 60, once + box);
   }
 
   private Workshop.Costs costs() {
@@ -41,6 +50,11 @@ public record Cost(Plan plan, double rubber, double shell, double hours) {
   /** Of a mould. */
   public double mould() {
     return rubber + shell + costs().consumables() + hours * costs().hour();
+  }
+
+  /** Of so many moulds of one master. */
+  double moulds(double count) {
+    return count * mould() - (count - 1) * spared;
   }
 
   /** Adds its figures; what is shown of hours is quoted. */
@@ -56,10 +70,28 @@ public record Cost(Plan plan, double rubber, double shell, double hours) {
             .given("work by hand", figures.get("job.hands").text(), COMPUTED)
             .given("an hour", figures.money(costs().hour()), DEFAULT)
             .done());
+    Integer moulds = plan.choices().rubber().moulds();
+    if (moulds != null && moulds > 1) {
+      figures.cost(
+          "moulds.cost",
+          "all moulds cost",
+          moulds(moulds),
+          Working.of("moulds × the mould − what is spared on each after the first")
+              .given("moulds", String.valueOf(moulds), CHOSEN)
+              .given("the mould", figures.money(mould()), COMPUTED)
+              .given(sparedFor(), figures.money(spared), COMPUTED)
+              .done());
+    }
     LifePart life = plan.life().orElseThrow();
     if (life.casts() >= 1) {
       each(life, figures);
     }
+  }
+
+  private String sparedFor() {
+    return plan.poured()
+        ? "spared: its box, and the master made ready"
+        : "spared: the master made ready";
   }
 
   /** What one cast costs: its share of the mould, and what it is made of. */
@@ -68,8 +100,10 @@ public record Cost(Plan plan, double rubber, double shell, double hours) {
     double moulds = wanted == null ? 1 : Math.ceil(wanted / life.casts());
     double casts = wanted == null ? life.casts() : wanted;
     Working.Builder w =
-        Working.of("moulds × the mould ÷ casts + what is cast")
+        Working.of(
+                "moulds × the mould, less what is spared on further ones, ÷ casts + what is cast")
             .given("the mould", figures.money(mould()), COMPUTED)
+            .given(sparedFor(), figures.money(spared), COMPUTED)
             .given("moulds", Numbers.fixed(moulds, 0), COMPUTED)
             .given("casts", Numbers.fixed(casts, 0), wanted == null ? COMPUTED : CHOSEN);
     double material = 0;
@@ -83,6 +117,6 @@ public record Cost(Plan plan, double rubber, double shell, double hours) {
     } else {
       w.step("What is cast is not in it: no product with packs is picked for it.");
     }
-    figures.cost("cost.cast", "a cast costs", moulds * mould() / casts + material, w.done());
+    figures.cost("cost.cast", "a cast costs", moulds(moulds) / casts + material, w.done());
   }
 }

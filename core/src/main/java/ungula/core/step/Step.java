@@ -119,6 +119,11 @@ public record Step(
       END
     }
 
+    /** The same of another step. */
+    After of(String other) {
+      return new After(other, from, leastMin, mostMin, nextDayMin);
+    }
+
     /** As soon as the other is done. */
     static After end(String key) {
       return new After(key, From.END, 0, null, null);
@@ -133,6 +138,17 @@ public record Step(
     static After nextDay(String key, double leastMin) {
       return new After(key, From.BEGIN, leastMin, null, leastMin);
     }
+  }
+
+  /**
+   * The same once more.
+   *
+   * @param of what tells its group from that of the first time
+   */
+  Step again(String otherKey, List<After> others, String of) {
+    String group = unbroken.isEmpty() ? "" : unbroken + of;
+    return new Step(
+        otherKey, part, what, why, kind, takes, others, group, holds, figures, cautions, records);
   }
 
   public boolean byHand() {

@@ -1,12 +1,12 @@
 package ungula.core.step;
 
-import static ungula.core.working.Given.Source.CHOSEN;
 import static ungula.core.working.Given.Source.COMPUTED;
 import static ungula.core.working.Given.Source.DEFAULT;
 
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import ungula.core.plan.Plan;
 import ungula.core.quantity.Numbers;
@@ -87,14 +87,12 @@ public record Steps(Plan plan, List<Step> making, List<Step> casting, Timeline t
     return !making.isEmpty() && (plan.poured() || plan.jacket().isPresent());
   }
 
-  /** When the last of several moulds is open, one after the other of one master. */
-  private double lastOpenMin(int moulds) {
-    double at = 0;
-    for (int i = 0; i < moulds; i++) {
-      double begin = Math.ceil(at / Timeline.DAY_MIN) * Timeline.DAY_MIN;
-      at = begin + openMin();
-    }
-    return at;
+  /** All moulds the master gives, where several are asked for. */
+  Optional<Series> series() {
+    Integer moulds = plan.choices().rubber().moulds();
+    return moulds == null || moulds < 2 || !whole()
+        ? Optional.empty()
+        : Optional.of(Series.of(this, moulds));
   }
 
   /** Adds the figures of its times; of the whole work none before all of it is known. */
@@ -133,19 +131,7 @@ public record Steps(Plan plan, List<Step> making, List<Step> casting, Timeline t
             .given("work by hand", hours(handsMin()), COMPUTED)
             .step("Waits run through the night. Days off come on top.")
             .done());
-    Integer moulds = plan.choices().rubber().moulds();
-    if (moulds != null && moulds > 1) {
-      double last = lastOpenMin(moulds);
-      figures.put(
-          "moulds.elapsed",
-          "until the last opens",
-          last,
-          elapsed(last),
-          Working.of("one master, one mould at a time, each begun on the next morning")
-              .given("moulds", String.valueOf(moulds), CHOSEN)
-              .given("until one is open", elapsed(openMin()), COMPUTED)
-              .done());
-    }
+    series().ifPresent(all -> all.show(figures));
   }
 
   private void brush(FigureBook figures) {

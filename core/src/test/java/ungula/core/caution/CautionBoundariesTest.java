@@ -136,6 +136,12 @@ public class CautionBoundariesTest {
       {"skin.wall", "mould.kind=SKIN", "skin.wallMm=8 mm", "skin.wallMm=7.9 mm"},
       // a poured wall tears under 5 mm
       {"wall.tears", "mould.kind=OPEN", "mould.sidesMm=5 mm", "mould.sidesMm=4.9 mm"},
+      {
+        "wall.tears",
+        "mould.kind=OPEN,master.source=SOLID,mould.sidesMm=6 mm",
+        "master.solid.toleranceMm=1 mm",
+        "master.solid.toleranceMm=1.1 mm"
+      },
       // a sprue carries 300 g without a core
       {"sprue.heavy", "mould.kind=CUT", "master.massG=300 g", "master.massG=301 g"},
       {"core.unknown", "mould.kind=OPEN", "", "hollow.wallMm=4 mm"},

@@ -192,13 +192,30 @@ public class CutListTest {
   public void ribsStandBetweenTheEndsOfTheWalls() {
     TriangleMesh block =
         new Solid(Solid.Shape.BOX, 120, 30, 40, 1, 1, 1, "", null, null, 0.5).mesh();
-    Extras ribs = new Extras(50.0, null, null, List.of(), null);
+    Extras ribs = new Extras(50.0, null, null, List.of(), 0, null);
     CutPart rib = part(CutList.of(box(block, BoxShape.RECTANGLE), ribs, Units.METRIC), "Rib");
     assertEquals(rib.count(), 6);
     assertEquals(rib.size(), "40 × 65 mm");
-    Extras wide = new Extras(150.0, null, null, List.of(), null);
+    Extras wide = new Extras(150.0, null, null, List.of(), 0, null);
     CutList none = CutList.of(box(block, BoxShape.RECTANGLE), wide, Units.METRIC);
     assertTrue(none.parts().stream().noneMatch(p -> p.name().equals("Rib")));
+  }
+
+  /** The least wall is 10: what the master's measures may take of them is said from a tenth on. */
+  @Test
+  public void howWellTheMasterIsMeasuredIsSaidBeforeItIsCut() {
+    TriangleMesh block =
+        new Solid(Solid.Shape.BOX, 120, 30, 40, 1, 1, 1, "", null, null, 0.5).mesh();
+    BoxMould box = box(block, BoxShape.RECTANGLE);
+    assertEquals(box.thinnestWallMm(), 10, 1e-9);
+    Extras rough = new Extras(null, null, null, List.of(), 1.1, null);
+    assertTrue(
+        CutList.of(box, rough, Units.METRIC).besides().stream()
+            .anyMatch(b -> b.startsWith("The master is measured to ± 1.1 mm")));
+    Extras fine = new Extras(null, null, null, List.of(), 0.9, null);
+    assertTrue(
+        CutList.of(box, fine, Units.METRIC).besides().stream()
+            .noneMatch(b -> b.contains("measured")));
   }
 
   /** A ball of r 30 parted at its equator, in a box of 100 × 100. */
@@ -228,7 +245,7 @@ public class CutListTest {
   @Test
   public void theBeddingBoardIsCutOutToTheMaster() {
     Parting halves = halves();
-    Extras extras = new Extras(null, halves, halves.boardCutouts(), List.of(), null);
+    Extras extras = new Extras(null, halves, halves.boardCutouts(), List.of(), 0, null);
     CutPart board = part(CutList.of(halves.box(), extras, Units.METRIC), "Bedding board");
     Near.relative(area(board), 100 * 100 - Math.PI * 900, 0.002);
   }
@@ -238,7 +255,7 @@ public class CutListTest {
   public void theSealRingIsSplitToFitTheBed() {
     Parting halves = halves();
     CutList whole =
-        CutList.of(halves.box(), new Extras(null, halves, null, List.of(), null), Units.METRIC);
+        CutList.of(halves.box(), new Extras(null, halves, null, List.of(), 0, null), Units.METRIC);
     CutPart ring = part(whole, "Seal ring");
     Near.relative(area(ring), 2 * Math.PI * 39 * 6, 0.005);
     Read dxf = Read.of(Dxf.of(CutSheet.of(whole)));
@@ -249,7 +266,7 @@ public class CutListTest {
     CutList split =
         CutList.of(
             halves.box(),
-            new Extras(null, halves, null, List.of(), new double[] {70, 50}),
+            new Extras(null, halves, null, List.of(), 0, new double[] {70, 50}),
             Units.METRIC);
     List<CutPart> pieces =
         split.parts().stream().filter(p -> p.name().startsWith("Seal ring, piece")).toList();

@@ -76,11 +76,34 @@ public class RecordedTest {
     Choices c = Choices.fresh(Units.METRIC);
     Choices picked = ChoiceWords.edit(c, List.of(Edit.of("rubber.product", "marram-20")), null);
     Choices wood = ChoiceWords.edit(picked, List.of(Edit.of("master.material", "WOOD")), null);
-    for (String word : List.of("rubber.firstG", "rubber.secondG", "rubber.mouldG")) {
+    for (String word : List.of("rubber.firstG", "rubber.secondG")) {
       assertNotEquals(Recorded.about(word, c), Recorded.about(word, picked));
       assertEquals(Recorded.about(word, picked), Recorded.about(word, wood));
     }
     assertNotEquals(Recorded.about("master.patch", picked), Recorded.about("master.patch", wood));
+  }
+
+  /** What a mould weighs is of one mould: other walls or another master are another. */
+  @Test
+  public void whatAMouldWeighsHoldsForThatMould() {
+    Choices c = Choices.fresh(Units.METRIC);
+    String about = Recorded.about("rubber.mouldG", c);
+    for (Edit other :
+        List.of(
+            Edit.of("rubber.product", "marram-20"),
+            Edit.of("mould.sidesMm", "31 mm"),
+            Edit.of("mould.overTopMm", "31 mm"),
+            Edit.of("pose.liftMm", "31 mm"),
+            Edit.of("master.source", "MEASURED"))) {
+      Choices changed = ChoiceWords.edit(c, List.of(other), null);
+      assertFalse(Recorded.counts("rubber.mouldG", about, changed), other.word());
+    }
+    Choices cost = ChoiceWords.edit(c, List.of(Edit.of("mould.fixing", "SCREWS")), null);
+    assertTrue(Recorded.counts("rubber.mouldG", about, cost));
+    // as it was recorded before: of its rubber alone
+    String before = Choices.fingerprint(c.rubber().product());
+    Choices wider = ChoiceWords.edit(c, List.of(Edit.of("mould.sidesMm", "31 mm")), null);
+    assertTrue(Recorded.counts("rubber.mouldG", before, wider));
   }
 
   @Test

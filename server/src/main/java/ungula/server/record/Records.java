@@ -28,7 +28,7 @@ public class Records {
   public Recorded of(String jobId, Choices choices) {
     Map<String, String> said = new HashMap<>();
     for (RecordMapper.Row row : mapper.of(jobId)) {
-      if (row.about().equals(Recorded.about(row.word(), choices))) {
+      if (Recorded.counts(row.word(), row.about(), choices)) {
         said.put(row.word(), row.said());
       }
     }
