@@ -103,8 +103,14 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
                   '; it closes all round, so the block is cut to take the master out.'
                 )}{' '}
                 Pulled apart in two, up and down, <FigureText figure={job.figures['locks.two']} />{' '}
-                of it still lock. The rubber is <FigureText figure={job.figures['wall.thinnest']} />{' '}
-                at its thinnest.
+                of it still lock.
+                {job.figures['wall.thinnest'] && (
+                  <>
+                    {' '}
+                    Between parts of the master the rubber is{' '}
+                    <FigureText figure={job.figures['wall.thinnest']} /> at its thinnest.
+                  </>
+                )}
               </p>
               <div className="tools">
                 <Pressed on={tool.show === 'LOCKED'} press={() => show('LOCKED')}>

@@ -42,12 +42,25 @@ public class SaidTest extends Browsing {
     StringBuilder said = new StringBuilder();
     for (String id : ids.values()) {
       study(id);
-      said.append(said(asked("jobs/" + id)));
+      JsonObject job = asked("jobs/" + id);
+      said.append(said(job));
+      oneNameOneFigure(job);
     }
     Path now = Path.of("target", FILE);
     Files.createDirectories(now.getParent());
     Files.writeString(now, said);
     assertEquals(said.toString(), kept, now.toAbsolutePath() + " differs");
+  }
+
+  /** What has one name has one value, wherever in the job it is shown. */
+  private void oneNameOneFigure(JsonObject job) {
+    Map<String, String> values = new TreeMap<>();
+    for (JsonElement f : job.getAsJsonObject("figures").asMap().values()) {
+      String before = values.put(text(f, "label"), text(f, "text"));
+      assertTrue(
+          before == null || before.equals(text(f, "text")),
+          text(job, "name") + ", " + text(f, "label") + ": " + before + ", " + text(f, "text"));
+    }
   }
 
   private JsonObject asked(String what) {

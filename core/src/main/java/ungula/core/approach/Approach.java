@@ -1,5 +1,6 @@
 package ungula.core.approach;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import ungula.core.choice.Choices;
@@ -55,6 +56,10 @@ public record Approach(
           "vents",
           "casts");
 
+  /** Of those a plan looks at more closely, what they are called there. */
+  private static final Map<String, String> PLANNED =
+      Map.of("poured", "air.poured", "air", "air.cast", "stretch", "locks.stretch");
+
   /**
    * The less the better.
    *
@@ -72,6 +77,20 @@ public record Approach(
     }
     List<Edit> taking = List.of(Edit.of("mould.kind", kind.name()));
     return new Approach(kind, title, turn, false, hollow, reason, taking, figures, worth);
+  }
+
+  /**
+   * What is chosen already says what its plan says, where the plan looks more closely.
+   *
+   * @param plan its figures
+   */
+  public Approach asPlanned(Map<String, Figure> plan) {
+    if (!now) {
+      return this;
+    }
+    Map<String, Figure> said = new LinkedHashMap<>(figures);
+    said.replaceAll((key, rough) -> plan.getOrDefault(PLANNED.getOrDefault(key, ""), rough));
+    return new Approach(kind, title, turn, now, hollow, reason, edits, said, worth);
   }
 
   public boolean works() {

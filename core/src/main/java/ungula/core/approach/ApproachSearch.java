@@ -513,22 +513,27 @@ public final class ApproachSearch {
       MouldKind kind, Choices chosen, PosedMaster posed, Made made, FigureBook book) {
     if (kind == MouldKind.OPEN || kind == MouldKind.CUT) {
       double poured = poured(chosen, posed, made.plan.mould());
-      book.volume(
+      book.put(
           "poured",
           "air in the rubber",
           poured,
-          Working.of("air stays where every way to an opening first goes down below it").done());
+          about(poured),
+          Working.of("air stays where every way to an opening first goes down below it")
+              .step("Looked at roughly: closely once it is chosen.")
+              .done());
     }
     boolean base = kind.onPlate() && posed.restMm2() > 0;
     Cast cast = casts.computeIfAbsent(new Cavity(chosen.pose().turn(), base), c -> cast(posed, c));
     Vents.Proposal vents = cast.vents;
     double before = vents.before().totalMm3();
-    book.volume(
+    book.put(
         "air",
         "air in a cast",
         before,
+        about(before),
         Working.of("air stays where every way to an opening first goes down below it")
             .given("cells", Length.format(cast.cellMm, choices.units()), DEFAULT)
+            .step("Looked at roughly: closely once it is chosen.")
             .done());
     int count = vents.at().size();
     book.put(
@@ -542,6 +547,10 @@ public final class ApproachSearch {
             .done());
     // what vents let out leaves a stub each; what they do not, a hole
     return vents.left().totalMm3() + 0.1 * (before - vents.left().totalMm3());
+  }
+
+  private String about(double mm3) {
+    return mm3 > 0 ? "about " + Volume.format(mm3, choices.units()) : "none found";
   }
 
   private Cast cast(PosedMaster posed, Cavity cavity) {

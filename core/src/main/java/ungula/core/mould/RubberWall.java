@@ -36,14 +36,16 @@ public final class RubberWall {
     double least = Double.POSITIVE_INFINITY;
     int where = 0;
     boolean facing = false;
+    // rubber that a master stands out of ends at its line, however thin: no wall is over it there
+    double over = master.bounds().max().z() < topMm ? topMm : Double.POSITIVE_INFINITY;
     for (int t = 0; t < steps.length; t++) {
       Vec3 p = master.middle(t);
-      boolean floor = standing && p.z() < 1e-3;
-      if (floor || !(master.areaVector(t).norm() > 0)) {
+      boolean without = p.z() >= topMm || standing && p.z() < 1e-3;
+      if (without || !(master.areaVector(t).norm() > 0)) {
         steps[t] = (byte) 255;
         continue;
       }
-      double wall = Math.min(Outline.distance(ring, p.x(), p.y()), upright(p, topMm, standing));
+      double wall = Math.min(Outline.distance(ring, p.x(), p.y()), upright(p, over, standing));
       double mm = Math.min(wall, across.mm()[t]);
       steps[t] = (byte) Math.max(0, Math.min(255, Math.round(mm / STEP_MM)));
       if (mm < least) {
@@ -57,6 +59,6 @@ public final class RubberWall {
 
   private static double upright(Vec3 p, double topMm, boolean standing) {
     double over = topMm - p.z();
-    return Math.max(0, standing ? over : Math.min(over, p.z()));
+    return standing ? over : Math.max(0, Math.min(over, p.z()));
   }
 }

@@ -317,7 +317,7 @@ public record CoatsPart(
               .done());
       figures.volume(
           key(c, "flat"),
-          "surface × thickness",
+          name(c) + ", surface × thickness",
           flat,
           Working.of("surface of the master × thickness of the coat")
               .given("surface", m2(areaMm2), COMPUTED)

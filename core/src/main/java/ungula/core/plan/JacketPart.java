@@ -96,7 +96,7 @@ public record JacketPart(
         Working.of("places of the outside that no section is free of along its pull").done());
     figures.put(
         "jacket.area",
-        "jacket",
+        "surface the jacket covers",
         scan.areaMm2() + coated.flangeMm2(),
         CoatsPart.m2(scan.areaMm2() + coated.flangeMm2()),
         Working.of("outside of the skin, above the plate, and its flange")
@@ -161,7 +161,7 @@ public record JacketPart(
             ? needs.layers() + " layers, about " + brief.mm(needs.thickMm())
             : brief.mm(needs.thickMm()),
         w);
-    figures.mass("jacket.mass", "jacket", needs.massG(), w);
+    figures.mass("jacket.mass", "mass of the jacket", needs.massG(), w);
     figures.cost("jacket.cost", "material of the jacket", needs.cost(), w);
   }
 

@@ -240,7 +240,7 @@ public record MixPart(
     }
     figures.mass(
         "rubber.boxMass",
-        coats ? "rubber in the skin" : "rubber in the box",
+        coats ? "mass of the skin's rubber" : "mass of the rubber in the box",
         mouldG(),
         weight.done());
   }

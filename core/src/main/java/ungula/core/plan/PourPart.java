@@ -416,7 +416,8 @@ public record PourPart(
                 w.step("Its foam stands up to " + brief.mm(n.vessel().levelMm(foam)) + ".");
               }
               String text = brief.mm(level) + ", " + n.name();
-              figures.put(t.batch.key() + ".fill", "fill mark", level, text, w.done());
+              figures.put(
+                  t.batch.key() + ".fill", t.batch.figure("fill mark"), level, text, w.done());
             });
   }
 
@@ -435,7 +436,7 @@ public record PourPart(
     double all = halves == null ? box.rubberMm3() : halves.halfMm3(pour);
     figures.length(
         t.batch.key() + ".level",
-        "level in the box",
+        t.batch.figure("level in the box"),
         t.levelMm,
         Working.of("height at which the box holds what is poured")
             .given("poured so far", brief.ml(share * all), COMPUTED)

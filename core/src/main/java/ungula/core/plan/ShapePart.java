@@ -89,13 +89,15 @@ public record ShapePart(Brief brief, ShapeStudy study) implements Part {
         "rubber with master over and under it",
         study.locks().volume().twoMm3(),
         Working.of("straight columns along the pull: rubber between master and master").done());
-    figures.length(
-        "wall.thinnest",
-        "thinnest rubber",
-        study.wall().mm(),
-        Working.of("over each facet: to the box, the pour line, or a face that looks back")
-            .given("across is", study.wall().facing() ? "the master itself" : "the box", COMPUTED)
-            .done());
+    if (study.wall().facing()) {
+      figures.length(
+          "wall.thinnest",
+          "thinnest rubber between parts of the master",
+          study.wall().mm(),
+          Working.of("over each facet: straight out to a face of the master that looks back")
+              .step("Everywhere else it is thicker, also to the box and over the top.")
+              .done());
+    }
     figures.volume(
         "offcuts.most",
         "offcuts at most",

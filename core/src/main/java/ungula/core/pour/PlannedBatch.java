@@ -22,4 +22,10 @@ public record PlannedBatch(
     String base,
     String hardener,
     String additive,
-    boolean build) {}
+    boolean build) {
+
+  /** What a figure of it is called. */
+  public String figure(String what) {
+    return "batch " + number + ", " + what;
+  }
+}

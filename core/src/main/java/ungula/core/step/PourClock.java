@@ -119,11 +119,16 @@ public record PourClock(List<Turn> turns) {
             : Working.of("when the batch before is poured")
                 .given("each takes", figures.get("batch.minutes").text(), COMPUTED)
                 .done();
-    figures.put(key + ".start", "begin", t.pourMin + t.startMin, t.clock(t.startMin), begins);
+    figures.put(
+        key + ".start",
+        t.batch.batch().figure("begin"),
+        t.pourMin + t.startMin,
+        t.clock(t.startMin),
+        begins);
     if (t.byMin != null) {
       figures.put(
           key + ".by",
-          "poured by",
+          t.batch.batch().figure("poured by"),
           t.pourMin + t.byMin,
           t.clock(t.byMin),
           Working.of("both parts meet + pot life in your room")
@@ -140,7 +145,7 @@ public record PourClock(List<Turn> turns) {
     }
     figures.put(
         t.batch.batch().key() + ".latest",
-        "begin at the latest",
+        t.batch.batch().figure("begin at the latest"),
         t.pourMin + Math.max(0, t.latestMin),
         t.clock(Math.max(0, t.latestMin)),
         Working.of("when the batch before has gelled − how long this one takes")

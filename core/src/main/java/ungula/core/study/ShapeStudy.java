@@ -66,7 +66,7 @@ public record ShapeStudy(
     Empties empties) {
 
   /** Changes when a study of the same question comes out otherwise: old ones are made again. */
-  public static final int VERSION = 7;
+  public static final int VERSION = 8;
 
   /** Cells of a room: a pocket of half a drop is found, and a study takes seconds. */
   private static final double CELLS = 6_000_000;

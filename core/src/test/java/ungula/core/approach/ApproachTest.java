@@ -24,6 +24,7 @@ import ungula.core.demo.Harbour;
 import ungula.core.geometry.Rotation;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.MouldKind;
+import ungula.core.plan.PlanFigures;
 import ungula.core.quantity.Units;
 import ungula.core.record.Recorded;
 import ungula.core.rubber.ExampleProducts;
@@ -32,6 +33,7 @@ import ungula.core.sentence.WordBook.Edit;
 import ungula.core.study.MeshReport;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
+import ungula.core.working.Figure;
 import ungula.core.working.FigureBook;
 import ungula.core.working.Working;
 import ungula.core.workshop.Workshop;
@@ -265,6 +267,34 @@ public class ApproachTest {
   /**
    * An open mould that is only assumed can still be taken; once it is, there is nothing to take.
    */
+  /** One thing, one figure: a plan looks more closely than the comparison. */
+  @Test
+  public void whatIsChosenSaysWhatItsPlanSays() {
+    FigureBook rough = new FigureBook(Approach.FIGURES, Units.METRIC, "€");
+    rough.put("air", "air in a cast", 0, "none found", Working.of("").done());
+    rough.length("seam", "seam", 300, Working.of("").done());
+    FigureBook close = new FigureBook(PlanFigures.KEYS, Units.METRIC, "€");
+    close.volume("air.cast", "air in a cast", 120, Working.of("").done());
+    for (boolean now : new boolean[] {true, false}) {
+      Approach a =
+          new Approach(
+              MouldKind.CUT,
+              "",
+              Rotation.NONE,
+              now,
+              false,
+              "",
+              List.of(),
+              rough.all(),
+              new Worth(0, 0, 0, 0));
+      Map<String, Figure> said = a.asPlanned(close.all()).figures();
+      assertEquals(said.get("air").text(), now ? "0.1 mL" : "none found");
+      assertEquals(said.get("seam").text(), "300 mm");
+      // before its shape is worked out nothing else is known
+      assertEquals(a.asPlanned(Map.of()).figures().get("air").text(), "none found");
+    }
+  }
+
   @Test
   public void whatIsAssumedCanBeTaken() {
     Approach stands =

@@ -20,8 +20,12 @@ public class RubberWallTest {
   private static final double[] RING = {-50, -50, 50, -50, 50, 42, -50, 42};
 
   private static Result of(TriangleMesh mesh, boolean standing) {
+    return of(mesh, 75, standing);
+  }
+
+  private static Result of(TriangleMesh mesh, double topMm, boolean standing) {
     FacingFaces across = FacingFaces.of(mesh, new Parallel(2), Progress.NONE);
-    return RubberWall.of(mesh, across, RING, 75, standing);
+    return RubberWall.of(mesh, across, RING, topMm, standing);
   }
 
   private static TriangleMesh sphereAt(double z) {
@@ -55,6 +59,14 @@ public class RubberWallTest {
     Near.absolute(r.thinnestMm(), 22 - 18, 0.1);
     assertTrue(r.facing());
     Near.absolute(Math.abs(r.place().x()), 2, 0.1);
+  }
+
+  /** Rubber ends at the line where the master stands out of it: that is no wall over it. */
+  @Test
+  public void whereTheMasterStandsOutThereIsNoWallOverIt() {
+    Result out = of(sphereAt(35), 50, true);
+    Near.absolute(out.thinnestMm(), 12, 0.1);
+    Near.absolute(out.place().y(), 30, 0.5);
   }
 
   @Test

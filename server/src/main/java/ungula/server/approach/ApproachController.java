@@ -101,7 +101,10 @@ class ApproachController {
     return new ApproachesResponse(
         WorkView.of(question, found.isPresent(), studies),
         ranked.says(),
-        ranked.approaches().stream().map(a -> view(job, a.offered(job.choices()))).toList());
+        ranked.approaches().stream()
+            .map(a -> a.asPlanned(job.plan().figures()).offered(job.choices()))
+            .map(a -> view(job, a))
+            .toList());
   }
 
   private static ApproachView view(Jobs.Job job, Approach a) {

@@ -144,12 +144,14 @@ class StudyController {
             ? List.of()
             : c.casting().vents().stream().map(v -> place(v.on(mesh).plus(lift))).toList(),
         study == null ? null : place(study.wall().at()),
-        study == null ? "" : thinnest(study.wall(), c.units()));
+        study == null ? "" : thinnest(study.wall(), job));
   }
 
-  private static String thinnest(ShapeStudy.Thinnest wall, Units units) {
-    return Length.format(wall.mm(), units)
-        + (wall.facing() ? " between two faces of the master" : " to the box");
+  private static String thinnest(ShapeStudy.Thinnest wall, Jobs.Job job) {
+    double box = job.box().thinnestWallMm();
+    return wall.facing()
+        ? Length.format(wall.mm(), job.choices().units()) + " between two faces of the master"
+        : Length.format(box, job.choices().units()) + " to the box";
   }
 
   private static PlaceView place(Vec3 p) {
