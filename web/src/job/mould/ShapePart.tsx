@@ -107,8 +107,8 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
                 {job.figures['wall.thinnest'] && (
                   <>
                     {' '}
-                    Between parts of the master the rubber is{' '}
-                    <FigureText figure={job.figures['wall.thinnest']} /> at its thinnest.
+                    Thinnest rubber between parts of the master:{' '}
+                    <FigureText figure={job.figures['wall.thinnest']} />.
                   </>
                 )}
               </p>

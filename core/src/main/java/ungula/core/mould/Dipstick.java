@@ -26,10 +26,12 @@ public final class Dipstick {
       double heightMm, double overTopMm, double upMm, String height, String volume, String mass) {}
 
   /**
+   * @param share of the rubber that box and master ask for, what is counted on
    * @param density g/cm³ of the mix; null while it is not known
    */
-  public static Reading at(BoxMould box, double heightMm, Double density, Units units) {
-    double volume = box.rubberBelow(heightMm);
+  public static Reading at(
+      BoxMould box, double heightMm, double share, Double density, Units units) {
+    double volume = share * box.rubberBelow(heightMm);
     return new Reading(
         heightMm,
         heightMm - box.belowMm() - box.masterMm().z(),

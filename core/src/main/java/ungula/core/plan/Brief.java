@@ -85,6 +85,12 @@ public record Brief(
     return moulds == null || moulds < 2 ? null : recorded.rubber().mouldG();
   }
 
+  /** Of rubber poured as a shape asks for, what the first of several moulds took; 1 before. */
+  double firstMouldShare(double shapeMm3) {
+    Double density = firstMouldG() == null || shapeMm3 <= 0 ? null : density(product());
+    return density == null ? 1 : firstMouldG() / density * 1000 / shapeMm3;
+  }
+
   /** What is cast; null while no product is picked for it. */
   public Product cast() {
     return materials.cast();

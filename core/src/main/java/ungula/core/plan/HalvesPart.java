@@ -3,6 +3,7 @@ package ungula.core.plan;
 import static ungula.core.working.Given.Source.CHOSEN;
 import static ungula.core.working.Given.Source.COMPUTED;
 import static ungula.core.working.Given.Source.DEFAULT;
+import static ungula.core.working.Given.Source.MEASURED;
 
 import java.util.Optional;
 import ungula.core.choice.PartingChoice;
@@ -17,6 +18,7 @@ import ungula.core.parting.PartingLine;
 import ungula.core.parting.PartingScan;
 import ungula.core.parting.SealRing;
 import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Share;
 import ungula.core.working.FigureBook;
 import ungula.core.working.Working;
 
@@ -143,14 +145,18 @@ public record HalvesPart(Brief brief, BoxMould box, Parting parting) implements 
                 "moved by keys, ring and silhouette",
                 brief.ml(parting.lowerMm3() - box.rubberBelow(parting.levelMm())),
                 COMPUTED);
-    figures.volume("parting.lower", "lower half", parting.lowerMm3(), lower.done());
+    double share = brief.firstMouldShare(box.rubberMm3());
+    if (share != 1) {
+      lower.given("the first mould weighs of what was planned", Share.format(share), MEASURED);
+    }
+    figures.volume("parting.lower", "lower half", share * parting.lowerMm3(), lower.done());
     figures.volume(
         "parting.upper",
         "upper half",
-        parting.upperMm3(),
+        share * parting.upperMm3(),
         Working.of("rubber in the box − lower half")
-            .given("rubber, by box and master", brief.ml(box.rubberMm3()), COMPUTED)
-            .given("lower half", brief.ml(parting.lowerMm3()), COMPUTED)
+            .given("rubber in the box", brief.ml(share * box.rubberMm3()), COMPUTED)
+            .given("lower half", brief.ml(share * parting.lowerMm3()), COMPUTED)
             .done());
   }
 

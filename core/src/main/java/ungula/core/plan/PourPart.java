@@ -433,7 +433,8 @@ public record PourPart(
                 .mapToDouble(Batch::mm3)
                 .sum()
             / mix.pours().get(pour - 1).mm3();
-    double all = halves == null ? box.rubberMm3() : halves.halfMm3(pour);
+    double shape = halves == null ? box.rubberMm3() : halves.halfMm3(pour);
+    double all = brief.firstMouldShare(box.rubberMm3()) * shape;
     figures.length(
         t.batch.key() + ".level",
         t.batch.figure("level in the box"),

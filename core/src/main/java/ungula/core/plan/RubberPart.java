@@ -43,10 +43,8 @@ public record RubberPart(
     implements Part {
 
   static RubberPart of(Brief b, MasterPart master, BoxMould box) {
-    Double firstG = b.firstMouldG();
-    Double density = b.density(b.product());
-    boolean weighed = firstG != null && density != null;
-    double v = weighed ? firstG / density * 1000 : box.rubberMm3();
+    boolean weighed = weighed(b);
+    double v = b.firstMouldShare(box.rubberMm3()) * box.rubberMm3();
     double error = weighed ? 0 : master.errorMm3();
     Workshop w = b.workshop();
     double least = w.allowancePct() / 100 * v;
@@ -83,7 +81,7 @@ public record RubberPart(
   }
 
   private Working inBox() {
-    if (weighed()) {
+    if (weighed(brief)) {
       return Working.of("mass of the first mould ÷ density of the rubber")
           .given("the first mould", Mass.format(brief.firstMouldG(), brief.units()), MEASURED)
           .given("density", Density.format(brief.density(brief.product())), SHEET)
@@ -106,11 +104,11 @@ public record RubberPart(
 
   /** Of what box and master ask for, what is counted on. */
   double share() {
-    return shapeMm3 > 0 ? inBoxMm3 / shapeMm3 : 1;
+    return brief.firstMouldShare(shapeMm3);
   }
 
-  private boolean weighed() {
-    return brief.firstMouldG() != null && brief.density(brief.product()) != null;
+  private static boolean weighed(Brief b) {
+    return b.firstMouldG() != null && b.density(b.product()) != null;
   }
 
   private Working allowance() {
@@ -125,7 +123,9 @@ public record RubberPart(
         .given(
             Numbers.trimmed(w.allowancePct(), 1) + " % of the rubber", brief.ml(leastMm3), DEFAULT)
         .given(
-            "± of the master's volume", weighed() ? "none, weighed" : brief.ml(errorMm3), COMPUTED)
+            "± of the master's volume",
+            weighed(brief) ? "none, weighed" : brief.ml(errorMm3),
+            COMPUTED)
         .given(
             "left on cup and stick, "
                 + Numbers.trimmed(w.cupLossPct(), 1)

@@ -22,6 +22,9 @@ public record ShapePart(Brief brief, ShapeStudy study) implements Part {
   private static final String AIR_STAYS =
       "air stays where every way to an opening first goes down below it";
 
+  /** Closer than that, parts of the master touch: no rubber comes between them. */
+  private static final double TOUCHING_MM = 0.05;
+
   /** Empty while the shape is not worked out. */
   static Optional<ShapePart> of(Brief b) {
     return Optional.ofNullable(b.facts().shape()).map(s -> new ShapePart(b, s.study()));
@@ -90,13 +93,17 @@ public record ShapePart(Brief brief, ShapeStudy study) implements Part {
         study.locks().volume().twoMm3(),
         Working.of("straight columns along the pull: rubber between master and master").done());
     if (study.wall().facing()) {
-      figures.length(
-          "wall.thinnest",
-          "thinnest rubber between parts of the master",
-          study.wall().mm(),
+      double mm = study.wall().mm();
+      String label = "thinnest rubber between parts of the master";
+      Working across =
           Working.of("over each facet: straight out to a face of the master that looks back")
               .step("Everywhere else it is thicker, also to the box and over the top.")
-              .done());
+              .done();
+      if (mm < TOUCHING_MM) {
+        figures.put("wall.thinnest", label, mm, "none", across);
+      } else {
+        figures.length("wall.thinnest", label, mm, across);
+      }
     }
     figures.volume(
         "offcuts.most",

@@ -101,11 +101,15 @@ public record Cost(Plan plan, double rubber, double shell, double hours, double 
     double casts = wanted == null ? life.casts() : wanted;
     Working.Builder w =
         Working.of(
-                "moulds × the mould, less what is spared on further ones, ÷ casts + what is cast")
+                moulds > 1
+                    ? "(moulds × the mould − what each further one spares) ÷ casts + what is cast"
+                    : "the mould ÷ casts + what is cast")
             .given("the mould", figures.money(mould()), COMPUTED)
-            .given(sparedFor(), figures.money(spared), COMPUTED)
             .given("moulds", Numbers.fixed(moulds, 0), COMPUTED)
             .given("casts", Numbers.fixed(casts, 0), wanted == null ? COMPUTED : CHOSEN);
+    if (moulds > 1) {
+      w.given(sparedFor(), figures.money(spared), COMPUTED);
+    }
     double material = 0;
     Product cast = plan.brief().cast();
     if (cast != null && !cast.packs().isEmpty() && plan.cast().orElseThrow().known()) {

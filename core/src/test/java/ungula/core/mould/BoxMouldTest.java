@@ -89,11 +89,13 @@ public class BoxMouldTest {
   @Test
   public void theDipstickReadsHeightVolumeAndMass() {
     BoxMould b = box(12, 12, 12, 12, 0, 10);
-    Dipstick.Reading r = Dipstick.at(b, 52, 1.08, Units.METRIC);
+    Dipstick.Reading r = Dipstick.at(b, 52, 1, 1.08, Units.METRIC);
     assertEquals(r.volume(), "242.4 mL");
     assertEquals(r.mass(), "261.8 g");
     assertEquals(r.overTopMm(), 10.0);
-    assertEquals(Dipstick.at(b, 52, null, Units.METRIC).mass(), "");
+    // as the first of several moulds weighed
+    assertEquals(Dipstick.at(b, 52, 1.5, 1.08, Units.METRIC).mass(), "392.7 g");
+    assertEquals(Dipstick.at(b, 52, 1, null, Units.METRIC).mass(), "");
     assertEquals(Dipstick.tickMm(b, Units.METRIC), 10.0);
     assertEquals(Dipstick.tickText(40, Units.METRIC), "40");
     Units inch = new Units(Units.Display.INCH, Units.Gallon.US);

@@ -121,6 +121,7 @@ class JobController {
         mark == DipstickMark.LINE
             ? Dipstick.snapped(box, at, units)
             : Dipstick.snappedParting(box, at, units);
-    return Dipstick.at(box, height, JobViews.density(job), units);
+    double share = job.plan().plan().firstMouldShare();
+    return Dipstick.at(box, height, share, JobViews.density(job), units);
   }
 }

@@ -298,6 +298,7 @@ class JobViews {
   private static DipstickView dipstick(Jobs.Job job, BoxMould box) {
     Units units = job.choices().units();
     Double density = density(job);
+    double share = job.plan().plan().firstMouldShare();
     double tick = Dipstick.tickMm(box, units);
     List<Tick> ticks = new ArrayList<>();
     for (int i = 0; i * tick <= box.wallHeightMm() + 1e-9; i++) {
@@ -308,11 +309,11 @@ class JobViews {
         box.pourLineMm(),
         box.belowMm() + box.masterMm().z(),
         ticks,
-        Dipstick.at(box, box.pourLineMm(), density, units),
+        Dipstick.at(box, box.pourLineMm(), share, density, units),
         job.plan()
             .plan()
             .parting()
-            .map(p -> Dipstick.at(box, p.levelMm(), density, units))
+            .map(p -> Dipstick.at(box, p.levelMm(), share, density, units))
             .orElse(null));
   }
 }

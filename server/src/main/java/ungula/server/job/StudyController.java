@@ -20,6 +20,7 @@ import ungula.core.geometry.Vec3;
 import ungula.core.master.PosedMaster;
 import ungula.core.mesh.SurfacePoint;
 import ungula.core.mesh.TriangleMesh;
+import ungula.core.mould.BoxMould;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.Volume;
@@ -148,10 +149,12 @@ class StudyController {
   }
 
   private static String thinnest(ShapeStudy.Thinnest wall, Jobs.Job job) {
-    double box = job.box().thinnestWallMm();
-    return wall.facing()
-        ? Length.format(wall.mm(), job.choices().units()) + " between two faces of the master"
-        : Length.format(box, job.choices().units()) + " to the box";
+    Units units = job.choices().units();
+    if (wall.facing()) {
+      return Length.format(wall.mm(), units) + " between two faces of the master";
+    }
+    double box = job.plan().plan().inBox().map(BoxMould::thinnestWallMm).orElse(wall.mm());
+    return Length.format(box, units) + " to the box";
   }
 
   private static PlaceView place(Vec3 p) {
