@@ -1501,6 +1501,7 @@ export interface components {
       stages: {
         [key: string]: 'OPEN' | 'DONE' | 'LOOK_AGAIN';
       };
+      stopped: string;
       touching: components['schemas']['TouchView'][];
       undecided: string[];
       undo?: string;

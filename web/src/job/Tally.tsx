@@ -25,7 +25,7 @@ export function Tally({ job, showCautions, showWorking, print }: Props) {
         <div>
           <dt>Weigh out{f['mix.base']?.label.replace(/^base/, '')}</dt>
           <dd data-tally="weigh">
-            {f['mix.base'] ? (
+            {f['mix.base'] && !job.stopped ? (
               <>
                 <FigureText figure={f['mix.base']} lone /> +{' '}
                 <FigureText figure={f['mix.hardener']} lone />

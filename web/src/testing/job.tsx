@@ -73,6 +73,8 @@ export function job(
     batches: { each: [], reason: '', fewer: [] },
     measures: [],
     marks: [],
+    cautions: [],
+    stopped: '',
     stages: {},
     ratioSentence: '',
     shapeKey: 's',

@@ -82,6 +82,15 @@ const show = (more: Partial<Job>, figures: Record<string, string> = FIGURES, set
   return drawn(of, <PoursStage job={of} />);
 };
 
+test('under a stop about the mould batches say no weights', () => {
+  const { reads } = show({
+    stopped: 'The mould tears coming off',
+    batches: { each: [batch(1)], reason: '', fewer: [] },
+  });
+  expect(reads()).toContain('Nothing is weighed for this mould yet: The mould tears coming off.');
+  expect(screen.getAllByRole('row')[1]?.textContent).not.toContain('294 g');
+});
+
 test('without a rubber nothing is mixed', () => {
   const { reads } = show({}, {}, {} as typeof PICKED);
   expect(reads()).toContain('Pick a rubber on the Rubber stage');

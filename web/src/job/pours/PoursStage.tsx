@@ -3,6 +3,7 @@ import { Link } from 'react-router-dom';
 import { figureOf, type Job } from '../../api/client';
 import { FigureText } from '../../ui/FigureText';
 import { Word } from '../../ui/Word';
+import { Stopped } from '../Stopped';
 import { Done, OtherRecords, RecordBatch } from './RecordBatch';
 import { useMixed } from './useMixed';
 
@@ -26,12 +27,13 @@ export function PoursStage({ job }: { job: Job }) {
   return (
     <>
       <h1>Pours</h1>
+      {job.stopped && <Stopped job={job} />}
       {poured ? (
         <p className="sentence">
           The rubber is <Word k="rubber.bubbles" after="," /> and mixed in{' '}
           <Word k="rubber.batches" after={job.words['rubber.batches']?.unset ? ':' : undefined} />{' '}
           {job.words['rubber.batches']?.unset && <FigureText figure={f['batch.count']} />}
-          {!f['later.base'] && (
+          {!f['later.base'] && !job.stopped && (
             <>
               {' '}
               of <FigureText figure={f['mix.total']} />
@@ -86,6 +88,21 @@ const COLUMNS = [
   { key: 'start', text: 'Begin' },
 ] as const;
 
+/** What is weighed for one batch. */
+function Weights({ f, b }: { f: Job['figures']; b: Job['batches']['each'][number] }) {
+  return (
+    <>
+      <FigureText figure={figureOf(f, b.base)} /> + <FigureText figure={figureOf(f, b.hardener)} />
+      {b.additive && (
+        <>
+          {' '}
+          + <FigureText figure={figureOf(f, b.additive)} />
+        </>
+      )}
+    </>
+  );
+}
+
 function Table({ job }: { job: Job }) {
   const f = job.figures;
   const { each } = job.batches;
@@ -115,16 +132,7 @@ function Table({ job }: { job: Job }) {
               <th scope="row">
                 {b.number} {b.of}
               </th>
-              <td className="n">
-                <FigureText figure={figureOf(f, b.base)} /> +{' '}
-                <FigureText figure={figureOf(f, b.hardener)} />
-                {b.additive && (
-                  <>
-                    {' '}
-                    + <FigureText figure={figureOf(f, b.additive)} />
-                  </>
-                )}
-              </td>
+              <td className="n">{job.stopped ? '–' : <Weights f={f} b={b} />}</td>
               {columns.map((c) => (
                 <td key={c.key} className="n">
                   {f[`batch.${b.number}.${c.key}`] ? (

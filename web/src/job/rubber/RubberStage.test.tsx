@@ -33,6 +33,13 @@ test('what is weighed stands in the order it goes into the cup', () => {
   expect(amounts()).toEqual(['23.8 g', '238 g']);
 });
 
+test('under a stop about the mould nothing stands there to be weighed', () => {
+  const { reads } = show(job(MIX, PICKED, { stopped: 'The mould tears coming off' }));
+  expect(reads()).toContain('Nothing is weighed for this mould yet: The mould tears coming off.');
+  expect(screen.queryByLabelText('Weigh out')).toBeNull();
+  expect(reads()).not.toContain('As really poured');
+});
+
 test('offcuts say how many find room, once that is known', () => {
   const before = show(job(MIX, { ...PICKED, 'rubber.offcutsMm3': '50 mL' }));
   expect(before.reads()).toContain('Of cured offcuts of the same rubber it gets 50 mL.');

@@ -3,6 +3,7 @@ import type { Job } from '../../api/client';
 import { FigureText } from '../../ui/FigureText';
 import { Word } from '../../ui/Word';
 import { big } from '../../ui/big';
+import { Stopped } from '../Stopped';
 import { Casts } from './Casts';
 import { Rubbers } from './Rubbers';
 import { Touching } from './Touching';
@@ -65,9 +66,10 @@ export function RubberStage({ job }: { job: Job }) {
               <Link to={`/jobs/${job.id}/mould`}>Mould stage</Link>.
             </p>
           )}
-          {base && <Weigh job={job} first={first} other={other} />}
+          {base &&
+            (job.stopped ? <Stopped job={job} /> : <Weigh job={job} first={first} other={other} />)}
           {poured && <Besides job={job} />}
-          {base && <Poured job={job} first={first} other={other} />}
+          {base && !job.stopped && <Poured job={job} first={first} other={other} />}
           {base && <Alike job={job} />}
           <Touching job={job} />
           <Casts job={job} />

@@ -7,16 +7,22 @@ import static ungula.core.caution.Caution.Level.STOP;
 import java.util.ArrayList;
 import java.util.List;
 import ungula.core.caution.Caution.Fix;
+import ungula.core.choice.MasterChoice;
 import ungula.core.master.VolumeWays;
 import ungula.core.plan.MasterPart;
 import ungula.core.plan.Plan;
 import ungula.core.quantity.Length;
+import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Share;
 import ungula.core.quantity.Volume;
 import ungula.core.sentence.WordBook.Edit;
 
 /** What is doubtful about the master: its mesh, its volume, its unit. */
 final class MasterCautions extends Finding {
+
+  /** A weight this far off what a solid master of its material weighs is said. */
+  private static final double OFF_WEIGHT = 0.1;
 
   private MasterCautions(Plan p, Prices prices) {
     super(p, prices, "master");
@@ -26,6 +32,7 @@ final class MasterCautions extends Finding {
     MasterCautions c = new MasterCautions(p, prices);
     c.mesh();
     c.volume();
+    c.weight();
     c.unit();
     return c.found;
   }
@@ -98,6 +105,41 @@ final class MasterCautions extends Finding {
             + Volume.format(roomMm3, p.units())
             + "."
         : by + " nothing is left for the master.";
+  }
+
+  /** Weighed, against its volume × the density of its material. */
+  private void weight() {
+    MasterChoice m = p.choices().master();
+    if (m.massG() == null || !p.choices().decided("master.material")) {
+      return;
+    }
+    double oneMm3 = p.master().orElseThrow().volumeMm3() / p.choices().laid().copies();
+    double solidG = oneMm3 / 1000 * m.material().density();
+    double share = m.massG() / solidG;
+    if (Math.abs(share - 1) <= OFF_WEIGHT) {
+      return;
+    }
+    boolean heavy = share > 1;
+    add(
+        "weight.master",
+        heavy ? CHECK : NOTE,
+        "The master is "
+            + Share.format(Math.abs(share - 1))
+            + (heavy ? " heavier" : " lighter")
+            + " than its volume says",
+        "Weighed "
+            + Mass.format(m.massG(), p.units())
+            + "; solid "
+            + m.material().text()
+            + " of "
+            + Volume.format(oneMm3, p.units())
+            + " weighs "
+            + Mass.format(solidG, p.units())
+            + ". "
+            + (heavy
+                ? "Look at the volume, the unit of the file and the material again."
+                : "It is hollow, or of a lighter material; or its volume is too large."),
+        null);
   }
 
   private void unit() {

@@ -2,6 +2,7 @@ package ungula.core.caution;
 
 import static ungula.core.caution.Caution.Level.CHECK;
 import static ungula.core.caution.Caution.Level.NOTE;
+import static ungula.core.caution.Caution.Level.STOP;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -167,8 +168,10 @@ final class PourCautions {
       }
       add(
           "batch.clock",
-          CHECK,
-          "This rubber is too fast for a batch",
+          minutes > pot ? STOP : CHECK,
+          minutes > pot
+              ? "This rubber gels before a batch is poured"
+              : "This rubber is too fast for a batch",
           "Weighing, mixing and pouring take "
               + Timespan.formatMin(minutes)
               + "; of its pot life of "

@@ -2,6 +2,7 @@ package ungula.core.caution;
 
 import static ungula.core.caution.Caution.Level.CHECK;
 import static ungula.core.caution.Caution.Level.NOTE;
+import static ungula.core.caution.Caution.Level.STOP;
 
 import java.util.List;
 import ungula.core.caution.Caution.Fix;
@@ -10,6 +11,7 @@ import ungula.core.form.Hollow;
 import ungula.core.form.ThinPart;
 import ungula.core.geometry.Vec3;
 import ungula.core.mark.Mark;
+import ungula.core.mould.MouldKind;
 import ungula.core.mould.Offcuts;
 import ungula.core.plan.Plan;
 import ungula.core.plan.ShapeFacts;
@@ -24,6 +26,9 @@ final class ShapeCautions extends Finding {
 
   /** Rubber may be stretched to this share of its elongation at break once it is worn. */
   private static final double WORN = 1 / 6.0;
+
+  /** Under a master that is cast round on all sides. */
+  private static final double CLEAR_MM = 10;
 
   /** Walls thicker than this do not stretch. */
   private static final double THICK_MM = 20;
@@ -219,7 +224,7 @@ final class ShapeCautions extends Finding {
     found.add(
         new Caution(
             "locks.stretch",
-            tears || thick || wears ? CHECK : NOTE,
+            tears ? STOP : thick || wears ? CHECK : NOTE,
             "mould",
             tears
                 ? "The mould tears coming off"
@@ -229,8 +234,20 @@ final class ShapeCautions extends Finding {
             how
                 + limit
                 + (thick ? " Walls over 20 mm hardly stretch: pare the wall or cut it." : "")
-                + (tears ? " Cut the mould open, or take a rubber that stretches further." : ""),
+                + (tears ? " A rubber that stretches further may do." : ""),
             new Place(0, 0, study.stretch().throatMm()),
-            List.of()));
+            tears
+                ? List.of(
+                    kind("Make it a cut mould", MouldKind.CUT),
+                    kind("Make it in two parts", MouldKind.TWO_PART))
+                : List.of()));
+  }
+
+  /** Another kind of mould, with the master clear of the base as it needs. */
+  private Fix kind(String label, MouldKind kind) {
+    return prices.fix(
+        label,
+        Edit.of("mould.kind", kind.name()),
+        Edit.of("pose.liftMm", typed(Math.max(CLEAR_MM, p.choices().pose().liftMm()))));
   }
 }

@@ -52,6 +52,10 @@ public enum Surface {
       SULPHUR),
   PAINT("paint", "Let it dry through, or seal it with shellac; then try a patch.", TACKIFIERS),
   SILICONE_RUBBER("silicone rubber", "", SILICONE, SLIPPERY),
+  ADDITION_SILICONE("addition-cure silicone", "", SILICONE, SLIPPERY),
+  LATEX("latex", "Seal it, and try a patch; or take a condensation-cure rubber.", SULPHUR),
+  GLAZED_CERAMIC("glazed ceramic", "", GLASSY),
+  FIRED_CLAY("unglazed fired clay", "", POROUS),
   TIN_SILICONE(
       "condensation-cure silicone",
       "Bake it to drive off what is left of its cure, seal it; then try a patch.",

@@ -98,6 +98,13 @@ public record JobPlan(
     return open;
   }
 
+  /** What stops the mould itself: under it nothing is weighed. */
+  public Optional<Caution> mouldStop() {
+    return cautions.stream()
+        .filter(c -> c.level() == Caution.Level.STOP && c.stage().equals("mould"))
+        .findFirst();
+  }
+
   public boolean stopped() {
     return cautions.stream().anyMatch(c -> c.level() == Caution.Level.STOP);
   }

@@ -18,7 +18,12 @@ public enum MasterMaterial implements Choosable {
   CAST_RESIN("cast resin", 1.1),
   RUBBER("vulcanised rubber", 1.2),
   PAINT("painted all over", 1.0),
-  SILICONE_RUBBER("silicone rubber", 1.1);
+  SILICONE_RUBBER("silicone rubber", 1.1),
+  TIN_SILICONE("condensation-cure silicone", 1.2),
+  ADDITION_SILICONE("addition-cure silicone", 1.1),
+  LATEX("latex", 0.95),
+  GLAZED_CERAMIC("glazed ceramic", 2.3),
+  FIRED_CLAY("unglazed fired clay", 1.9);
 
   private final String text;
   private final double density;

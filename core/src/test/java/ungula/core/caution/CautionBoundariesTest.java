@@ -142,6 +142,21 @@ public class CautionBoundariesTest {
         "master.solid.toleranceMm=1 mm",
         "master.solid.toleranceMm=1.1 mm"
       },
+      // 184.8 mL of solid wood weigh 120.1 g: a tenth more or less is said
+      {
+        "weight.master",
+        "mould.kind=OPEN,master.material=WOOD",
+        "master.massG=132 g",
+        "master.massG=132.3 g"
+      },
+      {
+        "weight.master",
+        "mould.kind=OPEN,master.material=WOOD",
+        "master.massG=108.2 g",
+        "master.massG=108 g"
+      },
+      // of a material that is only assumed nothing is said
+      {"weight.master", "master.massG=300 g", "mould.kind=OPEN", "master.material=PRINT_RESIN"},
       // a sprue carries 300 g without a core
       {"sprue.heavy", "mould.kind=CUT", "master.massG=300 g", "master.massG=301 g"},
       {"core.unknown", "mould.kind=OPEN", "", "hollow.wallMm=4 mm"},

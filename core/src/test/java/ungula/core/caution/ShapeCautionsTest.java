@@ -202,8 +202,14 @@ public class ShapeCautionsTest {
     JobPlan worn = plan(study(NONE, List.of(), NONE, NONE, elongation / 5), MARRAM);
     assertEquals(caution(worn, "locks.stretch").orElseThrow().level(), Caution.Level.CHECK);
     JobPlan tears = plan(study(NONE, List.of(), NONE, NONE, elongation / 3), MARRAM);
-    assertEquals(
-        caution(tears, "locks.stretch").orElseThrow().title(), "The mould tears coming off");
+    Caution stop = caution(tears, "locks.stretch").orElseThrow();
+    assertEquals(stop.title(), "The mould tears coming off");
+    assertEquals(stop.level(), Caution.Level.STOP);
+    assertEquals(stop.fixes().get(0).edits().get(0), Edit.of("mould.kind", "CUT"));
+    assertEquals(stop.fixes().get(1).edits().get(0), Edit.of("mould.kind", "TWO_PART"));
+    // a quarter of it, and not more, is allowed
+    JobPlan just = plan(study(NONE, List.of(), NONE, NONE, elongation / 4.01), MARRAM);
+    assertEquals(caution(just, "locks.stretch").orElseThrow().level(), Caution.Level.CHECK);
     JobPlan thick =
         plan(
             study(NONE, List.of(), NONE, NONE, 0.2),

@@ -257,6 +257,17 @@ public class PourPlanTest {
     Workshop past = with(shop(null), "mixing.pace.measureMin", spare + 0.01 + " min");
     assertFalse(warns(plan(within, "rubber.batches", "4"), "batch.clock"));
     assertTrue(warns(plan(past, "rubber.batches", "4"), "batch.clock"));
+    // past the pot life itself it cannot be done at all
+    for (double over : new double[] {-0.01, 0.01}) {
+      double min = pot - usual + Pace.USUAL.measureMin() + over;
+      Workshop slow = with(shop(null), "mixing.pace.measureMin", min + " min");
+      Caution clock =
+          plan(slow, "rubber.batches", "4").cautions().stream()
+              .filter(c -> c.id().equals("batch.clock"))
+              .findFirst()
+              .orElseThrow();
+      assertEquals(clock.level(), over > 0 ? Caution.Level.STOP : Caution.Level.CHECK);
+    }
   }
 
   @Test

@@ -37,6 +37,7 @@ import ungula.server.product.Products;
  * @param liftMm how far the master stands clear of the plate
  * @param measures of the chosen solid, by word
  * @param box what its shape allows
+ * @param stopped what stops the mould itself, so that nothing is weighed; empty when nothing does
  * @param ways to know the volume that are complete, most certain first
  * @param marks that can be painted on the master
  * @param marksKey changes when they do
@@ -66,6 +67,7 @@ public record JobResponse(
     List<Caution> cautions,
     Map<String, Stage.State> stages,
     List<String> undecided,
+    String stopped,
     @Nullable ModelView model,
     boolean hasShape,
     String shapeKey,

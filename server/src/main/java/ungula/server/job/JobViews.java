@@ -88,6 +88,7 @@ class JobViews {
         job.plan().cautions(),
         jobs.stages(job),
         job.plan().undecided(),
+        job.plan().mouldStop().map(Caution::title).orElse(""),
         model(c),
         hasShape,
         Jobs.shapeKey(c),

@@ -43,6 +43,7 @@ final class JobSheet {
   private static final float SECTION_HEIGHT = 250;
 
   /**
+   * @param stop what stops the mould, so that nothing is weighed; empty when nothing does
    * @param missing what it lacks and why, as sentences
    * @param steps of the work
    * @param views of the box, the most telling first; empty while there is none
@@ -60,6 +61,7 @@ final class JobSheet {
       Choices choices,
       Map<String, Figure> figures,
       List<Caution> cautions,
+      String stop,
       List<String> missing,
       Steps steps,
       List<View> views,
@@ -154,6 +156,12 @@ final class JobSheet {
         baseFirst
             ? new String[] {"mix.base", "mix.hardener", "mix.additive"}
             : new String[] {"mix.hardener", "mix.base", "mix.additive"};
+    if (!c.stop.isEmpty()) {
+      pen.text("Nothing is weighed for it yet", x, y - 30, 20, true, SheetPen.CLAY);
+      pen.text(c.stop + ". See the cautions.", x, y - 46, 11, false, SheetPen.CLAY);
+      pen.down(Math.max(c.picture == null ? 0 : 140, top - y + 56) + 6);
+      return;
+    }
     for (String key : order) {
       Figure f = c.figures.get(key);
       if (f != null) {

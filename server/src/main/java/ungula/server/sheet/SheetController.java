@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import ungula.core.caution.Caution;
 import ungula.core.choice.Choices;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.plan.PlanPart;
@@ -52,6 +53,7 @@ class SheetController {
     Workshop shop = workshop.current();
     Ratio ratio = job.plan().plan().brief().ratio();
     boolean drawn = job.plan().plan().inBox().isPresent() || job.plan().plan().skin().isPresent();
+    String stop = job.plan().mouldStop().map(Caution::title).orElse("");
     JobSheet.Content content =
         new JobSheet.Content(
             job.row().name(),
@@ -59,11 +61,12 @@ class SheetController {
             c,
             job.plan().figures(),
             job.plan().cautions(),
+            stop,
             missing(job),
             job.plan().steps(),
             drawn ? views(job) : List.of(),
             job.plan().plan().cuts().orElse(null),
-            job.plan().plan().batches().each(),
+            stop.isEmpty() ? job.plan().plan().batches().each() : List.of(),
             job.plan().plan().skin().orElse(null),
             Optional.ofNullable(job.materials().build()).map(Product::name).orElse(""),
             drawings.picture(job, 528, 396).orElse(null),
