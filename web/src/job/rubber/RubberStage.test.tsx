@@ -77,7 +77,9 @@ test('one mould is one, several come one after the other', () => {
     ),
   );
   expect(reads()).toContain('Make 4 moulds of this master, one after the other.');
-  expect(reads()).toContain('For all: 1 047 g of base and hardener, 6.2 h of work by hand, € 180.');
+  expect(reads()).toContain(
+    'For all: 1 047 g of base and hardener, 6.2 h of work by hand, costing € 180.',
+  );
   expect(reads()).toContain('You open 2 a day. The last is open after 26 h.');
   expect(reads()).toContain('The first weighs 260 g.');
 });

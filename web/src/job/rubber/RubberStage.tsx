@@ -186,7 +186,7 @@ function Alike({ job }: { job: Job }) {
             )}
             {f['moulds.cost'] && (
               <>
-                , <FigureText figure={f['moulds.cost']} />
+                , costing <FigureText figure={f['moulds.cost']} />
               </>
             )}
             .

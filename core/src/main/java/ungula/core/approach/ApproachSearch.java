@@ -519,7 +519,7 @@ public final class ApproachSearch {
           poured,
           about(poured),
           Working.of("air stays where every way to an opening first goes down below it")
-              .step("Looked at roughly: closely once it is chosen.")
+              .step("A rough look. Choose this mould, and its plan looks closely.")
               .done());
     }
     boolean base = kind.onPlate() && posed.restMm2() > 0;
@@ -533,7 +533,7 @@ public final class ApproachSearch {
         about(before),
         Working.of("air stays where every way to an opening first goes down below it")
             .given("cells", Length.format(cast.cellMm, choices.units()), DEFAULT)
-            .step("Looked at roughly: closely once it is chosen.")
+            .step("A rough look. Choose this mould, and its plan looks closely.")
             .done());
     int count = vents.at().size();
     book.put(

@@ -130,6 +130,7 @@ final class BoxCautions extends Finding {
           fix("Leave " + mm(leave) + " all round", toSuit),
           fix("Ask for " + mm(thin), Edit.of("mould.sidesMm", typed(thin))));
     } else if (thin - error < TEARS_MM && thin > 0) {
+      double enough = Math.max(10, Math.ceil(TEARS_MM + error));
       add(
           "wall.tears",
           CHECK,
@@ -140,10 +141,13 @@ final class BoxCautions extends Finding {
               + (error > 0 ? " The master is measured to ± " + mm(error) + "." : ""),
           place,
           box.thinnestPlace().equals("over the top")
-              ? fix("Pour 10 mm over the top", Edit.of("mould.overTopMm", typed(10)))
+              ? fix(
+                  "Pour " + mm(enough) + " over the top", Edit.of("mould.overTopMm", typed(enough)))
               : box.thinnestPlace().equals("below")
-                  ? fix("Lift it to 10 mm", Edit.of("pose.liftMm", typed(10)))
-                  : fix("Leave 10 mm round the sides", Edit.of("mould.sidesMm", typed(10))));
+                  ? fix("Lift it to " + mm(enough), Edit.of("pose.liftMm", typed(enough)))
+                  : fix(
+                      "Leave " + mm(enough) + " round the sides",
+                      Edit.of("mould.sidesMm", typed(enough))));
     }
   }
 

@@ -139,7 +139,8 @@ final class MasterCautions extends Finding {
             + (heavy
                 ? "Look at the volume, the unit of the file and the material again."
                 : "It is hollow, or of a lighter material; or its volume is too large."),
-        null);
+        null,
+        new Fix("Take the weight out", "", List.of(Edit.of("master.massG", ""))));
   }
 
   private void unit() {

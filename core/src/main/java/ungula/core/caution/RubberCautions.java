@@ -142,11 +142,21 @@ final class RubberCautions extends Finding {
             + ", weighed "
             + Mass.format(weighedG, p.units())
             + ". "
-            + (more
-                ? "Measure the box: is it larger, did a wall give way, was it poured over the line?"
-                : "Measure the box: is it smaller, was it poured to a lower line, did rubber leak?")
+            + offPlan(more)
             + " The next mould is mixed by what the first weighs.",
         null,
         new Fix("Take the weighing out", "", List.of(Edit.of("rubber.mouldG", ""))));
+  }
+
+  /** What to look for. */
+  private String offPlan(boolean more) {
+    if (!p.poured()) {
+      return more
+          ? "Were the coats laid on thicker, or one too many?"
+          : "Were the coats laid on thinner, or one too few?";
+    }
+    return more
+        ? "Measure the box: is it larger, did a wall give way, was it poured over the line?"
+        : "Measure the box: is it smaller, was it poured to a lower line, did rubber leak?";
   }
 }

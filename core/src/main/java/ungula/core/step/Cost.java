@@ -38,7 +38,7 @@ public record Cost(Plan plan, double rubber, double shell, double hours, double 
 
   private static Cost of(Steps steps, double rubber, double shell) {
     Plan plan = steps.plan();
-    double once = Series.of(steps, 1).onceMin() / 60 * plan.workshop().costs().hour();
+    double once = Series.onceMin(steps) / 60 * plan.workshop().costs().hour();
     double box = plan.poured() ? shell : 0;
     return new Cost(plan, rubber, shell, steps.handsMin() / 60, once + box);
   }

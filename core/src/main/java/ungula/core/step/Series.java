@@ -76,8 +76,8 @@ record Series(Steps one, int moulds, Timeline timeline) {
     return ONCE.stream().anyMatch(k -> s.key().equals(k) || s.key().startsWith(k + "."));
   }
 
-  /** Work by hand that is done once for all, minutes. */
-  double onceMin() {
+  /** Work by hand on a mould that is done once for several of its master, minutes. */
+  static double onceMin(Steps one) {
     return one.making().stream()
         .filter(s -> s.byHand() && once(s))
         .mapToDouble(s -> s.takes().minutes())
@@ -86,7 +86,7 @@ record Series(Steps one, int moulds, Timeline timeline) {
 
   /** Work by hand on all of them, minutes. */
   double handsMin() {
-    return moulds * one.handsMin() - (moulds - 1) * onceMin();
+    return moulds * one.handsMin() - (moulds - 1) * onceMin(one);
   }
 
   /** Moulds that open in a day, once the first is open. */
@@ -109,7 +109,7 @@ record Series(Steps one, int moulds, Timeline timeline) {
         Working.of("moulds × work by hand on one − what is done once")
             .given("moulds", String.valueOf(moulds), CHOSEN)
             .given("on one", Steps.hours(one.handsMin()), COMPUTED)
-            .given("master made ready and fixed, once", Steps.hours(onceMin()), COMPUTED)
+            .given("master made ready and fixed, once", Steps.hours(onceMin(one)), COMPUTED)
             .done());
     double last = timeline.endMin();
     figures.put(

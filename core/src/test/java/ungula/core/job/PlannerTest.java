@@ -140,6 +140,20 @@ public class PlannerTest {
     assertEquals(value(after(choices(), weighed), "rubber.boxMass"), byShapeG, 1e-9);
   }
 
+  /** Of a skin every coat takes its share of what the first one weighs more. */
+  @Test
+  public void whatTheFirstSkinWeighsGoesToItsCoats() {
+    Choices two = choices("mould.kind", "SKIN", "rubber.moulds", "2");
+    JobPlan planned = after(two, Recorded.NOTHING);
+    double g = 1.2 * value(planned, "rubber.boxMass");
+    JobPlan weighed = after(two, Recorded.of(Map.of("rubber.mouldG", g + " g")));
+    assertEquals(value(weighed, "rubber.boxMass"), g, 1e-6);
+    for (String key : List.of("coat.1.volume", "coat.2.volume", "skin.flange", "moulds.mass")) {
+      assertEquals(value(weighed, key) / value(planned, key), 1.2, 1e-9, key);
+    }
+    assertTrue(caution(weighed, "mould.weighed").get().text().contains("coats"));
+  }
+
   @Test
   public void aPatchHoldsForOneRubberOnOneSurface() {
     Caution stop = caution(plan(FLAT, MARRAM), "contact.master").get();

@@ -111,7 +111,7 @@ final class JobSheet {
     if (c.cuts != null) {
       box(c.cuts);
     }
-    if (c.skin != null) {
+    if (c.skin != null && c.stop.isEmpty()) {
       skin(c.skin);
     } else {
       cards();
