@@ -50,6 +50,9 @@ abstract class Browsing {
   private BrowserContext window;
   private final List<String> errors = new ArrayList<>();
 
+  /** The jobs of this test. */
+  private final List<String> begun = new ArrayList<>();
+
   /** Whether the class has an application of its own. */
   boolean alone() {
     return false;
@@ -134,6 +137,11 @@ abstract class Browsing {
 
   @AfterMethod(alwaysRun = true)
   public void closeWindow() {
+    if (app == shared) {
+      // nothing of this test goes on while the next one runs
+      begun.forEach(job -> window.request().delete(app.url("api/jobs/" + job)));
+    }
+    begun.clear();
     window.close();
     if (!errors.isEmpty()) {
       throw new AssertionError("The page made errors: " + errors);
@@ -172,6 +180,7 @@ abstract class Browsing {
             .post(
                 app.url("api/jobs/" + copy + "/name"),
                 RequestOptions.create().setData(Map.of("name", name + " " + ++copies))));
+    begun.add(copy);
     return "jobs/" + copy;
   }
 
@@ -185,6 +194,7 @@ abstract class Browsing {
     visit("");
     button("New job").click();
     page.waitForURL(Pattern.compile(".*/jobs/.*/master"));
+    begun.add(page.url().replaceAll(".*/jobs/(.*)/master", "$1"));
     PlaywrightAssertions.assertThat(heading("Master")).isVisible();
   }
 

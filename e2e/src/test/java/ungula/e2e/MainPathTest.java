@@ -121,8 +121,7 @@ public class MainPathTest extends Browsing {
     Locator low = page.locator("[data-caution='pour.low']");
     assertThat(low).containsText("6 mm under the master's top");
     // the sentences about air come in over the cautions and move them
-    page.locator(".shape [data-figure='air.cast']")
-        .waitFor(new Locator.WaitForOptions().setTimeout(60_000));
+    page.locator(".shape [data-figure='air.cast']").waitFor();
     low.hover();
     assertThat(page.locator("[data-pin='pour.low']")).hasAttribute("r", "16");
     low.getByRole(
@@ -266,7 +265,10 @@ public class MainPathTest extends Browsing {
   @Test
   public void twoWindowsDoNotOverwriteEachOther() {
     String job = demoJob("Nautilus touch model");
-    visit(job + "/mould");
+    // nothing is under way that would bring the other window's change along
+    page.waitForResponse(
+        answer -> answer.url().contains("/looked/mould"), () -> visit(job + "/mould"));
+    assertThat(page.locator(".shape [data-figure='air.cast']")).isVisible();
     assertThat(word("mould.sidesMm")).hasText("12 mm");
     Page other = watched(window());
     other.navigate(app.url(job + "/mould"));

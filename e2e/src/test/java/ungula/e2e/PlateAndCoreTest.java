@@ -51,7 +51,7 @@ public class PlateAndCoreTest extends Browsing {
     visit(demoJob("Octopus on a rock") + "/approach");
     button("See what each would free").click();
     Locator part = page.locator("[aria-label='More pieces']");
-    part.locator("li").nth(2).waitFor(new Locator.WaitForOptions().setTimeout(60_000));
+    part.locator("li").nth(2).waitFor();
     assertThat(part).containsText("more than is worth making");
     Object drawn =
         part.locator("img").first().evaluate("i => i.decode().then(() => i.naturalWidth)");

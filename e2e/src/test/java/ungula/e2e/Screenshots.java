@@ -2,7 +2,6 @@ package ungula.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
-import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.nio.file.Path;
 import org.testng.annotations.Test;
@@ -52,7 +51,7 @@ public class Screenshots extends Browsing {
     button("Undo").click();
     assertThat(page.locator("path.CORE")).hasCount(0);
     visit(finial + "/approach");
-    page.locator(".approaches table").waitFor(new Locator.WaitForOptions().setTimeout(60_000));
+    page.locator(".approaches table").waitFor();
     pictured();
     take("approach");
     page.locator("button[aria-label^='Take the two-part mould']").first().click();
@@ -74,8 +73,7 @@ public class Screenshots extends Browsing {
     button("Undo").click();
     assertThat(page.locator("main.words")).containsText("3 masters");
     visit(demoJobItself("Octopus on a rock") + "/mould");
-    page.locator("[data-caution='air.cast']")
-        .waitFor(new Locator.WaitForOptions().setTimeout(60_000));
+    page.locator("[data-caution='air.cast']").waitFor();
     page.locator(".drawing path.AIR").waitFor();
     page.locator(".shape").scrollIntoViewIfNeeded();
     take("air");
@@ -87,9 +85,7 @@ public class Screenshots extends Browsing {
     visit(demoJobItself("Rope-knot paperweight") + "/master");
     solidDrawn();
     button("Find the best ways up").click();
-    page.locator(".stands:not(:has(.busy)) li")
-        .first()
-        .waitFor(new Locator.WaitForOptions().setTimeout(120_000));
+    page.locator(".stands:not(:has(.busy)) li").first().waitFor();
     page.locator(".stands li").last().scrollIntoViewIfNeeded();
     take("stands");
     visit(demoJobItself("Harbour seal pup") + "/mould");
@@ -97,12 +93,11 @@ public class Screenshots extends Browsing {
     button("Top").click();
     page.locator(".drawing[data-stale='false'] path.SHADOW").waitFor();
     // what follows from the shape moves the page: it is known first
-    page.locator(".shape button:has-text('Show what locks')")
-        .waitFor(new Locator.WaitForOptions().setTimeout(60_000));
+    page.locator(".shape button:has-text('Show what locks')").waitFor();
     page.locator("[aria-label='Cut list'] tr").last().scrollIntoViewIfNeeded();
     take("boxes");
     visit(demoJobItself("Barnacled mooring post") + "/mould");
-    page.locator("[aria-label='Jacket']").waitFor(new Locator.WaitForOptions().setTimeout(60_000));
+    page.locator("[aria-label='Jacket']").waitFor();
     drawn();
     page.locator("[aria-label='When the coats go on']").scrollIntoViewIfNeeded();
     take("skin");

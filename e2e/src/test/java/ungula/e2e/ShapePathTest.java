@@ -5,7 +5,6 @@ import static org.testng.Assert.assertTrue;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.regex.Matcher;
@@ -14,13 +13,6 @@ import org.testng.annotations.Test;
 
 /** What the model itself says: where air stays, how it gets out, what locks. */
 public class ShapePathTest extends Browsing {
-
-  /** Time for a study on a busy machine. */
-  private static final LocatorAssertions.IsVisibleOptions STUDIED =
-      new LocatorAssertions.IsVisibleOptions().setTimeout(60_000);
-
-  private static final LocatorAssertions.ContainsTextOptions TOLD =
-      new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
 
   private Locator air(String key) {
     return page.locator(".shape [data-figure='" + key + "']");
@@ -35,7 +27,7 @@ public class ShapePathTest extends Browsing {
   @Test
   public void theOctopusKeepsAirUntilItIsVented() {
     visit(demoJob("Octopus on a rock") + "/mould");
-    assertThat(air("air.cast")).isVisible(STUDIED);
+    assertThat(air("air.cast")).isVisible();
     double before = ml(air("air.cast"));
     assertTrue(before > 2, "air in a cast " + before);
     // the pockets are in the section, with their tops
@@ -47,7 +39,7 @@ public class ShapePathTest extends Browsing {
     fix(caution, "Add").click();
     assertThat(page.locator(".drawing .way")).not().hasCount(0);
     assertThat(caution).hasCount(0);
-    assertThat(air("air.cast")).isVisible(STUDIED);
+    assertThat(air("air.cast")).isVisible();
     assertTrue(ml(air("air.cast")) < 0.5, "left " + air("air.cast").textContent());
     assertThat(page.locator(".shape")).containsText("vents, leaves");
     air("air.cast").click();
@@ -61,7 +53,7 @@ public class ShapePathTest extends Browsing {
   @Test
   public void aVentIsPlacedByHandAndWhatLocksIsShown() {
     visit(demoJob("Harbour seal pup") + "/mould");
-    assertThat(air("locks.stretch")).isVisible(STUDIED);
+    assertThat(air("locks.stretch")).isVisible();
     button("Show what locks").click();
     Locator solid = solidDrawn();
     assertThat(solid).containsText("Dark red: the mould is locked here.");
@@ -82,21 +74,17 @@ public class ShapePathTest extends Browsing {
   public void aBellOnItsMouthIsHeldUpAndTippedUntilLessAirStays() {
     visit(demoJob("Ship's bell") + "/mould");
     Locator closed = page.locator("[data-caution='air.closed']");
-    assertThat(closed).isVisible(STUDIED);
+    assertThat(closed).isVisible();
     assertThat(closed).containsText("gets no rubber");
     fix(closed, "Hold it").click();
     Locator air = page.locator("[data-caution='air.poured']");
-    assertThat(air).isVisible(STUDIED);
+    assertThat(air).isVisible();
     assertThat(closed).hasCount(0);
     assertThat(page.locator("[data-pin='air.poured']")).hasCount(1);
     double upright = ml(air("air.poured"));
     fix(air, "Tip it").click();
-    assertThat(air("air.poured"))
-        .not()
-        .containsText(
-            String.valueOf(upright),
-            new LocatorAssertions.ContainsTextOptions().setTimeout(60_000));
-    assertThat(air("air.poured")).isVisible(STUDIED);
+    assertThat(air("air.poured")).not().containsText(String.valueOf(upright));
+    assertThat(air("air.poured")).isVisible();
     assertTrue(ml(air("air.poured")) < 0.75 * upright, "left " + air("air.poured").textContent());
   }
 
@@ -111,12 +99,11 @@ public class ShapePathTest extends Browsing {
     visit(demoJob("Rope-knot paperweight") + "/master");
     Locator stands = page.locator(".stands");
     button("Find the best ways up").click();
-    assertThat(stands.locator(".busy")).containsText("Looking at", TOLD);
+    assertThat(stands.locator(".busy")).containsText("Looking at");
     stands.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Stop")).click();
     button("Go on").click();
-    assertThat(stands.locator("li").first()).isVisible(STUDIED);
-    assertThat(stands.locator(".busy"))
-        .hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(60_000));
+    assertThat(stands.locator("li").first()).isVisible();
+    assertThat(stands.locator(".busy")).hasCount(0);
     assertThat(stands).containsText("takes the least rubber");
     Locator other =
         stands

@@ -22,7 +22,7 @@ public class SkinPathTest extends Browsing {
   private String post() {
     String job = demoJob("Barnacled mooring post");
     visit(job + "/mould");
-    page.locator("[aria-label='Jacket']").waitFor(new Locator.WaitForOptions().setTimeout(60_000));
+    page.locator("[aria-label='Jacket']").waitFor();
     return job;
   }
 
@@ -123,7 +123,7 @@ public class SkinPathTest extends Browsing {
     assertThat(page.locator("main.words")).containsText("± ");
     stage("Mould");
     choose("mould.kind", "skin mould");
-    page.locator("[aria-label='Jacket']").waitFor(new Locator.WaitForOptions().setTimeout(60_000));
+    page.locator("[aria-label='Jacket']").waitFor();
     assertEquals(coats().first().locator("th").innerText(), "1 detail");
     choose("site.place", "outdoors, where it stands");
     assertThat(page.locator("[aria-label='Where it is built']")).containsText("carried at a time");

@@ -31,6 +31,9 @@ final class BoxCautions extends Finding {
   /** An empty inside smaller than this is not worth a sentence. */
   private static final double LEAST_EMPTY_MM3 = 500;
 
+  /** The share of the lift that filling the inside first must take away to be offered. */
+  private static final double WORTH_FILLING = 0.05;
+
   /** A block of this hardness, Shore A, stands so many times higher than wide; softer ones less. */
   private static final double STANDING_A = 25;
 
@@ -246,20 +249,23 @@ final class BoxCautions extends Finding {
       return;
     }
     List<Fix> fixes = new ArrayList<>();
-    if (!inside && !empties.cups().isEmpty()) {
+    for (Fixing other : Fixing.values()) {
+      if (other.strengthKpa() * restMm2 / 1000 >= 2 * lift.forceN()) {
+        fixes.add(fix("Hold it with " + other.text(), Edit.of("mould.fixing", other.name())));
+        break;
+      }
+    }
+    if (filled.forceN() < (1 - WORTH_FILLING) * lift.forceN()) {
+      boolean enough = holds >= 2 * filled.forceN();
+      // what ends it stands first
       fixes.add(
+          enough ? 0 : fixes.size(),
           fix(
               "Fill the inside first: "
                   + (filled.forceN() > 0 ? newtons(filled) : "nothing")
                   + " pulls up instead of "
                   + newtons(lift),
               Edit.of("mould.filling", Filling.INSIDE_FIRST.name())));
-    }
-    for (Fixing other : Fixing.values()) {
-      if (other.strengthKpa() * restMm2 / 1000 >= 2 * lift.forceN()) {
-        fixes.add(fix("Hold it with " + other.text(), Edit.of("mould.fixing", other.name())));
-        break;
-      }
     }
     add(
         "master.floats",

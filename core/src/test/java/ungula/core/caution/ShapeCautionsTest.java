@@ -317,9 +317,10 @@ public class ShapeCautionsTest {
         c.text());
     String filled = caution(plan(s, MARRAM, loose, wood), "master.floats").orElseThrow().title();
     String pulls = filled.replaceAll(".*: (.* N), .*", "$1");
+    assertEquals(c.fixes().get(0).label(), "Hold it with double-sided tape", "what ends it stands first");
     assertTrue(
-        c.fixes().get(0).label().startsWith("Fill the inside first: " + pulls + " pulls up"),
-        c.fixes().get(0).label() + " after " + filled);
+        c.fixes().get(1).label().startsWith("Fill the inside first: " + pulls + " pulls up"),
+        c.fixes().get(1).label() + " after " + filled);
     Edit inside = Edit.of("mould.filling", "INSIDE_FIRST");
     JobPlan first = plan(hollow, MARRAM, loose, wood, inside);
     assertEquals(caution(first, "master.floats").orElseThrow().title(), filled);
@@ -327,6 +328,21 @@ public class ShapeCautionsTest {
         first.steps().making().stream()
             .anyMatch(t -> t.what().startsWith("Fill the inside of the")),
         "the order of work says so");
+  }
+
+  @Test
+  public void aCupThatLiftsNothingIsNotOfferedToBeFilled() {
+    ShapeStudy s = study(NONE, List.of(), NONE, NONE, 0);
+    Empties.Cup low = new Empties.Cup(new Vec3(0, 0, 2), 5, 2_000);
+    JobPlan plan =
+        plan(
+            with(s, List.of(), new Empties(List.of(low), 0)),
+            MARRAM,
+            Edit.of("mould.fixing", "NONE"),
+            Edit.of("master.material", "WOOD"));
+    Caution c = caution(plan, "master.floats").orElseThrow();
+    assertEquals(
+        c.fixes().stream().map(Caution.Fix::label).toList(), List.of("Hold it with double-sided tape"));
   }
 
   /** 40 mL lie far enough off: three tenths of it, 12 mL, may be offcuts. */

@@ -726,6 +726,9 @@ public class Jobs {
     if (mapper.delete(id, deleted) == 0) {
       throw Problem.gone("This job");
     }
+    if (deleted) {
+      studies.forget(id);
+    }
   }
 
   @Transactional

@@ -7,6 +7,7 @@ import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.HexFormat;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
@@ -132,11 +133,8 @@ public class Studies {
    */
   public synchronized <A> void ask(String job, Question<A> q) {
     String before = waiting.put(new Waiting(job, q.topic), q.id);
-    if (before != null && !waiting.containsValue(before)) {
-      Optional.ofNullable(running.get(before))
-          .flatMap(tasks::look)
-          .map(TaskView::id)
-          .ifPresent(tasks::cancel);
+    if (before != null) {
+      stopUnlessWaitedFor(before);
     }
     boolean underWay =
         last(q)
@@ -153,6 +151,21 @@ public class Studies {
             progress ->
                 q.finding.find(known, (answer, facets) -> keep(q.id, answer, facets), progress));
     running.put(q.id, task.id());
+  }
+
+  /** What only this job waits for is stopped: nobody will look at it. */
+  synchronized void forget(String job) {
+    List<Waiting> its = waiting.keySet().stream().filter(w -> w.job.equals(job)).toList();
+    its.stream().map(waiting::remove).forEach(this::stopUnlessWaitedFor);
+  }
+
+  private void stopUnlessWaitedFor(String question) {
+    if (!waiting.containsValue(question)) {
+      Optional.ofNullable(running.get(question))
+          .flatMap(tasks::look)
+          .map(TaskView::id)
+          .ifPresent(tasks::cancel);
+    }
   }
 
   /** Finds an answer at once, for another that builds on it. */

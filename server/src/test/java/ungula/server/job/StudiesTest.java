@@ -99,4 +99,18 @@ public class StudiesTest {
     assertEquals(ended(form), State.DONE);
     assertEquals(studies.known(thin), Optional.of("Wall[mm=10.0]"));
   }
+
+  @Test
+  public void whatADeletedJobWaitedForIsStopped() {
+    Question<String> thin = question(new Wall(10));
+    Question<String> form = question(new Form("bell"));
+    studies.ask("one", thin);
+    studies.ask("one", form);
+    studies.ask("two", thin);
+    studies.forget("one");
+    assertEquals(ended(form), State.CANCELLED);
+    assertEquals(state(thin), State.RUNNING, "the other job still waits for it");
+    studies.forget("two");
+    assertEquals(ended(thin), State.CANCELLED);
+  }
 }
