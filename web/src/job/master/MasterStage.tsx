@@ -37,6 +37,9 @@ const SOLID_NAMES: Record<string, string> = {
 export function MasterStage({ job, desk, choose, chooseBeside, paint, setPaint }: Props) {
   const source = job.words['master.source']?.value;
   const copies = job.figures['plate.copies'];
+  // by its volume, which says nothing while nobody knows the material
+  const weightKnown =
+    job.words['master.massG']?.unset && job.words['master.material']?.value !== 'UNKNOWN';
   return (
     <>
       <h1>Master</h1>
@@ -48,7 +51,7 @@ export function MasterStage({ job, desk, choose, chooseBeside, paint, setPaint }
           </>
         )}
         . It is made of <Word k="master.material" after="," /> <Word k="master.preparation" />
-        {job.words['master.massG']?.unset && job.figures['master.mass'] && (
+        {weightKnown && job.figures['master.mass'] && (
           <>
             , which by its volume should weigh <FigureText figure={job.figures['master.mass']} />
             {copies && (

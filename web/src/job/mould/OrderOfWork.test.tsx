@@ -65,6 +65,14 @@ test('before there is a mould it says so', () => {
   expect(screen.getByText(/Once the mould is known/)).toBeDefined();
 });
 
+test('a mould that cannot work has no steps yet', () => {
+  const all = job({}, {}, { stopped: 'The mould tears coming off' });
+  all.order = [step('pour', 'Pour')];
+  drawn(all, <OrderOfWork job={all} />);
+  expect(screen.getByText(/once the mould can work/)).toBeDefined();
+  expect(screen.queryByRole('listitem')).toBeNull();
+});
+
 const CAUTION = { level: 'CHECK', stage: 'mould', text: '', fixes: [] } as unknown as ReturnType<
   typeof job
 >['cautions'][number];

@@ -5,18 +5,23 @@ type Step = Job['order'][number];
 
 /** What is done, one step after the other: how long it takes, what it waits for, what to mind. */
 export function OrderOfWork({ job }: { job: Job }) {
-  const numbers = new Map([...job.order, ...job.casting].map((s, i) => [s.key, i + 1]));
+  const steps = job.stopped ? [] : [...job.order, ...job.casting];
+  const numbers = new Map(steps.map((s, i) => [s.key, i + 1]));
   return (
     <section className="part" aria-label="Order of work">
       <h2>In this order</h2>
-      {job.order.length === 0 && (
-        <p className="quiet">Once the mould is known, its steps stand here.</p>
+      {steps.length === 0 && (
+        <p className="quiet">
+          {job.stopped
+            ? 'Its steps stand here once the mould can work.'
+            : 'Once the mould is known, its steps stand here.'}
+        </p>
       )}
-      {byPart([...job.order, ...job.casting]).map(([part, steps]) => (
+      {byPart(steps).map(([part, its]) => (
         <div key={part} className="order">
           <h3>{part}</h3>
-          <ol start={numbers.get(steps[0]?.key ?? '')}>
-            {steps.map((s) => (
+          <ol start={numbers.get(its[0]?.key ?? '')}>
+            {its.map((s) => (
               <Row key={s.key} step={s} cautions={job.cautions} />
             ))}
           </ol>

@@ -268,7 +268,7 @@ public class MainPathTest extends Browsing {
     // nothing is under way that would bring the other window's change along
     page.waitForResponse(
         answer -> answer.url().contains("/looked/mould"), () -> visit(job + "/mould"));
-    assertThat(page.locator(".shape [data-figure='air.cast']")).isVisible();
+    assertThat(page.locator("[aria-label='Casting']")).containsText("A cast takes");
     assertThat(word("mould.sidesMm")).hasText("12 mm");
     Page other = watched(window());
     other.navigate(app.url(job + "/mould"));

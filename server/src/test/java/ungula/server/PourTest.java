@@ -97,6 +97,9 @@ public class PourTest extends OnServer {
   @Test
   public void contactIsStoppedAndLifted() throws Exception {
     String id = job();
+    assertTrue(Running.caution(server.job(id), "contact.master").contains("CHECK"), "unknown yet");
+    server.write(id, "master.material", "PRINT_RESIN");
+    server.write(id, "master.preparation", "BARE");
     assertTrue(Running.caution(server.job(id), "contact.master").contains("STOP"));
     server.write(id, "master.preparation", "CURED");
     assertTrue(Running.caution(server.job(id), "contact.master").contains("CHECK"));

@@ -4,12 +4,13 @@ import java.util.ArrayList;
 import java.util.List;
 import ungula.core.caution.Caution.Fix;
 import ungula.core.caution.Caution.Level;
+import ungula.core.choice.MasterChoice;
 import ungula.core.contact.CastingMaterial;
 import ungula.core.contact.Contact;
 import ungula.core.contact.Contact.Verdict;
 import ungula.core.contact.Patch;
 import ungula.core.contact.Preparation;
-import ungula.core.contact.Surface;
+import ungula.core.master.MasterMaterial;
 import ungula.core.parting.Bedding;
 import ungula.core.plan.Plan;
 import ungula.core.plan.Touching;
@@ -42,6 +43,7 @@ final class ContactCautions {
         }
       }
     }
+    c.bonds();
     c.marked();
     c.skin();
     return c.found;
@@ -60,11 +62,11 @@ final class ContactCautions {
   }
 
   private void master(Contact contact) {
-    String master = p.choices().master().material().text();
+    MasterChoice m = p.choices().master();
     Fix patch = fix("A patch cured clean", "master.patch", Patch.CURED.name());
-    Fix seal = fix("Seal it", "master.preparation", Preparation.SEALED.name());
+    Fix seal = fix("Seal it", "master.preparation", m.preparation().sealing().name());
     Fix cure = fix("Wash it and cure it through", "master.preparation", Preparation.CURED.name());
-    boolean print = Surface.of(p.choices().master().material()) == Surface.PRINT_RESIN;
+    boolean print = m.material() == MasterMaterial.PRINT_RESIN;
     switch (contact.verdict()) {
       case DO_NOT -> {
         if (p.brief().recorded().master().patch() == Patch.TACKY) {
@@ -73,7 +75,7 @@ final class ContactCautions {
           add(
               "master",
               Level.STOP,
-              "This rubber does not cure against bare " + master,
+              "This rubber does not cure against bare " + m.material().text(),
               contact,
               print ? List.of(cure, seal) : List.of(seal));
         }
@@ -81,14 +83,27 @@ final class ContactCautions {
       case PATCH ->
           add("master", Level.CHECK, "Try a patch on the master first", contact, List.of(patch));
       case SEAL -> add("master", Level.CHECK, "Seal the master first", contact, List.of(seal));
-      default ->
-          add(
-              "master",
-              Level.NOTE,
-              "Release the master, or the rubber bonds to it",
-              contact,
-              List.of());
+      default -> {
+        // what bonds is told apart
+      }
     }
+  }
+
+  /** It would take the master with it: nothing but release keeps it from that. */
+  private void bonds() {
+    Touching.bonding(p.brief())
+        .ifPresent(
+            c ->
+                add(
+                    "bonds",
+                    Level.STOP,
+                    "Release the master, or the rubber bonds to it",
+                    c,
+                    List.of(
+                        fix(
+                            "Release it",
+                            "master.preparation",
+                            p.choices().master().preparation().releasing().name()))));
   }
 
   private void bedding(Touching t) {

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import ungula.core.caution.Caution.Fix;
 import ungula.core.choice.MasterChoice;
+import ungula.core.master.MasterMaterial;
 import ungula.core.master.VolumeWays;
 import ungula.core.plan.MasterPart;
 import ungula.core.plan.Plan;
@@ -110,7 +111,9 @@ final class MasterCautions extends Finding {
   /** Weighed, against its volume × the density of its material. */
   private void weight() {
     MasterChoice m = p.choices().master();
-    if (m.massG() == null || !p.choices().decided("master.material")) {
+    if (m.massG() == null
+        || m.material() == MasterMaterial.UNKNOWN
+        || !p.choices().decided("master.material")) {
       return;
     }
     double oneMm3 = p.master().orElseThrow().volumeMm3() / p.choices().laid().copies();

@@ -86,9 +86,9 @@ public record Choices(
             Solid.DEFAULT,
             Measured.NOTHING,
             VolumeWays.Way.BEST,
-            MasterMaterial.PRINT_RESIN,
+            MasterMaterial.UNKNOWN,
             null,
-            Preparation.BARE),
+            Preparation.UNKNOWN),
         Pose.AS_MODELLED,
         Plate.ALONE,
         new BoxChoice(

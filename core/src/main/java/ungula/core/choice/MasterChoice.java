@@ -30,7 +30,7 @@ public record MasterChoice(
     Double massG,
     Preparation preparation) {
 
-  /** What was kept before surfaces were asked about is bare. */
+  /** Where surfaces were not asked about yet, it counts as bare. */
   public MasterChoice {
     preparation = preparation == null ? Preparation.BARE : preparation;
   }
@@ -68,6 +68,6 @@ public record MasterChoice(
         way,
         material,
         massG,
-        other && preparation == before.preparation() ? Preparation.BARE : preparation);
+        other && preparation == before.preparation() ? Preparation.UNKNOWN : preparation);
   }
 }

@@ -47,7 +47,6 @@ public record Contact(Verdict verdict, String reason, String remedy) {
    */
   public static Contact of(
       Surface surface, Preparation preparation, Chemistry chemistry, Patch patch) {
-    boolean bare = preparation == Preparation.BARE;
     if (patch == Patch.TACKY) {
       return new Contact(
           Verdict.DO_NOT,
@@ -57,20 +56,21 @@ public record Contact(Verdict verdict, String reason, String remedy) {
     Optional<Trait> inhibitor =
         surface.traits().stream().filter(t -> t.inhibits(chemistry)).findFirst();
     if (inhibitor.isPresent() && patch != Patch.CURED) {
+      boolean bare = preparation == Preparation.BARE || preparation == Preparation.RELEASED;
       boolean surely = bare && inhibitor.get() == Trait.UNCURED;
       return new Contact(
           surely ? Verdict.DO_NOT : Verdict.PATCH,
           inhibitor.get().reason() + ".",
           surface.remedy());
     }
-    if (preparation != Preparation.SEALED) {
+    if (!preparation.sealed()) {
       for (Trait trait : surface.traits()) {
         if (sealed(trait, chemistry)) {
           return new Contact(Verdict.SEAL, trait.reason() + ".", SEALED);
         }
       }
     }
-    return sticking(surface, bare, chemistry);
+    return bonding(surface, preparation, chemistry).orElse(FINE);
   }
 
   /** Whether a trait of a surface has to be kept away from a rubber. */
@@ -83,21 +83,30 @@ public record Contact(Verdict verdict, String reason, String remedy) {
     };
   }
 
-  private static Contact sticking(Surface surface, boolean bare, Chemistry chemistry) {
+  /** That a rubber bonds to a surface as it is, and what keeps it from that; empty otherwise. */
+  public static Optional<Contact> bonding(
+      Surface surface, Preparation preparation, Chemistry chemistry) {
+    if (preparation.released() || surface.is(Trait.UNKNOWN)) {
+      return Optional.empty();
+    }
     if (surface.is(Trait.BONDS)) {
-      return release(Trait.BONDS.reason());
+      return Optional.of(release(Trait.BONDS.reason()));
     }
-    if (chemistry == Chemistry.URETHANE) {
-      return surface.is(Trait.SLIPPERY)
-          ? FINE
-          : release("Urethane rubber bonds to everything that is not released");
-    }
-    if (chemistry == Chemistry.LATEX) {
-      return FINE;
-    }
-    if (surface.is(Trait.SILICONE)) {
-      return release(Trait.SILICONE.reason());
-    }
-    return surface.is(Trait.GLASSY) && bare ? release(Trait.GLASSY.reason()) : FINE;
+    return switch (chemistry) {
+      case URETHANE ->
+          surface.is(Trait.SLIPPERY)
+              ? Optional.empty()
+              : Optional.of(release("Urethane rubber bonds to everything that is not released"));
+      case LATEX -> Optional.empty();
+      default -> {
+        if (surface.is(Trait.SILICONE)) {
+          yield Optional.of(release(Trait.SILICONE.reason()));
+        }
+        boolean coated = preparation == Preparation.SEALED || preparation == Preparation.CURED;
+        yield surface.is(Trait.GLASSY) && !coated
+            ? Optional.of(release(Trait.GLASSY.reason()))
+            : Optional.empty();
+      }
+    };
   }
 }

@@ -26,6 +26,7 @@ import ungula.core.rubber.Product.Chemistry;
  * are data here; that every pair has a verdict is in {@link Contact}.
  */
 public enum Surface {
+  UNKNOWN("an unknown material", "Say what it is made of, or try a patch.", Trait.UNKNOWN),
   PRINT_RESIN(
       "printed resin",
       "Wash it, cure it on all sides, bake it where its sheet allows, or coat it.",

@@ -4,6 +4,7 @@ import ungula.core.rubber.Product.Chemistry;
 
 /** What a surface does to fresh rubber. */
 enum Trait {
+  UNKNOWN("Nobody has said what it is made of", true),
   SULPHUR("Sulphur keeps addition-cure rubber from curing", true),
   AMINES(
       "Fresh epoxy and urethane give off amines, which keep addition-cure rubber from curing",
@@ -35,6 +36,6 @@ enum Trait {
   }
 
   boolean inhibits(Chemistry chemistry) {
-    return inhibits && chemistry == Chemistry.ADDITION;
+    return inhibits && (chemistry == Chemistry.ADDITION || this == UNKNOWN);
   }
 }

@@ -4,6 +4,8 @@ import ungula.core.quantity.Choosable;
 
 /** What a master is made of, with the density counted on until it is weighed. */
 public enum MasterMaterial implements Choosable {
+  /** Nobody has said it: nothing is ruled out by it, and it is counted as heavy as water. */
+  UNKNOWN("an unknown material", 1.0),
   PRINT_RESIN("printed resin", 1.18),
   PRINT_PLA("printed PLA", 1.24),
   CLAY_OIL("oil clay", 1.55),

@@ -12,6 +12,7 @@ import ungula.core.choice.Choices;
 import ungula.core.choice.Materials;
 import ungula.core.contact.Contact.Verdict;
 import ungula.core.geometry.Vec3;
+import ungula.core.master.MasterMaterial;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.MouldKind;
 import ungula.core.plan.Brief;
@@ -201,7 +202,7 @@ public final class RubberOffers {
   private void touching() {
     for (Touching t : Touching.of(plan.brief())) {
       Verdict verdict = t.contact().verdict();
-      if (t.what() == Touching.What.MASTER) {
+      if (t.what() == Touching.What.MASTER && known()) {
         switch (verdict) {
           case DO_NOT -> out("it does not cure against " + t.surface());
           case PATCH -> against(PATCH, "a patch on the master first");
@@ -214,6 +215,11 @@ public final class RubberOffers {
         out("not for " + t.surface() + ": " + inWords(t));
       }
     }
+  }
+
+  /** Of an unknown master nothing speaks for or against a rubber. */
+  private boolean known() {
+    return plan.choices().master().material() != MasterMaterial.UNKNOWN;
   }
 
   /** "it gets hotter than the rubber stands": the reason, going on in a sentence. */

@@ -12,6 +12,7 @@ import java.util.Locale;
 import ungula.core.choice.MasterChoice;
 import ungula.core.choice.MasterSource;
 import ungula.core.geometry.Vec3;
+import ungula.core.master.MasterMaterial;
 import ungula.core.master.VolumeWays;
 import ungula.core.mould.BoxMould;
 import ungula.core.quantity.Density;
@@ -161,7 +162,11 @@ public record MasterPart(
                     brief.choices().master().material().text(),
                     Density.format(brief.choices().master().material().density()),
                     DEFAULT)
-                .step("A hollow master weighs less: weigh it and say so.")
+                .step(
+                    brief.choices().master().material() == MasterMaterial.UNKNOWN
+                        ? "Say what it is made of, or weigh it: until then it is counted as heavy"
+                            + " as water."
+                        : "A hollow master weighs less: weigh it and say so.")
                 .done());
   }
 

@@ -7,6 +7,7 @@ import ungula.core.choice.MasterChoice;
 import ungula.core.contact.Contact;
 import ungula.core.contact.Patch;
 import ungula.core.contact.Preparation;
+import ungula.core.contact.Releases;
 import ungula.core.contact.Surface;
 import ungula.core.mould.MouldKind;
 import ungula.core.rubber.Product.Chemistry;
@@ -63,6 +64,14 @@ public record Touching(What what, String surface, Contact contact) {
             b.cast() == null ? b.castingMaterial().text() : b.cast().name(),
             b.castingMaterial().in(chemistry, b.castC(), b.product().heatLimitC())));
     return List.copyOf(all);
+  }
+
+  /** That rubber bonds to the master, unless it is released; empty where it is or need not be. */
+  public static Optional<Contact> bonding(Brief b) {
+    MasterChoice m = b.choices().master();
+    return b.product() == null || b.workshop().releases() == Releases.EVERYTHING
+        ? Optional.empty()
+        : Contact.bonding(Surface.of(m.material()), m.preparation(), b.product().chemistry());
   }
 
   private static Touching bare(What what, Surface surface, Chemistry chemistry) {

@@ -61,7 +61,7 @@ abstract class Procedure {
     steps.part("Master");
     MasterChoice m = b.choices().master();
     switch (m.preparation()) {
-      case SEALED ->
+      case SEALED, SEALED_RELEASED ->
           sealed(
               "master",
               "Seal the master: two thin coats of shellac, PVA or wax, each dry before the next.");
@@ -110,8 +110,8 @@ abstract class Procedure {
     boolean all = b.workshop().releases() == Releases.EVERYTHING;
     List<String> names = new ArrayList<>();
     for (What what : parts) {
-      if (all || verdict(what) == Verdict.RELEASE) {
-        names.add(what.name().toLowerCase(Locale.ROOT));
+      if (all || verdict(what) == Verdict.RELEASE || what == What.MASTER && releasesMaster()) {
+        names.add("the " + what.name().toLowerCase(Locale.ROOT));
       }
     }
     if (!names.isEmpty()) {
@@ -123,13 +123,18 @@ abstract class Procedure {
     }
   }
 
+  /** Where it must be, or is said to be. */
+  private boolean releasesMaster() {
+    return b.choices().master().preparation().released() || Touching.bonding(b).isPresent();
+  }
+
   final void released(String key, String what) {
     steps
         .hands(
             key,
             steps.rate(Rate.RELEASE, 2, "two coats").and(usual(RELEASE_AGAIN_MIN, "between them")),
             what)
-        .against("contact.master", "contact.bedding", "contact.glue")
+        .against("contact.bonds", "contact.bedding", "contact.glue")
         .add();
     steps
         .wait(key + ".dry", usual(RELEASE_DRY_MIN, "until its sheet says"), "Let the release dry.")

@@ -317,7 +317,8 @@ public class ShapeCautionsTest {
         c.text());
     String filled = caution(plan(s, MARRAM, loose, wood), "master.floats").orElseThrow().title();
     String pulls = filled.replaceAll(".*: (.* N), .*", "$1");
-    assertEquals(c.fixes().get(0).label(), "Hold it with double-sided tape", "what ends it stands first");
+    assertEquals(
+        c.fixes().get(0).label(), "Hold it with double-sided tape", "what ends it stands first");
     assertTrue(
         c.fixes().get(1).label().startsWith("Fill the inside first: " + pulls + " pulls up"),
         c.fixes().get(1).label() + " after " + filled);
@@ -342,7 +343,8 @@ public class ShapeCautionsTest {
             Edit.of("master.material", "WOOD"));
     Caution c = caution(plan, "master.floats").orElseThrow();
     assertEquals(
-        c.fixes().stream().map(Caution.Fix::label).toList(), List.of("Hold it with double-sided tape"));
+        c.fixes().stream().map(Caution.Fix::label).toList(),
+        List.of("Hold it with double-sided tape"));
   }
 
   /** 40 mL lie far enough off: three tenths of it, 12 mL, may be offcuts. */

@@ -54,6 +54,8 @@ public class ContactTest {
   public Object[][] pairs() {
     return new Object[][] {
       {Surface.PRINT_RESIN, Preparation.BARE, Chemistry.ADDITION, Verdict.DO_NOT},
+      {Surface.PRINT_RESIN, Preparation.UNKNOWN, Chemistry.ADDITION, Verdict.PATCH},
+      {Surface.PRINT_RESIN, Preparation.RELEASED, Chemistry.ADDITION, Verdict.DO_NOT},
       {Surface.PRINT_RESIN, Preparation.CURED, Chemistry.ADDITION, Verdict.PATCH},
       {Surface.PRINT_RESIN, Preparation.BARE, Chemistry.CONDENSATION, Verdict.FINE},
       {Surface.CLAY_OIL, Preparation.BARE, Chemistry.ADDITION, Verdict.PATCH},
@@ -79,9 +81,14 @@ public class ContactTest {
       {Surface.CLAY_SULPHUR_FREE, Preparation.BARE, Chemistry.ADDITION, Verdict.FINE},
       {Surface.HOT_GLUE, Preparation.BARE, Chemistry.ADDITION, Verdict.PATCH},
       {Surface.METAL, Preparation.BARE, Chemistry.URETHANE, Verdict.RELEASE},
+      {Surface.METAL, Preparation.RELEASED, Chemistry.URETHANE, Verdict.FINE},
+      {Surface.UNKNOWN, Preparation.UNKNOWN, Chemistry.URETHANE, Verdict.PATCH},
+      {Surface.UNKNOWN, Preparation.UNKNOWN, Chemistry.CONDENSATION, Verdict.PATCH},
       {Surface.WAX, Preparation.BARE, Chemistry.URETHANE, Verdict.FINE},
       {Surface.WOOD, Preparation.BARE, Chemistry.URETHANE, Verdict.SEAL},
       {Surface.WOOD, Preparation.SEALED, Chemistry.URETHANE, Verdict.RELEASE},
+      {Surface.WOOD, Preparation.RELEASED, Chemistry.URETHANE, Verdict.SEAL},
+      {Surface.WOOD, Preparation.SEALED_RELEASED, Chemistry.URETHANE, Verdict.FINE},
       {Surface.PLASTER, Preparation.BARE, Chemistry.LATEX, Verdict.FINE},
       {Surface.CLAY_OIL, Preparation.BARE, Chemistry.LATEX, Verdict.SEAL}
     };

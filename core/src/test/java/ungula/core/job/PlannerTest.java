@@ -156,9 +156,16 @@ public class PlannerTest {
 
   @Test
   public void aPatchHoldsForOneRubberOnOneSurface() {
-    Caution stop = caution(plan(FLAT, MARRAM), "contact.master").get();
+    Choices bare =
+        ChoiceWords.edit(
+            choices(),
+            List.of(
+                Edit.of("master.material", "PRINT_RESIN"), Edit.of("master.preparation", "BARE")),
+            MARRAM);
+    Caution stop =
+        caution(JobPlan.of(bare, FLAT, MARRAM, Workshop.DEFAULT), "contact.master").get();
     assertEquals(stop.level(), Caution.Level.STOP);
-    Choices cured = ChoiceWords.edit(choices(), stop.fixes().get(0).edits(), MARRAM);
+    Choices cured = ChoiceWords.edit(bare, stop.fixes().get(0).edits(), MARRAM);
     JobPlan washed = JobPlan.of(cured, FLAT, MARRAM, Workshop.DEFAULT);
     Caution patch = caution(washed, "contact.master").get();
     assertTrue(patch.title().startsWith("Try a patch"), patch.title());
@@ -167,13 +174,14 @@ public class PlannerTest {
     Recorded tried = Recorded.NOTHING.edit(patch.fixes().get(0).edits(), Units.METRIC);
     assertEquals(tried.master().patch(), Patch.CURED);
     assertFalse(caution(after(cured, tried), "contact.master").isPresent());
-    // another rubber, another surface: the patch no longer counts; another material is bare again
+    // another rubber, another surface: the patch no longer counts; of another material nothing is
+    // known again
     String about = Recorded.about("master.patch", cured);
     Edit other = Edit.of("rubber.product", "another");
     Choices another = ChoiceWords.edit(cured, List.of(other), MARRAM);
     assertNotEquals(Recorded.about("master.patch", another), about);
     Choices wood = ChoiceWords.edit(cured, List.of(Edit.of("master.material", "WOOD")), MARRAM);
-    assertEquals(wood.master().preparation(), Preparation.BARE);
+    assertEquals(wood.master().preparation(), Preparation.UNKNOWN);
     assertNotEquals(Recorded.about("master.patch", wood), about);
     // the mould is the same mould however its walls are chosen
     Choices thick = ChoiceWords.edit(cured, List.of(Edit.of("mould.sidesMm", "20 mm")), MARRAM);
@@ -191,6 +199,37 @@ public class PlannerTest {
   }
 
   @Test
+  public void whatWouldBondToTheMasterIsAStopUntilItIsReleased() {
+    Choices silicone =
+        ChoiceWords.edit(
+            choices(), List.of(Edit.of("master.material", "ADDITION_SILICONE")), MARRAM);
+    JobPlan bare = JobPlan.of(silicone, FLAT, MARRAM, Workshop.DEFAULT);
+    Caution stop = caution(bare, "contact.bonds").get();
+    assertEquals(stop.level(), Caution.Level.STOP);
+    assertTrue(stop.text().startsWith("Silicone bonds to silicone."), stop.text());
+    String release = "Release the master: two thin coats";
+    assertTrue(
+        Told.order(bare).stream().anyMatch(t -> t.startsWith(release)), "" + Told.order(bare));
+    Choices released = ChoiceWords.edit(silicone, stop.fixes().get(0).edits(), MARRAM);
+    JobPlan mended = JobPlan.of(released, FLAT, MARRAM, Workshop.DEFAULT);
+    assertFalse(caution(mended, "contact.bonds").isPresent());
+    assertTrue(Told.order(mended).stream().anyMatch(t -> t.startsWith(release)));
+    // sealed stays sealed, and is sealed before it is released
+    Choices wood =
+        ChoiceWords.edit(
+            silicone,
+            List.of(Edit.of("master.material", "WOOD"), Edit.of("master.preparation", "SEALED")),
+            MARRAM);
+    assertFalse(
+        caution(JobPlan.of(wood, FLAT, MARRAM, Workshop.DEFAULT), "contact.bonds").isPresent());
+    Product urethane = ExampleProducts.all().get("turnstone-40");
+    JobPlan stuck = JobPlan.of(wood, FLAT, urethane, Workshop.DEFAULT);
+    Caution bonds = caution(stuck, "contact.bonds").get();
+    assertEquals(
+        bonds.fixes().get(0).edits(), List.of(Edit.of("master.preparation", "SEALED_RELEASED")));
+  }
+
+  @Test
   public void severalMastersOfOneSizeWeighAndLiftTogether() {
     PosedMaster laid =
         PosedMaster.of(
@@ -198,12 +237,23 @@ public class PlannerTest {
     MasterFacts three =
         MasterFacts.of(
             laid, new PartedMaster(laid), new CutPlanes(laid.mesh()), FLAT.report(), null, "three");
-    JobPlan plan = plan(three, MARRAM, "plate.copies", "3", "plate.laying", "CLOSE");
+    JobPlan plan =
+        plan(
+            three,
+            MARRAM,
+            "plate.copies",
+            "3",
+            "plate.laying",
+            "CLOSE",
+            "master.material",
+            "METAL",
+            "master.preparation",
+            "BARE");
     assertEquals(value(plan, "plate.masters"), 3, 0);
     // every pour gives three
     assertEquals(value(plan, "life.casts"), 3 * value(plan(FLAT, MARRAM), "life.casts"), 0);
     assertEquals(value(plan, "master.volume"), 3 * 80 * 55 * 42, 1e-6);
-    assertEquals(value(plan, "master.mass"), 3 * value(plan(FLAT, MARRAM), "master.mass"), 1e-6);
+    assertEquals(value(plan, "master.mass"), 3 * 80 * 55 * 42 * 7.8e-3, 1e-6);
     // side by side along their short sides: 3 × 55 + 2 × 12 long, 80 wide, walls of 12, 52 high
     double room = (3 * 55 + 2 * 12 + 24) * (80 + 24) * 52.0;
     assertEquals(value(plan, "rubber.box"), room - 3 * 80 * 55 * 42, 0.003 * room);

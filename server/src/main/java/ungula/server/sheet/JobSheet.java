@@ -429,7 +429,7 @@ final class JobSheet {
   }
 
   private void order() throws IOException {
-    if (c.steps.making().isEmpty()) {
+    if (c.steps.making().isEmpty() || !c.stop.isEmpty()) {
       return;
     }
     pen.room(80);
