@@ -1321,6 +1321,10 @@ export interface components {
     JobFigure:
       | 'air.cast'
       | 'air.poured'
+      | 'all.additive'
+      | 'all.base'
+      | 'all.hardener'
+      | 'all.total'
       | 'batch.#.by'
       | 'batch.#.fill'
       | 'batch.#.latest'
@@ -2548,7 +2552,10 @@ export interface operations {
   };
   pdf: {
     parameters: {
-      query?: never;
+      query?: {
+        tiled?: boolean;
+        paper?: 'A4' | 'LETTER';
+      };
       header?: never;
       path: {
         id: string;
@@ -3257,6 +3264,7 @@ export interface operations {
     parameters: {
       query?: {
         paper?: 'A4' | 'LETTER';
+        working?: boolean;
       };
       header?: never;
       path: {

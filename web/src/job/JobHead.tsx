@@ -91,6 +91,9 @@ export function JobHead({ job, desk, make, print }: Props) {
             <Dropdown.Item as="button" onClick={() => print('sheet.pdf?paper=LETTER')}>
               Job sheet, Letter
             </Dropdown.Item>
+            <Dropdown.Item as="button" onClick={() => print('sheet.pdf?working=true')}>
+              Job sheet with the working
+            </Dropdown.Item>
             <Dropdown.Item as="button" onClick={() => print('amounts.csv')}>
               Amounts, CSV
             </Dropdown.Item>

@@ -74,10 +74,12 @@ test('boxes are compared and one click takes one', async () => {
   expect(edits).toEqual([{ word: 'mould.shape', text: 'OUTLINE' }]);
 });
 
-test('the cut list counts pieces alike and is drawn in three formats', async () => {
+test('the cut list counts pieces alike and is drawn on one page, on pages to glue, for cutters', async () => {
   show(<CutList job={JOB} />);
   expect((await screen.findByRole('row', { name: /2 × Wall/ })).textContent).toContain('104 × 67');
   expect(screen.getByText('617 mm of joints to seal.')).toBeTruthy();
   const links = screen.getAllByRole('button').map((a) => a.getAttribute('href'));
-  expect(links).toEqual(['pdf', 'dxf', 'svg'].map((f) => `/api/jobs/j/box/cutlist.${f}`));
+  expect(links).toEqual(
+    ['pdf', 'pdf?tiled=true', 'dxf', 'svg'].map((f) => `/api/jobs/j/box/cutlist.${f}`),
+  );
 });

@@ -6,6 +6,14 @@ import { FigureText } from '../../ui/FigureText';
 import { boxShapesQuery, cutListQuery } from '../jobQueries';
 import type { JobDesk } from '../useJob';
 
+/** What the pieces leave as, by the ending of their address. */
+const DRAWINGS = [
+  { as: 'pdf', what: 'one page' },
+  { as: 'pdf?tiled=true', what: 'pages to glue together' },
+  { as: 'dxf', what: 'DXF in mm' },
+  { as: 'svg', what: 'SVG' },
+];
+
 /** Boxes of every shape round the same master, compared; one click takes one. */
 export function BoxShapes({ job, desk }: { job: Job; desk: JobDesk }) {
   const { data, isPlaceholderData } = useQuery(boxShapesQuery(job.id, job.version));
@@ -91,9 +99,9 @@ export function CutList({ job }: { job: Job }) {
         </p>
       ))}
       <div className="tools">
-        {['PDF', 'DXF', 'SVG'].map((f) => (
-          <Button key={f} size="sm" variant="outline-primary" href={file(f.toLowerCase())}>
-            Drawing 1:1, {f}
+        {DRAWINGS.map(({ as, what }) => (
+          <Button key={as} size="sm" variant="outline-primary" href={file(as)}>
+            Drawing 1:1, {what}
           </Button>
         ))}
       </div>

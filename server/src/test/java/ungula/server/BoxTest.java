@@ -61,7 +61,8 @@ public class BoxTest extends OnServer {
     JsonNode list = server.get("/api/jobs/" + id + "/box/cutlist").body();
     assertEquals(list.get("parts").get(0).get("name").asString(), "Base");
     String dxf = text("dxf");
-    assertTrue(dxf.startsWith("0\r\nSECTION") && dxf.endsWith("EOF\r\n"), dxf);
+    assertTrue(dxf.startsWith("999\r\nUnits: millimetres\r\n0\r\nSECTION"), dxf);
+    assertTrue(dxf.contains("$INSUNITS\r\n70\r\n4\r\n") && dxf.endsWith("EOF\r\n"), dxf);
     String svg = text("svg");
     double widthMm = Double.parseDouble(svg.split("width=\"")[1].split("mm")[0]);
     try (PDDocument document =
@@ -70,6 +71,21 @@ public class BoxTest extends OnServer {
       // 1:1: a point is a seventy-second of an inch
       assertEquals(page.getWidth() / 72 * 25.4, widthMm, 0.01);
       assertTrue(new PDFTextStripper().getText(document).contains("100 mm long"));
+    }
+  }
+
+  @Test
+  public void theDrawingIsDividedOverPagesOfTheWorkshopsPaper() throws Exception {
+    for (String paper : new String[] {"A4", "LETTER"}) {
+      byte[] pdf =
+          server.get("/api/jobs/" + id + "/box/cutlist.pdf?tiled=true&paper=" + paper).raw();
+      try (PDDocument document = Loader.loadPDF(pdf)) {
+        assertTrue(document.getNumberOfPages() > 1, document.getNumberOfPages() + " pages");
+        assertEquals(
+            document.getPage(1).getMediaBox().getWidth(), paper.equals("A4") ? 595.27563f : 612f);
+        String text = new PDFTextStripper().getText(document);
+        assertTrue(text.contains("page A1 of") && text.contains("page B1 of"), text);
+      }
     }
   }
 

@@ -7,10 +7,13 @@ import ungula.core.cutlist.CutSheet.Text;
 
 /**
  * A cut sheet as DXF of release 12 in text, which every cutter's program reads: polylines and
- * texts, a layer each for what is cut, scored and checked by. Units are millimetres; the format has
- * no place to say so.
+ * texts, a layer each for what is cut, scored and checked by. The unit is the millimetre: a comment
+ * says so, and the header in the words of later releases, which older readers pass over.
  */
 public final class Dxf {
+
+  private static final String MILLIMETRES = "4";
+  private static final String METRIC = "1";
 
   private final StringBuilder out = new StringBuilder();
 
@@ -23,7 +26,9 @@ public final class Dxf {
   }
 
   private void write(CutSheet sheet) {
+    pair(999, "Units: millimetres");
     pair(0, "SECTION").pair(2, "HEADER").pair(9, "$ACADVER").pair(1, "AC1009");
+    pair(9, "$INSUNITS").pair(70, MILLIMETRES).pair(9, "$MEASUREMENT").pair(70, METRIC);
     pair(9, "$EXTMIN").pair(10, 0).pair(20, 0).pair(30, 0);
     pair(9, "$EXTMAX").pair(10, sheet.widthMm()).pair(20, sheet.heightMm()).pair(30, 0);
     pair(0, "ENDSEC").pair(0, "SECTION").pair(2, "TABLES");

@@ -362,7 +362,7 @@ public record MixPart(
     return brief.product().densityMixed() != null ? SHEET : COMPUTED;
   }
 
-  private String additiveName() {
+  String additiveName() {
     Additive additive = brief.choices().rubber().additive();
     String name = additive.name();
     return name == null || name.isBlank() ? additive.kind().text() : name;

@@ -13,12 +13,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 import ungula.core.mould.BoxMould;
 import ungula.core.pour.Batches;
 import ungula.core.pour.Batching;
 import ungula.core.pour.Bubbles;
 import ungula.core.pour.Pace;
 import ungula.core.pour.PlannedBatch;
+import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Timespan;
 import ungula.core.quantity.Vacuum;
@@ -245,6 +247,7 @@ public record PourPart(
   public void show(FigureBook figures) {
     budget(figures);
     vacuum(figures);
+    inAll(figures);
     if (coated != null) {
       coats(figures);
       list.forEach(t -> fill(t, figures));
@@ -256,6 +259,32 @@ public record PourPart(
       fill(t, figures);
       level(t, figures);
     }
+  }
+
+  /** Everything that is weighed for the mould; of each part where all batches are of one rubber. */
+  private void inAll(FigureBook figures) {
+    if (list.isEmpty()) {
+      return;
+    }
+    sum("all.total", "to mix in all", Mix::totalG, figures);
+    if (list.stream().noneMatch(t -> t.batch.build())) {
+      sum("all.base", "base in all", Mix::baseG, figures);
+      sum("all.hardener", "hardener in all", Mix::hardenerG, figures);
+      if (list.stream().anyMatch(t -> t.mix.additiveG() > 0)) {
+        String what = coated != null ? "thickener" : mix.additiveName();
+        sum("all.additive", what + " in all", Mix::additiveG, figures);
+      }
+    }
+  }
+
+  private void sum(String key, String label, ToDoubleFunction<Mix> part, FigureBook figures) {
+    Working.Builder sum = Working.of("sum of all batches");
+    for (Batch t : list) {
+      String g = Mass.format(part.applyAsDouble(t.mix), brief.units());
+      sum.given("batch " + t.batch.number(), g, COMPUTED);
+    }
+    double g = list.stream().mapToDouble(t -> part.applyAsDouble(t.mix)).sum();
+    figures.mass(key, label, g, sum.done());
   }
 
   /** What is mixed for the first pour into the box, over all its batches. */

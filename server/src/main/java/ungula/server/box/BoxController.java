@@ -9,6 +9,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import ungula.core.cutlist.CutList;
 import ungula.core.cutlist.CutPart;
@@ -18,9 +19,11 @@ import ungula.core.cutlist.Svg;
 import ungula.core.offer.BoxOffers;
 import ungula.core.working.Figure;
 import ungula.core.working.KeyedBy;
+import ungula.core.workshop.Workshop;
 import ungula.server.job.Jobs;
 import ungula.server.job.Shapes;
 import ungula.server.web.Named;
+import ungula.server.workshop.Habits;
 
 /** The box of a job: shapes it could have, and what to cut for the one chosen. */
 @RestController
@@ -29,10 +32,12 @@ class BoxController {
 
   private final Jobs jobs;
   private final Shapes shapes;
+  private final Habits habits;
 
-  BoxController(Jobs jobs, Shapes shapes) {
+  BoxController(Jobs jobs, Shapes shapes, Habits habits) {
     this.jobs = jobs;
     this.shapes = shapes;
+    this.habits = habits;
   }
 
   /**
@@ -92,11 +97,18 @@ class BoxController {
     return file(job, "svg", MediaType.parseMediaType("image/svg+xml"), svg);
   }
 
-  /** One page as large as the sheet: to be printed at full size. */
+  /** One page as large as the sheet, or pages of the workshop's paper to be glued together. */
   @GetMapping("/cutlist.pdf")
-  ResponseEntity<byte[]> pdf(@PathVariable String id) throws IOException {
+  ResponseEntity<byte[]> pdf(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "false") boolean tiled,
+      @RequestParam(required = false) Workshop.Paper paper)
+      throws IOException {
     Jobs.Job job = jobs.find(id);
-    return file(job, "pdf", MediaType.APPLICATION_PDF, CutSheetPdf.of(CutSheet.of(list(job))));
+    CutSheet sheet = CutSheet.of(list(job));
+    Workshop.Paper on = paper == null ? habits.current().paper() : paper;
+    byte[] pdf = tiled ? CutSheetPdf.tiled(sheet, on) : CutSheetPdf.of(sheet);
+    return file(job, "pdf", MediaType.APPLICATION_PDF, pdf);
   }
 
   private static ResponseEntity<byte[]> file(

@@ -43,10 +43,12 @@ class SheetController {
     this.workshop = workshop;
   }
 
-  /** The job sheet; on the workshop's paper when none is named. */
+  /** The job sheet; on the workshop's paper when none is named; the working when asked for. */
   @GetMapping(value = "/sheet.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
   ResponseEntity<byte[]> sheet(
-      @PathVariable String id, @RequestParam(required = false) Workshop.Paper paper)
+      @PathVariable String id,
+      @RequestParam(required = false) Workshop.Paper paper,
+      @RequestParam(defaultValue = "false") boolean working)
       throws IOException {
     Jobs.Job job = jobs.find(id);
     Choices c = job.choices();
@@ -72,7 +74,8 @@ class SheetController {
             drawings.picture(job, 528, 396).orElse(null),
             job.product() == null ? "" : job.product().name(),
             ratio == null ? "" : job.product().sentence(ratio),
-            LocalDate.now(clock));
+            LocalDate.now(clock),
+            working);
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     JobSheet.write(content, paper == null ? shop.paper() : paper, out);
     return Named.inline(job.row().name() + ".pdf").body(out.toByteArray());

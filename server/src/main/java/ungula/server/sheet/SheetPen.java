@@ -24,7 +24,12 @@ final class SheetPen implements AutoCloseable {
   static final Color INK = new Color(0x1d2a36);
   static final Color QUIET = new Color(0x5f6b72);
   static final Color CLAY = new Color(0xb5532a);
+  static final Color PAPER = new Color(0xfffdf8);
+  static final Color RUBBER = new Color(0xcfe1e3);
   private static final float MARGIN = 42;
+
+  /** Between two columns. */
+  private static final float GUTTER = 18;
 
   private final PDDocument document = new PDDocument();
   private final PDRectangle paper;
@@ -121,6 +126,79 @@ final class SheetPen implements AutoCloseable {
     }
     lines.add(at.toString());
     return lines;
+  }
+
+  /**
+   * Text that goes on from one column to the next.
+   *
+   * @param above room over it
+   * @param heading stays with what follows
+   */
+  record Para(String text, float size, boolean heavy, Color colour, float above, boolean heading) {}
+
+  /** Writes in two columns of about one height, on as many pages as it takes. */
+  void inColumns(List<Para> all) throws IOException {
+    float wide = (width() - GUTTER) / 2;
+    int at = 0;
+    while (at < all.size()) {
+      float free = y - MARGIN;
+      float rest = 0;
+      for (Para p : all.subList(at, all.size())) {
+        rest += height(p, wide);
+      }
+      float half = Math.min(free, Math.max(rest / 2 + 8, kept(all, at, wide)));
+      float top = y;
+      float lowest = y;
+      for (int column = 0; column < 2; column++) {
+        y = top;
+        float room = column == 0 ? half : free;
+        while (at < all.size() && top - y + kept(all, at, wide) <= room) {
+          write(all.get(at++), MARGIN + column * (wide + GUTTER), wide);
+        }
+        lowest = Math.min(lowest, y);
+      }
+      y = lowest;
+      if (at < all.size()) {
+        newPage();
+      }
+    }
+  }
+
+  /** What has to find room for a paragraph to begin: a heading with what it stands over. */
+  private float kept(List<Para> all, int at, float wide) throws IOException {
+    Para p = all.get(at);
+    boolean alone = !p.heading || at + 1 == all.size();
+    return height(p, wide) + (alone ? 0 : height(all.get(at + 1), wide));
+  }
+
+  private float height(Para p, float wide) throws IOException {
+    return p.above + wrapped(p.text, p.size, p.heavy, wide).size() * p.size * 1.3f;
+  }
+
+  private void write(Para p, float x, float wide) throws IOException {
+    y -= p.above;
+    for (String line : wrapped(p.text, p.size, p.heavy, wide)) {
+      y -= p.size * 1.15f;
+      text(line, x, y, p.size, p.heavy, p.colour);
+      y -= p.size * 0.15f;
+    }
+  }
+
+  /** A box to tick. */
+  void box(float x, float atY, float side) throws IOException {
+    polygon(
+        List.of(new float[] {x, atY, x + side, atY, x + side, atY + side, x, atY + side}),
+        null,
+        INK);
+  }
+
+  void disc(float x, float atY, float radius, Color fill, Color stroke) throws IOException {
+    float[] ring = new float[48];
+    for (int i = 0; i < ring.length; i += 2) {
+      ring[i] = x + radius * (float) Math.cos(2 * Math.PI * i / ring.length);
+      ring[i + 1] = atY + radius * (float) Math.sin(2 * Math.PI * i / ring.length);
+    }
+    polygon(List.of(ring), fill, stroke);
   }
 
   void rule(float x0, float y0, float x1, float y1, float thick, Color colour) throws IOException {

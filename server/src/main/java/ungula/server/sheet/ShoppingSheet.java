@@ -48,17 +48,7 @@ public final class ShoppingSheet {
 
   private static void line(ShoppingList.Line l, Workshop shop, SheetPen pen) throws IOException {
     pen.room(60);
-    float top = pen.y() - 4;
-    for (float[] side :
-        new float[][] {{0, 0, 11, 0}, {11, 0, 11, -11}, {11, -11, 0, -11}, {0, -11, 0, 0}}) {
-      pen.rule(
-          pen.left() + side[0],
-          top + side[1],
-          pen.left() + side[2],
-          top + side[3],
-          0.8f,
-          SheetPen.INK);
-    }
+    pen.box(pen.left(), pen.y() - 15, 11);
     pen.line("      " + l.name(), 12, true, SheetPen.INK);
     String packs =
         l.purchase()
