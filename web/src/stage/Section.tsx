@@ -292,6 +292,8 @@ const WORDS: Record<Drawing['dimensions'][number]['of'], string> = {
   LIFT: 'pose.liftMm',
   OVER_TOP: 'mould.overTopMm',
   PARTING: 'parting.upMm',
+  RISER_LEFT: 'parting.riserLeftMm',
+  RISER_RIGHT: 'parting.riserRightMm',
   SKIN_WALL: 'skin.wallMm',
   FLANGE: 'skin.flangeMm',
 };

@@ -105,13 +105,26 @@ test('halves say what they take, how they meet and what registers them', () => {
       'parting.riserLeft': '20 mm',
       'parting.riserRight': '28 mm',
     },
-    { 'parting.line': 'level' },
+    {
+      'parting.line': 'level',
+      'parting.ring.offsetMm': '9 mm',
+      'parting.ring.widthMm': '6 mm',
+      'parting.ring.heightMm': '6 mm',
+      'parting.riserLeftMm': 'a tenth of its length',
+      'parting.riserRightMm': '24 mm',
+    },
     { dipstick: { parting: {} } } as unknown as Partial<Job>,
   );
   const { reads } = show(of);
   expect(reads()).toContain('The upper half takes 500 mL, the lower 660 mL, and 0.0 mL lock.');
-  expect(reads()).toContain('12 mm of it on what is to stay clean; the seal ring is 340 mm round.');
-  expect(reads()).toContain('Risers: 20 mm at the left, 28 mm at the right.');
+  expect(reads()).toContain(
+    '12 mm of it on what is to stay clean; the seal ring is 340 mm round, ',
+  );
+  expect(reads()).toContain('its middle 9 mm off the cavity, 6 mm wide and 6 mm high.');
+  expect(reads()).toContain(
+    'Risers: 20 mm high, a tenth of its length in from the left end, and 28 mm high,' +
+      ' 24 mm in from the right.',
+  );
 });
 
 test('a cut says where it goes and what still holds', () => {

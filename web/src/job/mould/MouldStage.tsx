@@ -173,15 +173,19 @@ function Halves({ job }: { job: Job }) {
         )}
         {f['parting.ring'] && (
           <>
-            ; the seal ring is <FigureText figure={f['parting.ring']} /> round
+            ; the seal ring is <FigureText figure={f['parting.ring']} /> round, its middle{' '}
+            <Word k="parting.ring.offsetMm" /> off the cavity, <Word k="parting.ring.widthMm" />{' '}
+            wide and <Word k="parting.ring.heightMm" /> high
           </>
         )}
         .
         {f['parting.riserLeft'] && (
           <>
             {' '}
-            Risers: <FigureText figure={f['parting.riserLeft']} /> at the left,{' '}
-            <FigureText figure={f['parting.riserRight']} /> at the right.
+            Risers: <FigureText figure={f['parting.riserLeft']} /> high,{' '}
+            <Word k="parting.riserLeftMm" /> in from the left end, and{' '}
+            <FigureText figure={f['parting.riserRight']} /> high, <Word k="parting.riserRightMm" />{' '}
+            in from the right.
           </>
         )}
       </p>

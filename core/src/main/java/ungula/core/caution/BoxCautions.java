@@ -31,6 +31,9 @@ final class BoxCautions extends Finding {
   /** An empty inside smaller than this is not worth a sentence. */
   private static final double LEAST_EMPTY_MM3 = 500;
 
+  /** What one degree may cost before it is worth a word. */
+  private static final double LEVEL_MM = 5;
+
   /** The share of the lift that filling the inside first must take away to be offered. */
   private static final double WORTH_FILLING = 0.05;
 
@@ -46,6 +49,7 @@ final class BoxCautions extends Finding {
 
   static List<Caution> of(Plan p, Prices prices) {
     BoxCautions c = new BoxCautions(p, prices);
+    c.level();
     c.walls();
     c.pourLine();
     c.bowing();
@@ -82,6 +86,28 @@ final class BoxCautions extends Finding {
               + " off its base.",
           null);
     }
+  }
+
+  /** Rubber finds its own level: what lies out of it is thick at one end, thin at the other. */
+  private void level() {
+    BoxMould box = p.mould();
+    double lost = box.slopeMm(1);
+    if (lost < LEVEL_MM) {
+      return;
+    }
+    double over = box.overTopMm();
+    boolean bare = over > 0 && lost > over;
+    add(
+        "box.level",
+        bare ? CHECK : NOTE,
+        "One degree out of level costs " + mm(lost) + " of rubber",
+        "Over "
+            + mm(box.inside().spanMm())
+            + " rubber stands so much higher at one end than at the other"
+            + (bare ? ", more than the " + mm(over) + " over the top" : "")
+            + ". Lay a straight edge with the level along the long walls, then across, and pack"
+            + " under the plate until both agree; look again when the rubber is in.",
+        null);
   }
 
   private void walls() {

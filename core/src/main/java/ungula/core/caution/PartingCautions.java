@@ -138,7 +138,8 @@ final class PartingCautions {
   private void registers() {
     Keying keying = p.choices().parting().keying();
     boolean ring = keying == Keying.RING;
-    double room = ring ? SealRing.roomMm() : KeyLayout.ROOM_MM;
+    SealRing.Form form = p.choices().parting().ring();
+    double room = ring ? form.roomMm() : KeyLayout.ROOM_MM;
     boolean tight =
         ring ? p.mould().inside().thinnestMm() < room - 0.05 : parting().keys().isEmpty();
     if (!tight || keying == Keying.NONE) {
@@ -163,7 +164,7 @@ final class PartingCautions {
         ring ? "The seal ring has no room" : "There is no room for keys",
         ring
             ? "Its centre line runs "
-                + mm(SealRing.OFFSET_MM)
+                + mm(form.offsetMm())
                 + " off the cavity; with its width it needs "
                 + mm(room)
                 + " to the box."

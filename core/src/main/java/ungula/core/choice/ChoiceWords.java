@@ -303,7 +303,23 @@ public final class ChoiceWords {
             "way of the cut",
             Kind.plain("°", 0, 360, CutPlanes.STEP_DEGREES),
             "the best side")
-        .word("parting.bedding", "what the master is bedded in", Kind.choice(Bedding.class));
+        .word("parting.bedding", "what the master is bedded in", Kind.choice(Bedding.class))
+        .word(
+            "parting.ring.offsetMm",
+            "from the cavity to the middle of the seal ring",
+            Kind.length(2, 100))
+        .word("parting.ring.widthMm", "width of the seal ring", Kind.length(2, 40))
+        .word("parting.ring.heightMm", "height of the seal ring", Kind.length(2, 40))
+        .open(
+            "parting.riserLeftMm",
+            "from the left end to its riser",
+            Kind.length(0, LARGEST_MM),
+            "a tenth of its length")
+        .open(
+            "parting.riserRightMm",
+            "from the right end to its riser",
+            Kind.length(0, LARGEST_MM),
+            "a tenth of its length");
   }
 
   private static void skin(WordBook<Choices> book) {

@@ -10,6 +10,7 @@ import org.locationtech.jts.geom.Geometry;
 import ungula.core.mesh.Rings;
 import ungula.core.mould.BoxInside;
 import ungula.core.mould.BoxMould;
+import ungula.core.parting.Riser;
 import ungula.core.parting.SealRing;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
@@ -82,6 +83,7 @@ public record CutList(List<CutPart> parts, List<String> besides) {
       if (extras.board() != null) {
         board();
       }
+      extras.risers().forEach(this::riser);
       if (extras.parting() != null && extras.parting().ring() != null) {
         ring();
       }
@@ -224,6 +226,24 @@ public record CutList(List<CutPart> parts, List<String> besides) {
                   + " above the base; close the gap with clay"));
     }
 
+    private void riser(Riser r) {
+      if (r.heightMm() > 0) {
+        add(
+            "Riser at the " + r.side(),
+            1,
+            r.heightMm(),
+            Riser.WIDE_MM,
+            List.of(),
+            "its middle "
+                + mm(r.inMm())
+                + " in from the "
+                + r.side()
+                + " end; it stands "
+                + mm(r.heightMm())
+                + " high under the master");
+      }
+    }
+
     /** In pieces that fit the cutter's bed. */
     private void ring() {
       SealRing ring = extras.parting().ring();
@@ -243,11 +263,11 @@ public record CutList(List<CutPart> parts, List<String> besides) {
                 rings.get(0),
                 rings.subList(1, rings.size()),
                 List.of(),
-                mm(ring.widthMm())
+                mm(ring.form().widthMm())
                     + " wide and "
-                    + mm(ring.heightMm())
+                    + mm(ring.form().heightMm())
                     + " high; laid on the bedding, its centre line "
-                    + mm(SealRing.OFFSET_MM)
+                    + mm(ring.form().offsetMm())
                     + " off the section"));
       }
     }

@@ -65,6 +65,13 @@ public record BoxMould(
     return inside.maxY() - inside.minY();
   }
 
+  /**
+   * What the rubber is thinner over the top at one end than at the other, out of level by so much.
+   */
+  public double slopeMm(double degrees) {
+    return Math.tan(Math.toRadians(degrees)) * inside.spanMm();
+  }
+
   public double pourLineMm() {
     return belowMm + masterMm.z() + overTopMm;
   }

@@ -49,6 +49,8 @@ public record SectionDrawing(
     GAP,
     /** Where two halves meet. */
     PARTING,
+    /** Carries the master while its upper half is poured. */
+    RISER,
     /** What a cast is poured in through. */
     SPRUE,
     /** Keeps a cast hollow. */
@@ -100,6 +102,9 @@ public record SectionDrawing(
     LIFT,
     OVER_TOP,
     PARTING,
+    /** From an end of the master to its riser. */
+    RISER_LEFT,
+    RISER_RIGHT,
     SKIN_WALL,
     FLANGE
   }

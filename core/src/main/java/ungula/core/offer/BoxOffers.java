@@ -44,8 +44,16 @@ public final class BoxOffers {
   public static List<Offer> of(BoxMould box, Choices choices, MasterFacts facts) {
     double rectangular = shaped(box, BoxShape.RECTANGLE, choices, facts).rubberMm3();
     return Arrays.stream(BoxShape.values())
-        .map(s -> offer(shaped(box, s, choices, facts), rectangular, choices))
+        .map(s -> shaped(box, s, choices, facts))
+        .filter(b -> worthIt(b, rectangular, choices.mould().shape()))
+        .map(b -> offer(b, rectangular, choices))
         .toList();
+  }
+
+  /** One that follows the outline is more work: not where it takes more rubber for it. */
+  private static boolean worthIt(BoxMould box, double rectangular, BoxShape now) {
+    BoxShape shape = box.inside().shape();
+    return shape != BoxShape.OUTLINE || shape == now || box.rubberMm3() < rectangular;
   }
 
   private static BoxMould shaped(BoxMould box, BoxShape shape, Choices choices, MasterFacts facts) {

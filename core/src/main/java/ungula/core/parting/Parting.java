@@ -24,9 +24,6 @@ public final class Parting {
   /** Between two points of the parting as it is drawn and measured, mm. */
   private static final double STEP_MM = 0.5;
 
-  /** Seal ring and keys are looked for no further off than this from a place, mm. */
-  private static final double RING_REACH_MM = SealRing.WIDTH_MM / 2;
-
   private final BoxMould box;
   private final PartingLine line;
   private final double levelMm;
@@ -52,9 +49,11 @@ public final class Parting {
    * @param line wanted; level where the master's shape is not known
    * @param upMm level above the master's lowest point; null is the best
    * @param keying what registers the halves
+   * @param ring what a seal ring is like
    * @param keepClean marked facets
    */
-  public record Wanted(PartingLine line, Double upMm, Keying keying, FacetSet keepClean) {}
+  public record Wanted(
+      PartingLine line, Double upMm, Keying keying, SealRing.Form ring, FacetSet keepClean) {}
 
   private Parting(BoxMould box, PartedMaster master, List<double[]> shadow, Wanted wanted) {
     this.box = box;
@@ -84,7 +83,7 @@ public final class Parting {
     Geometry section = master == null ? cavity : Rings.filled(master.outlines(Cut.TOP, up));
     ring =
         wanted.keying == Keying.RING
-            ? SealRing.round(level() && !section.isEmpty() ? section : cavity)
+            ? SealRing.round(level() && !section.isEmpty() ? section : cavity, wanted.ring)
             : null;
     toRing = ring == null ? null : new IndexedFacetDistance(ring.centreLines());
     if (level()) {
@@ -194,7 +193,7 @@ public final class Parting {
     }
     if (toRing != null) {
       Point p = Rings.JTS.createPoint(new Coordinate(x, y));
-      if (toRing.isWithinDistance(p, RING_REACH_MM)) {
+      if (toRing.isWithinDistance(p, ring.form().widthMm() / 2)) {
         z += ring.at(toRing.distance(p));
       }
     }

@@ -19,17 +19,29 @@ import ungula.core.mesh.TriangleMesh;
  * halves and keeps casting material in.
  *
  * @param line its centre line, seen from above: x and y in turn, closed
- * @param widthMm at its foot
- * @param heightMm of it
+ * @param form of it
  */
-public record SealRing(List<double[]> line, double widthMm, double heightMm) {
+public record SealRing(List<double[]> line, Form form) {
 
-  /** From the outline of the section at the parting to the ring's centre line. */
-  public static final double OFFSET_MM = 9;
+  /**
+   * @param offsetMm from the outline of the section at the parting to the ring's centre line
+   * @param widthMm at its foot
+   * @param heightMm of the ridge, and depth of its groove
+   */
+  public record Form(double offsetMm, double widthMm, double heightMm) {
 
-  public static final double WIDTH_MM = 6;
+    public static final Form USUAL = new Form(9, 6, 6);
 
-  public static final double HEIGHT_MM = 6;
+    /** What the outer edge of it needs between the cavity and the wall of the box. */
+    public double roomMm() {
+      return offsetMm + widthMm / 2 + KeyLayout.TO_WALL_MM;
+    }
+
+    /** Of rubber, between its inner edge and the cavity. */
+    public double toCavityMm() {
+      return offsetMm - widthMm / 2;
+    }
+  }
 
   /** Its top is narrower than its foot by this share, so that it leaves its groove. */
   private static final double TOP = 2.0 / 3;
@@ -37,18 +49,13 @@ public record SealRing(List<double[]> line, double widthMm, double heightMm) {
   private static final int CORNER = 16;
 
   /** Round the outside of everything cast. */
-  static SealRing round(Geometry cavity) {
-    Geometry out = cavity.buffer(OFFSET_MM, CORNER);
+  static SealRing round(Geometry cavity, Form form) {
+    Geometry out = cavity.buffer(form.offsetMm, CORNER);
     List<double[]> rings =
         IntStream.range(0, out.getNumGeometries())
             .mapToObj(i -> Rings.of(((Polygon) out.getGeometryN(i)).getExteriorRing()))
             .toList();
-    return new SealRing(rings, WIDTH_MM, HEIGHT_MM);
-  }
-
-  /** What the outer edge of it needs between the cavity and the wall of the box. */
-  public static double roomMm() {
-    return OFFSET_MM + WIDTH_MM / 2 + KeyLayout.TO_WALL_MM;
+    return new SealRing(rings, form);
   }
 
   public double lengthMm() {
@@ -64,28 +71,28 @@ public record SealRing(List<double[]> line, double widthMm, double heightMm) {
 
   /** Section times length of the centre line: exact where it bends evenly. */
   public double volumeMm3() {
-    return lengthMm() * widthMm * (1 + TOP) / 2 * heightMm;
+    return lengthMm() * form.widthMm * (1 + TOP) / 2 * form.heightMm;
   }
 
   /** How high it is so far from its centre line. */
   double at(double fromLineMm) {
-    double foot = widthMm / 2;
+    double foot = form.widthMm / 2;
     double top = TOP * foot;
     if (fromLineMm >= foot) {
       return 0;
     }
-    return fromLineMm <= top ? heightMm : heightMm * (foot - fromLineMm) / (foot - top);
+    return fromLineMm <= top ? form.heightMm : form.heightMm * (foot - fromLineMm) / (foot - top);
   }
 
   /** The ring alone, standing on z = 0: its top flat, its sides straight. */
   public TriangleMesh solid() {
-    Geometry foot = centreLines().buffer(widthMm / 2, CORNER);
-    Geometry top = centreLines().buffer(TOP * widthMm / 2, CORNER);
+    Geometry foot = centreLines().buffer(form.widthMm / 2, CORNER);
+    Geometry top = centreLines().buffer(TOP * form.widthMm / 2, CORNER);
     Set<Coordinate> high = new HashSet<>(List.of(top.getCoordinates()));
     TriangleMesh.Builder b = new TriangleMesh.Builder(8 * high.size());
     faces(foot, b, c -> 0, false);
-    faces(top, b, c -> heightMm, true);
-    faces(foot.difference(top), b, c -> high.contains(c) ? heightMm : 0, true);
+    faces(top, b, c -> form.heightMm, true);
+    faces(foot.difference(top), b, c -> high.contains(c) ? form.heightMm : 0, true);
     return b.build();
   }
 
@@ -113,6 +120,6 @@ public record SealRing(List<double[]> line, double widthMm, double heightMm) {
 
   /** The ring as a band: its outer and inner edge. */
   public List<double[]> band() {
-    return Rings.of(centreLines().buffer(widthMm / 2, CORNER));
+    return Rings.of(centreLines().buffer(form.widthMm / 2, CORNER));
   }
 }

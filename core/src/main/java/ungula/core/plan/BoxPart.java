@@ -115,6 +115,14 @@ public record BoxPart(Brief brief, BoxMould mould) implements Part {
                 brief.mm(mould.belowMm()) + ", " + brief.mm(mould.overTopMm()),
                 CHOSEN)
             .done());
+    double span = mould.inside().spanMm();
+    figures.length(
+        "box.level",
+        "one degree out of level",
+        mould.slopeMm(1),
+        Working.of("rubber over the top at one end, less at the other = tan 1° × longest inside")
+            .given("longest inside", brief.mm(span), COMPUTED)
+            .done());
     String outside =
         Length.format3(
             mould.outsideLengthMm(), mould.outsideWidthMm(), mould.wallHeightMm(), units);

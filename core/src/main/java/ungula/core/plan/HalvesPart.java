@@ -5,6 +5,7 @@ import static ungula.core.working.Given.Source.COMPUTED;
 import static ungula.core.working.Given.Source.DEFAULT;
 import static ungula.core.working.Given.Source.MEASURED;
 
+import java.util.List;
 import java.util.Optional;
 import ungula.core.choice.PartingChoice;
 import ungula.core.mark.Mark;
@@ -16,6 +17,7 @@ import ungula.core.parting.KeyLayout;
 import ungula.core.parting.Parting;
 import ungula.core.parting.PartingLine;
 import ungula.core.parting.PartingScan;
+import ungula.core.parting.Riser;
 import ungula.core.parting.SealRing;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Share;
@@ -25,7 +27,7 @@ import ungula.core.working.Working;
 /** The two halves of a mould, and how they part. */
 public record HalvesPart(Brief brief, BoxMould box, Parting parting) implements Part {
 
-  /** Risers stand this share of the master's length in from its ends. */
+  /** Risers stand this share of the master's length in from its ends, unless said otherwise. */
   private static final double RISER_IN = 0.1;
 
   /** Empty for a mould that is not in two parts. */
@@ -40,7 +42,7 @@ public record HalvesPart(Brief brief, BoxMould box, Parting parting) implements 
             b.facts().parted(),
             b.facts().shadow().get(),
             new Parting.Wanted(
-                c.line(), c.upMm(), c.keying(), b.choices().marks().of(Mark.KEEP_CLEAN)));
+                c.line(), c.upMm(), c.keying(), c.ring(), b.choices().marks().of(Mark.KEEP_CLEAN)));
     return Optional.of(new HalvesPart(b, box, parting));
   }
 
@@ -193,14 +195,15 @@ public record HalvesPart(Brief brief, BoxMould box, Parting parting) implements 
       figures.put("parting.keys", "keys", count, count == 1 ? "1 key" : count + " keys", w.done());
     }
     if (parting.ring() != null) {
+      SealRing.Form ring = parting.ring().form();
       figures.length(
           "parting.ring",
           "seal ring, along its middle",
           parting.ring().lengthMm(),
           Working.of("the section at the parting, set outward to the ring's centre line")
-              .given("outward", brief.mm(SealRing.OFFSET_MM), DEFAULT)
-              .given("wide at its foot", brief.mm(SealRing.WIDTH_MM), DEFAULT)
-              .given("high", brief.mm(SealRing.HEIGHT_MM), DEFAULT)
+              .given("outward", brief.mm(ring.offsetMm()), CHOSEN)
+              .given("wide at its foot", brief.mm(ring.widthMm()), CHOSEN)
+              .given("high", brief.mm(ring.heightMm()), CHOSEN)
               .done());
     }
   }
@@ -214,23 +217,33 @@ public record HalvesPart(Brief brief, BoxMould box, Parting parting) implements 
           Working.of("what the lower half will fill").done());
       return;
     }
-    if (brief.facts().parted() == null) {
-      return;
+    for (Riser r : risers()) {
+      String key = r.side().equals("left") ? "parting.riserLeft" : "parting.riserRight";
+      figures.length(
+          key,
+          "riser at the " + r.side(),
+          r.heightMm(),
+          Working.of("from the plate to the underside of the master where it stands")
+              .given("in from the " + r.side() + " end", brief.mm(r.inMm()), CHOSEN)
+              .given("master clear of the plate", brief.mm(box.belowMm()), CHOSEN)
+              .given("its underside there", brief.mm(r.heightMm() - box.belowMm()), COMPUTED)
+              .done());
     }
-    double in = (0.5 - RISER_IN) * brief.facts().sizeMm().x();
-    riser(figures, "parting.riserLeft", "riser at the left", -in);
-    riser(figures, "parting.riserRight", "riser at the right", in);
   }
 
-  private void riser(FigureBook figures, String key, String label, double x) {
-    double under = brief.facts().parted().undersideMm(x);
-    figures.length(
-        key,
-        label,
-        box.belowMm() + under,
-        Working.of("from the plate to the underside of the master, a tenth of its length in")
-            .given("master clear of the plate", brief.mm(box.belowMm()), CHOSEN)
-            .given("its underside there", brief.mm(under), COMPUTED)
-            .done());
+  /** What carries the master over a board; none where it is bedded in clay or has no model. */
+  public List<Riser> risers() {
+    if (brief.choices().parting().bedding() != Bedding.BOARD || brief.facts().parted() == null) {
+      return List.of();
+    }
+    PartingChoice c = brief.choices().parting();
+    return List.of(riser("left", c.riserLeftMm()), riser("right", c.riserRightMm()));
+  }
+
+  private Riser riser(String side, Double wantedMm) {
+    double length = brief.facts().sizeMm().x();
+    double in = wantedMm == null ? RISER_IN * length : Math.min(wantedMm, length);
+    double x = side.equals("left") ? in - length / 2 : length / 2 - in;
+    return new Riser(side, in, x, box.belowMm() + brief.facts().parted().undersideMm(x));
   }
 }

@@ -23,6 +23,7 @@ public final class PlanFigures {
           "plate.land",
           "box.inside",
           "box.outside",
+          "box.level",
           "box.thinnest",
           "box.cost",
           "box.seal",

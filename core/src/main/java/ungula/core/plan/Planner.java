@@ -106,6 +106,7 @@ public final class Planner {
             b.choices().mould().ribSpacingMm(),
             parting,
             board ? parting.boardCutouts() : null,
+            halves.map(HalvesPart::risers).orElse(List.of()),
             plate.map(p -> p.on().footprints()).orElse(List.of()),
             b.measuredErrorMm(),
             b.workshop().equipment().bedMm());

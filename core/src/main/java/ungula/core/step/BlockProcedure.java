@@ -12,6 +12,12 @@ import ungula.core.workshop.Rate;
 /** A block poured in one go round one master or several, pulled off or cut open. */
 final class BlockProcedure extends Procedure {
 
+  /** One degree out of level that costs less is not worth more words. */
+  private static final double LEVEL_MM = 5;
+
+  /** A mould so many times as long as it is thick bends under its own weight. */
+  private static final double FLAT = 6;
+
   BlockProcedure(Plan p, StepList steps) {
     super(p, steps);
   }
@@ -43,14 +49,15 @@ final class BlockProcedure extends Procedure {
           .hands(
               "open",
               steps.rate(Rate.OPEN),
-              "Take the walls off, pull the mould off, trim its lip.")
+              "Take the walls off, trim the lip where rubber crept up them, and pull the mould"
+                  + " off.")
           .holds(Hold.MOULD, Hold.MASTER)
           .against("locks.stretch", "mould.leans")
           .add();
     } else {
       cutOpen();
     }
-    wash(steps);
+    wash(p, steps);
   }
 
   static void box(Plan p, StepList steps) {
@@ -61,10 +68,18 @@ final class BlockProcedure extends Procedure {
             steps.rate(Rate.BOX).and(steps.rate(Rate.JOINT, joints / 1000, p.brief().mm(joints))),
             "Set the walls up round it and seal all "
                 + p.brief().mm(joints)
-                + " of joints. Level it both ways.")
+                + " of joints. Level it both ways"
+                + (p.mould().slopeMm(1) < LEVEL_MM
+                    ? "."
+                    : ", first along the "
+                        + p.brief().mm(p.mould().inside().spanMm())
+                        + " with a straight edge: one degree costs "
+                        + p.brief().mm(p.mould().slopeMm(1))
+                        + " of rubber."))
         .shows("box.inside", "box.outside", "box.seal")
         .against(
             "box.bows",
+            "box.level",
             "box.seal",
             "wall.thin",
             "wall.tears",
@@ -76,9 +91,15 @@ final class BlockProcedure extends Procedure {
         .add();
   }
 
-  static void wash(StepList steps) {
+  static void wash(Plan p, StepList steps) {
     steps
-        .hands("wash", steps.rate(Rate.WASH), "Wash the mould and let it dry.")
+        .hands(
+            "wash",
+            steps.rate(Rate.WASH),
+            p.poured() && p.mould().inside().spanMm() > FLAT * p.mould().pourLineMm()
+                ? "Wash the mould, let it dry, and keep it flat on a board, the cavity up: so thin"
+                    + " for its length it takes the shape of what it lies on."
+                : "Wash the mould and let it dry.")
         .why("Damp foams resin, and dust shows on the first cast.")
         .add();
   }
@@ -103,7 +124,7 @@ final class BlockProcedure extends Procedure {
         .hands(
             "open",
             takes,
-            "Take the walls off and cut it open"
+            "Take the walls off, trim the lip where rubber crept up them, and cut it open"
                 + cut.map(c -> " at " + c.side()).orElse("")
                 + ", jagged, in big steps outside and fine ones near the cavity; leave the other"
                 + " side whole as a hinge. Take the master out.")

@@ -77,7 +77,7 @@ final class SkinProcedure extends Procedure {
         .shows("skin.stretch", "skin.cut", "jacket.withSkin")
         .against("skin.sock", "jacket.heavy")
         .add();
-    BlockProcedure.wash(steps);
+    BlockProcedure.wash(p, steps);
   }
 
   static String key(int coat) {

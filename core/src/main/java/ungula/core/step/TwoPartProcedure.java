@@ -59,7 +59,7 @@ final class TwoPartProcedure extends Procedure {
         .holds(Hold.MOULD, Hold.MASTER)
         .against("parting.locked")
         .add();
-    BlockProcedure.wash(steps);
+    BlockProcedure.wash(p, steps);
   }
 
   private void bed() {

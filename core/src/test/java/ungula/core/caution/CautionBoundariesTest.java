@@ -122,6 +122,21 @@ public class CautionBoundariesTest {
         "mould.sidesMm=16 mm",
         "mould.sidesMm=11 mm"
       },
+      // 9 mm off the cavity, 6 mm wide, 3 mm to the wall: 15 mm, unless the ring is another
+      {
+        "parting.room",
+        "mould.kind=TWO_PART,parting.keying=RING,mould.sidesMm=15 mm",
+        "",
+        "parting.ring.offsetMm=9.1 mm"
+      },
+      {
+        "parting.room",
+        "mould.kind=TWO_PART,parting.keying=RING,mould.sidesMm=15 mm",
+        "parting.ring.heightMm=12 mm",
+        "parting.ring.widthMm=6.2 mm"
+      },
+      // 5 mm for one degree: the longest inside is 286.4 mm, 80 of them the master's
+      {"box.level", "mould.kind=OPEN", "mould.sidesMm=103 mm", "mould.sidesMm=103.5 mm"},
       {"parting.room", "mould.kind=TWO_PART,mould.sidesMm=11 mm", "parting.keying=NONE", ""},
       // 8 mm of rubber over a parting: the box is poured 5 mm over the 42 mm of the master
       {

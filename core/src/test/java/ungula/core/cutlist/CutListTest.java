@@ -1,6 +1,7 @@
 package ungula.core.cutlist;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.io.StringReader;
@@ -30,6 +31,8 @@ import ungula.core.parting.Keying;
 import ungula.core.parting.PartedMaster;
 import ungula.core.parting.Parting;
 import ungula.core.parting.PartingLine;
+import ungula.core.parting.Riser;
+import ungula.core.parting.SealRing;
 import ungula.core.quantity.Units;
 
 public class CutListTest {
@@ -192,11 +195,11 @@ public class CutListTest {
   public void ribsStandBetweenTheEndsOfTheWalls() {
     TriangleMesh block =
         new Solid(Solid.Shape.BOX, 120, 30, 40, 1, 1, 1, "", null, null, 0.5).mesh();
-    Extras ribs = new Extras(50.0, null, null, List.of(), 0, null);
+    Extras ribs = new Extras(50.0, null, null, List.of(), List.of(), 0, null);
     CutPart rib = part(CutList.of(box(block, BoxShape.RECTANGLE), ribs, Units.METRIC), "Rib");
     assertEquals(rib.count(), 6);
     assertEquals(rib.size(), "40 × 65 mm");
-    Extras wide = new Extras(150.0, null, null, List.of(), 0, null);
+    Extras wide = new Extras(150.0, null, null, List.of(), List.of(), 0, null);
     CutList none = CutList.of(box(block, BoxShape.RECTANGLE), wide, Units.METRIC);
     assertTrue(none.parts().stream().noneMatch(p -> p.name().equals("Rib")));
   }
@@ -208,11 +211,11 @@ public class CutListTest {
         new Solid(Solid.Shape.BOX, 120, 30, 40, 1, 1, 1, "", null, null, 0.5).mesh();
     BoxMould box = box(block, BoxShape.RECTANGLE);
     assertEquals(box.thinnestWallMm(), 10, 1e-9);
-    Extras rough = new Extras(null, null, null, List.of(), 1.1, null);
+    Extras rough = new Extras(null, null, null, List.of(), List.of(), 1.1, null);
     assertTrue(
         CutList.of(box, rough, Units.METRIC).besides().stream()
             .anyMatch(b -> b.startsWith("The master is measured to ± 1.1 mm")));
-    Extras fine = new Extras(null, null, null, List.of(), 0.9, null);
+    Extras fine = new Extras(null, null, null, List.of(), List.of(), 0.9, null);
     assertTrue(
         CutList.of(box, fine, Units.METRIC).besides().stream()
             .noneMatch(b -> b.contains("measured")));
@@ -234,7 +237,8 @@ public class CutListTest {
         box,
         new PartedMaster(ball),
         ball.shadow(),
-        new Parting.Wanted(PartingLine.LEVEL, 30.0, Keying.RING, FacetSet.NONE));
+        new Parting.Wanted(
+            PartingLine.LEVEL, 30.0, Keying.RING, SealRing.Form.USUAL, FacetSet.NONE));
   }
 
   private static double area(CutPart p) {
@@ -245,9 +249,21 @@ public class CutListTest {
   @Test
   public void theBeddingBoardIsCutOutToTheMaster() {
     Parting halves = halves();
-    Extras extras = new Extras(null, halves, halves.boardCutouts(), List.of(), 0, null);
+    Extras extras = new Extras(null, halves, halves.boardCutouts(), List.of(), List.of(), 0, null);
     CutPart board = part(CutList.of(halves.box(), extras, Units.METRIC), "Bedding board");
     Near.relative(area(board), 100 * 100 - Math.PI * 900, 0.002);
+  }
+
+  @Test
+  public void risersAreCutToTheirHeight() {
+    Parting halves = halves();
+    List<Riser> risers = List.of(new Riser("left", 6, -24, 17.5), new Riser("right", 0, 30, 0));
+    Extras extras = new Extras(null, halves, halves.boardCutouts(), risers, List.of(), 0, null);
+    CutList list = CutList.of(halves.box(), extras, Units.METRIC);
+    CutPart riser = part(list, "Riser at the left");
+    assertEquals(riser.size(), "17.5 × 40 mm");
+    assertTrue(riser.note().startsWith("its middle 6 mm in from the left end"), riser.note());
+    assertFalse(list.parts().stream().anyMatch(p -> p.name().equals("Riser at the right")));
   }
 
   /** Its middle runs on a circle of r 39; it is 6 wide. */
@@ -255,7 +271,10 @@ public class CutListTest {
   public void theSealRingIsSplitToFitTheBed() {
     Parting halves = halves();
     CutList whole =
-        CutList.of(halves.box(), new Extras(null, halves, null, List.of(), 0, null), Units.METRIC);
+        CutList.of(
+            halves.box(),
+            new Extras(null, halves, null, List.of(), List.of(), 0, null),
+            Units.METRIC);
     CutPart ring = part(whole, "Seal ring");
     Near.relative(area(ring), 2 * Math.PI * 39 * 6, 0.005);
     Read dxf = Read.of(Dxf.of(CutSheet.of(whole)));
@@ -266,7 +285,7 @@ public class CutListTest {
     CutList split =
         CutList.of(
             halves.box(),
-            new Extras(null, halves, null, List.of(), 0, new double[] {70, 50}),
+            new Extras(null, halves, null, List.of(), List.of(), 0, new double[] {70, 50}),
             Units.METRIC);
     List<CutPart> pieces =
         split.parts().stream().filter(p -> p.name().startsWith("Seal ring, piece")).toList();

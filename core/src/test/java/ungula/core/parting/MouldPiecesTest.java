@@ -77,7 +77,10 @@ public class MouldPiecesTest {
     BoxMould box = box(m, shape, 12);
     Parting parting =
         Parting.of(
-            box, new PartedMaster(m), m.shadow(), new Wanted(line, null, keying, FacetSet.NONE));
+            box,
+            new PartedMaster(m),
+            m.shadow(),
+            new Wanted(line, null, keying, SealRing.Form.USUAL, FacetSet.NONE));
     List<Piece> all = pieces(m, box, parting);
     assertEquals(all.size(), 2);
     relative(volume(all.get(0)), parting.lowerMm3(), 0.01);

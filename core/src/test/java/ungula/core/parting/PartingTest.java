@@ -51,7 +51,10 @@ public class PartingTest {
   private static Parting parting(
       PosedMaster m, double wall, PartingLine line, Double up, Keying keying) {
     return Parting.of(
-        box(m, wall), new PartedMaster(m), m.shadow(), new Wanted(line, up, keying, FacetSet.NONE));
+        box(m, wall),
+        new PartedMaster(m),
+        m.shadow(),
+        new Wanted(line, up, keying, SealRing.Form.USUAL, FacetSet.NONE));
   }
 
   @Test
@@ -150,7 +153,7 @@ public class PartingTest {
             box(ball, 15),
             master,
             ball.shadow(),
-            new Wanted(PartingLine.SILHOUETTE, 30.0, Keying.NONE, clean));
+            new Wanted(PartingLine.SILHOUETTE, 30.0, Keying.NONE, SealRing.Form.USUAL, clean));
     assertTrue(on.seamOnCleanMm() > 0.95 * on.seamMm());
   }
 

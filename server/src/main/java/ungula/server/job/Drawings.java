@@ -20,6 +20,8 @@ import ungula.core.mould.SectionDrawing.Measure;
 import ungula.core.mould.SectionDrawing.Role;
 import ungula.core.mould.SectionDrawing.Side;
 import ungula.core.parting.Parting;
+import ungula.core.parting.Riser;
+import ungula.core.plan.HalvesPart;
 import ungula.core.plan.SkinPart;
 import ungula.core.quantity.Length;
 import ungula.core.skin.SkinField;
@@ -112,7 +114,10 @@ public class Drawings {
       drawing =
           cut == Cut.TOP
               ? drawing.with(Role.KEY, parting.get().keysFromAbove())
-              : withLevel(job, drawing.with(Role.PARTING, parting.get().cut(cut, drawing.at())));
+              : withLevel(
+                  job,
+                  withRisers(job, drawing, cut)
+                      .with(Role.PARTING, parting.get().cut(cut, drawing.at())));
     }
     if (job.plan().plan().cut().isPresent()) {
       List<double[]> shadow = shapes.posed(job.choices()).map(PosedMaster::shadow).orElseThrow();
@@ -121,6 +126,39 @@ public class Drawings {
               Role.CUT_LINE, List.of(job.plan().plan().cut().get().seen(cut, box, shadow)));
     }
     return withAir(job, withSprue(job, withCore(job, drawing, cut), cut), cut);
+  }
+
+  /** Under the master while its upper half is poured, seen from the front. */
+  private static SectionDrawing withRisers(Jobs.Job job, SectionDrawing drawing, Cut cut) {
+    List<Riser> risers = job.plan().plan().halves().map(HalvesPart::risers).orElse(List.of());
+    if (cut != Cut.FRONT || risers.isEmpty()) {
+      return drawing;
+    }
+    double end = job.box().masterMm().x() / 2;
+    SectionDrawing drawn = drawing;
+    for (Riser r : risers) {
+      double half = Riser.THICK_MM / 2;
+      double[] ring = {
+        r.xMm() - half,
+        0,
+        r.xMm() + half,
+        0,
+        r.xMm() + half,
+        r.heightMm(),
+        r.xMm() - half,
+        r.heightMm()
+      };
+      boolean left = r.xMm() < 0;
+      String text = Length.format(r.inMm(), job.choices().units());
+      Measure of = left ? Measure.RISER_LEFT : Measure.RISER_RIGHT;
+      drawn =
+          drawn
+              .with(Role.RISER, List.of(ring))
+              .with(
+                  new Dimension(
+                      Side.BELOW, 3, left ? -end : r.xMm(), left ? r.xMm() : end, text, of));
+    }
+    return drawn;
   }
 
   /** How far up the master the halves meet. */

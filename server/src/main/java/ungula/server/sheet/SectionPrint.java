@@ -20,7 +20,9 @@ final class SectionPrint {
   /** Beside a section, for its dimensions. */
   private static final float GUTTER = 74;
 
-  private static final float BELOW = 54;
+  /** For each row of dimensions below. */
+  private static final float ROW = 18;
+
   private static final float PIN = 6.5f;
 
   private final SheetPen pen;
@@ -57,9 +59,17 @@ final class SectionPrint {
     for (int i = 0; i < cautions.size(); i++) {
       s.pin(i + 1, cautions.get(i));
     }
-    float tall = 8 + (float) (s.d.top() - s.d.bottom()) * s.scale + BELOW;
+    float tall = 8 + (float) (s.d.top() - s.d.bottom()) * s.scale + 18 + s.rows() * ROW;
     pen.text(view.seen(), left, pen.y() - tall, 8, false, SheetPen.QUIET);
     return tall + 8;
+  }
+
+  private int rows() {
+    return d.dimensions().stream()
+        .filter(x -> x.side() == Side.BELOW)
+        .mapToInt(Dimension::row)
+        .max()
+        .orElse(0);
   }
 
   private void shapes() throws IOException {
@@ -96,7 +106,7 @@ final class SectionPrint {
   private void shape(SectionDrawing.Role role, List<float[]> rings) throws IOException {
     switch (role) {
       case RUBBER -> pen.polygon(rings, SheetPen.RUBBER, null);
-      case PLATE, WALL -> pen.polygon(rings, WALL, SheetPen.INK);
+      case PLATE, WALL, RISER -> pen.polygon(rings, WALL, SheetPen.INK);
       case MASTER -> {
         pen.polygon(rings, MASTER, null);
         pen.hatch(rings, SheetPen.QUIET);
