@@ -27,6 +27,7 @@ import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.hollow.HollowCore;
 import ungula.core.jacket.OutsideStudy;
+import ungula.core.mark.Mark;
 import ungula.core.master.PosedMaster;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
@@ -489,7 +490,8 @@ public final class ApproachSearch {
     if (!kind.onPlate() || made.plan.skin().filter(s -> s.off() == TakenOff.CUT).isPresent()) {
       return 0;
     }
-    Stretch s = Stretch.pulledUp(posed.bodies(), parallel);
+    Stretch s =
+        Stretch.pulledUp(posed.bodies(), posed.bounds(choices.marks().of(Mark.THREAD)), parallel);
     book.put(
         "stretch",
         "stretch to come off",

@@ -58,6 +58,7 @@ final class ShapeCautions extends Finding {
       c.thinParts();
       if (plan.poured()) {
         c.stretch();
+        c.thread();
         c.offcuts();
       }
     }
@@ -189,6 +190,20 @@ final class ShapeCautions extends Finding {
                     "Put in " + ml(most),
                     "+" + ml(put - most) + " rubber",
                     List.of(Edit.of("rubber.offcutsMm3", most / 1000 + " mL"))))));
+  }
+
+  /** What is marked to be unscrewed is counted on to be. */
+  private void thread() {
+    if (p.choices().marks().of(Mark.THREAD).isEmpty()) {
+      return;
+    }
+    add(
+        "locks.thread",
+        NOTE,
+        "The thread is unscrewed",
+        "Turn the mould off it, and every cast out of it: pulled, its rubber tears. No stretch is"
+            + " counted for it. Or plug it, and mark it as a hole to plug.",
+        null);
   }
 
   private void stretch() {

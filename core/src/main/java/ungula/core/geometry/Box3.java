@@ -29,4 +29,13 @@ public record Box3(Vec3 min, Vec3 max) {
     Vec3 s = size();
     return s.x() * s.y() * s.z();
   }
+
+  public boolean contains(Vec3 p) {
+    return min.x() <= p.x()
+        && p.x() <= max.x()
+        && min.y() <= p.y()
+        && p.y() <= max.y()
+        && min.z() <= p.z()
+        && p.z() <= max.z();
+  }
 }

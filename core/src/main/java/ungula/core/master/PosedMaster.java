@@ -4,8 +4,10 @@ import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
+import ungula.core.mark.FacetSet;
 import ungula.core.mesh.ConvexHull;
 import ungula.core.mesh.ConvexHull.FlatFace;
 import ungula.core.mesh.FillCurve;
@@ -138,6 +140,11 @@ public final class PosedMaster {
       }
       return onPlate;
     }
+  }
+
+  /** Bounds of each of some facets of the model, set down. */
+  public List<Box3> bounds(FacetSet facets) {
+    return facets.facets().stream().mapToObj(standing::bounds).toList();
   }
 
   /** Each master of the model by itself, set down; copies are not told again. */

@@ -90,6 +90,20 @@ public final class TriangleMesh {
     return new Vec3(xyz[3 * v], xyz[3 * v + 1], xyz[3 * v + 2]);
   }
 
+  /** The bounds of a facet. */
+  public Box3 bounds(int t) {
+    double[] low = new double[3];
+    double[] high = new double[3];
+    for (int k = 0; k < 3; k++) {
+      double a = xyz[3 * corners[3 * t] + k];
+      double b = xyz[3 * corners[3 * t + 1] + k];
+      double c = xyz[3 * corners[3 * t + 2] + k];
+      low[k] = Math.min(a, Math.min(b, c));
+      high[k] = Math.max(a, Math.max(b, c));
+    }
+    return new Box3(new Vec3(low[0], low[1], low[2]), new Vec3(high[0], high[1], high[2]));
+  }
+
   /** The middle of a facet. */
   public Vec3 middle(int t) {
     Vec3 sum = vertex(corners[3 * t]).plus(vertex(corners[3 * t + 1]));

@@ -9,6 +9,7 @@ import java.util.TreeSet;
 import org.locationtech.jts.algorithm.ConvexHull;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.GeometryFactory;
+import ungula.core.geometry.Box3;
 import ungula.core.mesh.Slicer;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.TriangleMesh;
@@ -39,6 +40,9 @@ public record Stretch(double share, double wideMm, double throatMm) {
   /** A body with more heights of vertices is round: levels spread evenly see all of it. */
   private static final int MOST_STEPS = 60;
 
+  /** Facets this share of the height apart are of one thread. */
+  private static final double TOUCHING = 0.001;
+
   private static final double LEAST_THROAT = 0.1;
 
   /**
@@ -61,17 +65,27 @@ public record Stretch(double share, double wideMm, double throatMm) {
    * @param bodies as they stand, z up; what lies below the plate, z = 0, does not count
    */
   public static Stretch pulledUp(List<TriangleMesh> bodies, Parallel parallel) {
+    return pulledUp(bodies, List.of(), parallel);
+  }
+
+  /**
+   * The same with threads, which are unscrewed: no rubber has to pass their ridges.
+   *
+   * @param threads bounds of each facet of a thread, as they stand
+   */
+  public static Stretch pulledUp(List<TriangleMesh> bodies, List<Box3> threads, Parallel parallel) {
     return bodies.stream()
-        .map(body -> pulledUp(body, parallel))
+        .map(body -> pulledUp(body, threads, parallel))
         .max(Comparator.comparingDouble(Stretch::share))
         .orElseThrow();
   }
 
-  private static Stretch pulledUp(TriangleMesh body, Parallel parallel) {
+  private static Stretch pulledUp(TriangleMesh body, List<Box3> threads, Parallel parallel) {
     Slicer sections = new Slicer(body, Cut.TOP);
     double[] z = levels(body);
     double[] cord = new double[z.length];
     parallel.each(z.length, i -> cord[i] = cord(sections, z[i]));
+    unscrewed(z, cord, threads.stream().filter(f -> body.bounds().contains(f.centre())).toList());
     double widest = Arrays.stream(cord).max().orElseThrow();
     Stretch most = new Stretch(0, 0, 0);
     int wide = z.length - 1;
@@ -83,6 +97,32 @@ public record Stretch(double share, double wideMm, double throatMm) {
       wide = cord[i] > cord[wide] ? i : wide;
     }
     return most;
+  }
+
+  /** From end to end of a thread the cord is as long as over its ridges. */
+  private static void unscrewed(double[] z, double[] cord, List<Box3> thread) {
+    double touching = TOUCHING * (z[z.length - 1] - z[0]);
+    List<Box3> up = thread.stream().sorted(Comparator.comparingDouble(f -> f.min().z())).toList();
+    for (int from = 0; from < up.size(); ) {
+      double low = up.get(from).min().z() - touching;
+      double high = low;
+      int next = from;
+      while (next < up.size() && up.get(next).min().z() - touching <= high) {
+        high = Math.max(high, up.get(next++).max().z() + touching);
+      }
+      level(z, cord, low, high);
+      from = next;
+    }
+  }
+
+  private static void level(double[] z, double[] cord, double low, double high) {
+    double most = 0;
+    for (int i = 0; i < z.length; i++) {
+      most = z[i] >= low && z[i] <= high ? Math.max(most, cord[i]) : most;
+    }
+    for (int i = 0; i < z.length; i++) {
+      cord[i] = z[i] >= low && z[i] <= high ? most : cord[i];
+    }
   }
 
   /** Evenly spread, and at both sides of each step of a body that has few. */

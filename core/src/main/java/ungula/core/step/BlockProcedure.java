@@ -49,8 +49,10 @@ final class BlockProcedure extends Procedure {
           .hands(
               "open",
               steps.rate(Rate.OPEN),
-              "Take the walls off, trim the lip where rubber crept up them, and pull the mould"
-                  + " off.")
+              "Take the walls off, trim the lip where rubber crept up them, and "
+                  + (threaded()
+                      ? "unscrew the mould from the master: turn it, do not pull."
+                      : "pull the mould off."))
           .holds(Hold.MOULD, Hold.MASTER)
           .against("locks.stretch", "mould.leans")
           .add();

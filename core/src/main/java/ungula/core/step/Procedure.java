@@ -6,6 +6,7 @@ import java.util.Locale;
 import ungula.core.choice.MasterChoice;
 import ungula.core.contact.Contact.Verdict;
 import ungula.core.contact.Releases;
+import ungula.core.mark.Mark;
 import ungula.core.plan.Brief;
 import ungula.core.plan.MixPart;
 import ungula.core.plan.Plan;
@@ -54,6 +55,11 @@ abstract class Procedure {
 
   final boolean seals(What what) {
     return verdict(what) == Verdict.SEAL;
+  }
+
+  /** Whether the master is marked as a thread, which comes out by turning. */
+  final boolean threaded() {
+    return !b.choices().marks().of(Mark.THREAD).isEmpty();
   }
 
   /** What is done to the master before anything is built round it. */

@@ -14,6 +14,7 @@ import ungula.core.air.Vents;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
+import ungula.core.mark.FacetSet;
 import ungula.core.master.PosedMaster;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.SurfacePoint;
@@ -119,6 +120,7 @@ public record ShapeStudy(
    * @param baseOpen whether the master stands on the plate, so that the mould is open there
    * @param sprue poured in through; null pours through the base, or where the cast is highest
    * @param vents there already
+   * @param threads marked facets: what they lock is unscrewed
    */
   public record Question(
       Box3 inside,
@@ -126,7 +128,8 @@ public record ShapeStudy(
       double liftMm,
       boolean baseOpen,
       SurfacePoint sprue,
-      List<SurfacePoint> vents) {
+      List<SurfacePoint> vents,
+      FacetSet threads) {
 
     Inlet inlet() {
       return sprue != null ? Inlet.SPRUE : baseOpen ? Inlet.BASE : Inlet.HIGHEST;
@@ -176,7 +179,7 @@ public record ShapeStudy(
     RubberWall.Result wall = RubberWall.of(mesh, across, q.ring, q.inside.max().z(), q.baseOpen);
     progress.at("Pulling the mould off", 0.9);
     double offcuts = Offcuts.roomMm3(mesh, q.inside, q.ring, parallel, progress.part(0.93, 1));
-    Stretch stretch = Stretch.pulledUp(master.bodies(), parallel);
+    Stretch stretch = Stretch.pulledUp(master.bodies(), master.bounds(q.threads), parallel);
     ShapeStudy study =
         new ShapeStudy(
             q.inlet(),

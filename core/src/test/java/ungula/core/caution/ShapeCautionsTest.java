@@ -174,6 +174,26 @@ public class ShapeCautionsTest {
   }
 
   @Test
+  public void aThreadIsTurnedNotPulled() {
+    ShapeStudy s = study(NONE, List.of(), NONE, NONE, 0);
+    JobPlan plain = plan(s, MARRAM, Edit.of("mould.kind", "OPEN"));
+    assertFalse(caution(plain, "locks.thread").isPresent());
+    assertTrue(said(plain, "open").endsWith("and pull the mould off."), said(plain, "open"));
+    JobPlan bolt =
+        plan(s, MARRAM, Edit.of("mould.kind", "OPEN"), Edit.of("marks.add", "THREAD 0+4"));
+    assertTrue(caution(bolt, "locks.thread").orElseThrow().text().startsWith("Turn the mould"));
+    assertTrue(said(bolt, "open").endsWith("turn it, do not pull."), said(bolt, "open"));
+  }
+
+  private static String said(JobPlan plan, String step) {
+    return plan.steps().making().stream()
+        .filter(s -> s.key().equals(step))
+        .findFirst()
+        .orElseThrow()
+        .what();
+  }
+
+  @Test
   public void ventsAreOfferedAndPlaced() {
     JobPlan plan = plan(study(NONE, List.of(), air(800, 700), air(100), 0), MARRAM);
     Caution.Fix fix = caution(plan, "air.cast").orElseThrow().fixes().get(0);

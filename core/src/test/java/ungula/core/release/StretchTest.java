@@ -1,10 +1,15 @@
 package ungula.core.release;
 
+import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.IntStream;
 import org.testng.annotations.Test;
 import ungula.core.Near;
 import ungula.core.Shapes;
+import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.Pose;
@@ -67,5 +72,41 @@ public class StretchTest {
             },
             60);
     Near.relative(stretch(PosedMaster.of(staff, 1, UPRIGHT)).share(), 1, 1e-6);
+  }
+
+  /** Ridges of Ø 20 over roots of Ø 16 on a shank of Ø 20, a pitch of 4 mm. */
+  private static TriangleMesh bolt(double headMm) {
+    List<double[]> profile = new ArrayList<>(List.of(new double[] {0, 0}, new double[] {10, 0}));
+    profile.add(new double[] {10, 20});
+    for (double z = 20; z < 60; z += 4) {
+      profile.add(new double[] {8, z + 2});
+      profile.add(new double[] {10, z + 4});
+    }
+    profile.add(new double[] {headMm / 2, 60});
+    profile.add(new double[] {headMm / 2, 68});
+    profile.add(new double[] {0, 68});
+    return Tessellation.turned(profile.toArray(double[][]::new), 90);
+  }
+
+  private static List<Box3> thread(TriangleMesh bolt) {
+    return IntStream.range(0, bolt.triangleCount())
+        .mapToObj(bolt::bounds)
+        .filter(f -> f.min().z() >= 20 && f.max().z() <= 60.001 && f.min().z() < f.max().z())
+        .toList();
+  }
+
+  @Test
+  public void aThreadIsUnscrewedAndAsksForNoStretch() {
+    TriangleMesh bolt = PosedMaster.of(bolt(20), 1, UPRIGHT).mesh();
+    List<TriangleMesh> body = List.of(bolt);
+    // as it is, a root of Ø 16 has to pass a ridge of Ø 20
+    Near.relative(Stretch.pulledUp(body, Parallel.ALL).share(), 20 / 16.0 - 1, 0.01);
+    assertEquals(Stretch.pulledUp(body, thread(bolt), Parallel.ALL).share(), 0, 1e-3);
+    // its head still has to pass, over the ridges
+    TriangleMesh headed = PosedMaster.of(bolt(30), 1, UPRIGHT).mesh();
+    Near.relative(
+        Stretch.pulledUp(List.of(headed), thread(headed), Parallel.ALL).share(),
+        30 / 20.0 - 1,
+        0.01);
   }
 }

@@ -15,6 +15,7 @@ import ungula.core.demo.Harbour;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
+import ungula.core.mark.FacetSet;
 import ungula.core.master.Pose;
 import ungula.core.master.PosedMaster;
 import ungula.core.master.Tessellation;
@@ -41,7 +42,8 @@ public class ShapeStudyTest {
         lift,
         master.restMm2() > 0 && lift == 0,
         null,
-        List.of(vents));
+        List.of(vents),
+        FacetSet.NONE);
   }
 
   private static ShapeStudy.Made made(PosedMaster master, Question q, Parallel parallel) {

@@ -22,6 +22,7 @@ import ungula.core.geometry.Vec3;
 import ungula.core.hollow.HollowCore;
 import ungula.core.jacket.Jacket;
 import ungula.core.jacket.OutsideStudy;
+import ungula.core.mark.Mark;
 import ungula.core.mark.Marks;
 import ungula.core.master.MasterMaterial;
 import ungula.core.master.Solid;
@@ -121,7 +122,8 @@ public class JobQuestions {
             box.belowMm(),
             baseOpen,
             c.casting().sprue(),
-            c.casting().vents());
+            c.casting().vents(),
+            c.marks().of(Mark.THREAD));
     return studies.question(
         new AskedOfPose(ShapeStudy.VERSION, body(c), c.pose().turn(), c.laid(), q),
         ShapeStudy.class,
