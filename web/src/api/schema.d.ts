@@ -1331,6 +1331,7 @@ export interface components {
       | 'batch.#.fill'
       | 'batch.#.latest'
       | 'batch.#.level'
+      | 'batch.#.lines'
       | 'batch.#.start'
       | 'batch.count'
       | 'batch.minutes'
@@ -4125,7 +4126,7 @@ export interface operations {
     parameters: {
       query: {
         jobs: string[];
-        bubbles?: 'THIN_POUR' | 'VACUUM' | 'VACUUM_CYCLED' | 'VIBRATED';
+        bubbles?: 'THIN_POUR' | 'VACUUM' | 'VACUUM_CYCLED' | 'VACUUM_TWO_CUPS' | 'VIBRATED';
       };
       header?: never;
       path: {

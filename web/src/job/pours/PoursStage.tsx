@@ -83,6 +83,7 @@ export function PoursStage({ job }: { job: Job }) {
 
 /** What each batch has besides its weights; only columns that are known. */
 const COLUMNS = [
+  { key: 'lines', text: 'Lines on the cup' },
   { key: 'fill', text: 'Fill mark' },
   { key: 'level', text: 'Level' },
   { key: 'start', text: 'Begin' },

@@ -63,6 +63,7 @@ public final class PlanFigures {
           "batch.#.fill",
           "batch.#.latest",
           "batch.#.level",
+          "batch.#.lines",
           "batch.#.start",
           "moulds.mass",
           "moulds.hands",

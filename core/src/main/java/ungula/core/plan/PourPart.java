@@ -14,10 +14,12 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
+import ungula.core.choice.First;
 import ungula.core.mould.BoxMould;
 import ungula.core.pour.Batches;
 import ungula.core.pour.Batching;
 import ungula.core.pour.Bubbles;
+import ungula.core.pour.NamedVessel;
 import ungula.core.pour.Pace;
 import ungula.core.pour.PlannedBatch;
 import ungula.core.quantity.Mass;
@@ -26,6 +28,7 @@ import ungula.core.quantity.Timespan;
 import ungula.core.quantity.Vacuum;
 import ungula.core.quantity.Volume;
 import ungula.core.rubber.Mix;
+import ungula.core.rubber.Ratio;
 import ungula.core.skin.Coat;
 import ungula.core.working.Figure;
 import ungula.core.working.FigureBook;
@@ -434,20 +437,53 @@ public record PourPart(
         .vesselFor(t.mm3())
         .ifPresent(
             n -> {
-              double level = n.vessel().levelMm(t.mm3());
+              int cups = bubbles().cups();
+              double each = t.mm3() / cups;
+              double level = n.vessel().levelMm(each);
               Working.Builder w =
                   Working.of("height of the volume in a tapering vessel")
                       .given("volume", brief.ml(t.mm3()), COMPUTED)
                       .given(
                           "the " + n.name() + " holds", brief.ml(n.vessel().volumeMm3()), MEASURED);
               if (bubbles().vacuum()) {
-                double foam = Math.min(bubbles().rise() * t.mm3(), n.vessel().volumeMm3());
+                double foam = Math.min(bubbles().rise() * each, n.vessel().volumeMm3());
                 w.step("Its foam stands up to " + brief.mm(n.vessel().levelMm(foam)) + ".");
               }
-              String text = brief.mm(level) + ", " + n.name();
+              if (cups > 1) {
+                w.step("Mixed in one vessel, then divided between two alike, side by side.");
+              }
+              String text = brief.mm(level) + ", " + (cups > 1 ? "each of two: " : "") + n.name();
               figures.put(
                   t.batch.key() + ".fill", t.batch.figure("fill mark"), level, text, w.done());
+              lines(t, n, figures);
             });
+  }
+
+  /** Where the parts are measured by volume: a line to fill the first to, and one for both. */
+  private void lines(Batch t, NamedVessel n, FigureBook figures) {
+    Mix its = t.mix;
+    boolean known = its.baseMm3() != null && its.hardenerMm3() != null;
+    if (!known || brief.ratio() == null || brief.ratio().basis() != Ratio.Basis.VOLUME) {
+      return;
+    }
+    boolean baseFirst = brief.choices().rubber().first() == First.BASE;
+    double first = baseFirst ? its.baseMm3() : its.hardenerMm3();
+    double both = its.baseMm3() + its.hardenerMm3();
+    double line = n.vessel().levelMm(first);
+    figures.put(
+        t.batch.key() + ".lines",
+        t.batch.figure("lines on the vessel"),
+        line,
+        (baseFirst ? "base to " : "hardener to ")
+            + brief.mm(line)
+            + ", both to "
+            + brief.mm(n.vessel().levelMm(both)),
+        Working.of("heights of the volumes in a tapering vessel")
+            .given("base", brief.ml(its.baseMm3()), COMPUTED)
+            .given("hardener", brief.ml(its.hardenerMm3()), COMPUTED)
+            .given("the " + n.name() + " holds", brief.ml(n.vessel().volumeMm3()), MEASURED)
+            .step("Where a scale is at hand, weigh: a millimetre of line is easily misread.")
+            .done());
   }
 
   /** How high the box is full after a share of what is poured. */

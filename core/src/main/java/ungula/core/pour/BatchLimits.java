@@ -38,8 +38,9 @@ public record BatchLimits(
       return Math.PI / 4 * diameterMm * diameterMm * heightMm;
     }
 
-    boolean takes(Vessel vessel) {
-      return vessel.fits(diameterMm, heightMm);
+    /** Whether one, or two alike side by side, go in: two circles in a circle of twice as wide. */
+    boolean takes(Vessel vessel, int cups) {
+      return vessel.fits(diameterMm / cups, heightMm);
     }
   }
 
@@ -81,23 +82,26 @@ public record BatchLimits(
       return Optional.of(chamber.volumeMm3() / bubbles.rise());
     }
     return vessels.stream()
-        .filter(n -> chamber.takes(n.vessel()))
+        .filter(n -> chamber.takes(n.vessel(), bubbles.cups()))
         .reduce((smaller, larger) -> larger)
         .map(n -> foamed(n.vessel()));
   }
 
   private double foamed(Vessel vessel) {
-    return vessel.volumeMm3() / bubbles.rise();
+    return bubbles.cups() * vessel.volumeMm3() / bubbles.rise();
   }
 
-  /** The smallest vessel that holds a batch, with its foam in the chamber when it is degassed. */
+  /**
+   * The smallest vessel that holds a batch; when it is degassed with its foam, in the chamber, and
+   * its share of it where it is divided between two.
+   */
   public Optional<NamedVessel> vesselFor(double mm3) {
     return vessels.stream()
         .filter(
             n ->
                 bubbles.vacuum()
                     ? foamed(n.vessel()) >= mm3 - 1e-6
-                        && (chamber == null || chamber.takes(n.vessel()))
+                        && (chamber == null || chamber.takes(n.vessel(), bubbles.cups()))
                     : BRIM * n.vessel().volumeMm3() >= mm3 - 1e-6)
         .findFirst();
   }

@@ -26,7 +26,7 @@ public record Pace(
   /** Getting air out: in the chamber before pouring, or vibrating after it. */
   public double airMin(Bubbles bubbles) {
     return switch (bubbles) {
-      case VACUUM -> degasMin;
+      case VACUUM, VACUUM_TWO_CUPS -> degasMin;
       case VACUUM_CYCLED -> 2 * degasMin;
       case VIBRATED -> vibrateMin;
       case THIN_POUR -> 0;

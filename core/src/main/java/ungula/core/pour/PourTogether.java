@@ -109,12 +109,13 @@ public record PourTogether(
         .vesselFor(mm3)
         .ifPresent(
             n -> {
-              double level = n.vessel().levelMm(mm3);
+              int cups = limits.bubbles().cups();
+              double level = n.vessel().levelMm(mm3 / cups);
               figures.put(
                   key + ".fill",
                   "fill mark",
                   level,
-                  Length.format(level, units) + ", " + n.name(),
+                  Length.format(level, units) + ", " + (cups > 1 ? "each of two: " : "") + n.name(),
                   Working.of("height of the volume in the vessel")
                       .given("volume", Volume.format(mm3, units), COMPUTED)
                       .given("mixed in the", n.name(), CHOSEN)

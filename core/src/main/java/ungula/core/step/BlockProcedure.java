@@ -5,6 +5,7 @@ import ungula.core.cutline.CutLine;
 import ungula.core.mould.MouldKind;
 import ungula.core.plan.Plan;
 import ungula.core.plan.Touching.What;
+import ungula.core.rubber.Product;
 import ungula.core.step.Step.Hold;
 import ungula.core.step.Step.Takes;
 import ungula.core.workshop.Rate;
@@ -32,6 +33,9 @@ final class BlockProcedure extends Procedure {
         .shows("plate.masters", "plate.land")
         .against("master.floats", "sprue.heavy", "plate.wide", "plate.land")
         .add();
+    if (!open) {
+      marks();
+    }
     box(p, steps);
     release("release", What.MASTER, What.BOX);
     steps.part("Pour");
@@ -133,6 +137,28 @@ final class BlockProcedure extends Procedure {
         .holds(Hold.MOULD, Hold.MASTER)
         .shows("cut.towards", "cut.area")
         .against("cut.clean", "cut.locked", "cut.thick")
+        .add();
+  }
+
+  /** What the knife goes by: seen through clear rubber, felt and drawn where it is opaque. */
+  private void marks() {
+    Product product = b.product();
+    if (p.cut().isEmpty() || product == null) {
+      return;
+    }
+    boolean clear = product.clear() == Product.Clarity.CLEAR;
+    steps
+        .hands(
+            "cut.mark",
+            usual(5, "a line, or two dents"),
+            clear
+                ? "Lay thin tape on the master along the line of the cut: you see it through the"
+                    + " rubber."
+                : "Press two unlike dents into the base, one towards "
+                    + p.cut().get().side()
+                    + ": the block shows by them which way it lay. Keep the drawing of the cut.")
+        .holds(Hold.MASTER)
+        .shows("cut.towards")
         .add();
   }
 

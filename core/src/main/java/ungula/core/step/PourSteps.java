@@ -113,7 +113,10 @@ final class PourSteps extends Procedure {
           .hands(
               key + ".degas",
               paced(pace.airMin(bubbles), "degassing"),
-              "Degas it until the foam has gone down.")
+              bubbles.cups() > 1
+                  ? "Divide it between two cups alike and degas them side by side until the foam"
+                      + " has gone down."
+                  : "Degas it until the foam has gone down.")
           .unbroken(group)
           .holds(Hold.CHAMBER)
           .shows("pump.left")

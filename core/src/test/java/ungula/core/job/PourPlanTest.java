@@ -19,6 +19,7 @@ import ungula.core.plan.MasterFacts;
 import ungula.core.plan.PourPart;
 import ungula.core.pour.Pace;
 import ungula.core.pour.Vessel;
+import ungula.core.quantity.Length;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
@@ -143,6 +144,31 @@ public class PourPlanTest {
         plan.plan().batches().fewer().toString().contains("with a larger chamber"),
         plan.plan().batches().fewer().toString());
     assertTrue(warns(plan(shop(null), "rubber.bubbles", "VACUUM"), "batch.chamber"));
+  }
+
+  @Test
+  public void partsMeasuredByVolumeHaveLinesOnTheVessel() {
+    JobPlan plan = plan(shop(null), "rubber.ratio", "10 : 1 by volume");
+    Vessel jug = new Vessel(130, 165, 200);
+    double base = value(plan, "mix.baseVolume");
+    Near.absolute(value(plan, "batch.1.lines"), jug.levelMm(base), 1e-9);
+    String both = Length.format(jug.levelMm(base * 1.1), Units.METRIC);
+    assertTrue(plan.figures().get("batch.1.lines").text().endsWith("both to " + both));
+    JobPlan hardener =
+        plan(shop(null), "rubber.ratio", "10 : 1 by volume", "rubber.first", "HARDENER");
+    Near.absolute(value(hardener, "batch.1.lines"), jug.levelMm(base / 10), 1e-9);
+    assertFalse(plan(shop(null)).figures().containsKey("batch.1.lines"), "weighed");
+  }
+
+  @Test
+  public void dividedBetweenTwoCupsEachHasItsMark() {
+    JobPlan one = plan(shop(400.0), "rubber.bubbles", "VACUUM");
+    JobPlan two = plan(shop(400.0), "rubber.bubbles", "VACUUM_TWO_CUPS");
+    assertTrue(value(two, "batch.count") < value(one, "batch.count"));
+    Vessel jug = new Vessel(130, 165, 200);
+    Near.absolute(value(two, "batch.1.fill"), jug.levelMm(value(two, "mix.volume") / 2), 1e-9);
+    String fill = two.figures().get("batch.1.fill").text();
+    assertTrue(fill.endsWith("each of two: jug"), fill);
   }
 
   @Test

@@ -72,6 +72,31 @@ public class PourLimitsTest {
     assertTrue(new Vessel(108, 84, 140).fits(108, 140), "wider at the bottom");
   }
 
+  private static BatchLimits degassed(Bubbles bubbles, double chamberMm) {
+    NamedVessel cup = new NamedVessel("cup", new Vessel(84, 108, 140));
+    return new BatchLimits(
+        2500,
+        9000,
+        List.of(cup),
+        List.of(),
+        new BatchLimits.Chamber(chamberMm, 200),
+        Pace.USUAL,
+        bubbles,
+        null);
+  }
+
+  /** Two circles of 108 lie side by side in one of 216, and hold twice as much foam. */
+  @Test
+  public void twoCupsSideBySideLetTwiceAsMuchThrough() {
+    double one = degassed(Bubbles.VACUUM, 216).most(1.1).get(Limit.DEGASSING);
+    double two = degassed(Bubbles.VACUUM_TWO_CUPS, 216).most(1.1).get(Limit.DEGASSING);
+    Near.relative(one, new Vessel(84, 108, 140).volumeMm3() / 5, 1e-12);
+    Near.relative(two, 2 * one, 1e-12);
+    assertTrue(degassed(Bubbles.VACUUM_TWO_CUPS, 216).vesselFor(two).isPresent());
+    assertFalse(degassed(Bubbles.VACUUM, 216).vesselFor(two).isPresent());
+    assertFalse(degassed(Bubbles.VACUUM_TWO_CUPS, 215.9).vesselFor(one).isPresent());
+  }
+
   @Test
   public void mouldsThatFitWholeAreFilledFromOneBatch() {
     Session two = Session.of(new double[] {400, 600, 500, 500}, 1000);
