@@ -1531,6 +1531,7 @@ export interface components {
       | 'channels.spout'
       | 'channels.sprueMm'
       | 'channels.ventMm'
+      | 'cut.extent'
       | 'cut.towardsDegrees'
       | 'hollow.wallMm'
       | 'jacket.boltMm'

@@ -130,7 +130,7 @@ test('halves say what they take, how they meet and what registers them', () => {
 test('a cut says where it goes and what still holds', () => {
   const of = job(
     { 'cut.towards': 'the back', 'cut.area': '47 cm²', 'cut.locked': '63.8 mL' },
-    {},
+    { 'cut.extent': 'the other side stays whole as a hinge' },
     { cut: { degrees: 90, stepDegrees: 15 } },
   );
   expect(show(of).reads()).toContain(

@@ -200,7 +200,7 @@ function Knife({ job }: { job: Job }) {
     <p className="sentence">
       It is cut open on <Word k="cut.towardsDegrees" /> (
       <FigureText figure={f['cut.towards']} />
-      ), and the other side stays whole as a hinge: <FigureText figure={f['cut.area']} /> to cut,{' '}
+      ), and <Word k="cut.extent" after=":" /> <FigureText figure={f['cut.area']} /> to cut,{' '}
       <FigureText figure={f['cut.shallowest']} /> to the master at the least, a seam of{' '}
       <FigureText figure={f['cut.seam']} />
       {f['cut.clean'] && (
@@ -242,13 +242,13 @@ function Casts({ job }: { job: Job }) {
       {f['cast.volume'] && (
         <p className="sentence">
           {f['plate.masters'] ? 'All casts of a pour take' : 'A cast takes'}{' '}
-          <FigureText figure={f['cast.volume']} />, <FigureText figure={f['cast.mass']} />, of
+          <FigureText figure={f['cast.volume']} />, <FigureText figure={f['cast.mass']} />
           {job.words['cast.product']?.unset === false ? (
-            'as its sheet says.'
+            ' by the sheet of what is cast.'
           ) : (
             <>
-              something with a viscosity of <Word k="channels.resin.viscosityPas" after="," /> a pot
-              life of <Word k="channels.resin.potLifeMin" /> and a density of{' '}
+              , of something with a viscosity of <Word k="channels.resin.viscosityPas" after="," />{' '}
+              a pot life of <Word k="channels.resin.potLifeMin" /> and a density of{' '}
               <Word k="channels.resin.density" after="." />
             </>
           )}

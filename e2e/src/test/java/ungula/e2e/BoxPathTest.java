@@ -49,7 +49,9 @@ public class BoxPathTest extends Browsing {
     // inside 144 × 54, 50 high, less the master
     assertThat(page.locator("[data-tally='rubber.box']")).hasText("244.8 mL");
     assertThat(row(0)).containsText("as much");
-    Locator tube = row(4);
+    Locator tube =
+        page.locator("[aria-label='Shapes of box'] tbody tr")
+            .filter(new Locator.FilterOptions().setHasText("Ø"));
     // across the corners 123.7 and two walls of 12: the next pipe
     assertThat(tube).containsText("Ø\u00a0150\u00a0mm");
     assertThat(tube).containsText("more");

@@ -40,6 +40,8 @@ public class PoursPathTest extends Browsing {
     assertThat(contact).hasCount(0);
     assertThat(page.locator("main.words")).containsText("To buy: ");
     stage("Mould");
+    // as an open mould it would tear: nothing stands there to be done
+    choose("mould.kind", "cut mould");
     assertThat(page.locator("[aria-label='Order of work']")).containsText("Wash the master");
     // another material is another surface
     stage("Master");

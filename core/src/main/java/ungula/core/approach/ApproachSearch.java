@@ -22,6 +22,7 @@ import ungula.core.choice.Choices;
 import ungula.core.choice.Materials;
 import ungula.core.contact.MouldLife;
 import ungula.core.cutline.CutPlanes;
+import ungula.core.cutline.Extent;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
@@ -328,7 +329,8 @@ public final class ApproachSearch {
     taken(
         made, "job.open", "open", "until " + (moulds > 1 ? "the first" : "it") + " is open", book);
     double hours = made.steps.openMin() / 60;
-    int pieces = made.plan.parting().isPresent() ? 2 : 1;
+    boolean round = made.plan.cut().filter(c -> c.extent() == Extent.ROUND).isPresent();
+    int pieces = made.plan.parting().isPresent() || round ? 2 : 1;
     book.put(
         "pieces",
         "pieces",
@@ -336,7 +338,7 @@ public final class ApproachSearch {
         made.plan
             .skin()
             .map(skin -> "1, jacket " + skin.sections().count())
-            .orElse(made.plan.cut().isPresent() ? "1, cut" : String.valueOf(pieces)),
+            .orElse(made.plan.cut().isPresent() ? pieces + ", cut" : String.valueOf(pieces)),
         Working.of("pieces the rubber comes off in, and those of its jacket").done());
     double seam = seam(made, book);
     double locked = locked(made, posed, book);

@@ -7,6 +7,7 @@ import java.util.function.Consumer;
 import ungula.core.contact.CastingMaterial;
 import ungula.core.contact.Preparation;
 import ungula.core.cutline.CutPlanes;
+import ungula.core.cutline.Extent;
 import ungula.core.geometry.Vec3;
 import ungula.core.jacket.Jacket;
 import ungula.core.jacket.JacketKind;
@@ -298,6 +299,7 @@ public final class ChoiceWords {
             Kind.length(0, LARGEST_MM),
             "at the best height")
         .word("parting.keying", "what registers the halves", Kind.choice(Keying.class))
+        .word("cut.extent", "how far round it is cut", Kind.choice(Extent.class))
         .open(
             "cut.towardsDegrees",
             "way of the cut",

@@ -189,7 +189,7 @@ public record Choices(
         now.plated(plate.consistentAfter(before.plate))
             .skinned(skin, jacket.consistentAfter(before.jacket));
     if (!sameSurface || !pose.turn().equals(before.pose.turn())) {
-      now = now.parted(parting.open(), CutChoice.BEST);
+      now = now.parted(parting.open(), cut.best());
       now = now.skinned(skin.open(), jacket.unturned());
     }
     boolean lifted = pose.liftMm() > 0;

@@ -6,8 +6,8 @@ import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mould.BoxMould;
 
 /**
- * Where a knife opens a block of rubber: down an upright plane from its middle out to one side. The
- * other side is left whole, as a hinge.
+ * Where a knife opens a block of rubber: down an upright plane from its middle out to one side, the
+ * other left whole as a hinge; or out to both sides, so that it comes apart in two.
  *
  * @param degrees it runs towards, seen from above: 0 to the right, 90 to the back
  * @param areaMm2 of rubber to cut through
@@ -15,6 +15,7 @@ import ungula.core.mould.BoxMould;
  * @param seamOnCleanMm how much of that is on what is to be kept clean
  * @param shallowestMm least rubber on the way out to the side
  * @param lockedMm3 rubber with master in its way as the block opens to both sides of the cut
+ * @param extent how far round it goes
  */
 public record CutLine(
     double degrees,
@@ -22,7 +23,8 @@ public record CutLine(
     double seamMm,
     double seamOnCleanMm,
     double shallowestMm,
-    double lockedMm3) {
+    double lockedMm3,
+    Extent extent) {
 
   /** Steps of the knife out in the rubber, and next to the cavity. */
   private static final double BIG_MM = 10;
@@ -37,6 +39,12 @@ public record CutLine(
 
   /** Which side it is on, in words: to follow "at" or "to". */
   public String side() {
+    return extent == Extent.ROUND
+        ? side(degrees) + " and " + side((degrees + 180) % 360)
+        : side(degrees);
+  }
+
+  private static String side(double degrees) {
     String[] sides = {"the right", "the back", "the left", "the front"};
     int nearest = (int) Math.round(degrees / 90);
     long off = Math.round(degrees - 90 * nearest);
@@ -47,9 +55,15 @@ public record CutLine(
   }
 
   /** The cut as it is drawn in a view: from above, or where it comes out of the block's side. */
-  public double[] seen(Cut view, BoxMould box, List<double[]> shadow) {
+  public List<double[]> seen(Cut view, BoxMould box, List<double[]> shadow) {
+    return extent == Extent.ROUND
+        ? List.of(seen(degrees, view, box, shadow), seen((degrees + 180) % 360, view, box, shadow))
+        : List.of(seen(degrees, view, box, shadow));
+  }
+
+  private static double[] seen(double degrees, Cut view, BoxMould box, List<double[]> shadow) {
     if (view == Cut.TOP) {
-      return fromAbove(box, shadow);
+      return fromAbove(degrees, box, shadow);
     }
     double a = Math.toRadians(degrees);
     double out = CutPlanes.toWall(box.inside().ring(), Math.cos(a), Math.sin(a));
@@ -69,7 +83,7 @@ public record CutLine(
    *
    * @param shadow of the master, to its outermost along the cut
    */
-  double[] fromAbove(BoxMould box, List<double[]> shadow) {
+  static double[] fromAbove(double degrees, BoxMould box, List<double[]> shadow) {
     double a = Math.toRadians(degrees);
     double ux = Math.cos(a);
     double uy = Math.sin(a);

@@ -94,7 +94,21 @@ public final class CutPlanes {
         met.seamMm,
         met.cleanMm,
         wall - met.outermost,
-        locked(degrees));
+        locked(degrees),
+        Extent.HINGE);
+  }
+
+  /** The same plane cut to both sides. */
+  public CutLine round(CutLine one, BoxMould box, FacetSet keepClean) {
+    CutLine other = towards(one.degrees() + 180, box, keepClean);
+    return new CutLine(
+        one.degrees(),
+        one.areaMm2() + other.areaMm2(),
+        one.seamMm() + other.seamMm(),
+        one.seamOnCleanMm() + other.seamOnCleanMm(),
+        Math.min(one.shallowestMm(), other.shallowestMm()),
+        one.lockedMm3(),
+        Extent.ROUND);
   }
 
   /**

@@ -6,6 +6,7 @@ import static ungula.core.working.Given.Source.COMPUTED;
 import java.util.Optional;
 import ungula.core.cutline.CutLine;
 import ungula.core.cutline.CutPlanes;
+import ungula.core.cutline.Extent;
 import ungula.core.mark.FacetSet;
 import ungula.core.mark.Mark;
 import ungula.core.mould.BoxMould;
@@ -27,7 +28,12 @@ public record KnifePart(Brief brief, MasterPart master, BoxMould box, CutLine cu
     FacetSet clean = b.choices().marks().of(Mark.KEEP_CLEAN);
     Double wanted = b.choices().cut().towardsDegrees();
     CutLine cut = wanted == null ? planes.best(box, clean) : planes.towards(wanted, box, clean);
-    return Optional.of(new KnifePart(b, master, box, cut));
+    return Optional.of(
+        new KnifePart(
+            b,
+            master,
+            box,
+            b.choices().cut().extent() == Extent.ROUND ? planes.round(cut, box, clean) : cut));
   }
 
   @Override
@@ -53,7 +59,11 @@ public record KnifePart(Brief brief, MasterPart master, BoxMould box, CutLine cu
         "rubber to cut through",
         cut.areaMm2(),
         Numbers.fixed(cut.areaMm2() / 100, 0) + " cm²",
-        Working.of("from the middle to the wall × pour line − master in that half plane")
+        Working.of(
+                cut.extent() == Extent.ROUND
+                    ? "to both sides: from the middle to the wall × pour line − master in that half"
+                        + " plane"
+                    : "from the middle to the wall × pour line − master in that half plane")
             .given("pour line", brief.mm(box.pourLineMm()), COMPUTED)
             .done());
     figures.length(

@@ -2,6 +2,7 @@ package ungula.core.step;
 
 import java.util.Optional;
 import ungula.core.cutline.CutLine;
+import ungula.core.cutline.Extent;
 import ungula.core.mould.MouldKind;
 import ungula.core.plan.Plan;
 import ungula.core.plan.Touching.What;
@@ -132,8 +133,11 @@ final class BlockProcedure extends Procedure {
             takes,
             "Take the walls off, trim the lip where rubber crept up them, and cut it open"
                 + cut.map(c -> " at " + c.side()).orElse("")
-                + ", jagged, in big steps outside and fine ones near the cavity; leave the other"
-                + " side whole as a hinge. Take the master out.")
+                + ", jagged, in big steps outside and fine ones near the cavity; "
+                + (b.choices().cut().extent() == Extent.ROUND
+                    ? "right round, until it comes apart in two."
+                    : "leave the other side whole as a hinge.")
+                + " Take the master out.")
         .holds(Hold.MOULD, Hold.MASTER)
         .shows("cut.towards", "cut.area")
         .against("cut.clean", "cut.locked", "cut.thick")

@@ -15,6 +15,7 @@ import ungula.core.geometry.Vec3;
 import ungula.core.mark.FacetSet;
 import ungula.core.master.Pose;
 import ungula.core.master.PosedMaster;
+import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxInside;
 import ungula.core.mould.BoxMould;
@@ -54,6 +55,21 @@ public class CutPlanesTest {
     absolute(best.degrees() % 90, 0, 1e-9);
   }
 
+  /** All of the ball's outline, and the block's section less the ball's. */
+  @Test
+  public void cutRightRoundItIsBothSides() {
+    PosedMaster ball = posed(Shapes.sphere(), Rotation.NONE);
+    CutPlanes planes = new CutPlanes(ball.mesh());
+    CutLine one = planes.towards(0, box(ball), FacetSet.NONE);
+    CutLine round = planes.round(one, box(ball), FacetSet.NONE);
+    relative(round.seamMm(), 2 * Math.PI * 30, 0.002);
+    relative(round.areaMm2(), 84 * 80 - Math.PI * 900, 0.002);
+    absolute(round.shallowestMm(), 12, 0.01);
+    assertEquals(round.side(), "the right and the left");
+    assertEquals(round.seen(Cut.TOP, box(ball), ball.shadow()).size(), 2);
+    assertEquals(one.seen(Cut.FRONT, box(ball), ball.shadow()).size(), 1);
+  }
+
   /** A ring on edge, across its hole: the block comes off straight. Along the hole it locks. */
   @Test
   public void aRingIsCutAcrossItsAxis() {
@@ -86,7 +102,7 @@ public class CutPlanesTest {
   public void itIsJagged() {
     PosedMaster ball = posed(Shapes.sphere(), Rotation.NONE);
     CutLine cut = new CutPlanes(ball.mesh()).towards(90, box(ball), FacetSet.NONE);
-    double[] line = cut.fromAbove(box(ball), ball.shadow());
+    double[] line = CutLine.fromAbove(cut.degrees(), box(ball), ball.shadow());
     absolute(line[1], 42, 1e-9);
     absolute(line[line.length - 1], 30, 0.1);
     absolute(line[line.length - 2], 0, 1e-9);

@@ -121,9 +121,7 @@ public class Drawings {
     }
     if (job.plan().plan().cut().isPresent()) {
       List<double[]> shadow = shapes.posed(job.choices()).map(PosedMaster::shadow).orElseThrow();
-      drawing =
-          drawing.with(
-              Role.CUT_LINE, List.of(job.plan().plan().cut().get().seen(cut, box, shadow)));
+      drawing = drawing.with(Role.CUT_LINE, job.plan().plan().cut().get().seen(cut, box, shadow));
     }
     return withAir(job, withSprue(job, withCore(job, drawing, cut), cut), cut);
   }
