@@ -1331,7 +1331,7 @@ export interface components {
       | 'batch.#.fill'
       | 'batch.#.latest'
       | 'batch.#.level'
-      | 'batch.#.lines'
+      | 'batch.#.line'
       | 'batch.#.start'
       | 'batch.count'
       | 'batch.minutes'

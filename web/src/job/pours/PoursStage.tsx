@@ -83,7 +83,6 @@ export function PoursStage({ job }: { job: Job }) {
 
 /** What each batch has besides its weights; only columns that are known. */
 const COLUMNS = [
-  { key: 'lines', text: 'Lines on the cup' },
   { key: 'fill', text: 'Fill mark' },
   { key: 'level', text: 'Level' },
   { key: 'start', text: 'Begin' },
@@ -140,6 +139,11 @@ function Table({ job }: { job: Job }) {
                     <FigureText figure={f[`batch.${b.number}.${c.key}`]} />
                   ) : (
                     '–'
+                  )}
+                  {c.key === 'fill' && f[`batch.${b.number}.line`] && (
+                    <span className="small quiet by">
+                      <FigureText figure={f[`batch.${b.number}.line`]} />
+                    </span>
                   )}
                   {c.key === 'start' && f[`batch.${b.number}.latest`] && (
                     <>

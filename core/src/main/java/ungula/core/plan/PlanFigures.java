@@ -63,7 +63,7 @@ public final class PlanFigures {
           "batch.#.fill",
           "batch.#.latest",
           "batch.#.level",
-          "batch.#.lines",
+          "batch.#.line",
           "batch.#.start",
           "moulds.mass",
           "moulds.hands",

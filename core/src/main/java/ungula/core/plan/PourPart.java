@@ -455,12 +455,12 @@ public record PourPart(
               String text = brief.mm(level) + ", " + (cups > 1 ? "each of two: " : "") + n.name();
               figures.put(
                   t.batch.key() + ".fill", t.batch.figure("fill mark"), level, text, w.done());
-              lines(t, n, figures);
+              line(t, n, figures);
             });
   }
 
-  /** Where the parts are measured by volume: a line to fill the first to, and one for both. */
-  private void lines(Batch t, NamedVessel n, FigureBook figures) {
+  /** Where the parts are measured by volume: the line to fill the first to. */
+  private void line(Batch t, NamedVessel n, FigureBook figures) {
     Mix its = t.mix;
     boolean known = its.baseMm3() != null && its.hardenerMm3() != null;
     if (!known || brief.ratio() == null || brief.ratio().basis() != Ratio.Basis.VOLUME) {
@@ -468,17 +468,13 @@ public record PourPart(
     }
     boolean baseFirst = brief.choices().rubber().first() == First.BASE;
     double first = baseFirst ? its.baseMm3() : its.hardenerMm3();
-    double both = its.baseMm3() + its.hardenerMm3();
     double line = n.vessel().levelMm(first);
     figures.put(
-        t.batch.key() + ".lines",
-        t.batch.figure("lines on the vessel"),
+        t.batch.key() + ".line",
+        t.batch.figure("line on the vessel"),
         line,
-        (baseFirst ? "base to " : "hardener to ")
-            + brief.mm(line)
-            + ", both to "
-            + brief.mm(n.vessel().levelMm(both)),
-        Working.of("heights of the volumes in a tapering vessel")
+        (baseFirst ? "base to " : "hardener to ") + brief.mm(line),
+        Working.of("height of the volume of the first part in a tapering vessel")
             .given("base", brief.ml(its.baseMm3()), COMPUTED)
             .given("hardener", brief.ml(its.hardenerMm3()), COMPUTED)
             .given("the " + n.name() + " holds", brief.ml(n.vessel().volumeMm3()), MEASURED)

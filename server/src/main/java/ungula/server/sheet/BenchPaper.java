@@ -178,7 +178,7 @@ final class BenchPaper {
         }
       }
     }
-    for (String mark : List.of(".lines", ".fill", ".level", ".start", ".by")) {
+    for (String mark : List.of(".line", ".fill", ".level", ".start", ".by")) {
       Figure f = c.figures().get(b.key() + mark);
       if (f != null) {
         marks.add(f.label().substring(f.label().indexOf(", ") + 2) + " " + f.text());
