@@ -202,10 +202,14 @@ public final class RubberOffers {
   private void touching() {
     for (Touching t : Touching.of(plan.brief())) {
       Verdict verdict = t.contact().verdict();
-      if (t.what() == Touching.What.MASTER && known()) {
+      if (t.what() == Touching.What.MASTER) {
         switch (verdict) {
           case DO_NOT -> out("it does not cure against " + t.surface());
-          case PATCH -> against(PATCH, "a patch on the master first");
+          case PATCH -> {
+            if (known()) {
+              against(PATCH, "a patch on the master first");
+            }
+          }
           case SEAL -> against(SEAL, "the master has to be sealed");
           default -> {
             // nothing to say
@@ -217,7 +221,7 @@ public final class RubberOffers {
     }
   }
 
-  /** Of an unknown master nothing speaks for or against a rubber. */
+  /** On an unknown master every rubber asks for a patch: that speaks against none of them. */
   private boolean known() {
     return plan.choices().master().material() != MasterMaterial.UNKNOWN;
   }
