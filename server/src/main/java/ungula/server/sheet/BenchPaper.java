@@ -36,8 +36,10 @@ final class BenchPaper {
     p.amounts();
     p.batches();
     p.mould();
-    p.steps();
-    p.happened();
+    if (content.stop().isEmpty()) {
+      p.steps();
+      p.happened();
+    }
   }
 
   private void amounts() throws IOException {
@@ -217,7 +219,7 @@ final class BenchPaper {
   }
 
   private void steps() throws IOException {
-    if (c.steps().making().isEmpty() || !c.stop().isEmpty()) {
+    if (c.steps().making().isEmpty()) {
       return;
     }
     pen.room(80);

@@ -89,7 +89,7 @@ final class JobSheet {
       box(c.cuts);
     }
     if (c.skin != null && c.stop.isEmpty()) {
-      heading("The skin");
+      heading("The skin", VIEW_HEIGHT + 70);
       views();
       SkinPaper.write(c, pen);
     }
@@ -98,8 +98,11 @@ final class JobSheet {
     }
   }
 
-  private void heading(String text) throws IOException {
-    pen.room(80);
+  /**
+   * @param with what has to stand on the same page, points
+   */
+  private void heading(String text, float with) throws IOException {
+    pen.room(30 + with);
     pen.down(6);
     pen.line(text, 13, true, SheetPen.INK);
     pen.down(2);
@@ -133,7 +136,7 @@ final class JobSheet {
       all.add(new SheetPen.Para(caution.text(), 8.5f, false, SheetPen.INK, 0, false));
     }
     if (!all.isEmpty()) {
-      heading("What the cautions say");
+      heading("What the cautions say", 50);
       pen.inColumns(all);
     }
     pen.down(4);
@@ -147,7 +150,7 @@ final class JobSheet {
 
   /** The other views, and what to cut. */
   private void box(CutList cuts) throws IOException {
-    heading("The box");
+    heading("The box", VIEW_HEIGHT + 70);
     views();
     for (CutPart part : cuts.parts()) {
       pen.room(30);

@@ -30,6 +30,7 @@ final class SectionPrint {
   private final float scale;
   private final float x0;
   private final float y0;
+  private final List<float[]> pinned = new ArrayList<>();
 
   /**
    * @param left of the room it is drawn in, points
@@ -62,6 +63,10 @@ final class SectionPrint {
     float tall = 8 + (float) (s.d.top() - s.d.bottom()) * s.scale + 18 + s.rows() * ROW;
     pen.text(view.seen(), left, pen.y() - tall, 8, false, SheetPen.QUIET);
     return tall + 8;
+  }
+
+  private boolean beside(float x, float y) {
+    return pinned.stream().anyMatch(p -> Math.hypot(p[0] - x, p[1] - y) < 2 * PIN - 0.1);
   }
 
   private int rows() {
@@ -99,6 +104,11 @@ final class SectionPrint {
     }
     float x = x0 + (float) (d.cut() == Cut.SIDE ? place.y() : place.x()) * scale;
     float y = y0 + (float) (d.cut() == Cut.TOP ? place.y() : place.z()) * scale;
+    // of two at one place both are to be read
+    while (beside(x, y)) {
+      x += 2 * PIN;
+    }
+    pinned.add(new float[] {x, y});
     pen.disc(x, y, PIN, SheetPen.PAPER, SheetPen.CLAY);
     pen.centred(String.valueOf(number), x, y - 3, 8, true, SheetPen.CLAY);
   }

@@ -146,7 +146,7 @@ final class SheetPen implements AutoCloseable {
       for (Para p : all.subList(at, all.size())) {
         rest += height(p, wide);
       }
-      float half = Math.min(free, Math.max(rest / 2 + 8, kept(all, at, wide)));
+      float half = Math.min(free, Math.max(rest / 2 + 8, kept(all, at, wide) + 1));
       float top = y;
       float lowest = y;
       for (int column = 0; column < 2; column++) {
