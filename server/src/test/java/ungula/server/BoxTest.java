@@ -4,6 +4,8 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
@@ -92,6 +94,18 @@ public class BoxTest extends OnServer {
   private String text(String ending) throws Exception {
     return new String(
         server.get("/api/jobs/" + id + "/box/cutlist." + ending).raw(), StandardCharsets.UTF_8);
+  }
+
+  @Test
+  public void aRiserBelongsToItsEndWhereverItStands() throws Exception {
+    server.write(id, "mould.kind", "TWO_PART");
+    server.write(id, "parting.bedding", "BOARD");
+    server.write(id, "parting.riserLeftMm", "999 mm");
+    JsonNode drawn = server.get("/api/jobs/" + id + "/section?cut=FRONT").body();
+    List<String> measures = new ArrayList<>();
+    drawn.get("dimensions").forEach(d -> measures.add(d.get("of").asString()));
+    assertTrue(measures.contains("RISER_LEFT") && measures.contains("RISER_RIGHT"), "" + measures);
+    server.write(id, "mould.kind", "OPEN");
   }
 
   @Test

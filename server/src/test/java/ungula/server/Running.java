@@ -91,7 +91,10 @@ final class Running implements AutoCloseable {
 
   private void start() throws Exception {
     folder = DataFolder.claim(data);
-    context = Ungula.start(folder, host, "0", demo, Hosts.of(host), Passphrase.in(data));
+    // all of one process share the settings of logging, which are not made for two starts at once
+    synchronized (Running.class) {
+      context = Ungula.start(folder, host, "0", demo, Hosts.of(host), Passphrase.in(data));
+    }
   }
 
   void restart() throws Exception {

@@ -31,9 +31,6 @@ final class BoxCautions extends Finding {
   /** An empty inside smaller than this is not worth a sentence. */
   private static final double LEAST_EMPTY_MM3 = 500;
 
-  /** What one degree may cost before it is worth a word. */
-  private static final double LEVEL_MM = 5;
-
   /** The share of the lift that filling the inside first must take away to be offered. */
   private static final double WORTH_FILLING = 0.05;
 
@@ -91,10 +88,10 @@ final class BoxCautions extends Finding {
   /** Rubber finds its own level: what lies out of it is thick at one end, thin at the other. */
   private void level() {
     BoxMould box = p.mould();
-    double lost = box.slopeMm(1);
-    if (lost < LEVEL_MM) {
+    if (!box.levelMatters()) {
       return;
     }
+    double lost = box.slopeMm(1);
     double over = box.overTopMm();
     boolean bare = over > 0 && lost > over;
     add(

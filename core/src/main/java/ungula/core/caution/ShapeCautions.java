@@ -201,8 +201,8 @@ final class ShapeCautions extends Finding {
         "locks.thread",
         NOTE,
         "The thread is unscrewed",
-        "Turn the mould off it, and every cast out of it: pulled, its rubber tears. No stretch is"
-            + " counted for it. Or plug it, and mark it as a hole to plug.",
+        "Turn the mould off it, and turn every cast out of it: if they are pulled, the rubber tears."
+            + " No stretch is counted for it. Or plug it, and mark it as a hole to plug.",
         null);
   }
 

@@ -25,6 +25,9 @@ public record BoxMould(
     double freeboardMm,
     SheetStock sheet) {
 
+  /** What one degree out of level may cost before it is worth a word. */
+  private static final double LEVEL_MM = 5;
+
   /** The first batch covers the master so far, or a line shows on every cast, mm. */
   public static final double COVERED_MM = 5;
 
@@ -63,6 +66,11 @@ public record BoxMould(
 
   public double insideWidthMm() {
     return inside.maxY() - inside.minY();
+  }
+
+  /** Whether a degree out of level costs enough to be worth a word. */
+  public boolean levelMatters() {
+    return slopeMm(1) >= LEVEL_MM;
   }
 
   /**

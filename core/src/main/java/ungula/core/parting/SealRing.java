@@ -36,11 +36,6 @@ public record SealRing(List<double[]> line, Form form) {
     public double roomMm() {
       return offsetMm + widthMm / 2 + KeyLayout.TO_WALL_MM;
     }
-
-    /** Of rubber, between its inner edge and the cavity. */
-    public double toCavityMm() {
-      return offsetMm - widthMm / 2;
-    }
   }
 
   /** Its top is narrower than its foot by this share, so that it leaves its groove. */

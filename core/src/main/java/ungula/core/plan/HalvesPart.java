@@ -22,6 +22,7 @@ import ungula.core.parting.SealRing;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Share;
 import ungula.core.working.FigureBook;
+import ungula.core.working.Given;
 import ungula.core.working.Working;
 
 /** The two halves of a mould, and how they part. */
@@ -196,14 +197,15 @@ public record HalvesPart(Brief brief, BoxMould box, Parting parting) implements 
     }
     if (parting.ring() != null) {
       SealRing.Form ring = parting.ring().form();
+      Given.Source from = ring.equals(SealRing.Form.USUAL) ? DEFAULT : CHOSEN;
       figures.length(
           "parting.ring",
           "seal ring, along its middle",
           parting.ring().lengthMm(),
           Working.of("the section at the parting, set outward to the ring's centre line")
-              .given("outward", brief.mm(ring.offsetMm()), CHOSEN)
-              .given("wide at its foot", brief.mm(ring.widthMm()), CHOSEN)
-              .given("high", brief.mm(ring.heightMm()), CHOSEN)
+              .given("outward", brief.mm(ring.offsetMm()), from)
+              .given("wide at its foot", brief.mm(ring.widthMm()), from)
+              .given("high", brief.mm(ring.heightMm()), from)
               .done());
     }
   }
@@ -217,14 +219,17 @@ public record HalvesPart(Brief brief, BoxMould box, Parting parting) implements 
           Working.of("what the lower half will fill").done());
       return;
     }
+    PartingChoice c = brief.choices().parting();
     for (Riser r : risers()) {
-      String key = r.side().equals("left") ? "parting.riserLeft" : "parting.riserRight";
+      boolean left = r.side().equals("left");
+      String key = left ? "parting.riserLeft" : "parting.riserRight";
+      boolean set = (left ? c.riserLeftMm() : c.riserRightMm()) != null;
       figures.length(
           key,
           "riser at the " + r.side(),
           r.heightMm(),
           Working.of("from the plate to the underside of the master where it stands")
-              .given("in from the " + r.side() + " end", brief.mm(r.inMm()), CHOSEN)
+              .given("in from the " + r.side() + " end", brief.mm(r.inMm()), set ? CHOSEN : DEFAULT)
               .given("master clear of the plate", brief.mm(box.belowMm()), CHOSEN)
               .given("its underside there", brief.mm(r.heightMm() - box.belowMm()), COMPUTED)
               .done());

@@ -14,9 +14,6 @@ import ungula.core.workshop.Rate;
 /** A block poured in one go round one master or several, pulled off or cut open. */
 final class BlockProcedure extends Procedure {
 
-  /** One degree out of level that costs less is not worth more words. */
-  private static final double LEVEL_MM = 5;
-
   /** A mould so many times as long as it is thick bends under its own weight. */
   private static final double FLAT = 6;
 
@@ -76,13 +73,13 @@ final class BlockProcedure extends Procedure {
             "Set the walls up round it and seal all "
                 + p.brief().mm(joints)
                 + " of joints. Level it both ways"
-                + (p.mould().slopeMm(1) < LEVEL_MM
-                    ? "."
-                    : ", first along the "
+                + (p.mould().levelMatters()
+                    ? ", first along the "
                         + p.brief().mm(p.mould().inside().spanMm())
                         + " with a straight edge: one degree costs "
                         + p.brief().mm(p.mould().slopeMm(1))
-                        + " of rubber."))
+                        + " of rubber."
+                    : "."))
         .shows("box.inside", "box.outside", "box.seal")
         .against(
             "box.bows",

@@ -80,8 +80,10 @@ final class CastingProcedure extends Procedure {
         .hands(
             "cast.out",
             steps.rate(Rate.CAST_OUT),
-            (threaded() ? "Unscrew the cast: turn it, do not pull; and" : "Take the cast out, and")
-                + " trim what it was poured through.")
+            (threaded()
+                    ? "Unscrew the cast: turn it, do not pull. Trim"
+                    : "Take the cast out, and trim")
+                + " what it was poured through.")
         .holds(Hold.MOULD)
         .notes(Noted.VERDICT)
         .add();

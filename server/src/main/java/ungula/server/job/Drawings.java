@@ -146,7 +146,7 @@ public class Drawings {
         r.xMm() - half,
         r.heightMm()
       };
-      boolean left = r.xMm() < 0;
+      boolean left = r.side().equals("left");
       String text = Length.format(r.inMm(), job.choices().units());
       Measure of = left ? Measure.RISER_LEFT : Measure.RISER_RIGHT;
       drawn =
