@@ -5,6 +5,7 @@ import java.util.BitSet;
 import java.util.List;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.TriangleMesh;
+import ungula.core.mesh.TriangleTree;
 import ungula.core.release.Pulls;
 import ungula.core.skin.SkinField;
 import ungula.core.work.Parallel;
@@ -64,9 +65,10 @@ public record JacketScan(double[] places, List<long[]> free, double areaMm2, dou
       places[3 * i + 1] = p.y();
       places[3 * i + 2] = p.z();
     }
+    TriangleTree tree = TriangleTree.of(above);
     long[][] free = new long[PULLS.size()][];
     parallel.each(
-        PULLS.size(), w -> free[w] = Pulls.SOFT.freed(above, at, PULLS.get(w)).toLongArray());
+        PULLS.size(), w -> free[w] = Pulls.SOFT.freed(above, tree, at, PULLS.get(w)).toLongArray());
     double[] seam = new double[WAYS];
     parallel.each(WAYS, w -> seam[w] = skin.alongMm(wallMm, w * STEP_DEGREES));
     return new JacketScan(places, List.of(free), above.measure().areaMm2(), seam);

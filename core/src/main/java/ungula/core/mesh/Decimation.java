@@ -1,6 +1,7 @@
 package ungula.core.mesh;
 
 import java.util.Arrays;
+import java.util.BitSet;
 import ungula.core.work.Progress;
 
 /**
@@ -16,6 +17,12 @@ public final class Decimation {
   /** Passes over all vertices; each halves what is left of a flat part, about. */
   private static final int MOST_PASSES = 12;
 
+  /**
+   * No vertex gathers more triangles than this: looking at one takes as long as it has, and a flat
+   * part drawn into one vertex would take the square of what it has.
+   */
+  private static final int MOST_ROUND = 32;
+
   private final double[] p;
   private final int[] c;
   private final boolean[] gone;
@@ -25,11 +32,17 @@ public final class Decimation {
 
   private final int[] next;
 
+  /** Triangles at each vertex. */
+  private final int[] count;
+
   // of the vertex looked at: its triangles, and where they were seen from
   private int[] fan = new int[64];
   private int triangles;
   private final int[] seen;
   private int look;
+
+  /** Vertices about which something changed since they were looked at. */
+  private final BitSet open;
 
   private Decimation(TriangleMesh mesh) {
     p = mesh.xyz();
@@ -37,11 +50,15 @@ public final class Decimation {
     gone = new boolean[mesh.triangleCount()];
     first = new int[mesh.vertexCount()];
     next = new int[c.length];
+    count = new int[mesh.vertexCount()];
     seen = new int[mesh.vertexCount()];
+    open = new BitSet(mesh.vertexCount());
+    open.set(0, mesh.vertexCount());
     Arrays.fill(first, -1);
     for (int k = 0; k < c.length; k++) {
       next[k] = first[c[k]];
       first[c[k]] = k;
+      count[c[k]]++;
     }
   }
 
@@ -61,7 +78,8 @@ public final class Decimation {
 
   private boolean pass() {
     int drawn = 0;
-    for (int v = 0; v < first.length; v++) {
+    for (int v = open.nextSetBit(0); v >= 0; v = open.nextSetBit(v + 1)) {
+      open.clear(v);
       if (gather(v) && draw(v)) {
         drawn++;
       }
@@ -72,18 +90,7 @@ public final class Decimation {
   /** The triangles round a vertex; false unless they close round it once. */
   private boolean gather(int v) {
     triangles = 0;
-    int before = -1;
-    for (int k = first[v]; k >= 0; k = next[k]) {
-      if (gone[k / 3]) {
-        // no longer looked at
-        if (before < 0) {
-          first[v] = next[k];
-        } else {
-          next[before] = next[k];
-        }
-        continue;
-      }
-      before = k;
+    for (int k = firstOf(v); k >= 0; k = nextOf(k)) {
       if (triangles == fan.length) {
         fan = Arrays.copyOf(fan, 2 * fan.length);
       }
@@ -101,6 +108,21 @@ public final class Decimation {
     return triangles > 2 && neighbours == triangles;
   }
 
+  /** The first corner of a vertex that is still there; those that are gone are forgotten. */
+  private int firstOf(int v) {
+    while (first[v] >= 0 && gone[first[v] / 3]) {
+      first[v] = next[first[v]];
+    }
+    return first[v];
+  }
+
+  private int nextOf(int k) {
+    while (next[k] >= 0 && gone[next[k] / 3]) {
+      next[k] = next[next[k]];
+    }
+    return next[k];
+  }
+
   /** The vertex so many corners on, in its triangle. */
   private int corner(int k, int on) {
     return c[k / 3 * 3 + (k + on) % 3];
@@ -113,7 +135,9 @@ public final class Decimation {
     for (int i = 0; i < triangles; i++) {
       int u = corner(fan[i], 1);
       double length = squared(u, v);
-      if (length < shortest && allowed(v, u)) {
+      // two of them go
+      boolean room = count[u] + triangles - 4 <= MOST_ROUND;
+      if (length < shortest && room && allowed(v, u)) {
         shortest = length;
         best = u;
       }
@@ -123,15 +147,21 @@ public final class Decimation {
     }
     for (int i = 0; i < triangles; i++) {
       int k = fan[i];
+      open.set(corner(k, 1));
+      open.set(corner(k, 2));
       if (corner(k, 1) == best || corner(k, 2) == best) {
         gone[k / 3] = true;
+        count[corner(k, 1)]--;
+        count[corner(k, 2)]--;
       } else {
         c[k] = best;
         next[k] = first[best];
         first[best] = k;
+        count[best]++;
       }
     }
     first[v] = -1;
+    count[v] = 0;
     return true;
   }
 
@@ -188,13 +218,11 @@ public final class Decimation {
     }
     int common = 0;
     look++;
-    for (int k = first[u]; k >= 0; k = next[k]) {
-      if (!gone[k / 3]) {
-        for (int on = 1; on <= 2; on++) {
-          int w = corner(k, on);
-          common += w != v && seen[w] == look - 1 ? 1 : 0;
-          seen[w] = w != v && seen[w] == look - 1 ? look : seen[w];
-        }
+    for (int k = firstOf(u); k >= 0; k = nextOf(k)) {
+      for (int on = 1; on <= 2; on++) {
+        int w = corner(k, on);
+        common += w != v && seen[w] == look - 1 ? 1 : 0;
+        seen[w] = w != v && seen[w] == look - 1 ? look : seen[w];
       }
     }
     return common;

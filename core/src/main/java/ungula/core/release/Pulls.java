@@ -1,8 +1,10 @@
 package ungula.core.release;
 
 import java.util.BitSet;
+import org.jspecify.annotations.Nullable;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.TriangleMesh;
+import ungula.core.mesh.TriangleTree;
 
 /**
  * What straight pulls free of a surface: a place is freed when it faces along the pull and a ray
@@ -44,9 +46,22 @@ public record Pulls(double backwards, Double startMm) {
     return places;
   }
 
-  /** Which of the facets a pull frees. */
-  public BitSet freed(TriangleMesh mesh, int[] facets, Vec3 pull) {
-    return freed(mesh, new Columns(mesh, pull), facets, pull, Columns.BEFORE);
+  /**
+   * Which of a few of the facets a pull frees: few rays each find their way down the tree.
+   *
+   * @param tree of the mesh
+   */
+  public BitSet freed(TriangleMesh mesh, TriangleTree tree, int[] facets, Vec3 pull) {
+    BitSet freed = new BitSet(facets.length);
+    for (int i = 0; i < facets.length; i++) {
+      Vec3 from = start(mesh, facets[i], pull);
+      freed.set(
+          i,
+          from != null
+              && !tree.meets(
+                  from.x(), from.y(), from.z(), pull.x(), pull.y(), pull.z(), facets[i]));
+    }
+    return freed;
   }
 
   BitSet freed(TriangleMesh mesh, Columns columns, int[] facets, Vec3 pull, int way) {
@@ -58,12 +73,17 @@ public record Pulls(double backwards, Double startMm) {
   }
 
   boolean free(TriangleMesh mesh, Columns columns, int t, Vec3 pull, int way) {
+    Vec3 p = start(mesh, t, pull);
+    return p != null && columns.look(p.x(), p.y(), p.z(), way, t) == 0;
+  }
+
+  /** Where a ray from a facet begins; null where the facet faces against the pull. */
+  private @Nullable Vec3 start(TriangleMesh mesh, int t, Vec3 pull) {
     Vec3 n = mesh.areaVector(t);
     if (!(n.norm() > 0) || n.unit().dot(pull) < -backwards) {
-      return false;
+      return null;
     }
     double start = startMm == null ? START * mesh.bounds().diagonal() : startMm;
-    Vec3 p = mesh.middle(t).plus(n.unit().times(start));
-    return columns.look(p.x(), p.y(), p.z(), way, t) == 0;
+    return mesh.middle(t).plus(n.unit().times(start));
   }
 }

@@ -1,5 +1,6 @@
 package ungula.core.rubber;
 
+import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
@@ -128,8 +129,14 @@ public record Purchase(
     return Optional.of(new Purchase(List.copyOf(bought), mass, price, mass - needG, null, ""));
   }
 
-  /** Cheapest, then lightest, for every need up to this one. */
-  private static List<Pack> covering(int need, List<Pack> packs) {
+  /** Cheapest, then lightest, for every need up to this one, in steps that all packs are of. */
+  private static List<Pack> covering(int needG, List<Pack> packs) {
+    int step =
+        packs.stream()
+            .map(p -> BigInteger.valueOf((long) p.massG()))
+            .reduce(BigInteger.ZERO, BigInteger::gcd)
+            .intValue();
+    int need = (needG + step - 1) / step;
     double[] price = new double[need + 1];
     long[] mass = new long[need + 1];
     int[] last = new int[need + 1];
@@ -137,8 +144,7 @@ public record Purchase(
     price[0] = 0;
     for (int g = 1; g <= need; g++) {
       for (int p = 0; p < packs.size(); p++) {
-        int grams = (int) Math.min(need, packs.get(p).massG());
-        int rest = Math.max(0, g - grams);
+        int rest = Math.max(0, g - (int) packs.get(p).massG() / step);
         double at = price[rest] + packs.get(p).price();
         long all = mass[rest] + (long) packs.get(p).massG();
         boolean cheaper = at < price[g] - SAME_PRICE;
@@ -150,7 +156,7 @@ public record Purchase(
       }
     }
     List<Pack> bought = new ArrayList<>();
-    for (int g = need; g > 0; g -= (int) packs.get(last[g]).massG()) {
+    for (int g = need; g > 0; g -= (int) packs.get(last[g]).massG() / step) {
       bought.add(packs.get(last[g]));
     }
     return bought;
