@@ -1171,10 +1171,12 @@ export interface components {
       sided: boolean;
     };
     BoxView: {
+      edits: components['schemas']['Edit'][];
       figures: {
         [key in Numbered<components['schemas']['BoxFigure']>]?: components['schemas']['Figure'];
       };
       now: boolean;
+      own: boolean;
       shape: string;
       text: string;
     };
@@ -1442,6 +1444,9 @@ export interface components {
       | 'rubber.demould'
       | 'rubber.mix'
       | 'rubber.potLife'
+      | 'sealing.additive'
+      | 'sealing.base'
+      | 'sealing.hardener'
       | 'site.bucket'
       | 'site.trips'
       | 'size.cast'
@@ -1503,6 +1508,7 @@ export interface components {
       ratioSentence: string;
       redo?: string;
       rubbers: components['schemas']['Offer'][];
+      sealants: components['schemas']['Offer'][];
       second?: components['schemas']['SecondPart'];
       shapeKey: string;
       skin?: components['schemas']['SkinView'];
@@ -1632,6 +1638,7 @@ export interface components {
       | 'rubber.product'
       | 'rubber.ratio'
       | 'rubber.ratioMeant'
+      | 'rubber.sealingMm'
       | 'rubber.secondG'
       | 'site.degreesC'
       | 'site.place'
@@ -1847,7 +1854,7 @@ export interface components {
       parts: string[];
       retired: boolean;
       /** @enum {string} */
-      role: 'RUBBER' | 'RESIN' | 'PLASTER' | 'WAX' | 'FILLER' | 'RELEASE' | 'SEALER';
+      role: 'RUBBER' | 'RESIN' | 'PLASTER' | 'WAX' | 'SEALANT' | 'FILLER' | 'RELEASE' | 'SEALER';
       sentence: string;
       shipped: boolean;
       substitutes: components['schemas']['SubstituteView'][];
@@ -2215,6 +2222,7 @@ export interface components {
       | 'boards.STYRENE_2.count'
       | 'boards.STYRENE_2.lengthMm'
       | 'boards.STYRENE_2.widthMm'
+      | 'boxes'
       | 'costs.consumables'
       | 'costs.hour'
       | 'cupLossMm3'

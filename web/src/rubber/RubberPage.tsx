@@ -15,6 +15,7 @@ import { productsQuery, stockQuery } from './productsQuery';
 
 const ROLES: Record<Product['role'], string> = {
   RUBBER: 'Mould rubbers',
+  SEALANT: 'Sealants for backing',
   RESIN: 'Casting resins',
   PLASTER: 'Plasters',
   WAX: 'Waxes',

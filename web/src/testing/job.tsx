@@ -66,6 +66,7 @@ export function job(
     casting: [],
     packs: [],
     rubbers: [],
+    sealants: [],
     casts: [],
     catalysts: [],
     touching: [],

@@ -131,6 +131,10 @@ export function WorkshopPage() {
               </tbody>
             </table>
             <h2 className="part">On the rack</h2>
+            <p className="sentence">
+              Boxes, frames and pipes to pour in, by their inside: <Word k="boxes" after="." />{' '}
+              Where a master fits in, they are offered first.
+            </p>
             <table className="compare rack">
               <thead>
                 <tr>

@@ -18,10 +18,12 @@ const figure = (key: string, text: string) => ({
   working: { formula: '', givens: [], steps: [], rounding: '', plusMinus: '' },
 });
 
-const box = (shape: string, text: string, rubber: string, now: boolean) => ({
+const box = (shape: string, text: string, rubber: string, now: boolean, own = false) => ({
   shape,
   text,
+  own,
   now,
+  edits: [{ word: 'mould.shape', text: shape }],
   figures: {
     rubber: figure('rubber', rubber),
     saved: figure('saved', '30 % less'),
@@ -72,6 +74,26 @@ test('boxes are compared and one click takes one', async () => {
   expect((taken as HTMLButtonElement).disabled).toBe(true);
   await user.click(take);
   expect(edits).toEqual([{ word: 'mould.shape', text: 'OUTLINE' }]);
+});
+
+test('what one has can be taken with its size', async () => {
+  const size = [
+    { word: 'mould.shape', text: 'OWN' },
+    { word: 'mould.insideLengthMm', text: '200 mm' },
+  ];
+  const own = {
+    ...box('OWN', 'box you have, 200 × 160 × 120 mm', '1.5 L', false, true),
+    edits: size,
+  };
+  vi.stubGlobal('fetch', () => Promise.resolve(Response.json([own])));
+  const desk = { apply: (all: Edit[]) => edits.push(...all) } as unknown as JobDesk;
+  const user = show(<BoxShapes job={JOB} desk={desk} />);
+  await user.click(
+    await screen.findByRole('button', {
+      name: 'Take the box you have, 200 × 160 × 120 mm',
+    }),
+  );
+  expect(edits).toEqual(size);
 });
 
 test('the cut list counts pieces alike and is drawn on one page, on pages to glue, for cutters', async () => {

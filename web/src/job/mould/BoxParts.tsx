@@ -14,7 +14,7 @@ const DRAWINGS = [
   { as: 'svg', what: 'SVG' },
 ];
 
-/** Boxes of every shape round the same master, compared; one click takes one. */
+/** Boxes one has, then boxes of every shape round the same master; one click takes one. */
 export function BoxShapes({ job, desk }: { job: Job; desk: JobDesk }) {
   const { data, isPlaceholderData } = useQuery(boxShapesQuery(job.id, job.version));
   if (!data) {
@@ -36,7 +36,7 @@ export function BoxShapes({ job, desk }: { job: Job; desk: JobDesk }) {
         </thead>
         <tbody>
           {data.map((b) => (
-            <tr key={b.shape} className={b.now ? 'now' : undefined}>
+            <tr key={b.text} className={b.now ? 'now' : undefined}>
               <td>{big(b.text)}</td>
               <td className="n">
                 <FigureText figure={b.figures['rubber']} />
@@ -56,7 +56,7 @@ export function BoxShapes({ job, desk }: { job: Job; desk: JobDesk }) {
                   variant="outline-primary"
                   disabled={b.now}
                   aria-label={`Take the ${b.text}`}
-                  onClick={() => desk.apply([{ word: 'mould.shape', text: b.shape }])}
+                  onClick={() => desk.apply(b.edits)}
                 >
                   {b.now ? 'Taken' : 'Take'}
                 </Button>

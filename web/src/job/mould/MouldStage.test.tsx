@@ -56,6 +56,15 @@ test('what does not stand on the plate has no plate', () => {
   expect(reads()).not.toContain('The plate carries');
 });
 
+test('a box one has says its inside, and that only its base is cut', () => {
+  const own = { 'mould.insideLengthMm': '240 mm', 'mould.insideWidthMm': '160 mm' };
+  const { reads } = show(job({ 'box.cost': '€0.37' }, { ...own, 'mould.shape': 'OWN' }));
+  expect(reads()).toContain('Inside it is 240 mm long and 160 mm wide.');
+  expect(reads()).toContain('leaving at least');
+  expect(reads()).toContain('Sheet for the base€0.37');
+  expect(reads()).not.toContain('Left');
+});
+
 test('of a master hollow from above it says where rubber is poured first', () => {
   const cupped = { sided: true, ofPipe: false, onPlate: true, poured: true, cupped: true };
   const { reads } = show(job({}, { 'mould.filling': 'inside the master first' }, { box: cupped }));

@@ -40,6 +40,7 @@ export function MouldStage({ job, desk, children }: Props) {
     );
   }
   const { sided, ofPipe } = job.box;
+  const own = job.words['mould.shape']?.value === 'OWN';
   return (
     <>
       <h1>Mould</h1>
@@ -47,13 +48,14 @@ export function MouldStage({ job, desk, children }: Props) {
         <span className="capital">
           <Word k="mould.kind" after="," />
         </span>{' '}
-        poured in a <Word k="mould.shape" /> {ofPipe ? 'on' : 'of'}{' '}
-        <Word k="mould.sheet" after="," /> leaving <Word k="mould.sidesMm" /> round the sides,{' '}
-        <Word k="mould.overTopMm" /> over the top and <Word k="pose.liftMm" /> below, with{' '}
-        <Word k="mould.freeboardMm" /> of wall above the pour line.
+        poured in a <Word k="mould.shape" /> {ofPipe || own ? 'on' : 'of'}{' '}
+        <Word k="mould.sheet" after="," /> leaving {own && 'at least '}
+        <Word k="mould.sidesMm" /> round the sides, <Word k="mould.overTopMm" /> over the top and{' '}
+        <Word k="pose.liftMm" /> below, with <Word k="mould.freeboardMm" /> of wall above the pour
+        line.
       </p>
       {job.box.onPlate && <OnPlate job={job} />}
-      {sided && <Sides job={job} />}
+      {sided && (own ? <Inside /> : <Sides job={job} />)}
       <p className="sentence">
         {ofPipe ? (
           'The'
@@ -79,7 +81,11 @@ export function MouldStage({ job, desk, children }: Props) {
             <Row job={job} k="box.inside" name="Inside, to the pour line" />
             <Row job={job} k="box.outside" name="Outside, to the top of the walls" />
             <Row job={job} k="box.thinnest" name={job.figures['box.thinnest']?.label ?? ''} />
-            <Row job={job} k="box.cost" name="Sheet for walls and base" />
+            <Row
+              job={job}
+              k="box.cost"
+              name={own ? 'Sheet for the base' : 'Sheet for walls and base'}
+            />
             <Row job={job} k="box.seal" name="Joints to seal" />
             {job.figures['fits.boards'] && (
               <Row job={job} k="fits.boards" name={job.figures['fits.boards'].label} />
@@ -114,7 +120,7 @@ function OnPlate({ job }: { job: Job }) {
   );
 }
 
-const OWN = [
+const SIDES = [
   'mould.leftMm',
   'mould.rightMm',
   'mould.frontMm',
@@ -126,7 +132,7 @@ const OWN = [
 /** Sides that differ, or a box that is there already: said only when wanted. */
 function Sides({ job }: { job: Job }) {
   const [wanted, setWanted] = useState(false);
-  if (!wanted && OWN.every((k) => job.words[k]?.unset)) {
+  if (!wanted && SIDES.every((k) => job.words[k]?.unset)) {
     return (
       <p>
         <button type="button" className="figure" onClick={() => setWanted(true)}>
@@ -141,6 +147,15 @@ function Sides({ job }: { job: Job }) {
       <Word k="mould.frontMm" after="," /> back <Word k="mould.backMm" after="." /> A box that is
       there already: inside <Word k="mould.insideLengthMm" /> long, <Word k="mould.insideWidthMm" />{' '}
       wide.
+    </p>
+  );
+}
+
+/** Of a box or frame one has. */
+function Inside() {
+  return (
+    <p className="sentence">
+      Inside it is <Word k="mould.insideLengthMm" /> long and <Word k="mould.insideWidthMm" /> wide.
     </p>
   );
 }

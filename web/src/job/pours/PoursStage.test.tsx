@@ -82,6 +82,20 @@ const show = (more: Partial<Job>, figures: Record<string, string> = FIGURES, set
   return drawn(of, <PoursStage job={of} />);
 };
 
+test('a sealing pour is said where it can be asked for', () => {
+  const batches = { each: [batch(1)], reason: '', fewer: [] };
+  const unset = { ...PICKED, 'rubber.sealingMm': 'nothing' };
+  expect(show({ batches }, FIGURES, unset).reads()).toContain(
+    'First, nothing is poured to seal the joints',
+  );
+  cleanup();
+  const asked = show({ batches }, FIGURES, {
+    ...PICKED,
+    'rubber.sealingMm': '6 mm',
+  } as typeof PICKED);
+  expect(asked.reads()).toContain('First, 6 mm is poured to seal the joints and left until tacky.');
+});
+
 test('under a stop about the mould batches say no weights', () => {
   const { reads } = show({
     stopped: 'The mould tears coming off',

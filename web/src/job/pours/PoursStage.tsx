@@ -40,7 +40,8 @@ export function PoursStage({ job }: { job: Job }) {
               {f['rest.base'] && ' at most, the first to cover the master'}
             </>
           )}
-          . {reason}
+          . {reason} First, <Word k="rubber.sealingMm" /> is poured to seal the joints
+          {!job.words['rubber.sealingMm']?.unset && ' and left until tacky'}.
         </p>
       ) : (
         <p className="sentence">
@@ -92,7 +93,13 @@ const COLUMNS = [
 function Weights({ f, b }: { f: Job['figures']; b: Job['batches']['each'][number] }) {
   return (
     <>
-      <FigureText figure={figureOf(f, b.base)} /> + <FigureText figure={figureOf(f, b.hardener)} />
+      <FigureText figure={figureOf(f, b.base)} />
+      {b.hardener && (
+        <>
+          {' '}
+          + <FigureText figure={figureOf(f, b.hardener)} />
+        </>
+      )}
       {b.additive && (
         <>
           {' '}

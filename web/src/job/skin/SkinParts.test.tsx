@@ -112,6 +112,19 @@ test('weighed, a coat says its parts, and what its sheet leaves open', () => {
   expect(rows[2]?.textContent).toContain('its sheet gives no ratio');
 });
 
+test('a coat that comes ready has one part, and is taken as it comes or as putty', async () => {
+  const sealants = [{ id: 'limpet', name: 'Limpet', summary: '' }];
+  const parts = { 'coat.1.mass': '279 g', 'coat.1.base': '279 g' };
+  const set = { 'skin.buildProduct': 'limpet', 'skin.thickener': 'NORMAL' };
+  const of = job({ ...FIGURES, ...parts }, set, { skin: SKIN, sealants });
+  const { user, written } = drawn(of, <SkinParts job={of} desk={DESK} />);
+  const rows = within(screen.getByLabelText('Coats')).getAllByRole('row');
+  expect(rows[1]?.textContent).toMatch(/279 g$/);
+  await user.click(screen.getByRole('button', { name: 'skin.thickener: as it comes' }));
+  await user.click(screen.getByRole('button', { name: 'kneaded with starch to a putty' }));
+  expect(written).toEqual(['skin.thickener=PUTTY']);
+});
+
 test('every gap is chosen on its own, with its window beside it', async () => {
   const { user } = show({});
   const table = within(screen.getByLabelText('When the coats go on')).getByRole('table');

@@ -125,6 +125,7 @@ public record AnyPlan(Choices choices, Recorded recorded, MasterFacts facts, Pro
     edits.add(Edit.of("master.material", any(MasterMaterial.values(), r)));
     edits.add(Edit.of("master.preparation", any(Preparation.values(), r)));
     edits.add(Edit.of("parting.bedding", any(Bedding.values(), r)));
+    edits.add(Edit.of("rubber.sealingMm", r.nextBoolean() ? "" : 5 + r.nextInt(8) + " mm"));
     edits.add(Edit.of("rubber.bubbles", any(Bubbles.values(), r)));
     edits.add(Edit.of("rubber.additive.kind", any(Additive.Kind.values(), r)));
     edits.add(Edit.of("rubber.additive.dosePct", r.nextBoolean() ? "" : 1 + r.nextInt(12) + " %"));

@@ -59,6 +59,24 @@ public class BoxTest extends OnServer {
   }
 
   @Test
+  public void whatTheWorkshopHasIsOfferedFirstAndTaken() throws Exception {
+    int version = server.get("/api/workshop").body().get("version").asInt();
+    String boxes = Running.edits(version, "boxes", "200 × 160 × 120 mm");
+    assertEquals(server.post("/api/workshop/edits", boxes).status(), 200);
+    String job = server.addJob();
+    server.upload(job, "pup.stl", Running.stl(HarbourShapes.sealPup()));
+    String shapes = "/api/jobs/" + job + "/box/shapes";
+    JsonNode own = server.get(shapes).body().get(0);
+    assertTrue(own.get("own").asBoolean(), own.toString());
+    int at = server.job(job).get("version").asInt();
+    server.post(
+        "/api/jobs/" + job + "/edits",
+        "{\"version\":" + at + ",\"edits\":" + own.get("edits") + "}");
+    assertEquals(Running.value(server.job(job), "rubber.box"), rubber(own), 1e-6);
+    assertTrue(server.get(shapes).body().get(0).get("now").asBoolean());
+  }
+
+  @Test
   public void theCutListLeavesInThreeFormats() throws Exception {
     JsonNode list = server.get("/api/jobs/" + id + "/box/cutlist").body();
     assertEquals(list.get("parts").get(0).get("name").asString(), "Base");

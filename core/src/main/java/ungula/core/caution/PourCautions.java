@@ -10,6 +10,8 @@ import java.util.List;
 import ungula.core.caution.Caution.Fix;
 import ungula.core.caution.Caution.Place;
 import ungula.core.contact.CastingMaterial;
+import ungula.core.mould.BoxMould;
+import ungula.core.parting.Parting;
 import ungula.core.plan.MixPart;
 import ungula.core.plan.Plan;
 import ungula.core.plan.PourMix;
@@ -65,6 +67,7 @@ final class PourCautions {
       c.seam();
       c.clock();
       c.late(PourClock.of(steps));
+      c.sealing();
       c.vacuum();
       c.shallow();
       c.room();
@@ -204,7 +207,11 @@ final class PourCautions {
         add(
             "batch.late",
             CHECK,
-            "Batch " + b.batch().batch().number() + " comes after the one before has gelled",
+            "Batch "
+                + b.batch().batch().number()
+                + (b.onSealing()
+                    ? " comes after the sealing pour has set"
+                    : " comes after the one before has gelled"),
             "It would have to begin by "
                 + b.clock(Math.max(0, b.latestMin()))
                 + ", and begins at "
@@ -215,6 +222,37 @@ final class PourCautions {
             List.of());
         return;
       }
+    }
+  }
+
+  /** Rubber poured first, to seal, needs room over it and best ends under the master. */
+  private void sealing() {
+    Double asked = p.choices().rubber().sealingMm();
+    if (asked == null || !p.poured()) {
+      return;
+    }
+    BoxMould mould = p.mould();
+    double base = p.parting().map(Parting::levelMm).orElse(0.0);
+    List<Fix> none =
+        List.of(prices.fix("Do without a sealing pour", Edit.of("rubber.sealingMm", "")));
+    if (PourMix.sealingMm(p.brief(), mould.pourLineMm() - base) == null) {
+      add(
+          "batch.sealing",
+          CHECK,
+          "A sealing pour of " + mm(asked) + " leaves no mould over it",
+          "The rubber is only "
+              + mm(mould.pourLineMm() - base)
+              + " deep, so it is planned without one.",
+          null,
+          none);
+    } else if (p.parting().isPresent() || asked > mould.belowMm()) {
+      add(
+          "batch.sealed",
+          NOTE,
+          "A faint line may show " + mm(asked) + " up every cast",
+          "That high the sealing pour stands against the master. Pour the rest while it is tacky.",
+          new Place(0, 0, base + asked),
+          none);
     }
   }
 

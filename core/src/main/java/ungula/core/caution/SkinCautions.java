@@ -111,11 +111,11 @@ final class SkinCautions extends Finding {
   private void overdosed() {
     Double most = p.brief().build() == null ? null : p.brief().build().thickenPct();
     double dose = asked.thickener().dosePct();
-    if (most == null || dose <= most) {
+    if (most == null || p.brief().build().role() == Product.Role.SEALANT || dose <= most) {
       return;
     }
     Thickener less = Thickener.NONE;
-    for (Thickener t : Thickener.values()) {
+    for (Thickener t : Thickener.ofRubber()) {
       less = t.dosePct() <= most ? t : less;
     }
     add(
@@ -139,7 +139,7 @@ final class SkinCautions extends Finding {
     if (build == null) {
       return;
     }
-    double most = skin.mostMm(asked.thickener());
+    double most = skin.mostMm(build.thickener());
     double share =
         p.facts().skin() == null ? 1 : p.facts().skin().study().steeper(slope(most, build));
     if (build.mm() <= most || share < SkinPart.STEEP) {
@@ -177,8 +177,8 @@ final class SkinCautions extends Finding {
   }
 
   private Thickener stiffer(double mm) {
-    for (Thickener t : Thickener.values()) {
-      if (t != Thickener.NONE && skin.mostMm(t) >= mm) {
+    for (Thickener t : Thickener.ofRubber()) {
+      if (t.dosePct() > 0 && skin.mostMm(t) >= mm) {
         return t;
       }
     }
@@ -255,7 +255,27 @@ final class SkinCautions extends Finding {
 
   /** Coats of two chemistries do not hold together. */
   private void chemistry() {
-    if (p.product() != null && p.product().chemistry() != p.brief().build().chemistry()) {
+    if (p.product() == null || p.product().chemistry() == p.brief().build().chemistry()) {
+      return;
+    }
+    Fix same =
+        new Fix(
+            "Build with " + p.product().name() + " too",
+            "",
+            List.of(Edit.of("skin.buildProduct", "")));
+    if (p.brief().build().role() == Product.Role.SEALANT && p.product().chemistry().silicone()) {
+      add(
+          "skin.sealant",
+          CHECK,
+          "The build coats are of sealant: try a patch first",
+          p.brief().build().name()
+              + " has to hold to "
+              + p.product().name()
+              + ". It cures by the damp of the air, 2 to 3 mm a day from outside inwards; it"
+              + " stretches little, smells of vinegar and corrodes metal.",
+          null,
+          same);
+    } else {
       add(
           "skin.chemistry",
           STOP,
@@ -265,10 +285,7 @@ final class SkinCautions extends Finding {
               + p.product().name()
               + ", and one may keep the other from curing: the skin comes apart in layers.",
           null,
-          new Fix(
-              "Build with " + p.product().name() + " too",
-              "",
-              List.of(Edit.of("skin.buildProduct", ""))));
+          same);
     }
   }
 

@@ -49,6 +49,26 @@ public record BoxChoice(
     filling = filling == null ? Filling.ROUND_FIRST : filling;
   }
 
+  /** The same with a box that is there already, or with none. */
+  public BoxChoice inside(Double lengthMm, Double widthMm) {
+    return new BoxChoice(
+        kind,
+        shape,
+        sidesMm,
+        leftMm,
+        rightMm,
+        frontMm,
+        backMm,
+        lengthMm,
+        widthMm,
+        overTopMm,
+        freeboardMm,
+        sheet,
+        ribSpacingMm,
+        fixing,
+        filling);
+  }
+
   BoxChoice of(MouldKind other) {
     return new BoxChoice(
         other,

@@ -443,6 +443,7 @@ public final class ChoiceWords {
             "number of batches",
             Kind.count("batch", "batches", 1, Batching.MOST),
             "as few as it takes")
+        .open("rubber.sealingMm", "sealing pour", Kind.length(2, 30), "nothing")
         .word("rubber.bubbles", "how air is got out of it", Kind.choice(Bubbles.class))
         .open("rubber.offcutsMm3", "cured offcuts put in", Kind.volume(LARGEST_MM3), "none")
         .open(

@@ -123,6 +123,7 @@ public record Choices(
             First.BASE,
             null,
             null,
+            null,
             Bubbles.THIN_POUR,
             Additive.NONE,
             null,

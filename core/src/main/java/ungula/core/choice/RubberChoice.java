@@ -13,6 +13,8 @@ import ungula.core.rubber.Ratio;
  * @param first which part goes into the cup first
  * @param allowancePct over the volume needed; null is by rule
  * @param batches of equal size in each pour; null is as few as the workshop's limits allow
+ * @param sealingMm rubber poured first and left until tacky, to close joints and to keep air from
+ *     rising from under the master; null is none
  * @param bubbles how air is got out of it
  * @param additive stirred in
  * @param offcutsMm3 cured pieces of the same rubber put into the box; null is none
@@ -26,6 +28,7 @@ public record RubberChoice(
     First first,
     Double allowancePct,
     Integer batches,
+    Double sealingMm,
     Bubbles bubbles,
     Additive additive,
     Double offcutsMm3,
@@ -54,6 +57,7 @@ public record RubberChoice(
         first,
         allowancePct,
         batches,
+        sealingMm,
         bubbles,
         additive,
         offcutsMm3,

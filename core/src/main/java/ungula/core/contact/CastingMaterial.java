@@ -67,8 +67,7 @@ public enum CastingMaterial implements Choosable {
           "It gets hotter than the rubber stands.",
           "Take a rubber for more heat, or cast it cooler or in layers.");
     }
-    boolean silicone = rubber == Chemistry.ADDITION || rubber == Chemistry.CONDENSATION;
-    if (this == SILICONE && silicone) {
+    if (this == SILICONE && rubber.silicone()) {
       return Contact.release("Silicone bonds to silicone");
     }
     if (rubber == Chemistry.URETHANE && (this == URETHANE || this == EPOXY || this == POLYESTER)) {

@@ -70,6 +70,13 @@ public record CutList(List<CutPart> parts, List<String> besides) {
                 bends(),
                 "score on the outside, where it turns in on the inside, and bend away from the score");
         case ROUND_ENDED -> strip(List.of(), "bend it round, or cut close scores at the ends");
+        case OWN ->
+            besides.add(
+                "Your own box or frame, inside "
+                    + Length.format2(box.insideLengthMm(), box.insideWidthMm(), units)
+                    + ", its walls "
+                    + mm(high)
+                    + " high or more; one with a floor needs no base.");
         case TUBE ->
             besides.add(
                 "Plastic pipe, inside "

@@ -82,11 +82,16 @@ public record BoxInside(
       BoxShape shape, BoxInside rectangle, List<double[]> shadow, double wall) {
     return switch (shape) {
       case RECTANGLE -> rectangle;
+      case OWN -> rectangle.own();
       case BLOCKS -> rectangle.withBlocks(shadow, wall);
       case OUTLINE -> outline(shadow, wall);
       case ROUND_ENDED -> roundEnded(shadow, wall);
       case TUBE -> tube(shadow, wall);
     };
+  }
+
+  private BoxInside own() {
+    return new BoxInside(BoxShape.OWN, ring, areaMm2, perimeterMm, spanMm, legsMm, thinnestMm);
   }
 
   /**
@@ -160,8 +165,20 @@ public record BoxInside(
   private static BoxInside tube(List<double[]> shadow, double wall) {
     MinimumBoundingCircle least = new MinimumBoundingCircle(body(shadow));
     double needed = 2 * (least.getRadius() + wall);
-    double diameter =
-        Arrays.stream(PIPES_MM).filter(d -> d >= needed - 0.1).findFirst().orElse(needed);
+    return pipe(
+        least, Arrays.stream(PIPES_MM).filter(d -> d >= needed - 0.1).findFirst().orElse(needed));
+  }
+
+  /**
+   * A pipe that is there already.
+   *
+   * @param shadow of the master
+   */
+  public static BoxInside pipe(List<double[]> shadow, double diameterMm) {
+    return pipe(new MinimumBoundingCircle(body(shadow)), diameterMm);
+  }
+
+  private static BoxInside pipe(MinimumBoundingCircle least, double diameter) {
     Coordinate c = least.getCentre();
     double r = diameter / 2;
     return new BoxInside(

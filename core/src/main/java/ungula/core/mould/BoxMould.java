@@ -167,12 +167,12 @@ public record BoxMould(
     return Math.abs(backMm() - thinnest) < near ? "back" : "round the sides";
   }
 
-  /** Sheet for the walls, with the laps, mm². A pipe takes none. */
+  /** Sheet for the walls, with the laps, mm². A pipe takes none, nor a box one has. */
   public double wallSheetMm2() {
     return switch (inside.shape()) {
       case RECTANGLE, BLOCKS -> 2 * (insideLengthMm() + outsideWidthMm()) * wallHeightMm();
       case OUTLINE, ROUND_ENDED -> (inside.perimeterMm() + LAP_MM) * wallHeightMm();
-      case TUBE -> 0;
+      case TUBE, OWN -> 0;
     };
   }
 
@@ -186,7 +186,7 @@ public record BoxMould(
   public double sealMm() {
     int upright =
         switch (inside.shape()) {
-          case RECTANGLE -> 4;
+          case RECTANGLE, OWN -> 4;
           case BLOCKS -> 4 + 2 * (int) Arrays.stream(inside.legsMm()).filter(l -> l > 0).count();
           case OUTLINE, ROUND_ENDED -> 1;
           case TUBE -> 0;

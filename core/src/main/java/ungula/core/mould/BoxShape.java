@@ -8,7 +8,8 @@ public enum BoxShape implements Choosable {
   BLOCKS("rectangular box with corner blocks"),
   OUTLINE("box that follows the outline"),
   ROUND_ENDED("round-ended box"),
-  TUBE("round tube");
+  TUBE("round tube"),
+  OWN("box or frame you have");
 
   private final String text;
 
@@ -23,7 +24,7 @@ public enum BoxShape implements Choosable {
 
   /** Whether each side has a wall of its own. */
   public boolean sided() {
-    return this == RECTANGLE || this == BLOCKS;
+    return this == RECTANGLE || this == BLOCKS || this == OWN;
   }
 
   /** Whether its wall is bought as pipe; else walls are cut from sheet. */

@@ -60,9 +60,13 @@ public record BoxPart(Brief brief, BoxMould mould) implements Part {
 
   /** The inside of a box of a shape with the walls chosen. */
   public static BoxInside inside(BoxChoice c, BoxShape shape, MasterFacts facts) {
-    return shape == BoxShape.RECTANGLE
-        ? rectangle(c, facts.sizeMm())
-        : BoxInside.of(shape, rectangle(c, facts.sizeMm()), facts.shadow().get(), c.sidesMm());
+    if (shape == BoxShape.RECTANGLE) {
+      return rectangle(c, facts.sizeMm());
+    }
+    if (shape == BoxShape.TUBE && c.shape() == shape && c.insideLengthMm() != null) {
+      return BoxInside.pipe(facts.shadow().get(), c.insideLengthMm());
+    }
+    return BoxInside.of(shape, rectangle(c, facts.sizeMm()), facts.shadow().get(), c.sidesMm());
   }
 
   /** Of a rectangular one, where each side may have its own wall. */
@@ -97,6 +101,7 @@ public record BoxPart(Brief brief, BoxMould mould) implements Part {
     double w = mould.insideWidthMm();
     double h = mould.pourLineMm();
     boolean round = mould.inside().shape().ofPipe();
+    boolean own = mould.inside().shape() == BoxShape.OWN;
     String inside =
         round ? "Ø " + brief.mm(l) + ", " + brief.mm(h) + " high" : Length.format3(l, w, h, units);
     figures.put(
@@ -157,10 +162,14 @@ public record BoxPart(Brief brief, BoxMould mould) implements Part {
         "box.cost",
         "sheet for the box",
         sheetCost(),
-        Working.of("area of walls with their laps, and a base that stands out 20 mm, × price")
+        Working.of(
+                own
+                    ? "area of a base that stands out 20 mm × price"
+                    : "area of walls with their laps, and a base that stands out 20 mm, × price")
             .given("area", Numbers.fixed(area / 1e6, 3) + " m²", COMPUTED)
             .given(c.sheet().text(), figures.money(c.sheet().pricePerM2()) + " per m²", DEFAULT)
             .step(round ? "The pipe itself is not in it." : "")
+            .step(own ? "The walls are your own: only the base is cut." : "")
             .done());
     figures.length(
         "box.seal",

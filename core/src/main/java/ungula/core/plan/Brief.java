@@ -64,7 +64,7 @@ public record Brief(
       return null;
     }
     Ratio own = choices.rubber().ratio();
-    return of == product() && own != null ? own : of.ratio();
+    return of == product() && own != null ? own : of.mixedAt();
   }
 
   /** ± on every measure the master's shape is known from; 0 for a model file. */

@@ -106,7 +106,7 @@ public record CoatsPart(
         new CoatsPart(
             b,
             wall,
-            skin.coats(b.facts().oneMm()),
+            coats(b),
             curve,
             area,
             carved,
@@ -117,6 +117,19 @@ public record CoatsPart(
             List.copyOf(left));
     Double plannedG = b.firstMouldG() == null ? null : MixPart.of(byShape).mouldG();
     return plannedG == null ? byShape : byShape.times(b.firstMouldG() / plannedG);
+  }
+
+  /** As they are asked for, of a sealant as it is thickened. */
+  private static List<Coat> coats(Brief b) {
+    return b.choices().skin().coats(b.facts().oneMm()).stream()
+        .map(c -> c.kind() == Coat.Kind.BUILD ? c.with(thickener(b)) : c)
+        .toList();
+  }
+
+  /** How the build coats are thickened. */
+  static Thickener thickener(Brief b) {
+    boolean sealant = b.build() != null && b.build().role() == Product.Role.SEALANT;
+    return b.choices().skin().thickener().of(sealant);
   }
 
   /** With so much of the rubber its shape asks for. */
@@ -194,7 +207,7 @@ public record CoatsPart(
   }
 
   private static Additive thickener(Thickener t) {
-    return t == Thickener.NONE
+    return t.dosePct() == 0
         ? Additive.NONE
         : new Additive(
             "", Additive.Kind.THICKENER, t.dosePct(), Additive.Of.BASE_AND_HARDENER, null);

@@ -79,6 +79,15 @@ public record HalvesPart(Brief brief, BoxMould box, Parting parting) implements 
     return Math.min(masterTopMm(pour) + BoxMould.COVERED_MM, box.pourLineMm());
   }
 
+  /** Of the upper half, what is poured first and left until tacky. */
+  double sealingShare() {
+    Double mm = PourMix.sealingMm(brief, box.pourLineMm() - parting.levelMm());
+    double half = parting.upperMm3();
+    return mm == null || !(half > 0)
+        ? 0
+        : Math.max(0, (box.rubberBelow(parting.levelMm() + mm) - parting.lowerMm3()) / half);
+  }
+
   /** Of a half, what its first batch has to be so that it covers the master. */
   double coverShare(int pour) {
     double half = halfMm3(pour);

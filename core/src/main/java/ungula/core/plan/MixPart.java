@@ -130,9 +130,9 @@ public record MixPart(
     return pours.get(0).first();
   }
 
-  /** How many batches there are in all. */
+  /** How many are mixed in all, a sealing pour among them. */
   public int batches() {
-    return pours.stream().mapToInt(PourMix::batches).sum();
+    return pours.stream().mapToInt(pour -> pour.batches() + 1 - pour.firstNumber()).sum();
   }
 
   /** Of each coat of a skin, null where its rubber cannot be weighed; empty while none can. */
@@ -284,20 +284,34 @@ public record MixPart(
         "in the cup" + each,
         first.volumeMm3(),
         one.rest() != null
-            ? Working.of("what covers the master, so that no line shows, with its share of loss")
-                .given("volume to mix in all", brief.ml(one.mm3()), COMPUTED)
-                .done()
-            : Working.of("volume to mix ÷ batches")
-                .given("volume to mix", brief.ml(one.mm3()), COMPUTED)
-                .given("batches", String.valueOf(one.batches()), CHOSEN)
-                .done());
+            ? afterSealing(
+                Working.of("what covers the master, so that no line shows, with its share of loss")
+                    .given("volume to mix in all", brief.ml(one.mm3()), COMPUTED),
+                one)
+            : afterSealing(
+                Working.of(
+                        one.sealing() == null
+                            ? "volume to mix ÷ batches"
+                            : "(volume to mix − sealing pour) ÷ batches")
+                    .given("volume to mix", brief.ml(one.mm3()), COMPUTED)
+                    .given("batches", String.valueOf(one.batches()), CHOSEN),
+                one));
+  }
+
+  private Working afterSealing(Working.Builder w, PourMix pour) {
+    if (pour.sealing() != null) {
+      w.given("sealing pour", brief.ml(pour.sealing().volumeMm3()), COMPUTED);
+    }
+    return w.done();
   }
 
   /** Which of a pour's batches its first stands for. */
   private static String batch(PourMix pour) {
-    return pour.rest() != null
-        ? ", first batch"
-        : pour.batches() == 1 ? "" : ", each of " + pour.batches() + " batches";
+    String after = pour.sealing() == null ? "" : ", after the sealing pour";
+    return after
+        + (pour.rest() != null
+            ? ", first batch"
+            : pour.batches() == 1 ? "" : ", each of " + pour.batches() + " batches");
   }
 
   private Working split() {
@@ -332,6 +346,9 @@ public record MixPart(
   private void further(int pour, FigureBook figures) {
     PourMix its = pours.get(pour);
     String of = pour == 0 ? "" : ", second pour";
+    if (its.sealing() != null) {
+      each("sealing", ", sealing pour", its.sealing(), its, figures);
+    }
     if (pour > 0) {
       each("later", of + batch(its), its.first(), its, figures);
     }

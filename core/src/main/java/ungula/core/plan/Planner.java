@@ -86,15 +86,20 @@ public final class Planner {
             .map(
                 h ->
                     List.of(
-                        new PourMix.Wanted(h.upperShare() * mm3, h.coverShare(1)),
-                        new PourMix.Wanted((1 - h.upperShare()) * mm3, h.coverShare(2))))
-            .orElse(List.of(new PourMix.Wanted(mm3, coverShare(rubber.box()))));
+                        new PourMix.Wanted(h.upperShare() * mm3, h.sealingShare(), h.coverShare(1)),
+                        new PourMix.Wanted((1 - h.upperShare()) * mm3, 0, h.coverShare(2))))
+            .orElse(List.of(whole(rubber, mm3)));
     return MixPart.of(rubber.brief(), rubber.inBoxMm3(), wanted);
   }
 
-  /** Of the rubber in the box, what covers the master. */
-  private static double coverShare(BoxMould box) {
-    return box.rubberMm3() > 0 ? box.rubberBelow(box.coveredMm()) / box.rubberMm3() : 0;
+  private static PourMix.Wanted whole(RubberPart rubber, double mm3) {
+    BoxMould box = rubber.box();
+    double all = box.rubberMm3();
+    Double sealingMm = PourMix.sealingMm(rubber.brief(), box.pourLineMm());
+    return new PourMix.Wanted(
+        mm3,
+        sealingMm == null || !(all > 0) ? 0 : box.rubberBelow(sealingMm) / all,
+        all > 0 ? box.rubberBelow(box.coveredMm()) / all : 0);
   }
 
   private static CutList cuts(

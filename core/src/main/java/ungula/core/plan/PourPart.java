@@ -58,11 +58,18 @@ public record PourPart(
       return mix.volumeMm3();
     }
 
+    /** Whether it is poured first and left until tacky. */
+    public boolean sealing() {
+      return batch.batch() == 0;
+    }
+
     /** What is weighed for it, g, by the keys of their figures. */
     public Map<String, Double> amounts() {
       Map<String, Double> all = new LinkedHashMap<>();
       all.put(batch.base(), mix.baseG());
-      all.put(batch.hardener(), mix.hardenerG());
+      if (!batch.hardener().isEmpty()) {
+        all.put(batch.hardener(), mix.hardenerG());
+      }
       if (!batch.additive().isEmpty()) {
         all.put(batch.additive(), mix.additiveG());
       }
@@ -87,9 +94,10 @@ public record PourPart(
   private void poured(int pour, List<Batch> list) {
     PourMix its = mix.pours().get(pour - 1);
     double poured = 0;
-    for (int i = 1; i <= its.batches(); i++) {
+    for (int i = its.firstNumber(); i <= its.batches(); i++) {
       boolean rest = its.rest() != null && i > 1;
-      String keys = pour > 1 ? (rest ? "laterRest" : "later") : rest ? "rest" : "mix";
+      String keys =
+          i == 0 ? "sealing" : pour > 1 ? (rest ? "laterRest" : "later") : rest ? "rest" : "mix";
       Mix weighed = its.batch(i);
       poured += weighed.volumeMm3() / its.mm3();
       int number = list.size() + 1;
@@ -99,7 +107,7 @@ public record PourPart(
                   number,
                   pour,
                   i,
-                  half(pour),
+                  i == 0 ? "sealing pour" : half(pour),
                   "batch." + number,
                   keys + ".base",
                   keys + ".hardener",
@@ -161,7 +169,7 @@ public record PourPart(
                   c.kind().text() + " coat",
                   "batch." + number,
                   coat + ".base",
-                  coat + ".hardener",
+                  its.hardenerG() > 0 ? coat + ".hardener" : "",
                   its.additiveG() > 0 ? coat + ".thickener" : "",
                   c.kind() == Coat.Kind.BUILD && b.build() != b.product()),
               its,
@@ -205,6 +213,18 @@ public record PourPart(
   /** From weighing one batch to the last of it poured. */
   public double batchMin() {
     return pace().batchMin(mix.first().volumeMm3(), bubbles());
+  }
+
+  /** A sealing pour is tacky so long after it is in; null while its rubber's gel is not known. */
+  public Double tackyMin(Batch sealing) {
+    SkinPart.Rubber times = times();
+    double past = pace().batchMin(sealing.mm3(), bubbles()) - pace().measureMin();
+    return times == null ? null : Math.max(0, times.times().gelMin() - past);
+  }
+
+  /** When its rubber gels and for how long it stays tacky; null while its sheet does not say. */
+  public SkinPart.Rubber times() {
+    return SkinPart.Rubber.of(brief, brief.product());
   }
 
   /** Left in the chamber, kPa; null without vacuum, and while the pump's reach is not said. */
@@ -331,13 +351,16 @@ public record PourPart(
   }
 
   private String counted(boolean larger) {
-    int count = mix.batches();
+    PourMix first = mix.pours().get(0);
+    String sealing = first.sealing() == null ? "" : "a sealing pour, then ";
     if (halves == null) {
-      return count == 1
-          ? "one batch"
-          : count + (larger ? " batches, the first larger" : " equal batches");
+      return sealing
+          + (first.batches() == 1
+              ? "one batch"
+              : first.batches() + (larger ? " batches, the first larger" : " equal batches"));
     }
-    return mix.pours().get(0).batches()
+    return sealing
+        + first.batches()
         + " for the upper half, "
         + mix.pours().get(1).batches()
         + " for the lower";
@@ -417,14 +440,20 @@ public record PourPart(
     if (its.additiveG() > 0) {
       w.given(
           c.thickener().text(),
-          Numbers.trimmed(c.thickener().dosePct(), 1) + " % of base and hardener",
+          Numbers.trimmed(c.thickener().dosePct(), 1)
+              + " % of "
+              + (its.hardenerG() > 0 ? "base and hardener" : "the sealant"),
           DEFAULT);
     }
     Working done = w.rounded("rounded as shown; right within 2 %").done();
-    figures.mass(CoatsPart.key(c, "base"), "base, " + name, its.baseG(), done);
-    figures.mass(CoatsPart.key(c, "hardener"), "hardener, " + name, its.hardenerG(), done);
+    String first = coated.product(c).role().first();
+    figures.mass(CoatsPart.key(c, "base"), first + ", " + name, its.baseG(), done);
+    if (its.hardenerG() > 0) {
+      figures.mass(CoatsPart.key(c, "hardener"), "hardener, " + name, its.hardenerG(), done);
+    }
     if (its.additiveG() > 0) {
-      figures.mass(CoatsPart.key(c, "thickener"), "thickener, " + name, its.additiveG(), done);
+      String adds = c.thickener().adds();
+      figures.mass(CoatsPart.key(c, "thickener"), adds + ", " + name, its.additiveG(), done);
     }
     figures.mass(CoatsPart.key(c, "mass"), "to mix, " + name, its.totalG(), done);
   }

@@ -49,6 +49,7 @@ public record RubberPart(
     Workshop w = b.workshop();
     double least = w.allowancePct() / 100 * v;
     int cups = PourMix.batches(b, PourMix.batching(b, v + least).orElse(null));
+    cups += PourMix.sealingMm(b, box.pourLineMm()) == null ? 0 : 1;
     double loss = w.cupLossPct() / 100 * v + w.cupLossMm3() * cups;
     Double chosen = b.choices().rubber().allowancePct();
     double allowance = chosen != null ? chosen / 100 * v : Math.max(least, Math.max(error, loss));
@@ -139,7 +140,8 @@ public record RubberPart(
 
   /** The rubber's formula, as far as the inside of the box. */
   private Working.Builder insideArea() {
-    return box.inside().shape() == BoxShape.RECTANGLE
+    boolean rectangle = box.inside().shape().sided() && box.inside().shape() != BoxShape.BLOCKS;
+    return rectangle
         ? Working.of("rubber = inside length × inside width × pour line − master below the line")
             .given("inside length", brief.mm(box.insideLengthMm()), COMPUTED)
             .given("inside width", brief.mm(box.insideWidthMm()), COMPUTED)

@@ -61,6 +61,11 @@ public record SkinPart(
 
   private static final double USUAL_OPEN = 1 / 3.0;
 
+  /** Of a sealant, from where the air gets at it: 2 to 3. */
+  private static final double CURES_MM_A_DAY = 2.5;
+
+  private static final double DAY_MIN = 24 * 60;
+
   /** Less of the surface that is steep is not worth a word. */
   public static final double STEEP = 0.02;
 
@@ -78,6 +83,12 @@ public record SkinPart(
       Double set = product == null ? null : b.inRoomMin(product, product.demouldMin());
       if (pot == null || set == null) {
         return null;
+      }
+      if (product.role() == Product.Role.SEALANT) {
+        // it cures from outside inwards, and the next coat would keep the air from this one
+        double through = b.choices().skin().buildMm() / CURES_MM_A_DAY * DAY_MIN;
+        double cured = Math.max(set, through);
+        return new Rubber(new SkinClock.Times(cured, 2 * cured, cured), true, true);
       }
       Double gelSheet = b.inRoomMin(product, product.gelMin());
       Double openSheet = b.inRoomMin(product, product.openMin());

@@ -103,6 +103,7 @@ public record Product(
     RESIN("casting resin", "part A", "part B"),
     PLASTER("plaster", "powder", "water"),
     WAX("wax", "wax", ""),
+    SEALANT("sealant for backing", "sealant", ""),
     FILLER("filler", "filler", ""),
     RELEASE("release", "release", ""),
     SEALER("sealer", "sealer", "");
@@ -147,6 +148,7 @@ public record Product(
     ADDITION("addition-cure silicone"),
     CONDENSATION("condensation-cure silicone"),
     URETHANE("urethane"),
+    ACETIC("acetic-cure sealant"),
     LATEX("latex"),
     EPOXY("epoxy"),
     POLYESTER("polyester"),
@@ -163,6 +165,10 @@ public record Product(
 
     Chemistry(String text) {
       this.text = text;
+    }
+
+    public boolean silicone() {
+      return this == ADDITION || this == CONDENSATION || this == ACETIC;
     }
 
     @Override
@@ -325,6 +331,11 @@ public record Product(
     return potLifeMin * Math.pow(factor, Math.log10(Math.max(1, massG / SHEET_MASS_G)));
   }
 
+  /** What it is mixed at: a sealant comes ready. */
+  public Ratio mixedAt() {
+    return role == Role.SEALANT ? Ratio.READY : ratio;
+  }
+
   /** Grams of hardener for every gram of base, at a ratio. Densities missing count as equal. */
   public double hardenerPerBase(Ratio at) {
     boolean known = densityBase != null && densityHardener != null;
@@ -400,6 +411,11 @@ public record Product(
       }
       gaps.add(potLifeMin, "the pot life: whether the pour fits into it");
       gaps.add(demouldMin, "the demould time: when the mould can be opened");
+    }
+    if (role == Role.SEALANT) {
+      gaps.add(densityMixed, "its density: volume cannot become mass");
+      gaps.add(potLifeMin, "how soon it skins: for how long it can be spread");
+      gaps.add(demouldMin, "when it has cured: when the next coat may follow");
     }
     if (role == Role.RUBBER) {
       gaps.add(elongationPct, "the elongation at break: whether it stretches over the locks");

@@ -19,8 +19,13 @@ public record Ratio(Basis basis, double base, double hardener) {
   public enum Basis {
     WEIGHT,
     VOLUME,
-    PERCENT_OF_BASE
+    PERCENT_OF_BASE,
+    /** Nothing goes to it. */
+    READY
   }
+
+  /** Of what comes in one part. */
+  public static final Ratio READY = new Ratio(Basis.READY, 100, 0);
 
   private static final String NUMBER = "(\\d+(?:[.,]\\d+)?)";
   private static final Pattern PARTS =
@@ -28,7 +33,8 @@ public record Ratio(Basis basis, double base, double hardener) {
   private static final Pattern PERCENT = Pattern.compile(NUMBER + "\\s*(?:%|percent)\\s*(.*)");
 
   public Ratio {
-    if (!(base > 0) || !(hardener > 0) || !Double.isFinite(base) || !Double.isFinite(hardener)) {
+    boolean some = hardener > 0 || basis == Basis.READY && hardener == 0;
+    if (!(base > 0) || !some || !Double.isFinite(base) || !Double.isFinite(hardener)) {
       throw new UnreadableQuantity("Both parts of a ratio must be more than nothing.");
     }
   }
@@ -99,6 +105,7 @@ public record Ratio(Basis basis, double base, double hardener) {
       case WEIGHT -> plain(base) + " : " + plain(hardener) + " by weight";
       case VOLUME -> plain(base) + " : " + plain(hardener) + " by volume";
       case PERCENT_OF_BASE -> plain(hardener) + " % of base";
+      case READY -> "as it comes";
     };
   }
 

@@ -219,13 +219,13 @@ public final class Kind<V> {
   /** A value with its own reader and writer, which cannot be nudged. */
   public static <V> Kind<V> parsed(
       String name, Function<String, V> parse, Function<V, String> format) {
-    return new Kind<>(
-        name,
-        (t, u) -> parse.apply(t),
-        (v, u) -> format.apply(v),
-        (v, u) -> format.apply(v),
-        (v, steps, u) -> v,
-        List.of());
+    return parsed(name, (t, u) -> parse.apply(t), (v, u) -> format.apply(v));
+  }
+
+  /** The same, by the units shown. */
+  public static <V> Kind<V> parsed(
+      String name, BiFunction<String, Units, V> parse, BiFunction<V, Units, String> format) {
+    return new Kind<>(name, parse, format, format, (v, steps, u) -> v, List.of());
   }
 
   /** One of an enum's constants; nudging goes to the next one. */

@@ -32,6 +32,10 @@ public record Coat(
     }
   }
 
+  public Coat with(Thickener other) {
+    return new Coat(kind, number, fromMm, toMm, other, cloth);
+  }
+
   public double mm() {
     return toMm - fromMm;
   }

@@ -1,5 +1,7 @@
 package ungula.core.skin;
 
+import java.util.Arrays;
+import java.util.List;
 import ungula.core.quantity.Choosable;
 
 /** How stiff a rubber is made for brushing, and how well it then stays where it is put. */
@@ -7,7 +9,10 @@ public enum Thickener implements Choosable {
   NONE("not thickened", 0, 0),
   LIGHT("lightly thickened", 25, 0.5),
   NORMAL("thickened", 60, 1),
-  STIFF("thickened stiff", 120, 2);
+  STIFF("thickened stiff", 120, 2),
+  /** Of a sealant, which is a paste. */
+  PASTE("as it comes", 300, 0),
+  PUTTY("kneaded with starch to a putty", 400, 50);
 
   /** Most of a coat without thickener that stays on a steep wall, mm. */
   public static final double FILM_MM = 1.5;
@@ -25,6 +30,24 @@ public enum Thickener implements Choosable {
   @Override
   public String text() {
     return text;
+  }
+
+  /** Those of a rubber. */
+  public static List<Thickener> ofRubber() {
+    return Arrays.stream(values()).filter(t -> t.of(false) == t).toList();
+  }
+
+  /** The same for a sealant, which is a paste, or for a rubber, which is not. */
+  public Thickener of(boolean sealant) {
+    if (sealant) {
+      return this == STIFF || this == PUTTY ? PUTTY : PASTE;
+    }
+    return this == PASTE ? NONE : this == PUTTY ? STIFF : this;
+  }
+
+  /** What is stirred in. */
+  public String adds() {
+    return this == PUTTY ? "starch" : "thickener";
   }
 
   /** Yield stress, Pa, until the product's sheet says. */

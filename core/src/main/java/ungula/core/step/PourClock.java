@@ -8,6 +8,7 @@ import java.util.Optional;
 import ungula.core.plan.MixPart;
 import ungula.core.plan.Plan;
 import ungula.core.plan.PourPart;
+import ungula.core.plan.SkinPart;
 import ungula.core.quantity.Timespan;
 import ungula.core.rubber.Product;
 import ungula.core.working.FigureBook;
@@ -26,8 +27,9 @@ public record PourClock(List<Turn> turns) {
    * @param day its pour begins on, from 1; 0 where that is the day of the first
    * @param meetMin its two parts meet
    * @param byMin until it has to be poured; null while the pot life is not known
-   * @param latestMin to begin while the batch before still bonds; null for the first, and while the
-   *     gel time is not known
+   * @param onSealing whether it is poured onto a sealing pour
+   * @param latestMin to begin while the batch before still bonds: until it has gelled, and to a
+   *     sealing pour while it is tacky; null for the first, and while that is not known
    */
   public record Turn(
       PourPart.Batch batch,
@@ -37,6 +39,7 @@ public record PourClock(List<Turn> turns) {
       double meetMin,
       double takesMin,
       Double byMin,
+      boolean onSealing,
       Double latestMin) {
 
     /** A time of its pour; of a later day, from the first batch on that day. */
@@ -60,16 +63,20 @@ public record PourClock(List<Turn> turns) {
     Double pot = plan.mix().map(MixPart::potMin).orElse(null);
     Product rubber = plan.product();
     Double gel = rubber.inRoomMin(rubber.gelMin(), plan.workshop().roomC());
+    SkinPart.Rubber times = plan.pours().get().times();
     Turn before = null;
     double mould = begin(steps, plan.pours().get().list().get(0));
     double first = mould;
     for (PourPart.Batch b : plan.pours().get().list()) {
       String key = PourSteps.key(b);
       double begin = begin(steps, b);
-      if (b.batch().batch() == 1) {
+      if (before == null || b.batch().pour() != before.batch.batch().pour()) {
         before = null;
         first = begin;
       }
+      boolean onSealing = before != null && before.batch.sealing();
+      Double tacky = times == null ? null : Double.valueOf(times.times().openMin());
+      Double bonds = onSealing ? tacky : gel;
       double start = begin - first;
       double meet = steps.timeline().of(key + ".stir").beginMin() - first;
       double takes = end(steps, key) - begin;
@@ -82,7 +89,8 @@ public record PourClock(List<Turn> turns) {
               meet,
               takes,
               pot == null ? null : meet + pot,
-              before == null || gel == null ? null : before.meetMin + gel - takes);
+              onSealing,
+              before == null || bonds == null ? null : before.meetMin + bonds - takes);
       turns.add(turn);
       before = turn;
     }
@@ -116,7 +124,10 @@ public record PourClock(List<Turn> turns) {
             ? Working.of("when the half before has cured and is turned, cleaned and released")
                 .given("after the first batch of all", Timespan.formatMin(t.pourMin), COMPUTED)
                 .done()
-            : Working.of("when the batch before is poured")
+            : Working.of(
+                    t.onSealing
+                        ? "when the sealing pour is tacky"
+                        : "when the batch before is poured")
                 .given("each takes", figures.get("batch.minutes").text(), COMPUTED)
                 .done();
     figures.put(
@@ -138,7 +149,7 @@ public record PourClock(List<Turn> turns) {
     }
   }
 
-  /** A batch still bonds to the one before until that has gelled. */
+  /** A batch still bonds to the one before until that has gelled, to a sealing pour until set. */
   private static void latest(Turn t, FigureBook figures) {
     if (t.latestMin == null) {
       return;
@@ -148,8 +159,12 @@ public record PourClock(List<Turn> turns) {
         t.batch.batch().figure("begin at the latest"),
         t.pourMin + Math.max(0, t.latestMin),
         t.clock(Math.max(0, t.latestMin)),
-        Working.of("when the batch before has gelled − how long this one takes")
-            .given("the one before has gelled", t.clock(t.latestMin + t.takesMin), COMPUTED)
+        (t.onSealing
+                ? Working.of("while the sealing pour is tacky − how long this one takes")
+                    .given("it is tacky until", t.clock(t.latestMin + t.takesMin), COMPUTED)
+                : Working.of("when the batch before has gelled − how long this one takes")
+                    .given(
+                        "the one before has gelled", t.clock(t.latestMin + t.takesMin), COMPUTED))
             .given("this one takes", Timespan.formatMin(t.takesMin), COMPUTED)
             .step("Later, a line shows where they meet, and they may come apart.")
             .done());

@@ -16,6 +16,8 @@ import ungula.core.working.Given;
 /** Weighing, stirring and pouring the batches of a pour, without a break between them. */
 final class PourSteps extends Procedure {
 
+  private static final double USUAL_TACKY_MIN = 60;
+
   private final Pace pace;
   private final Bubbles bubbles;
 
@@ -44,8 +46,16 @@ final class PourSteps extends Procedure {
     String first = pour == 1 && insideFirst() ? "Fill the inside of the master first. " : "";
     for (PourPart.Batch t : batches) {
       boolean last = t == batches.get(batches.size() - 1);
-      String where = last ? to : "Pour it in, in the same place.";
+      String where =
+          last
+              ? to
+              : t.sealing()
+                  ? "Pour it in slowly, all over the base."
+                  : "Pour it in, in the same place.";
       batch(t, batches.size() > 1, t == batches.get(0) ? first + where : where);
+      if (t.sealing()) {
+        tacky(t);
+      }
     }
     cure(key, "Let it cure, level and undisturbed.");
     witness(key);
@@ -60,6 +70,22 @@ final class PourSteps extends Procedure {
     return "pour." + t.batch().pour() + "." + t.batch().batch();
   }
 
+  /** A sealing pour closes joints, and is what the rest bonds to while it is tacky. */
+  private void tacky(PourPart.Batch t) {
+    steps
+        .wait(
+            key(t) + ".tacky",
+            p.pours()
+                .map(all -> all.tackyMin(t))
+                .map(min -> Step.Takes.of(min, Given.Source.SHEET, "gel time, less what is past"))
+                .orElse(usual(USUAL_TACKY_MIN, "until a sheet says")),
+            "Let it turn tacky: it takes a fingerprint and leaves nothing on the glove.")
+        .why("Tacky, it holds air under the master back, and the rest still bonds to it.")
+        .unbroken("pour." + t.batch().pour())
+        .against("batch.sealing", "batch.sealed")
+        .add();
+  }
+
   private Step.Takes paced(double minutes, String how) {
     return Step.Takes.of(minutes, Given.Source.DEFAULT, how + ", as on the Workshop page");
   }
@@ -67,7 +93,10 @@ final class PourSteps extends Procedure {
   private void batch(PourPart.Batch t, boolean several, String to) {
     String key = key(t);
     String group = "pour." + t.batch().pour();
-    String of = several ? "Batch " + t.batch().number() + ": weigh " : "Weigh ";
+    String of =
+        t.sealing()
+            ? "Sealing pour: weigh "
+            : several ? "Batch " + t.batch().number() + ": weigh " : "Weigh ";
     Mix mix = t.mix();
     Product.Role role = b.product().role();
     steps

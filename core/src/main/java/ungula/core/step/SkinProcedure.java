@@ -165,6 +165,12 @@ final class SkinProcedure extends Procedure {
     if (mix == null) {
       return "weigh and stir its rubber.";
     }
+    if (!(mix.hardenerG() > 0)) {
+      String sealant = "take " + Mass.format(mix.baseG(), p.units()) + " of sealant";
+      return mix.additiveG() > 0
+          ? sealant + " and knead in " + Mass.format(mix.additiveG(), p.units()) + " of starch."
+          : sealant + ".";
+    }
     String base = Mass.format(mix.baseG(), p.units()) + " of base";
     String hardener = Mass.format(mix.hardenerG(), p.units()) + " of hardener";
     return mix.additiveG() > 0

@@ -3,6 +3,7 @@ package ungula.core.workshop;
 import java.lang.reflect.RecordComponent;
 import java.util.Collections;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import ungula.core.contact.CastingMaterial;
 import ungula.core.contact.MouldLife;
@@ -32,6 +33,7 @@ import ungula.core.sentence.WordBook;
  * @param paper for printed sheets
  * @param equipment there is
  * @param boards there are of each sheet
+ * @param boxes frames and pipes it has, and moulds are poured in; null is none
  * @param mixing what rubber is mixed and weighed with, and how fast
  * @param air of the room
  * @param costs besides rubber and box
@@ -51,6 +53,7 @@ public record Workshop(
     Paper paper,
     Equipment equipment,
     Map<SheetStock, Board> boards,
+    List<OwnBox> boxes,
     Mixing mixing,
     Air air,
     Costs costs,
@@ -76,6 +79,7 @@ public record Workshop(
     }
     rates = Collections.unmodifiableMap(work);
     equipment = equipment == null ? Equipment.NONE : equipment;
+    boxes = boxes == null || boxes.isEmpty() ? null : List.copyOf(boxes);
     mixing = mixing == null ? Mixing.UNKNOWN : mixing;
     Map<SheetStock, Board> all = new EnumMap<>(SheetStock.class);
     for (SheetStock sheet : SheetStock.values()) {
@@ -177,6 +181,7 @@ public record Workshop(
         paper,
         equipment,
         boards,
+        boxes,
         mixing,
         air,
         costs,
@@ -208,6 +213,7 @@ public record Workshop(
           Paper.A4,
           Equipment.NONE,
           Map.of(),
+          null,
           Mixing.UNKNOWN,
           Air.USUAL,
           Costs.UNCOUNTED,
@@ -244,7 +250,12 @@ public record Workshop(
             .open("equipment.bedLengthMm", "length of the cutter's bed", inside(), "?")
             .open("equipment.bedWidthMm", "width of the cutter's bed", inside(), "?")
             .word("equipment.liftG", "what one person lifts", Kind.mass(200_000))
-            .word("equipment.bucketG", "rubber in one bucket", Kind.mass(200_000));
+            .word("equipment.bucketG", "rubber in one bucket", Kind.mass(200_000))
+            .open(
+                "boxes",
+                "boxes, frames and pipes to pour in",
+                Kind.parsed("boxes", OwnBox::parse, OwnBox::text),
+                "none");
     Mixing.words(words);
     for (SheetStock sheet : SheetStock.values()) {
       String board = boards(sheet);

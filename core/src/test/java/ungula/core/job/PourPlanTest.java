@@ -17,7 +17,9 @@ import ungula.core.mesh.FillCurve;
 import ungula.core.mould.BoxMould;
 import ungula.core.plan.MasterFacts;
 import ungula.core.plan.PourPart;
+import ungula.core.plan.SkinPart;
 import ungula.core.pour.Pace;
+import ungula.core.pour.PlannedBatch;
 import ungula.core.pour.Vessel;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Units;
@@ -59,6 +61,7 @@ public class PourPlanTest {
         d.paper(),
         new Workshop.Equipment(null, null, chamberMm, chamberMm, null, null, 20_000, 10_000),
         Map.of(),
+        null,
         new Mixing(
             new VesselSize(84.0, 108.0, 140.0),
             new VesselSize(130.0, 165.0, 200.0),
@@ -130,6 +133,52 @@ public class PourPlanTest {
     assertTrue(fill.endsWith(" mm, jug"), fill);
     // the first half of the box is poured round the master: it ends below its top
     assertTrue(warns(plan, "batch.seam"));
+  }
+
+  /** 324 × 224 mm inside and nothing under 6 mm but the master: 6 × (324 × 224 − 300 × 200). */
+  @Test
+  public void aSealingPourIsABatchOfItsOwnThatTheRestBondsTo() {
+    JobPlan none = plan(shop(null));
+    JobPlan plan = plan(shop(null), "rubber.sealingMm", "6 mm");
+    List<PlannedBatch> each = plan.plan().batches().each();
+    assertEquals(each.get(0).of(), "sealing pour");
+    assertEquals(List.of(each.get(0).pour(), each.get(0).batch()), List.of(1, 0));
+    // what was recorded of a batch stays with it
+    assertEquals(List.of(each.get(1).pour(), each.get(1).batch()), List.of(1, 1));
+    double of = value(plan, "rubber.mix") / value(plan, "rubber.box");
+    double mm3 = plan.plan().pours().orElseThrow().list().get(0).mm3();
+    Near.relative(mm3, 6 * (324 * 224 - 300 * 200) * of, 1e-9);
+    Near.absolute(value(plan, "batch.1.level"), 6, 1e-6);
+    double mixed =
+        plan.plan().pours().orElseThrow().list().stream().mapToDouble(PourPart.Batch::mm3).sum();
+    Near.relative(mixed, value(plan, "rubber.mix"), 1e-9);
+    assertEquals(
+        plan.figures().get("batch.count").text(),
+        "a sealing pour, then " + none.figures().get("batch.count").text());
+    Near.relative(
+        value(plan, "sealing.base") + value(plan, "sealing.hardener"),
+        mm3 / 1000 * MARRAM.densityMixed(),
+        0.005);
+    // the rest is weighed once it is tacky, and before it has set
+    SkinPart.Rubber times = plan.plan().pours().orElseThrow().times();
+    double met = plan.steps().timeline().of("pour.1.0.stir").beginMin();
+    double weighed = plan.steps().timeline().of("pour.1.1.weigh").beginMin();
+    Near.absolute(weighed - met, times.times().gelMin(), 1e-6);
+    double latest = value(plan, "batch.2.latest");
+    assertTrue(value(plan, "batch.2.start") < latest && latest < times.times().openMin());
+    assertFalse(warns(plan, "batch.late"));
+    assertTrue(warns(plan, "batch.sealed"));
+  }
+
+  @Test
+  public void aSealingPourWithoutRoomOverItIsNotPlanned() {
+    JobPlan plan = plan(shop(null), "rubber.sealingMm", "8 mm", "mould.overTopMm", "-88 mm");
+    Caution caution =
+        plan.cautions().stream().filter(c -> c.id().equals("batch.sealing")).findFirst().get();
+    assertEquals(caution.title(), "A sealing pour of 8 mm leaves no mould over it");
+    assertFalse(plan.figures().containsKey("sealing.base"));
+    JobPlan room = plan(shop(null), "rubber.sealingMm", "8 mm", "mould.overTopMm", "-87 mm");
+    assertFalse(warns(room, "batch.sealing"));
   }
 
   @Test

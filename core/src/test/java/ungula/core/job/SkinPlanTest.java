@@ -7,7 +7,9 @@ import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
@@ -31,6 +33,7 @@ import ungula.core.parting.PartedMaster;
 import ungula.core.plan.MasterFacts;
 import ungula.core.plan.Planner;
 import ungula.core.plan.SkinFacts;
+import ungula.core.plan.SkinPart;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.UnreadableQuantity;
 import ungula.core.record.Recorded;
@@ -64,6 +67,7 @@ public class SkinPlanTest {
 
     private final TriangleMesh mesh;
     private final MeshReport report;
+    private final Map<Object, MasterFacts> known = new HashMap<>();
     private SkinField field;
 
     Master(TriangleMesh mesh) {
@@ -81,7 +85,14 @@ public class SkinPlanTest {
       return ChoiceWords.edit(Choices.fresh(Units.METRIC), all, ADDITION);
     }
 
-    JobPlan plan(Product product, Product build, Choices c) {
+    /** The same of all skins as thick, over the same plugs. */
+    private MasterFacts facts(Choices c) {
+      double wall = c.skin().wallMm(mesh.bounds().size());
+      return known.computeIfAbsent(
+          List.of(c.pose(), c.laid(), c.skin().plugs(), wall), looked -> look(c, wall));
+    }
+
+    private MasterFacts look(Choices c, double wall) {
       PosedMaster posed = PosedMaster.of(mesh, 1, c.pose(), c.laid());
       if (field == null) {
         field = SkinField.of(posed.mesh(), 96, Parallel.ALL, Progress.NONE);
@@ -90,14 +101,16 @@ public class SkinPlanTest {
           c.skin().plugs().isEmpty()
               ? field
               : field.plugged(c.skin().plugs(), Parallel.ALL, Progress.NONE);
-      double wall = c.skin().wallMm(posed.mesh().bounds().size());
-      MasterFacts facts =
-          MasterFacts.of(
-                  posed, new PartedMaster(posed), new CutPlanes(posed.mesh()), report, null, "test")
-              .with(
-                  new SkinFacts(
-                      SkinStudy.of(posed, room, Parallel.ALL),
-                      OutsideStudy.of(field, wall, Parallel.ALL, Progress.NONE)));
+      return MasterFacts.of(
+              posed, new PartedMaster(posed), new CutPlanes(posed.mesh()), report, null, "test")
+          .with(
+              new SkinFacts(
+                  SkinStudy.of(posed, room, Parallel.ALL),
+                  OutsideStudy.of(field, wall, Parallel.ALL, Progress.NONE)));
+    }
+
+    JobPlan plan(Product product, Product build, Choices c) {
+      MasterFacts facts = facts(c);
       return JobPlan.of(
           c,
           Recorded.NOTHING,
@@ -188,6 +201,46 @@ public class SkinPlanTest {
     assertTrue(cost.contains(ADDITION.name()) && cost.contains(OTHER_ADDITION.name()), cost);
     double each = value(one, "rubber.cost");
     assertTrue(value(two, "rubber.cost") > 0 && value(two, "rubber.cost") != each);
+  }
+
+  /** It comes ready, and cures 2.5 mm a day by the damp of the air. */
+  @Test
+  public void buildCoatsMayBeOfSealantAsItComesOrAsPutty() {
+    Product sealant = ExampleProducts.all().get("limpet");
+    JobPlan plan = post.plan(ADDITION, sealant, post.choices("skin.buildProduct", "limpet"));
+    assertFalse(plan.figures().containsKey("coat.2.hardener"));
+    assertFalse(plan.figures().containsKey("coat.2.thickener"));
+    assertEquals(value(plan, "coat.2.base"), value(plan, "coat.2.mass"));
+    double share = value(plan, "coat.2.volume") / value(plan, "coat.1.volume");
+    Near.relative(
+        value(plan, "coat.2.mass") / value(plan, "coat.1.mass"),
+        share * 1.03 / ADDITION.densityMixed(),
+        1e-9);
+    assertEquals(plan.plan().batches().each().get(1).hardener(), "");
+    assertTrue(Told.order(plan).stream().anyMatch(t -> t.matches("Coat 2: take .* of sealant\\.")));
+    Caution caution = caution(plan, "skin.sealant");
+    assertEquals(caution.level(), Caution.Level.CHECK);
+    assertFalse(ids(plan).anyMatch("skin.chemistry"::equals));
+    assertTrue(value(plan, "rubber.cost") < value(post.plan(), "rubber.cost"));
+    // 2.5 mm take what the sheet says for a cooler room, 4 mm longer
+    Near.relative(secondSetMin(plan), 24 * 60 * Math.pow(2, 0.2), 1e-9);
+    Choices thick = post.choices("skin.buildProduct", "limpet", "skin.buildMm", "4 mm");
+    Near.relative(secondSetMin(post.plan(ADDITION, sealant, thick)), 4 / 2.5 * 1440, 1e-9);
+    JobPlan putty =
+        post.plan(
+            ADDITION,
+            sealant,
+            post.choices("skin.buildProduct", "limpet", "skin.thickener", "PUTTY"));
+    Near.relative(value(putty, "coat.2.thickener"), value(putty, "coat.2.base") / 2, 1e-9);
+    assertTrue(Told.order(putty).stream().anyMatch(t -> t.contains("of sealant and knead in")));
+    assertTrue(putty.figures().get("coat.2.thickener").label().startsWith("starch"));
+    // a paste stays up where the same rubber would run
+    assertFalse(ids(plan).anyMatch("skin.sag"::equals));
+  }
+
+  private static double secondSetMin(JobPlan plan) {
+    SkinPart skin = plan.plan().skin().orElseThrow();
+    return skin.times(skin.coats().get(1)).setMin();
   }
 
   @Test

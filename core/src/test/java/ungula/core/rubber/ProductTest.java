@@ -149,7 +149,7 @@ public class ProductTest {
       assertTrue(all.stream().anyMatch(p -> p.role() == role), role.text());
     }
     for (Basis b : Basis.values()) {
-      assertTrue(all.stream().anyMatch(p -> p.ratio() != null && p.ratio().basis() == b));
+      assertTrue(all.stream().anyMatch(p -> p.mixedAt() != null && p.mixedAt().basis() == b));
     }
     for (String hardness : List.of("00-30", "45 A")) {
       assertTrue(all.stream().anyMatch(p -> p.hardnessText().equals(hardness)), hardness);

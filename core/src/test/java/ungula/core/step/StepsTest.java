@@ -56,6 +56,7 @@ public class StepsTest {
     for (JobPlan plan : plans) {
       Steps steps = plan.steps();
       double free = 0;
+      double before = 0;
       String group = "";
       for (Step s : steps.making()) {
         Span at = steps.timeline().of(s.key());
@@ -66,7 +67,7 @@ public class StepsTest {
         }
         boolean goesOn = !s.unbroken().isEmpty() && s.unbroken().equals(group);
         if (goesOn) {
-          Near.absolute(at.beginMin(), free, 1e-6);
+          Near.absolute(at.beginMin(), before, 1e-6);
         }
         if (s.byHand()) {
           assertTrue(at.beginMin() >= free - 1e-6, s.key() + " while the hands are full");
@@ -74,6 +75,7 @@ public class StepsTest {
           double within = at.beginMin() % (24 * 60);
           assertTrue(goesOn || within <= Timeline.WORKING_MIN + 1e-6, s.key() + " at night");
         }
+        before = at.endMin();
         group = s.unbroken();
       }
     }

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -17,8 +18,10 @@ import ungula.core.cutlist.CutSheet;
 import ungula.core.cutlist.Dxf;
 import ungula.core.cutlist.Svg;
 import ungula.core.offer.BoxOffers;
+import ungula.core.sentence.WordBook;
 import ungula.core.working.Figure;
 import ungula.core.working.KeyedBy;
+import ungula.core.workshop.OwnBox;
 import ungula.core.workshop.Workshop;
 import ungula.server.job.Jobs;
 import ungula.server.job.Shapes;
@@ -43,16 +46,24 @@ class BoxController {
   /**
    * @param shape its name among the choices
    * @param figures rubber, saved, thinnest, sheet
+   * @param own whether the workshop has it
+   * @param edits that take it
    */
   record BoxView(
-      String shape, String text, @KeyedBy("BoxFigure") Map<String, Figure> figures, boolean now) {}
+      String shape,
+      String text,
+      @KeyedBy("BoxFigure") Map<String, Figure> figures,
+      boolean own,
+      boolean now,
+      List<WordBook.Edit> edits) {}
 
   /** Boxes of every shape with the walls chosen. */
   @GetMapping("/shapes")
   List<BoxView> boxShapes(@PathVariable String id) {
     Jobs.Job job = jobs.find(id);
-    return BoxOffers.of(job.box(), job.choices(), shapes.facts(job.choices())).stream()
-        .map(o -> new BoxView(o.shape().name(), o.name(), o.figures(), o.now()))
+    List<OwnBox> there = Objects.requireNonNullElse(habits.current().boxes(), List.of());
+    return BoxOffers.of(job.box(), job.choices(), shapes.facts(job.choices()), there).stream()
+        .map(o -> new BoxView(o.shape().name(), o.name(), o.figures(), o.own(), o.now(), o.edits()))
         .toList();
   }
 

@@ -31,6 +31,7 @@ import ungula.core.stock.Lot;
 import ungula.core.work.Progress;
 import ungula.core.workshop.Board;
 import ungula.core.workshop.Mixing;
+import ungula.core.workshop.OwnBox;
 import ungula.core.workshop.Workshop;
 import ungula.server.job.Jobs;
 import ungula.server.model.Models;
@@ -107,6 +108,7 @@ class DemoShelf {
                 SheetStock.ACRYLIC_3, new Board(600.0, 400.0, 3),
                 SheetStock.PLY_12, new Board(1200.0, 600.0, 1),
                 SheetStock.MELAMINE_16, new Board(2400.0, 600.0, 1)),
+            List.of(new OwnBox(false, 240, 160, 120), new OwnBox(true, 160, 160, 300)),
             new Mixing(
                 new Mixing.VesselSize(84.0, 108.0, 140.0),
                 new Mixing.VesselSize(130.0, 165.0, 200.0),

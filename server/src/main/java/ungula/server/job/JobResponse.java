@@ -48,6 +48,7 @@ import ungula.server.product.Products;
  * @param ratioSentence the ratio in plain words; empty while there is none
  * @param second the second part after the first was weighed; null before
  * @param rubbers to choose from
+ * @param sealants to choose from for build coats
  * @param casts products to cast to choose from
  * @param catalysts grades the rubber is sold with, to choose from
  * @param touching what the rubber touches, with a verdict each
@@ -86,6 +87,7 @@ public record JobResponse(
     @Nullable SecondPart second,
     Batches batches,
     List<Products.Offer> rubbers,
+    List<Products.Offer> sealants,
     List<Products.Offer> casts,
     List<Kind.Option> catalysts,
     List<TouchView> touching,

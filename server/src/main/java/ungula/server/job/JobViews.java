@@ -120,6 +120,7 @@ class JobViews {
         job.plan().plan().second().orElse(null),
         job.plan().plan().batches(),
         products.rubbers(),
+        products.sealants(),
         products.casts(),
         catalysts(job.product()),
         job.plan().touching().stream().map(JobViews::touch).toList(),

@@ -54,6 +54,11 @@ public class Products {
     return offers(p -> p.role() == Product.Role.RUBBER);
   }
 
+  /** For backing only. */
+  public List<Offer> sealants() {
+    return offers(p -> p.role() == Product.Role.SEALANT);
+  }
+
   /** Casting materials a job may choose from. */
   public List<Offer> casts() {
     return offers(p -> p.role().cast());

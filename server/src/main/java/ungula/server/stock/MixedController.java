@@ -93,7 +93,8 @@ class MixedController {
   }
 
   private static String parts(double baseG, double hardenerG, Units units) {
-    return Mass.format(baseG, units) + " + " + Mass.format(hardenerG, units);
+    String base = Mass.format(baseG, units);
+    return hardenerG > 0 ? base + " + " + Mass.format(hardenerG, units) : base;
   }
 
   @PostMapping
@@ -105,7 +106,8 @@ class MixedController {
             .findFirst()
             .orElseThrow(() -> Problem.gone("This batch"));
     double base = weighed(body.base(), planned, batch.base());
-    double hardener = weighed(body.hardener(), planned, batch.hardener());
+    double hardener =
+        batch.hardener().isEmpty() ? 0 : weighed(body.hardener(), planned, batch.hardener());
     String product =
         batch.build()
             ? planned.choices().skin().buildProduct()
@@ -133,6 +135,9 @@ class MixedController {
   }
 
   private static String off(Jobs.Job job, PlannedBatch batch, double base, double hardener) {
+    if (batch.hardener().isEmpty()) {
+      return "";
+    }
     double planned = figure(job, batch.hardener()).value() / figure(job, batch.base()).value();
     SecondPart second =
         SecondPart.of(

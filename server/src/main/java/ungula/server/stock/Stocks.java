@@ -99,7 +99,7 @@ public class Stocks {
       return new Planned(
           ("Batch " + batch.number() + " " + batch.of()).strip(),
           job.plan().figures().get(batch.base()).value(),
-          job.plan().figures().get(batch.hardener()).value());
+          batch.hardener().isEmpty() ? 0 : job.plan().figures().get(batch.hardener()).value());
     }
   }
 
