@@ -86,14 +86,16 @@ test('a sealing pour is said where it can be asked for', () => {
   const batches = { each: [batch(1)], reason: '', fewer: [] };
   const unset = { ...PICKED, 'rubber.sealingMm': 'nothing' };
   expect(show({ batches }, FIGURES, unset).reads()).toContain(
-    'First, nothing is poured to seal the joints',
+    'Before that, nothing is poured to seal the joints',
   );
   cleanup();
   const asked = show({ batches }, FIGURES, {
     ...PICKED,
     'rubber.sealingMm': '6 mm',
   } as typeof PICKED);
-  expect(asked.reads()).toContain('First, 6 mm is poured to seal the joints and left until tacky.');
+  expect(asked.reads()).toContain(
+    'Before that, 6 mm is poured to seal the joints and left until tacky.',
+  );
 });
 
 test('under a stop about the mould batches say no weights', () => {

@@ -40,7 +40,7 @@ export function PoursStage({ job }: { job: Job }) {
               {f['rest.base'] && ' at most, the first to cover the master'}
             </>
           )}
-          . {reason} First, <Word k="rubber.sealingMm" /> is poured to seal the joints
+          . {reason} Before that, <Word k="rubber.sealingMm" /> is poured to seal the joints
           {!job.words['rubber.sealingMm']?.unset && ' and left until tacky'}.
         </p>
       ) : (

@@ -68,12 +68,23 @@ public final class Volume {
     if (units.display() == Display.INCH) {
       Gallon g = units.gallon();
       return Math.abs(mm3) < g.quartMm3()
-          ? Numbers.fixed(mm3 / g.fluidOunceMm3(), 1) + " " + g.mark() + " fl oz"
+          ? Numbers.fixed(mm3 / g.fluidOunceMm3(), decimals(mm3 / g.fluidOunceMm3()))
+              + " "
+              + g.mark()
+              + " fl oz"
           : Numbers.fixed(mm3 / g.quartMm3(), 2) + " " + g.mark() + " qt";
     }
     return Math.abs(mm3) < 0.99995 * LITRE_MM3
         ? Numbers.fixed(mm3 / ML_MM3, 1) + " mL"
         : Numbers.fixed(mm3 / LITRE_MM3, mm3 < 10 * LITRE_MM3 ? 3 : 2) + " L";
+  }
+
+  /**
+   * A fluid ounce is thirty millilitres: what is less keeps two figures, as a tenth of one does.
+   */
+  private static int decimals(double ounces) {
+    double some = Math.abs(ounces);
+    return some == 0 || some >= 0.995 ? 1 : some >= 0.0995 ? 2 : 3;
   }
 
   /** As {@link #format}, with the millilitres beside it where that says more. */

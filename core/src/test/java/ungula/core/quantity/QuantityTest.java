@@ -151,6 +151,9 @@ public class QuantityTest {
     assertEquals(Volume.format(1_712_000, Units.METRIC), "1.712 L");
     assertEquals(Volume.format(999_990, Units.METRIC), "1.000 L");
     assertEquals(Volume.format(29_573.53, INCH), "1.0 US fl oz");
+    assertEquals(Volume.format(6000, INCH), "0.20 US fl oz");
+    assertEquals(Volume.format(500, INCH), "0.017 US fl oz");
+    assertEquals(Volume.format(0, INCH), "0.0 US fl oz");
     assertEquals(Length.format(0.75 * 25.4, Units.METRIC), "19.1 mm");
     assertEquals(Numbers.fixed(-0.004, 2), "0.00");
     assertEquals(Numbers.trimmed(1.50, 3), "1.5");

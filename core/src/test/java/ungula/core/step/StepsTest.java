@@ -7,6 +7,7 @@ import static org.testng.Assert.assertTrue;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
@@ -18,6 +19,8 @@ import ungula.core.Near;
 import ungula.core.caution.Caution;
 import ungula.core.job.JobPlan;
 import ungula.core.mould.MouldKind;
+import ungula.core.record.Recorded;
+import ungula.core.rubber.Product;
 import ungula.core.step.Step.After;
 import ungula.core.step.Timeline.Span;
 import ungula.core.workshop.Rate;
@@ -207,6 +210,121 @@ public class StepsTest {
             "to cut and set up a box: 24 min",
             "to seal joints: 15 min a metre",
             "of it: 904.8 mm"));
+  }
+
+  @Test
+  public void whatIsDoneByHandHoldsAPersonAndWaitsDoNot() {
+    for (JobPlan plan : plans) {
+      for (Step s : plan.steps().making()) {
+        assertEquals(s.holds().contains(Step.Hold.PERSON), s.byHand(), s.key());
+        s.time()
+            .ifPresent(
+                t ->
+                    assertEquals(
+                        t.working().formula().startsWith("time by hand"), s.byHand(), s.key()));
+      }
+    }
+  }
+
+  /** Two coats of a sealer, a tin for each part that settles. */
+  @Test
+  public void timesFollowTheRatesOfTheWorkshop() {
+    Map<Rate, Double> rates = Workshop.DEFAULT.rates();
+    Set<String> met = new HashSet<>();
+    for (JobPlan plan : plans) {
+      for (Step s : plan.steps().making()) {
+        if (s.key().endsWith(".seal")) {
+          assertEquals(s.takes().minutes(), 2 * rates.get(Rate.SEALER), 1e-9);
+          met.add("seal");
+        } else if (s.key().endsWith(".tin")) {
+          boolean both = plan.plan().product().shake() == Product.Shake.BOTH;
+          assertEquals(s.takes().minutes(), (both ? 2 : 1) * rates.get(Rate.TIN), 1e-9);
+          met.add("tin " + both);
+        }
+      }
+    }
+    assertTrue(met.contains("seal") && met.contains("tin false"), met.toString());
+  }
+
+  @Test
+  public void partsOfAMouldThatAreThereHaveTheirSteps() {
+    Set<Object> met = new HashSet<>();
+    for (JobPlan plan : plans) {
+      plan.plan()
+          .parting()
+          .ifPresent(
+              parting -> {
+                boolean ring = parting.ring() != null;
+                assertEquals(keys(plan.steps()).contains("bed.ring"), ring);
+                met.add("ring " + ring);
+              });
+      plan.plan()
+          .skin()
+          .ifPresent(
+              skin ->
+                  skin.coats()
+                      .forEach(
+                          c -> {
+                            Step brush =
+                                plan.steps().making().stream()
+                                    .filter(t -> t.key().equals("coat." + c.number() + ".brush"))
+                                    .findFirst()
+                                    .orElseThrow();
+                            assertEquals(brush.figures().contains("skin.pieces"), c.cloth());
+                            met.add("cloth " + c.cloth());
+                          }));
+    }
+    assertEquals(met, Set.of("ring true", "ring false", "cloth true", "cloth false"));
+  }
+
+  /** When a batch begins, by what comes before it; none is to begin before its pour does. */
+  @Test
+  public void batchesBeginAsTheirFiguresSay() {
+    Set<String> met = new TreeSet<>();
+    for (JobPlan plan : plans) {
+      for (PourClock.Turn t : PourClock.of(plan.steps()).turns()) {
+        String key = t.batch().batch().key();
+        String why = plan.figures().get(key + ".start").working().formula();
+        boolean turned = t.batch().batch().pour() == 2 && t.batch().batch().batch() == 1;
+        assertEquals(why.startsWith("when the half before has cured"), turned, key);
+        assertEquals(why.equals("when the sealing pour is tacky"), t.onSealing(), key);
+        met.add(why);
+        if (t.latestMin() != null) {
+          double latest = plan.figures().get(key + ".latest").value();
+          assertEquals(latest, t.pourMin() + Math.max(0, t.latestMin()), 1e-9);
+          assertTrue(latest >= t.pourMin(), key);
+          met.add(t.late() ? "late" : "in time");
+          assertEquals(t.late(), t.startMin() - t.latestMin() > 1e-9, key);
+        }
+      }
+    }
+    assertEquals(met.size(), 5, met.toString());
+  }
+
+  /** Before a rubber is picked coats have no times, and nothing is weighed. */
+  @Test
+  public void withoutARubberCoatsFollowEachOther() {
+    JobPlan picked =
+        plans.stream()
+            .filter(p -> p.plan().choices().mould().kind() == MouldKind.SKIN)
+            .filter(p -> p.plan().skin().orElseThrow().coats().size() > 1)
+            .findFirst()
+            .orElseThrow();
+    Steps open =
+        new AnyPlan(picked.plan().choices(), Recorded.NOTHING, picked.plan().facts(), null)
+            .plan()
+            .steps();
+    Step second =
+        open.making().stream().filter(t -> t.key().equals("coat.2.weigh")).findFirst().get();
+    assertEquals(second.what(), "Coat 2: weigh and stir its rubber.");
+    assertEquals(second.after(), List.of(After.end("coat.1.brush")));
+  }
+
+  @Test
+  public void aDayIsOverWhenItIsOver() {
+    assertEquals(Steps.elapsed(24 * 60), "24 h");
+    assertEquals(Steps.elapsed(24 * 60 + 31), "25 h, day 2");
+    assertEquals(Timeline.of(List.of()).endMin(), 0.0);
   }
 
   private Steps of(MouldKind kind) {
