@@ -109,9 +109,13 @@ final class SkinCautions extends Finding {
 
   /** More thickener than the rubber takes. */
   private void overdosed() {
-    Double most = p.brief().build() == null ? null : p.brief().build().thickenPct();
-    double dose = asked.thickener().dosePct();
-    if (most == null || p.brief().build().role() == Product.Role.SEALANT || dose <= most) {
+    Product build = p.brief().build();
+    Double most = build == null ? null : build.thickenPct();
+    if (most == null || build.role() == Product.Role.SEALANT) {
+      return;
+    }
+    double dose = asked.thickener().of(false).dosePct();
+    if (dose <= most) {
       return;
     }
     Thickener less = Thickener.NONE;
@@ -122,7 +126,7 @@ final class SkinCautions extends Finding {
         "skin.overdosed",
         CHECK,
         "More thickener than the sheet allows",
-        p.brief().build().name()
+        build.name()
             + " takes up to "
             + Numbers.trimmed(most, 1)
             + " %; with "

@@ -241,6 +241,20 @@ public class CautionBoundariesTest {
     assertEquals(warns("skin.slow", BOX, ADDITION, skin, "skin.wallMm=10.1 mm"), false);
   }
 
+  /** Thickened stiff takes 2 %; what a sealant is kneaded with is nothing to a rubber. */
+  @Test
+  public void aRubberTakesAsMuchThickenerAsItsSheetSays() {
+    for (String thickener : List.of("STIFF", "PUTTY")) {
+      String[] skin = {"mould.kind=SKIN", "skin.thickener=" + thickener};
+      assertEquals(warns("skin.overdosed", BOX, thickened("2 %"), skin), false, thickener);
+      assertEquals(warns("skin.overdosed", BOX, thickened("1.9 %"), skin), true, thickener);
+    }
+  }
+
+  private static Product thickened(String most) {
+    return ProductWords.book().edit(ADDITION, List.of(Edit.of("thickenPct", most)), Units.METRIC);
+  }
+
   /**
    * 0.11 m² take 5 min to brush: rubber that sticks for 15 min is still wet then, for 4 min not.
    */

@@ -1,0 +1,66 @@
+package ungula.core.caution;
+
+import static org.testng.Assert.assertEquals;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Random;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import org.testng.annotations.Test;
+import ungula.core.AnyPlan;
+
+/**
+ * Every caution that plans at random have, as it is said the first time: read line by line. When
+ * one is meant to change, read the new file under target and put it in the place of the old.
+ */
+public class CautionsSaidTest {
+
+  private static final Path NOW = Path.of("target", "said", "cautions.txt");
+
+  @Test
+  public void eachIsSaidAsItWasRead() throws IOException {
+    Map<String, String> first = new TreeMap<>();
+    Random random = new Random(60);
+    for (int i = 0; i < 600; i++) {
+      AnyPlan.any(random)
+          .plan()
+          .cautions()
+          .forEach(c -> first.putIfAbsent(c.id().replaceAll("\\.\\d+$", ".n"), said(c)));
+    }
+    String now = String.join("\n", first.values());
+    Files.createDirectories(NOW.getParent());
+    Files.writeString(NOW, now);
+    try (InputStream read = CautionsSaidTest.class.getResourceAsStream("cautions.txt")) {
+      assertEquals(now, new String(read.readAllBytes(), StandardCharsets.UTF_8), NOW + " differs");
+    }
+  }
+
+  private static String said(Caution c) {
+    String at =
+        c.place() == null
+            ? ""
+            : String.format(
+                Locale.ROOT, " @ %.1f %.1f %.1f", c.place().x(), c.place().y(), c.place().z());
+    return c.fixes().stream()
+        .map(
+            f ->
+                "  > "
+                    + f.label()
+                    + (f.price().isEmpty() ? "" : " (" + f.price() + ")")
+                    + f.edits().stream()
+                        .map(e -> " " + e.word() + "=" + e.text())
+                        .collect(Collectors.joining())
+                    + "\n")
+        .collect(
+            Collectors.joining(
+                "",
+                c.id() + " " + c.level() + at + "\n  " + c.title() + "\n  " + c.text() + "\n",
+                ""));
+  }
+}
