@@ -1516,6 +1516,7 @@ export interface components {
         [key: string]: 'OPEN' | 'DONE' | 'LOOK_AGAIN';
       };
       stopped: string;
+      thickeners: components['schemas']['Option'][];
       touching: components['schemas']['TouchView'][];
       undecided: string[];
       undo?: string;

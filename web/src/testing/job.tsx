@@ -67,6 +67,7 @@ export function job(
     packs: [],
     rubbers: [],
     sealants: [],
+    thickeners: [],
     casts: [],
     catalysts: [],
     touching: [],

@@ -113,10 +113,13 @@ test('weighed, a coat says its parts, and what its sheet leaves open', () => {
 });
 
 test('a coat that comes ready has one part, and is taken as it comes or as putty', async () => {
-  const sealants = [{ id: 'limpet', name: 'Limpet', summary: '' }];
+  const thickeners = [
+    { value: 'NORMAL', text: 'as it comes' },
+    { value: 'PUTTY', text: 'kneaded with starch to a putty' },
+  ];
   const parts = { 'coat.1.mass': '279 g', 'coat.1.base': '279 g' };
   const set = { 'skin.buildProduct': 'limpet', 'skin.thickener': 'NORMAL' };
-  const of = job({ ...FIGURES, ...parts }, set, { skin: SKIN, sealants });
+  const of = job({ ...FIGURES, ...parts }, set, { skin: SKIN, thickeners });
   const { user, written } = drawn(of, <SkinParts job={of} desk={DESK} />);
   const rows = within(screen.getByLabelText('Coats')).getAllByRole('row');
   expect(rows[1]?.textContent).toMatch(/279 g$/);

@@ -31,7 +31,7 @@ export function SkinParts({ job, desk }: Props) {
         )}
         : a detail coat of <Word k="skin.detailMm" after="," /> build coats of up to{' '}
         <Word k="skin.buildMm" after="," />{' '}
-        <Word k="skin.thickener" options={thickened(job)} after="," /> of{' '}
+        <Word k="skin.thickener" options={job.thickeners} after="," /> of{' '}
         <Word
           k="skin.buildProduct"
           options={[
@@ -66,24 +66,6 @@ export function SkinParts({ job, desk }: Props) {
       )}
     </>
   );
-}
-
-/** A sealant is a paste as it comes: what a rubber is thickened by is nothing to it. */
-function thickened(job: Job) {
-  const of = job.words['skin.buildProduct']?.value;
-  if (!job.sealants.some((s) => s.id === of)) {
-    return job.words['skin.thickener']?.options.filter(
-      (o) => o.value !== 'PASTE' && o.value !== 'PUTTY',
-    );
-  }
-  const putty = { value: 'PUTTY', text: 'kneaded with starch to a putty' };
-  const chosen = job.words['skin.thickener']?.value ?? '';
-  return chosen === 'PUTTY' || chosen === 'STIFF'
-    ? [
-        { value: 'PASTE', text: 'as it comes' },
-        { ...putty, value: chosen },
-      ]
-    : [{ value: chosen, text: 'as it comes' }, putty];
 }
 
 type Skin = NonNullable<Job['skin']>;

@@ -6,6 +6,8 @@ import static org.testng.Assert.assertTrue;
 
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
+import java.util.ArrayList;
+import java.util.List;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 import ungula.core.geometry.Vec3;
@@ -126,6 +128,27 @@ public class SkinTest extends OnServer {
     // out again it is the room there was, known at once
     server.write(id, "skin.open", "");
     assertEquals(Running.value(server.job(id), "rubber.box"), Running.value(open, "rubber.box"));
+  }
+
+  /** A rubber is thickened, a sealant is a paste: what was chosen stands for what it is to it. */
+  @Test
+  public void whatBuildCoatsAreOfDecidesHowTheyAreThickened() throws Exception {
+    String id = server.addJob();
+    server.write(id, "mould.kind", "SKIN");
+    assertEquals(thickeners(id), List.of("NONE", "LIGHT", "NORMAL", "STIFF"));
+    server.write(id, "skin.buildProduct", "limpet");
+    assertEquals(thickeners(id), List.of("NORMAL", "PUTTY"));
+    server.write(id, "skin.thickener", "PUTTY");
+    assertEquals(thickeners(id), List.of("PASTE", "PUTTY"));
+    server.write(id, "skin.buildProduct", "");
+    assertEquals(thickeners(id), List.of("NONE", "LIGHT", "NORMAL", "PUTTY"));
+    assertEquals(server.job(id).get("thickeners").get(3).get("text").asString(), "thickened stiff");
+  }
+
+  private List<String> thickeners(String id) throws Exception {
+    List<String> values = new ArrayList<>();
+    server.job(id).get("thickeners").forEach(t -> values.add(t.get("value").asString()));
+    return values;
   }
 
   /** Changing the sequence is answered from the room that is known. */

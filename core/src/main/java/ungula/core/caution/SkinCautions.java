@@ -119,7 +119,7 @@ final class SkinCautions extends Finding {
       return;
     }
     Thickener less = Thickener.NONE;
-    for (Thickener t : Thickener.ofRubber()) {
+    for (Thickener t : Thickener.offered(false)) {
       less = t.dosePct() <= most ? t : less;
     }
     add(
@@ -181,7 +181,7 @@ final class SkinCautions extends Finding {
   }
 
   private Thickener stiffer(double mm) {
-    for (Thickener t : Thickener.ofRubber()) {
+    for (Thickener t : Thickener.offered(false)) {
       if (t.dosePct() > 0 && skin.mostMm(t) >= mm) {
         return t;
       }

@@ -51,8 +51,16 @@ public record BoxChoice(
 
   /** The same with a box that is there already, or with none. */
   public BoxChoice inside(Double lengthMm, Double widthMm) {
+    return with(kind, lengthMm, widthMm);
+  }
+
+  BoxChoice of(MouldKind other) {
+    return with(other, insideLengthMm, insideWidthMm);
+  }
+
+  private BoxChoice with(MouldKind its, Double lengthMm, Double widthMm) {
     return new BoxChoice(
-        kind,
+        its,
         shape,
         sidesMm,
         leftMm,
@@ -61,25 +69,6 @@ public record BoxChoice(
         backMm,
         lengthMm,
         widthMm,
-        overTopMm,
-        freeboardMm,
-        sheet,
-        ribSpacingMm,
-        fixing,
-        filling);
-  }
-
-  BoxChoice of(MouldKind other) {
-    return new BoxChoice(
-        other,
-        shape,
-        sidesMm,
-        leftMm,
-        rightMm,
-        frontMm,
-        backMm,
-        insideLengthMm,
-        insideWidthMm,
         overTopMm,
         freeboardMm,
         sheet,

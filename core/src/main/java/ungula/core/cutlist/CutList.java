@@ -74,9 +74,9 @@ public record CutList(List<CutPart> parts, List<String> besides) {
             besides.add(
                 "Your own box or frame, inside "
                     + Length.format2(box.insideLengthMm(), box.insideWidthMm(), units)
-                    + ", its walls "
-                    + mm(high)
-                    + " high or more; one with a floor needs no base.");
+                    + ", its walls higher than the pour line at "
+                    + mm(box.pourLineMm())
+                    + "; one with a floor needs no base.");
         case TUBE ->
             besides.add(
                 "Plastic pipe, inside "

@@ -32,9 +32,9 @@ public enum Thickener implements Choosable {
     return text;
   }
 
-  /** Those of a rubber. */
-  public static List<Thickener> ofRubber() {
-    return Arrays.stream(values()).filter(t -> t.of(false) == t).toList();
+  /** Those there are for a sealant, or for a rubber. */
+  public static List<Thickener> offered(boolean sealant) {
+    return Arrays.stream(values()).filter(t -> t.of(sealant) == t).toList();
   }
 
   /** The same for a sealant, which is a paste, or for a rubber, which is not. */

@@ -124,12 +124,13 @@ public record PourClock(List<Turn> turns) {
             ? Working.of("when the half before has cured and is turned, cleaned and released")
                 .given("after the first batch of all", Timespan.formatMin(t.pourMin), COMPUTED)
                 .done()
-            : Working.of(
-                    t.onSealing
-                        ? "when the sealing pour is tacky"
-                        : "when the batch before is poured")
-                .given("each takes", figures.get("batch.minutes").text(), COMPUTED)
-                .done();
+            : t.onSealing
+                ? Working.of("when the sealing pour is tacky")
+                    .given("begun after it", Timespan.formatMin(t.startMin), COMPUTED)
+                    .done()
+                : Working.of("when the batch before is poured")
+                    .given("each takes", figures.get("batch.minutes").text(), COMPUTED)
+                    .done();
     figures.put(
         key + ".start",
         t.batch.batch().figure("begin"),

@@ -77,13 +77,17 @@ final class PourSteps extends Procedure {
             key(t) + ".tacky",
             p.pours()
                 .map(all -> all.tackyMin(t))
-                .map(min -> Step.Takes.of(min, Given.Source.SHEET, "gel time, less what is past"))
+                .map(min -> Step.Takes.of(min, gelFrom(), "gel time, less what is past"))
                 .orElse(usual(USUAL_TACKY_MIN, "until a sheet says")),
             "Let it turn tacky: it takes a fingerprint and leaves nothing on the glove.")
         .why("Tacky, it holds air under the master back, and the rest still bonds to it.")
         .unbroken("pour." + t.batch().pour())
-        .against("batch.sealing", "batch.sealed")
+        .against("batch.sealed")
         .add();
+  }
+
+  private Given.Source gelFrom() {
+    return b.product().gelMin() == null ? Given.Source.DEFAULT : Given.Source.SHEET;
   }
 
   private Step.Takes paced(double minutes, String how) {

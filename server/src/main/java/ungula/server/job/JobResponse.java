@@ -49,6 +49,7 @@ import ungula.server.product.Products;
  * @param second the second part after the first was weighed; null before
  * @param rubbers to choose from
  * @param sealants to choose from for build coats
+ * @param thickeners to choose from for what the build coats are of
  * @param casts products to cast to choose from
  * @param catalysts grades the rubber is sold with, to choose from
  * @param touching what the rubber touches, with a verdict each
@@ -88,6 +89,7 @@ public record JobResponse(
     Batches batches,
     List<Products.Offer> rubbers,
     List<Products.Offer> sealants,
+    List<Kind.Option> thickeners,
     List<Products.Offer> casts,
     List<Kind.Option> catalysts,
     List<TouchView> touching,

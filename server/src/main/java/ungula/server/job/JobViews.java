@@ -36,6 +36,7 @@ import ungula.core.sentence.Word;
 import ungula.core.skin.Coat;
 import ungula.core.skin.Recoat;
 import ungula.core.skin.SkinClock;
+import ungula.core.skin.Thickener;
 import ungula.core.step.CoatClock;
 import ungula.core.step.Step;
 import ungula.core.step.Timeline;
@@ -121,6 +122,7 @@ class JobViews {
         job.plan().plan().batches(),
         products.rubbers(),
         products.sealants(),
+        thickeners(job),
         products.casts(),
         catalysts(job.product()),
         job.plan().touching().stream().map(JobViews::touch).toList(),
@@ -197,6 +199,16 @@ class JobViews {
 
   static Double density(Jobs.Job job) {
     return job.plan().plan().firstMix().map(Mix::density).orElse(null);
+  }
+
+  /** What is chosen stands for what it is to the product there is. */
+  private static List<Kind.Option> thickeners(Jobs.Job job) {
+    Product build = job.plan().plan().brief().build();
+    boolean sealant = build != null && build.role() == Product.Role.SEALANT;
+    Thickener chosen = job.choices().skin().thickener();
+    return Thickener.offered(sealant).stream()
+        .map(t -> new Kind.Option((chosen.of(sealant) == t ? chosen : t).name(), t.text()))
+        .toList();
   }
 
   private static String ratioSentence(Jobs.Job job) {
