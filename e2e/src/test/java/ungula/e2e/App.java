@@ -17,9 +17,9 @@ final class App implements AutoCloseable {
   private static final Pattern READY = Pattern.compile("ready at (http://\\S+/)");
 
   /** Data with the made-up shelf as a first start makes it, copied by each that begins with it. */
-  private static Path madeUp;
+  private static volatile Path madeUp;
 
-  /** Classes as the first start has loaded them: the next takes half the time. */
+  /** Classes as the first start has loaded them when it ends: the next takes half the time. */
   private static final Path LOADED =
       Path.of("target", "ungula-" + ProcessHandle.current().pid() + ".jsa");
 
@@ -36,16 +36,19 @@ final class App implements AutoCloseable {
   /** With the made-up shelf as it is after a first start. */
   static App demo() throws IOException {
     App app = new App(List.of("--demo"));
-    if (madeUp == null) {
-      app.start();
-      app.stop();
-      madeUp = Files.createTempDirectory("ungula-e2e");
-      copy(app.data, madeUp);
-    } else {
-      copy(madeUp, app.data);
-    }
+    copy(madeUp(), app.data);
     app.start();
     return app;
+  }
+
+  private static synchronized Path madeUp() throws IOException {
+    if (madeUp == null) {
+      App first = new App(List.of("--demo"));
+      first.start();
+      first.stop();
+      madeUp = first.data;
+    }
+    return madeUp;
   }
 
   /** With nothing in it. */
@@ -56,7 +59,7 @@ final class App implements AutoCloseable {
   }
 
   /** Deletes what {@link #demo()} keeps to be copied. */
-  static void forget() throws IOException {
+  static synchronized void forget() throws IOException {
     if (madeUp != null) {
       delete(madeUp);
       madeUp = null;
@@ -95,9 +98,13 @@ final class App implements AutoCloseable {
     command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
     command.add("-Xmx1g");
     command.add("-Xlog:disable");
-    command.add(
-        (Files.exists(LOADED) ? "-XX:SharedArchiveFile=" : "-XX:ArchiveClassesAtExit=") + LOADED);
-    if (madeUp == null || !more.contains("--demo")) {
+    boolean demo = more.contains("--demo");
+    if (madeUp != null) {
+      command.add("-XX:SharedArchiveFile=" + LOADED);
+    } else if (demo) {
+      command.add("-XX:ArchiveClassesAtExit=" + LOADED);
+    }
+    if (madeUp == null || !demo) {
       // with little to compute, compiling twice costs more than it brings
       command.add("-XX:TieredStopAtLevel=1");
     }

@@ -22,6 +22,9 @@ import java.util.Base64;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Queue;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Pattern;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.AfterMethod;
@@ -41,9 +44,12 @@ abstract class Browsing {
   private static final double PATIENCE_MS = 90_000;
 
   private static App shared;
-  private static Playwright playwright;
-  private static Browser browser;
-  private static int copies;
+
+  /** One browser for each thread: what Playwright gives is only for the thread that asked. */
+  private static final ThreadLocal<Browser> BROWSER = ThreadLocal.withInitial(Browsing::launched);
+
+  private static final Queue<Playwright> OPENED = new ConcurrentLinkedQueue<>();
+  private static final AtomicInteger COPIES = new AtomicInteger();
 
   App app;
   Page page;
@@ -66,53 +72,55 @@ abstract class Browsing {
   @BeforeSuite
   public void open() {
     PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
-    playwright =
-        Playwright.create(
-            new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    browser =
-        playwright
-            .chromium()
-            .launch(
-                new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
-                    .setArgs(
-                        List.of(
-                            "--no-sandbox",
-                            "--disable-background-networking",
-                            "--disable-component-update",
-                            "--disable-sync",
-                            "--no-first-run",
-                            "--disable-gpu-compositing",
-                            "--use-angle=swiftshader",
-                            "--enable-unsafe-swiftshader")));
   }
 
+  private static Browser launched() {
+    Playwright playwright =
+        Playwright.create(
+            new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    OPENED.add(playwright);
+    return playwright
+        .chromium()
+        .launch(
+            new BrowserType.LaunchOptions()
+                .setExecutablePath(Path.of("/usr/bin/chromium"))
+                .setArgs(
+                    List.of(
+                        "--no-sandbox",
+                        "--disable-background-networking",
+                        "--disable-component-update",
+                        "--disable-sync",
+                        "--no-first-run",
+                        "--disable-gpu-compositing",
+                        "--use-angle=swiftshader",
+                        "--enable-unsafe-swiftshader")));
+  }
+
+  /** When all threads are done. */
   @AfterSuite(alwaysRun = true)
   public void close() throws Exception {
-    if (playwright != null) {
-      playwright.close();
-    }
+    OPENED.forEach(Playwright::close);
     if (shared != null) {
       shared.close();
     }
     App.forget();
   }
 
-  @BeforeClass
-  public void begin() throws Exception {
-    if (alone()) {
-      app = own();
-      return;
-    }
+  private static synchronized App shared() throws IOException {
     if (shared == null) {
       shared = App.demo();
     }
-    app = shared;
+    return shared;
+  }
+
+  @BeforeClass
+  public void begin() throws Exception {
+    app = alone() ? own() : shared();
   }
 
   @AfterClass(alwaysRun = true)
   public void end() throws Exception {
-    if (app != null && app != shared) {
+    if (app != null && alone()) {
       app.close();
     }
   }
@@ -120,7 +128,7 @@ abstract class Browsing {
   @BeforeMethod
   public void newWindow() {
     errors.clear();
-    window = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+    window = BROWSER.get().newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
     window.setDefaultTimeout(PATIENCE_MS);
     page = watched(window);
   }
@@ -137,7 +145,7 @@ abstract class Browsing {
 
   @AfterMethod(alwaysRun = true)
   public void closeWindow() {
-    if (app == shared) {
+    if (!alone()) {
       // nothing of this test goes on while the next one runs
       begun.forEach(job -> window.request().delete(app.url("api/jobs/" + job)));
     }
@@ -179,7 +187,8 @@ abstract class Browsing {
         page.request()
             .post(
                 app.url("api/jobs/" + copy + "/name"),
-                RequestOptions.create().setData(Map.of("name", name + " " + ++copies))));
+                RequestOptions.create()
+                    .setData(Map.of("name", name + " " + COPIES.incrementAndGet()))));
     begun.add(copy);
     return "jobs/" + copy;
   }

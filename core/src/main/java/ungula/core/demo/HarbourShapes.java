@@ -1,7 +1,10 @@
 package ungula.core.demo;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
 import ungula.core.field.IsoSurface;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
@@ -136,6 +139,7 @@ public final class HarbourShapes {
         beads.add(new double[] {out * Math.cos(bend), out * Math.sin(bend), up, 8.2 - 5.4 * t});
       }
     }
+    Map<List<Integer>, double[][]> near = new HashMap<>();
     IsoSurface.Shape shape =
         (x, y, z) -> {
           double r = Math.hypot(x, y);
@@ -150,7 +154,7 @@ public final class HarbourShapes {
           double skirt = Math.max(Math.abs(dome) - 1.7, 25 - z);
           double body = softest(softest(head, neck, 9), softest(skirt, eyes, 3), 5);
           double arms = 1e9;
-          for (double[] b : beads) {
+          for (double[] b : near.computeIfAbsent(block(x, y, z), at -> near(at, beads))) {
             double dx = x - b[0];
             double dy = y - b[1];
             double dz = z - b[2];
@@ -164,6 +168,20 @@ public final class HarbourShapes {
         };
     Box3 room = new Box3(new Vec3(-66, -66, -1.2), new Vec3(66, 66, 100));
     return standing(IsoSurface.of(shape, room, 120), Rotation.NONE);
+  }
+
+  /** Which block of 20 mm a place is in. */
+  private static List<Integer> block(double x, double y, double z) {
+    return List.of((int) Math.floor(x / 20), (int) Math.floor(y / 20), (int) Math.floor(z / 20));
+  }
+
+  /** Those of which a place in the block may be within 20 mm. */
+  private static double[][] near(List<Integer> block, List<double[]> beads) {
+    return beads.stream()
+        .filter(
+            b ->
+                IntStream.range(0, 3).allMatch(a -> Math.abs(b[a] / 20 - block.get(a) - 0.5) < 1.5))
+        .toArray(double[][]::new);
   }
 
   /** A rope paperweight: three strands twisted, tied in a closed trefoil, lying flat. */
@@ -276,7 +294,9 @@ public final class HarbourShapes {
     for (int i = 0; i < 70; i++) {
       double way = 2.399963 * i;
       double up = 24 + 250 * Math.pow((i + 0.5) / 70, 1.6);
-      barnacles.add(new double[] {way, up, 5 + 4 * Math.abs(Math.sin(7.1 * i))});
+      double out = 63 - 0.03 * up;
+      double size = 5 + 4 * Math.abs(Math.sin(7.1 * i));
+      barnacles.add(new double[] {out * Math.cos(way), out * Math.sin(way), up, size});
     }
     IsoSurface.Shape post =
         (x, y, z) -> {
@@ -289,13 +309,13 @@ public final class HarbourShapes {
           double cap = Math.max(Math.hypot(r, 1.6 * (z - 458)) - 76, 452 - z);
           double shells = 1e9;
           for (double[] b : barnacles) {
-            double dz = z - b[1];
-            if (Math.abs(dz) < 26) {
-              double cx = (63 - 0.03 * b[1]) * Math.cos(b[0]);
-              double cy = (63 - 0.03 * b[1]) * Math.sin(b[0]);
-              double across = Math.hypot(Math.hypot(x - cx, y - cy), dz);
-              double crater = Math.hypot(Math.hypot(x - 1.2 * cx, y - 1.2 * cy), dz) - 0.55 * b[2];
-              shells = Math.min(shells, Math.max(across - b[2] - 3, -crater));
+            double dx = x - b[0];
+            double dy = y - b[1];
+            double dz = z - b[2];
+            double d2 = dx * dx + dy * dy + dz * dz;
+            if (d2 < 26 * 26) {
+              double mouth = Math.hypot(Math.hypot(x - 1.2 * b[0], y - 1.2 * b[1]), dz);
+              shells = Math.min(shells, Math.max(Math.sqrt(d2) - b[3] - 3, 0.55 * b[3] - mouth));
             }
           }
           // where a ring was bolted on

@@ -46,12 +46,7 @@ public class CoatsTest {
       {"sphere", 128, Shapes.sphere(), new double[] {37_435, 82_335, 154_985, 268_606}},
       {"box", Grid.DEFAULT_CELLS, Shapes.box(), new double[] {67_602, 146_062, 268_737, 453_372}},
       {"cylinder", 128, Shapes.cylinder(), new double[] {49_081, 107_240, 200_080, 342_972}},
-      {
-        "torus",
-        Grid.DEFAULT_CELLS,
-        Shapes.torus(),
-        new double[] {63_955, 142_122, 268_453, 461_897}
-      },
+      {"torus", 144, Shapes.torus(), new double[] {63_955, 142_122, 268_453, 461_897}},
     };
   }
 

@@ -80,6 +80,7 @@ public class DistanceFieldTest {
   public void distancesAgreeWithBruteForce(String name, TriangleMesh mesh) {
     double h = Grid.spacing(mesh.bounds(), 128);
     DistanceField f = field(mesh, 10, h, Reach.band(10));
+    double[] balls = balls(mesh);
     Random random = new Random(5);
     int n = 300;
     double[] off =
@@ -89,7 +90,7 @@ public class DistanceFieldTest {
             .boxed()
             .toList()
             .parallelStream()
-            .mapToDouble(c -> (Math.abs(f.at(c)) - brute(mesh, f.grid().centre(c))) / h)
+            .mapToDouble(c -> (Math.abs(f.at(c)) - brute(mesh, balls, f.grid().centre(c))) / h)
             .sorted()
             .toArray();
     assertTrue(off[0] > -1e-4, name + " is too near by " + off[0]);
@@ -98,7 +99,7 @@ public class DistanceFieldTest {
 
   @Test(dataProvider = "bodies")
   public void ofASideThatIsNotMeasuredOnlyTheSignIsTold(String name, TriangleMesh mesh) {
-    double h = Grid.spacing(mesh.bounds(), 96);
+    double h = Grid.spacing(mesh.bounds(), 64);
     DistanceField both = field(mesh, 8, h, Reach.band(8));
     DistanceField in = field(mesh, 8, h, new Reach(8, Reach.UNSEEN));
     DistanceField out = field(mesh, 8, h, new Reach(Reach.UNSEEN, 8));
@@ -126,11 +127,37 @@ public class DistanceFieldTest {
     assertEquals(all, 2, "the tip and the middle of the lid");
   }
 
-  private static double brute(TriangleMesh m, Vec3 p) {
+  /** Middle and radius of a ball about each triangle. */
+  private static double[] balls(TriangleMesh m) {
+    int[] c = m.corners();
+    double[] balls = new double[c.length / 3 * 4];
+    for (int t = 0; t < c.length / 3; t++) {
+      Vec3 a = m.vertex(c[3 * t]);
+      Vec3 b = m.vertex(c[3 * t + 1]);
+      Vec3 d = m.vertex(c[3 * t + 2]);
+      Vec3 o = a.plus(b).plus(d).times(1 / 3.0);
+      balls[4 * t] = o.x();
+      balls[4 * t + 1] = o.y();
+      balls[4 * t + 2] = o.z();
+      balls[4 * t + 3] =
+          Math.max(a.minus(o).norm(), Math.max(b.minus(o).norm(), d.minus(o).norm()));
+    }
+    return balls;
+  }
+
+  /** To every triangle but those whose ball is further than what was found already. */
+  private static double brute(TriangleMesh m, double[] balls, Vec3 p) {
     double best = Double.MAX_VALUE;
     int[] c = m.corners();
-    for (int t = 0; t < c.length; t += 3) {
-      best = Math.min(best, toTriangle(p, m.vertex(c[t]), m.vertex(c[t + 1]), m.vertex(c[t + 2])));
+    for (int t = 0; t < c.length / 3; t++) {
+      double x = balls[4 * t] - p.x();
+      double y = balls[4 * t + 1] - p.y();
+      double z = balls[4 * t + 2] - p.z();
+      double least = best + balls[4 * t + 3] + 1e-9;
+      if (best == Double.MAX_VALUE || x * x + y * y + z * z <= least * least) {
+        Vec3 a = m.vertex(c[3 * t]);
+        best = Math.min(best, toTriangle(p, a, m.vertex(c[3 * t + 1]), m.vertex(c[3 * t + 2])));
+      }
     }
     return best;
   }

@@ -257,7 +257,7 @@ public class MeshTest {
       double[] size = {
         mesh.bounds().size().x(), mesh.bounds().size().y(), mesh.bounds().size().z()
       };
-      int n = 600;
+      int n = 300;
       double sum = 0;
       for (int i = 0; i < n; i++) {
         Slicer.Section s = slicer.at(lo[cut.axis()] + (i + 0.5) / n * size[cut.axis()]);
@@ -276,7 +276,7 @@ public class MeshTest {
     Slicer slicer = new Slicer(mesh, Cut.TOP);
     double lo = mesh.bounds().min().z();
     double height = mesh.bounds().size().z();
-    int n = 2000;
+    int n = 600;
     double sum = 0;
     double before = 0;
     for (int i = 0; i < n; i++) {

@@ -51,7 +51,7 @@ public class MouldPiecesTest {
 
   private static List<Piece> pieces(PosedMaster m, BoxMould box, Parting parting) {
     TriangleMesh standing = m.mesh().moved(1, Rotation.NONE, new Vec3(0, 0, box.belowMm()));
-    List<Piece> all = MouldPieces.of(box, standing, parting, 160, Parallel.ALL, Progress.NONE);
+    List<Piece> all = MouldPieces.of(box, standing, parting, 128, Parallel.ALL, Progress.NONE);
     all.forEach(p -> assertTrue(Topology.of(p.mesh()).closed(), p.name() + " is closed"));
     return all;
   }

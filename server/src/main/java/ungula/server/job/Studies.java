@@ -161,7 +161,8 @@ public class Studies {
 
   private void stopUnlessWaitedFor(String question) {
     if (!waiting.containsValue(question)) {
-      Optional.ofNullable(running.get(question))
+      // forgotten too: whoever asks it next has not stopped it
+      Optional.ofNullable(running.remove(question))
           .flatMap(tasks::look)
           .map(TaskView::id)
           .ifPresent(tasks::cancel);

@@ -1,12 +1,15 @@
 package ungula.server.job;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
 import ungula.server.job.Studies.Question;
 import ungula.server.task.Tasks;
@@ -26,6 +29,8 @@ public class StudiesTest {
 
   /** Set once what is under way may come to its end. */
   private volatile boolean end;
+
+  private final Set<Record> underWay = ConcurrentHashMap.newKeySet();
 
   /** Answers in memory. */
   private static final class Kept implements StudyMapper {
@@ -58,12 +63,30 @@ public class StudiesTest {
         asked,
         String.class,
         (known, keep, progress) -> {
-          while (!end) {
-            progress.at("Looking", 0.5);
-            Thread.onSpinWait();
+          underWay.add(asked);
+          try {
+            while (!end) {
+              progress.at("Looking", 0.5);
+              Thread.onSpinWait();
+            }
+            keep.keep(asked.toString(), new byte[0]);
+          } finally {
+            underWay.remove(asked);
           }
-          keep.keep(asked.toString(), new byte[0]);
         });
+  }
+
+  @BeforeMethod
+  public void goOn() {
+    end = false;
+  }
+
+  private void stops(Record asked) {
+    long late = System.nanoTime() + PATIENCE_NS;
+    while (underWay.contains(asked)) {
+      assertTrue(System.nanoTime() < late, asked + " goes on");
+      Thread.onSpinWait();
+    }
   }
 
   private State ended(Question<?> q) {
@@ -89,7 +112,8 @@ public class StudiesTest {
     studies.ask("one", thick);
     assertEquals(state(thin), State.RUNNING, "the other job still waits for it");
     studies.ask("two", thick);
-    assertEquals(ended(thin), State.CANCELLED);
+    stops(new Wall(10));
+    assertEquals(studies.last(thin), Optional.empty(), "whoever asks next begins anew");
     assertEquals(state(form), State.RUNNING, "a question of another kind");
     studies.ask("two", thin);
     assertEquals(state(thick), State.RUNNING, "one still waits for it");
@@ -108,9 +132,18 @@ public class StudiesTest {
     studies.ask("one", form);
     studies.ask("two", thin);
     studies.forget("one");
-    assertEquals(ended(form), State.CANCELLED);
+    stops(new Form("bell"));
     assertEquals(state(thin), State.RUNNING, "the other job still waits for it");
     studies.forget("two");
+    stops(new Wall(10));
+    assertEquals(studies.last(thin), Optional.empty(), "not as if somebody had stopped it");
+  }
+
+  @Test
+  public void whatSomebodyStopsStaysStopped() {
+    Question<String> thin = question(new Wall(10));
+    studies.ask("one", thin);
+    studies.stop(thin);
     assertEquals(ended(thin), State.CANCELLED);
   }
 }
