@@ -1152,6 +1152,12 @@ export interface components {
       says: string;
       work: components['schemas']['WorkView'];
     };
+    AssumedView: {
+      confirm: string;
+      stage: string;
+      text: string;
+      word?: string;
+    };
     Batch: {
       into: string[];
       key: string;
@@ -1481,6 +1487,7 @@ export interface components {
     };
     JobResponse: {
       archived: boolean;
+      assumed: components['schemas']['AssumedView'][];
       batches: components['schemas']['Batches'];
       box: components['schemas']['BoxKind'];
       casting: components['schemas']['StepView'][];
@@ -1727,6 +1734,7 @@ export interface components {
     ModelView: {
       defects: string[];
       format: string;
+      guessedUnit?: string;
       lines: string[];
       name: string;
       size: string;
@@ -2049,6 +2057,7 @@ export interface components {
       work: components['schemas']['WorkView'];
     };
     State: {
+      assumed: boolean;
       clearable: boolean;
       exact: string;
       kind: string;

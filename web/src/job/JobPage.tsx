@@ -9,10 +9,12 @@ import { Busy } from '../ui/Busy';
 import { CautionList } from '../ui/CautionList';
 import { WorkingText } from '../ui/FigureText';
 import { Notice } from '../ui/Notice';
+import { useWordInAddress } from '../ui/useWordInAddress';
 import { WordContext } from '../ui/words';
 import type { Paint } from '../viewer/marks';
 import { ApproachStage } from './approach/ApproachStage';
 import { ApproachTable } from './approach/ApproachTable';
+import { AssumedLine } from './AssumedLine';
 import { JobHead } from './JobHead';
 import { MasterStage } from './master/MasterStage';
 import { MouldStage } from './mould/MouldStage';
@@ -97,6 +99,8 @@ export function JobPage() {
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   });
+
+  useWordInAddress(ready);
 
   const { write, nudge } = desk;
   const words = job?.words;
@@ -236,12 +240,15 @@ export function JobPage() {
             </div>
           </main>
         </div>
-        <Tally
-          job={job}
-          showCautions={() => cautions.current?.scrollIntoView({ block: 'start' })}
-          showWorking={() => setWorking(true)}
-          print={sheet.open}
-        />
+        <footer>
+          <AssumedLine job={job} />
+          <Tally
+            job={job}
+            showCautions={() => cautions.current?.scrollIntoView({ block: 'start' })}
+            showWorking={() => setWorking(true)}
+            print={sheet.open}
+          />
+        </footer>
       </div>
       {modelFile}
       {dropping && <div className="dropping">Drop the model here</div>}

@@ -15,8 +15,10 @@ export function Tally({ job, showCautions, showWorking, print }: Props) {
   const f = job.figures;
   const stops = job.cautions.filter((c) => c.level === 'STOP').length;
   const level = stops > 0 ? 'STOP' : job.cautions.some((c) => c.level === 'CHECK') ? 'CHECK' : '';
+  // until the mould can work and the rubber is chosen, grams are not to be weighed by
+  const firm = stops === 0 && job.undecided.length === 0;
   return (
-    <footer className="tally" aria-label="Tally">
+    <section className={`tally${firm ? '' : ' open'}`} aria-label="Tally">
       <dl>
         <Entry
           name={job.box.poured ? 'Rubber in the box' : 'Rubber in the skin'}
@@ -60,7 +62,7 @@ export function Tally({ job, showCautions, showWorking, print }: Props) {
         </Button>
         <Button onClick={() => print('sheet.pdf')}>Print job sheet</Button>
       </div>
-    </footer>
+    </section>
   );
 }
 

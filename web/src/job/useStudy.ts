@@ -55,7 +55,7 @@ export function useStudy(job: Job | undefined): ShapeDesk {
 
   const ended =
     state === 'STOPPED'
-      ? 'Stopped. The pictures are of an earlier state, or missing.'
+      ? 'Stopped. The drawing may be out of date.'
       : state === 'FAILED'
         ? (data?.work.problem ?? '')
         : null;

@@ -73,9 +73,7 @@ export function Lots({ product, stock }: { product: Product; stock: StockOf | un
         />
       )}
       {lots.length === 0 ? (
-        <p className="quiet">
-          None is put down. What batches take is only counted once a pack came in.
-        </p>
+        <p className="quiet">None recorded. Batches are subtracted only once a pack is recorded.</p>
       ) : (
         <>
           <p>

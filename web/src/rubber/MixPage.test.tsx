@@ -122,7 +122,7 @@ test('a ratio far off the sheet stops until it is meant', async () => {
   await screen.findByText('1 000 g');
   await user.type(screen.getByLabelText('ratio'), ' ');
   await screen.findByRole('alert');
-  await user.click(screen.getByRole('button', { name: /Take the sheet/ }));
+  await user.click(screen.getByRole('button', { name: /Use the sheet/ }));
   await screen.findByText('1 000 g');
   expect(asked.at(-1)?.get('ratio')).toBe('');
 });

@@ -102,7 +102,7 @@ export function MixPage() {
             <p className="refusal">{shown.stop} Which is it?</p>
             <p>
               <Button size="sm" onClick={() => takeRatio('')}>
-                Take the sheet’s
+                Use the sheet’s
               </Button>{' '}
               <Button size="sm" variant="outline-primary" onClick={() => setMeant(true)}>
                 I mean {query.ratio}

@@ -128,7 +128,7 @@ test('a sheet asks only for what its product has', async () => {
   await screen.findByText('Each dry after');
   expect(screen.queryByText('Ratio')).toBeNull();
   expect(screen.queryByText('Elongation at break')).toBeNull();
-  screen.getByText(/None is put down/);
+  screen.getByText(/None recorded/);
 });
 
 test('packs show what is left, until when, and what their use points to', async () => {

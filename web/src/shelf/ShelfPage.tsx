@@ -105,7 +105,7 @@ export function ShelfPage() {
           <p className="small quiet" style={{ marginTop: '0.8rem' }}>
             This is a made-up shelf of a harbour museum, to look around in.{' '}
             <button type="button" className="figure" onClick={() => void clearDemo()}>
-              Take the made-up jobs away
+              Remove the made-up jobs
             </button>
           </p>
         )}

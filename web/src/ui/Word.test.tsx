@@ -11,6 +11,7 @@ const wall: WordState = {
   text: '12 mm',
   exact: '12 mm',
   unset: false,
+  assumed: false,
   clearable: false,
   value: '',
   options: [],
@@ -65,6 +66,18 @@ test('a click opens the word, Enter saves what is typed', async () => {
   await user.keyboard('3/8"{Enter}');
   await waitFor(() => expect(screen.queryByRole('textbox')).toBeNull());
   expect(asked).toEqual(['mould.sidesMm=3/8"']);
+});
+
+test('what is assumed looks it, and Enter on it as it stands says it', async () => {
+  const { asked, user } = sentence({ ...wall, assumed: true });
+  expect(word().className).toContain('assumed');
+  expect(word().getAttribute('aria-label')).toBe('rubber round the sides: 12 mm, assumed');
+  await user.click(word());
+  await user.keyboard('{Escape}');
+  expect(asked).toEqual([]);
+  await user.click(word());
+  await user.keyboard('{Enter}');
+  expect(asked).toEqual(['mould.sidesMm=12 mm']);
 });
 
 test('a late answer does not call back whoever went on to the next word', async () => {

@@ -1,6 +1,6 @@
 import { useEffect, useId, useRef, type KeyboardEvent } from 'react';
 import Dropdown from 'react-bootstrap/Dropdown';
-import type { WordKey } from '../api/client';
+import type { WordKey, WordState } from '../api/client';
 import { useWordField } from './useWordField';
 import { useWords } from './words';
 
@@ -11,17 +11,23 @@ interface Props {
   options?: { value: string; text: string; note?: string }[];
   /** Punctuation that must not part from the word. */
   after?: string;
+  /** What stands there while it is not said, when it is not the word's own text. */
+  unsaid?: string | undefined;
 }
 
 /** A word of a sentence that can be changed where it stands. */
-export function Word({ k, options, after }: Props) {
+export function Word({ k, options, after, unsaid }: Props) {
   const { words } = useWords();
   const state = words[k];
   if (!state) {
     return null;
   }
   const offered = options ?? (state.kind === 'choice' ? state.options : null);
-  const word = offered ? <ChoiceWord k={k} options={offered} /> : <TypedWord k={k} />;
+  const word = offered ? (
+    <ChoiceWord k={k} options={offered} />
+  ) : (
+    <TypedWord k={k} unsaid={unsaid} />
+  );
   return after ? (
     <span className="together">
       {word}
@@ -31,6 +37,10 @@ export function Word({ k, options, after }: Props) {
     word
   );
 }
+
+/** Open, assumed or chosen: each looks its own. */
+const look = (state: WordState | undefined) =>
+  state?.unset ? ' unset' : state?.assumed ? ' assumed' : '';
 
 function ChoiceWord({ k, options }: Required<Pick<Props, 'k' | 'options'>>) {
   const desk = useWords();
@@ -42,8 +52,8 @@ function ChoiceWord({ k, options }: Required<Pick<Props, 'k' | 'options'>>) {
       <Dropdown.Toggle
         as="button"
         type="button"
-        className={`word choice${state?.unset ? ' unset' : ''}`}
-        aria-label={`${state?.label ?? k}: ${text}`}
+        className={`word choice${look(state)}`}
+        aria-label={`${state?.label ?? k}: ${text}${state?.assumed ? ', assumed' : ''}`}
         disabled={desk.readOnly}
         data-word={k}
       >
@@ -61,10 +71,11 @@ function ChoiceWord({ k, options }: Required<Pick<Props, 'k' | 'options'>>) {
   );
 }
 
-function TypedWord({ k }: { k: WordKey }) {
+function TypedWord({ k, unsaid }: Pick<Props, 'k' | 'unsaid'>) {
   const desk = useWords();
   const state = desk.words[k];
   const shown = state && !state.unset ? state.text : '';
+  const said = state?.unset ? (unsaid ?? state.text) : shown;
   const field = useWordField(k, shown, desk);
   const input = useRef<HTMLInputElement>(null);
   const button = useRef<HTMLButtonElement>(null);
@@ -107,7 +118,7 @@ function TypedWord({ k }: { k: WordKey }) {
     e.stopPropagation();
     if (e.key === 'Enter') {
       back.current = true;
-      void field.commit();
+      void field.commit(state?.assumed);
     } else if (e.key === 'Escape') {
       back.current = true;
       field.cancel();
@@ -122,9 +133,9 @@ function TypedWord({ k }: { k: WordKey }) {
       <button
         ref={button}
         type="button"
-        className={`word${state.unset ? ' unset' : ''}`}
+        className={`word${look(state)}`}
         title={state.exact && state.exact !== state.text ? state.exact : undefined}
-        aria-label={`${state.label}: ${state.text}`}
+        aria-label={`${state.label}: ${said}${state.assumed ? ', assumed' : ''}`}
         // a word written before may close and move this one away before the button is let go
         onMouseDown={(e) => {
           if (e.button === 0) {
@@ -137,7 +148,7 @@ function TypedWord({ k }: { k: WordKey }) {
         disabled={desk.readOnly}
         data-word={k}
       >
-        {state.text || '…'}
+        {said || '…'}
       </button>
     );
   }

@@ -20,12 +20,16 @@ export function useWordField(k: WordKey, shown: string, desk: WordDesk) {
     setTyped(null);
     setRefusal(null);
   };
-  /** Saves what is typed; says whether it was taken. */
-  const commit = async (): Promise<boolean> => {
+  /**
+   * Saves what is typed; says whether it was taken.
+   *
+   * @param evenSame also when that stands there already: what was assumed is said by it
+   */
+  const commit = async (evenSame = false): Promise<boolean> => {
     if (typed === null || saving.current) {
       return true;
     }
-    if (typed === shown) {
+    if (typed === shown && !evenSame) {
       cancel();
       return true;
     }

@@ -5,6 +5,7 @@ import { PageHead } from '../app/PageHead';
 import { useTitle } from '../app/useTitle';
 import { Word } from '../ui/Word';
 import { useWordDesk } from '../ui/useWordDesk';
+import { useWordInAddress } from '../ui/useWordInAddress';
 import { NotRead } from '../ui/NotRead';
 import { WordContext } from '../ui/words';
 
@@ -32,6 +33,7 @@ export function WorkshopPage() {
     [queries],
   );
   const desk = useWordDesk('workshop', workshop?.words, send);
+  useWordInAddress(desk !== null);
   return (
     <div className="page">
       <PageHead />

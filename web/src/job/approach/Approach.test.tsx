@@ -74,7 +74,7 @@ function show(...approaches: Approach[]) {
   } as unknown as JobDesk;
   const data: Approaches = {
     work: { state: 'READY', doing: '', fraction: 0, problem: '' },
-    says: 'Take the cut mould: it is cheap.',
+    says: 'Choose the cut mould: it is cheap.',
     approaches,
   };
   const found = { data, working: null } as unknown as ApproachDesk;
@@ -97,17 +97,17 @@ test('what works stands side by side, what cannot is listed with the reason', as
     approach('two-part mould, upside down', {}),
     approach('open mould, upside down', { reason: 'It has no flat face.' }),
   );
-  expect(screen.getByText('Take the cut mould: it is cheap.')).toBeTruthy();
+  expect(screen.getByText('Choose the cut mould: it is cheap.')).toBeTruthy();
   expect(screen.getAllByRole('columnheader')).toHaveLength(2);
   expect(screen.getByText('1 L two-part mould, upside down')).toBeTruthy();
   expect(screen.getByText(/It has no flat face/)).toBeTruthy();
   expect(
     screen
-      .getByRole('button', { name: 'Take the cut mould, as it stands now' })
+      .getByRole('button', { name: 'Choose the cut mould, as it stands now' })
       .hasAttribute('disabled'),
   ).toBe(true);
-  await user.click(screen.getByRole('button', { name: 'Take the two-part mould, upside down' }));
-  await user.click(screen.getByRole('button', { name: 'Take the open mould, upside down' }));
+  await user.click(screen.getByRole('button', { name: 'Choose the two-part mould, upside down' }));
+  await user.click(screen.getByRole('button', { name: 'Choose the open mould, upside down' }));
   expect(edits.map((e) => e.text)).toEqual([
     'two-part mould, upside down',
     'open mould, upside down',
@@ -132,8 +132,8 @@ test('a weight is set once its slider is let go, and stays there until it is sav
 test('variants are kept, taken on the version that was seen, and forgotten', async () => {
   variants = [{ id: 'v', name: '1. cut mould', now: false, figures: {}, cautions: 2 }];
   const user = show(approach('cut mould, as it stands now', {}));
-  await user.click(await screen.findByRole('button', { name: 'Take variant 1. cut mould' }));
-  await user.click(screen.getByRole('button', { name: 'Forget variant 1. cut mould' }));
+  await user.click(await screen.findByRole('button', { name: 'Choose variant 1. cut mould' }));
+  await user.click(screen.getByRole('button', { name: 'Remove variant 1. cut mould' }));
   await user.click(screen.getByRole('button', { name: 'Keep the mould as it is now' }));
   expect(asked).toContain('POST /api/jobs/j/variants/v/taken?version=3');
   expect(asked).toContain('DELETE /api/jobs/j/variants/v');

@@ -99,8 +99,8 @@ function Pieces({ job }: { job: Job }) {
             ))}
           </ol>
           <p className="quiet small">
-            Each as the piece sees the master: green is what it frees, pale what those before it do,
-            red what neither does.
+            Each seen as the piece is pulled: green comes free with it, pale with the pieces before
+            it, red with none of them.
           </p>
         </>
       ) : (
@@ -236,18 +236,18 @@ function Variants({ job, desk }: { job: Job; desk: JobDesk }) {
                     size="sm"
                     variant="outline-primary"
                     disabled={v.now}
-                    aria-label={`Take variant ${v.name}`}
+                    aria-label={`Choose variant ${v.name}`}
                     onClick={() => void take(v)}
                   >
-                    {v.now ? 'Taken' : 'Take'}
+                    {v.now ? 'Chosen' : 'Choose'}
                   </Button>
                   <Button
                     size="sm"
                     variant="outline-primary"
-                    aria-label={`Forget variant ${v.name}`}
+                    aria-label={`Remove variant ${v.name}`}
                     onClick={() => forget(v)}
                   >
-                    Forget
+                    Remove
                   </Button>
                 </td>
               </tr>

@@ -21,7 +21,7 @@ const ROWS = [
   ['air', 'Air in a cast'],
   ['vents', 'Vents to let it out'],
   ['cast', 'Casting material'],
-  ['core', 'To draw the core'],
+  ['core', 'Force to draw the core'],
   ['pot', 'In the pressure pot'],
   ['casts', 'Casts to expect'],
 ] as const;
@@ -104,10 +104,10 @@ export function Take({
       size="sm"
       variant={best && !approach.now ? 'primary' : 'outline-primary'}
       disabled={approach.now}
-      aria-label={`Take the ${approach.title}`}
+      aria-label={`Choose the ${approach.title}`}
       onClick={() => desk.apply(approach.edits)}
     >
-      {approach.now ? 'Taken' : approach.reason ? 'Take it all the same' : 'Take it'}
+      {approach.now ? 'Chosen' : approach.reason ? 'Choose anyway' : 'Choose'}
     </Button>
   );
 }

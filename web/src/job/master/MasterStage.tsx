@@ -44,7 +44,7 @@ export function MasterStage({ job, desk, choose, chooseBeside, paint, setPaint }
     <>
       <h1>Master</h1>
       <p className="sentence">
-        Its shape is known from <Word k="master.source" />
+        {source === 'NONE' ? 'Its shape is' : 'Its shape is known from'} <Word k="master.source" />
         {source === 'FILE' && job.model && (
           <>
             , <strong>{job.model.name}</strong>
@@ -62,8 +62,8 @@ export function MasterStage({ job, desk, choose, chooseBeside, paint, setPaint }
             )}
           </>
         )}
-        ; {copies ? 'one on the scale' : 'on the scale'}: <Word k="master.massG" after="." /> A test
-        patch of the rubber on it: <Word k="master.patch" after="." />
+        ; {copies ? 'weight of one' : 'weight'}: <Word k="master.massG" after="." /> A test patch of
+        the rubber on it: <Word k="master.patch" after="." />
       </p>
       {source === 'FILE' && <ModelFile job={job} choose={choose} chooseBeside={chooseBeside} />}
       {source === 'SOLID' && <SolidSentence job={job} />}
@@ -95,8 +95,8 @@ export function MasterStage({ job, desk, choose, chooseBeside, paint, setPaint }
             <FigureText figure={job.figures['master.volume']} lone /> of master
           </h2>
           <p className="sentence">
-            It measures <FigureText figure={job.figures['master.size']} /> as it stands. Counted is{' '}
-            <Word k="master.way" after="." />
+            Outer size as it stands: <FigureText figure={job.figures['master.size']} />. Volume
+            used: <Word k="master.way" after="." />
           </p>
           <Ways job={job} />
         </div>
@@ -126,22 +126,27 @@ function ModelFile({
       ))}
       <div className="turns" style={{ marginTop: '0.7rem' }}>
         <Button size="sm" variant="outline-primary" onClick={choose}>
-          {job.model ? 'Take another file' : 'Choose a model file'}
+          {job.model ? 'Choose another file' : 'Choose a model file'}
         </Button>
         {job.model && (
           <Button size="sm" variant="outline-primary" onClick={chooseBeside}>
-            Put another model beside it
+            Add another model beside it
           </Button>
         )}
         {job.model && (
           <a className="btn btn-sm btn-outline-primary" href={`/api/jobs/${job.id}/original`}>
-            Get the original, {job.model.size}
+            Download the original, {job.model.size}
           </a>
         )}
       </div>
       {job.model && (
         <p className="sentence">
-          One unit of the file is <Word k="master.unitMm" after="." />
+          The file is in{' '}
+          <Word
+            k="master.unitMm"
+            unsaid={job.model.guessedUnit && `${job.model.guessedUnit} (guessed)`}
+            after="."
+          />
         </p>
       )}
     </div>
@@ -193,7 +198,7 @@ function Ways({ job }: { job: Job }) {
               <tr key={w.way} className={figure?.value === best?.value ? 'best' : ''}>
                 <td>
                   {w.text}
-                  {figure?.value === best?.value ? ' (counted)' : ''}
+                  {figure?.value === best?.value ? ' (used)' : ''}
                 </td>
                 <td className="n">
                   <FigureText figure={figure} />
@@ -241,7 +246,7 @@ function Posing({ job, desk }: { job: Job; desk: JobDesk }) {
       <Stands job={job} desk={desk} />
       <p className="sentence">
         Click a face in the solid view to rest it there
-        {offered.length > 0 ? ', or take one of its flat sides:' : '.'}
+        {offered.length > 0 ? ', or choose one of its flat sides:' : '.'}
       </p>
       <div className="turns">
         {offered.map((f) => (

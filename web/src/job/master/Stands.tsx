@@ -30,7 +30,7 @@ export function Stands({ job, desk }: { job: Job; desk: JobDesk }) {
               ? work.problem
               : looked > 0
                 ? `Stopped after ${looked} ways; the best of those:`
-                : 'Rubber, height, overhangs and air, for every way it can stand:'}
+                : 'Compare rubber, height, overhangs and air for every way it can stand:'}
           </span>
           <Button size="sm" variant="outline-primary" onClick={again}>
             {looked > 0 ? 'Go on' : 'Find the best ways up'}
@@ -66,7 +66,7 @@ function Row({ stand, take }: { stand: Stand; take: () => void }) {
         </span>
       </p>
       <Button size="sm" variant="outline-primary" onClick={take} disabled={stand.now}>
-        Stand it so
+        {stand.now ? 'Chosen' : 'Use this position'}
       </Button>
     </li>
   );

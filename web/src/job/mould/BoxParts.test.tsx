@@ -67,10 +67,12 @@ function show(part: React.ReactNode) {
 test('boxes are compared and one click takes one', async () => {
   const desk = { apply: (all: Edit[]) => edits.push(...all) } as unknown as JobDesk;
   const user = show(<BoxShapes job={JOB} desk={desk} />);
-  const take = await screen.findByRole('button', { name: 'Take the box that follows the outline' });
+  const take = await screen.findByRole('button', {
+    name: 'Choose the box that follows the outline',
+  });
   expect(screen.getByRole('row', { name: /follows the outline/ }).textContent).toContain('950 mL');
-  const taken = screen.getByRole('button', { name: 'Take the rectangular box' });
-  expect(taken.textContent).toBe('Taken');
+  const taken = screen.getByRole('button', { name: 'Choose the rectangular box' });
+  expect(taken.textContent).toBe('Chosen');
   expect((taken as HTMLButtonElement).disabled).toBe(true);
   await user.click(take);
   expect(edits).toEqual([{ word: 'mould.shape', text: 'OUTLINE' }]);
@@ -90,7 +92,7 @@ test('what one has can be taken with its size', async () => {
   const user = show(<BoxShapes job={JOB} desk={desk} />);
   await user.click(
     await screen.findByRole('button', {
-      name: 'Take the box you have, 200 × 160 × 120 mm',
+      name: 'Choose the box you have, 200 × 160 × 120 mm',
     }),
   );
   expect(edits).toEqual(size);

@@ -28,7 +28,7 @@ export function BoxShapes({ job, desk }: { job: Job; desk: JobDesk }) {
           <tr>
             <th scope="col">Box</th>
             <th scope="col">Rubber</th>
-            <th scope="col">Against a rectangle</th>
+            <th scope="col">Compared with a rectangle</th>
             <th scope="col">Thinnest wall</th>
             <th scope="col">To cut</th>
             <th scope="col" aria-label="Choose" />
@@ -55,10 +55,10 @@ export function BoxShapes({ job, desk }: { job: Job; desk: JobDesk }) {
                   size="sm"
                   variant="outline-primary"
                   disabled={b.now}
-                  aria-label={`Take the ${b.text}`}
+                  aria-label={`Choose the ${b.text}`}
                   onClick={() => desk.apply(b.edits)}
                 >
-                  {b.now ? 'Taken' : 'Take'}
+                  {b.now ? 'Chosen' : 'Choose'}
                 </Button>
               </td>
             </tr>

@@ -25,12 +25,12 @@ const show = (of: Job) => drawn(of, <MouldStage job={of} desk={DESK} />);
 test('without a master there is no box to speak of', () => {
   const { reads } = show(job({}, {}, { dipstick: undefined }));
   expect(reads()).toContain('The box follows the master.');
-  expect(reads()).not.toContain('The plate carries');
+  expect(reads()).not.toContain('One mould holds');
 });
 
 test('one master on a plate needs no land, several do', () => {
   const alone = show(job({}, { 'plate.copies': '1 copy' }));
-  expect(alone.reads()).toContain('The plate carries 1 copy.');
+  expect(alone.reads()).toContain('One mould holds 1 copy of the master.');
   expect(alone.reads()).not.toContain('between any two');
   cleanup();
   const { reads } = show(
@@ -40,7 +40,7 @@ test('one master on a plate needs no land, several do', () => {
     ),
   );
   expect(reads()).toContain(
-    'The plate carries 2 copies, 6 masters, laid close together, with 12 mm of rubber between any two: 12.4 mm at the least.',
+    'One mould holds 2 copies of the master, 6 masters in all, laid close together, with at least 12 mm of rubber between any two (now 12.4 mm).',
   );
   expect(reads()).toContain('All casts of a pour take 147 mL');
 });
@@ -53,7 +53,7 @@ test('what does not stand on the plate has no plate', () => {
       { box: { sided: true, ofPipe: false, onPlate: false, poured: true, cupped: false } },
     ),
   );
-  expect(reads()).not.toContain('The plate carries');
+  expect(reads()).not.toContain('One mould holds');
 });
 
 test('a box one has says its inside, and that only its base is cut', () => {
@@ -79,13 +79,15 @@ test('a solid cast, a core being worked out, one that comes out and one that sta
   cleanup();
   const set = { 'hollow.wallMm': '3 mm' };
   const open = show(job({}, set));
-  expect(open.reads()).toContain('hollow, with a wall of 3 mm. What one takes is being worked out');
+  expect(open.reads()).toContain(
+    'hollow, with a wall of 3 mm. What a cast takes is being worked out',
+  );
   expect(open.reads()).not.toContain('A cast takes');
   cleanup();
   const core = { 'core.volume': '141 mL', 'core.pins': '4 pins', 'cast.volume': '51 mL' };
   const comes = show(job({ ...core, 'core.opening': '18.4 cm²', 'core.stretch': '20 %' }, set));
   expect(comes.reads()).toContain(
-    'The core takes 141 mL and stands on 4 pins; it comes out through 18.4 cm² and must give by 20 %. A cast takes 51 mL',
+    'The core takes 141 mL and stands on 4 pins; it is drawn through 18.4 cm² and stretches by 20 %. A cast takes 51 mL',
   );
   cleanup();
   expect(show(job(core, set)).reads()).toContain('stands on 4 pins. A cast takes 51 mL');
@@ -107,7 +109,7 @@ test('halves say what they take, how they meet and what registers them', () => {
     {
       'parting.upper': '500 mL',
       'parting.lower': '660 mL',
-      'parting.locked': '0.0 mL',
+      'parting.locked': 'none',
       'parting.seam': '299 mm',
       'parting.clean': '12 mm',
       'parting.ring': '340 mm',
@@ -125,7 +127,9 @@ test('halves say what they take, how they meet and what registers them', () => {
     { dipstick: { parting: {} } } as unknown as Partial<Job>,
   );
   const { reads } = show(of);
-  expect(reads()).toContain('The upper half takes 500 mL, the lower 660 mL, and 0.0 mL lock.');
+  expect(reads()).toContain(
+    'The upper half takes 500 mL, the lower 660 mL. Locked as they come apart: none.',
+  );
   expect(reads()).toContain(
     '12 mm of it on what is to stay clean; the seal ring is 340 mm round, ',
   );
@@ -143,7 +147,7 @@ test('a cut says where it goes and what still holds', () => {
     { cut: { degrees: 90, stepDegrees: 15 } },
   );
   expect(show(of).reads()).toContain(
-    '(the back), and the other side stays whole as a hinge: 47 cm²',
+    '(the back), and the other side stays whole as a hinge. To cut: 47 cm²',
   );
 });
 
@@ -163,9 +167,9 @@ test('boards are a row once the rack says how large they are', async () => {
 
 test('a side of its own is said only when wanted', async () => {
   const { user, reads } = show(job({}));
-  expect(reads()).not.toContain('A box that is there already');
-  await user.click(screen.getByRole('button', { name: /Give each side its own wall/ }));
-  expect(reads()).toContain('A box that is there already');
+  expect(reads()).not.toContain('A box you have');
+  await user.click(screen.getByRole('button', { name: /Set each side by itself/ }));
+  expect(reads()).toContain('A box you have');
   cleanup();
   expect(show(job({}, { 'mould.leftMm': '20 mm' })).reads()).toContain('Left 20 mm, right open,');
 });

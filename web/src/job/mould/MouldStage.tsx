@@ -107,14 +107,16 @@ function OnPlate({ job }: { job: Job }) {
   const land = job.figures['plate.land'];
   return (
     <p className="sentence">
-      The plate carries <Word k="plate.copies" after={land ? ',' : '.'} />
-      {land && (
+      One mould holds <Word k="plate.copies" /> of the master
+      {land ? (
         <>
-          {' '}
-          <FigureText figure={job.figures['plate.masters']} />, laid{' '}
-          <Word k="plate.laying" after="," /> with <Word k="plate.landMm" /> of rubber between any
-          two: <FigureText figure={land} /> at the least.
+          , <FigureText figure={job.figures['plate.masters']} /> in all, laid{' '}
+          <Word k="plate.laying" after="," /> with at least <Word k="plate.landMm" /> of rubber
+          between any two (now <FigureText figure={land} />
+          ).
         </>
+      ) : (
+        '.'
       )}
     </p>
   );
@@ -136,7 +138,7 @@ function Sides({ job }: { job: Job }) {
     return (
       <p>
         <button type="button" className="figure" onClick={() => setWanted(true)}>
-          Give each side its own wall, or use a box that is there already
+          Set each side by itself, or use a box you have
         </button>
       </p>
     );
@@ -144,9 +146,8 @@ function Sides({ job }: { job: Job }) {
   return (
     <p className="sentence">
       Left <Word k="mould.leftMm" after="," /> right <Word k="mould.rightMm" after="," /> front{' '}
-      <Word k="mould.frontMm" after="," /> back <Word k="mould.backMm" after="." /> A box that is
-      there already: inside <Word k="mould.insideLengthMm" /> long, <Word k="mould.insideWidthMm" />{' '}
-      wide.
+      <Word k="mould.frontMm" after="," /> back <Word k="mould.backMm" after="." /> A box you have:
+      inside <Word k="mould.insideLengthMm" /> long, <Word k="mould.insideWidthMm" /> wide.
     </p>
   );
 }
@@ -166,14 +167,16 @@ function Halves({ job }: { job: Job }) {
   return (
     <>
       <p className="sentence">
-        Its halves meet <Word k="parting.line" after="," /> <Word k="parting.upMm" /> up the master,
-        and register by <Word k="parting.keying" after=";" /> for the first pour it is bedded in{' '}
+        The halves meet <Word k="parting.line" after="," /> <Word k="parting.upMm" />
+        {job.words['parting.upMm']?.unset ? '' : ' up the master'}, and register by{' '}
+        <Word k="parting.keying" after="." /> For the first pour the master is bedded in{' '}
         <Word k="parting.bedding" after="." />
       </p>
       <p className="sentence">
         The upper half takes <FigureText figure={f['parting.upper']} />, the lower{' '}
-        <FigureText figure={f['parting.lower']} />, and <FigureText figure={f['parting.locked']} />{' '}
-        lock. The seam is <FigureText figure={f['parting.seam']} /> long
+        <FigureText figure={f['parting.lower']} />. Locked as they come apart:{' '}
+        <FigureText figure={f['parting.locked']} />. The seam is{' '}
+        <FigureText figure={f['parting.seam']} /> long
         {f['parting.clean'] && (
           <>
             , <FigureText figure={f['parting.clean']} /> of it on what is to stay clean
@@ -215,15 +218,15 @@ function Knife({ job }: { job: Job }) {
     <p className="sentence">
       It is cut open on <Word k="cut.towardsDegrees" /> (
       <FigureText figure={f['cut.towards']} />
-      ), and <Word k="cut.extent" after=":" /> <FigureText figure={f['cut.area']} /> to cut,{' '}
-      <FigureText figure={f['cut.shallowest']} /> to the master at the least, a seam of{' '}
-      <FigureText figure={f['cut.seam']} />
+      ), and <Word k="cut.extent" after="." /> To cut: <FigureText figure={f['cut.area']} />, at
+      least <FigureText figure={f['cut.shallowest']} /> from the master to the outside, with a seam
+      of <FigureText figure={f['cut.seam']} />
       {f['cut.clean'] && (
         <>
           , <FigureText figure={f['cut.clean']} /> of it on what is to stay clean
         </>
       )}
-      . <FigureText figure={f['cut.locked']} /> still lock as it opens.
+      . Stays locked when it opens: <FigureText figure={f['cut.locked']} />.
     </p>
   );
 }
@@ -245,14 +248,14 @@ function Casts({ job }: { job: Job }) {
             <FigureText figure={f['core.pins']} />
             {f['core.stretch'] && (
               <>
-                ; it comes out through <FigureText figure={f['core.opening']} /> and must give by{' '}
+                ; it is drawn through <FigureText figure={f['core.opening']} /> and stretches by{' '}
                 <FigureText figure={f['core.stretch']} />
               </>
             )}
             .{' '}
           </>
         )}
-        {!f['cast.volume'] && 'What one takes is being worked out …'}
+        {!f['cast.volume'] && 'What a cast takes is being worked out …'}
       </p>
       {f['cast.volume'] && (
         <p className="sentence">

@@ -142,6 +142,6 @@ test('tools stay pressed until pressed again, and vents are taken away', async (
   expect(screen.getByText('vent LOCKED false')).toBeTruthy();
   await user.click(screen.getByRole('button', { name: 'Place a vent' }));
   expect(screen.getByText('nothing LOCKED false')).toBeTruthy();
-  await user.click(screen.getByRole('button', { name: 'Take the vents away' }));
+  await user.click(screen.getByRole('button', { name: 'Remove the vents' }));
   expect(edits).toEqual([{ word: 'casting.noVents', text: '' }]);
 });

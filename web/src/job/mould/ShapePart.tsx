@@ -75,7 +75,7 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
                 variant="outline-primary"
                 onClick={() => desk.apply([{ word: 'casting.noVents', text: '' }])}
               >
-                Take the vents away
+                Remove the vents
               </Button>
             )}
             {study?.sprue && (
@@ -84,7 +84,7 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
                 variant="outline-primary"
                 onClick={() => desk.apply([{ word: 'casting.noSprue', text: '' }])}
               >
-                Take the sprue away
+                Remove the sprue
               </Button>
             )}
           </div>

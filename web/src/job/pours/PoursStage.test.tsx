@@ -109,7 +109,7 @@ test('under a stop about the mould batches say no weights', () => {
 
 test('without a rubber nothing is mixed', () => {
   const { reads } = show({}, {}, {} as typeof PICKED);
-  expect(reads()).toContain('Pick a rubber on the Rubber stage');
+  expect(reads()).toContain('Choose a rubber on the Rubber stage');
   cleanup();
   expect(show({}, {}).reads()).toContain('Nothing can be weighed yet');
 });
@@ -148,8 +148,8 @@ test('a batch is recorded as it was weighed, and the record can be taken back', 
   const { user, reads } = show({ batches: TWO });
   await user.click(screen.getByRole('button', { name: 'Batch 2 is mixed' }));
   await user.type(screen.getByLabelText('First part, as weighed'), '300');
-  await user.click(screen.getByRole('button', { name: 'Take it from the shelf' }));
-  await user.click(await screen.findByRole('button', { name: 'Take the record back: Batch 2' }));
+  await user.click(screen.getByRole('button', { name: 'Record' }));
+  await user.click(await screen.findByRole('button', { name: 'Remove the record: Batch 2' }));
   await screen.findByRole('button', { name: 'Batch 2 is mixed' });
   expect(sent).toEqual([{ batch: 2, base: '300', hardener: '' }, '/api/jobs/j/mixed/m']);
   expect(reads()).not.toContain('was mixed of');

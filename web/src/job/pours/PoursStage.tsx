@@ -18,7 +18,7 @@ export function PoursStage({ job }: { job: Job }) {
         <h1>Pours</h1>
         <p>
           {job.words['rubber.product']?.unset
-            ? 'Pick a rubber on the Rubber stage, and its batches stand here.'
+            ? 'Choose a rubber on the Rubber stage to see its batches here.'
             : 'Nothing can be weighed yet: see what is missing below.'}
         </p>
       </>
@@ -40,13 +40,21 @@ export function PoursStage({ job }: { job: Job }) {
               {f['rest.base'] && ' at most, the first to cover the master'}
             </>
           )}
-          . {reason} Before that, <Word k="rubber.sealingMm" /> is poured to seal the joints
-          {!job.words['rubber.sealingMm']?.unset && ' and left until tacky'}.
+          . {reason}{' '}
+          {job.words['rubber.sealingMm']?.unset ? (
+            <>
+              Sealing pour: <Word k="rubber.sealingMm" after="." />
+            </>
+          ) : (
+            <>
+              Before that, <Word k="rubber.sealingMm" /> is poured to seal the joints and left until
+              tacky.
+            </>
+          )}
         </p>
       ) : (
         <p className="sentence">
-          Each coat is a batch of its own, mixed when its turn comes: when that is, the Mould stage
-          says.
+          Each coat is a batch of its own. The Mould stage says when each is mixed.
         </p>
       )}
       {fewer.length > 0 && <p className="quiet">It would be {list(fewer)}.</p>}

@@ -41,7 +41,7 @@ export function RecordBatch({ number, mixed, close }: Props) {
         onChange={(e) => setHardener(e.target.value)}
       />{' '}
       <Button size="sm" type="submit">
-        Take it from the shelf
+        Record
       </Button>{' '}
       <Button size="sm" variant="outline-primary" onClick={close}>
         Not yet
@@ -82,10 +82,10 @@ function Recorded({ name, record, mixed }: RecordedProps) {
       <button
         type="button"
         className="figure"
-        aria-label={`Take the record back: ${name}`}
+        aria-label={`Remove the record: ${name}`}
         onClick={() => void mixed.strike(record.id).catch(() => undefined)}
       >
-        take the record back
+        remove the record
       </button>
     </p>
   );

@@ -19,12 +19,12 @@ export function Casts({ job }: { job: Job }) {
         <Word
           k="cast.product"
           options={[
-            { value: '', text: 'no one product' },
+            { value: '', text: 'no particular product' },
             ...job.casts.map((c) => ({ value: c.id, text: c.name, note: c.summary })),
           ]}
-          after=";"
+          after="."
         />{' '}
-        <Word k="cast.wanted" /> wanted.
+        Wanted: <Word k="cast.wanted" after="." />
       </p>
       {f['life.casts'] && (
         <p className="sentence">
@@ -51,7 +51,7 @@ export function Casts({ job }: { job: Job }) {
       )}
       {f['cast.potLife'] && (
         <p className="sentence">
-          A cast weighs <FigureText figure={f['cast.mass']} />; so much of it can be poured for{' '}
+          A cast weighs <FigureText figure={f['cast.mass']} />. That much resin can be poured for{' '}
           <FigureText figure={f['cast.potLife']} />.
         </p>
       )}

@@ -42,17 +42,19 @@ test('under a stop about the mould nothing stands there to be weighed', () => {
 
 test('offcuts say how many find room, once that is known', () => {
   const before = show(job(MIX, { ...PICKED, 'rubber.offcutsMm3': '50 mL' }));
-  expect(before.reads()).toContain('Of cured offcuts of the same rubber it gets 50 mL.');
+  expect(before.reads()).toContain('Cured offcuts of the same rubber: 50 mL.');
   cleanup();
   const { reads } = show(job({ ...MIX, 'offcuts.most': '120 mL' }, PICKED));
-  expect(reads()).toContain('it gets open; 120 mL find room, clear of the master.');
+  expect(reads()).toContain(
+    'Cured offcuts of the same rubber: open (room for 120 mL, clear of the master).',
+  );
 });
 
 test('a skin is brushed: no batches, no offcuts, what each coat takes stands with the mould', () => {
   const amounts = { ...MIX, 'rubber.box': '3.18 L', 'rubber.allowance': '254 mL' };
   const box = { sided: false, ofPipe: false, onPlate: false, poured: false, cupped: false };
   const { reads } = show(job(amounts, PICKED, { box }));
-  expect(reads()).toContain('Over the 3.18 L on the master an allowance of 254 mL is mixed.');
+  expect(reads()).toContain('The skin takes 3.18 L, plus an allowance of 254 mL.');
   expect(reads()).not.toContain('offcuts');
   expect(reads()).not.toContain('Mixed in');
   expect(screen.getByRole('link', { name: 'Mould stage' })).toBeTruthy();
@@ -81,7 +83,7 @@ test('one mould is one, several come one after the other', () => {
     'For all: 1 047 g of base and hardener, 6.2 h of work by hand, costing € 180.',
   );
   expect(reads()).toContain('You open 2 a day. The last is open after 26 h.');
-  expect(reads()).toContain('The first weighs 260 g.');
+  expect(reads()).toContain('The first mould weighs: 260 g.');
 });
 
 test('what was really poured is answered with what to pour now', () => {
@@ -122,8 +124,8 @@ test('rubbers are compared with what speaks for and against each, and one is tak
   const row = (name: RegExp) => screen.getByRole('row', { name, hidden: true });
   expect(row(/Samphire/).textContent).toBe('SamphireOne sees where to cut.€ 1.69');
   expect(row(/Marram/).textContent).toContain('✓ Marram');
-  expect(row(/Tern/).textContent).toContain('Not here. Not for wax.–');
-  await user.click(screen.getByRole('button', { name: 'Take Samphire', hidden: true }));
+  expect(row(/Tern/).textContent).toContain('Unsuitable: Not for wax.–');
+  await user.click(screen.getByRole('button', { name: 'Choose Samphire', hidden: true }));
   expect(written).toEqual(['rubber.product=samphire-15']);
   vi.unstubAllGlobals();
 });
@@ -151,7 +153,7 @@ test('everything the rubber touches stands with its verdict', () => {
 
 test('a product that is cast stands in place of a material, with size, life and cost', () => {
   const before = show(job(MIX, { ...PICKED, 'cast.material': 'wax' }));
-  expect(before.reads()).toContain('Casts are of wax, open; open wanted.');
+  expect(before.reads()).toContain('Casts are of wax, open. Wanted: open.');
   cleanup();
   const { reads } = show(
     job(
@@ -171,7 +173,7 @@ test('a product that is cast stands in place of a material, with size, life and 
       { catalysts: [{ value: 'slow', text: 'slow' }] },
     ),
   );
-  expect(reads()).toContain('Casts are of Oyster; 130 casts wanted.');
+  expect(reads()).toContain('Casts are of Oyster. Wanted: 130 casts.');
   expect(reads()).toContain('about 60 casts, so they take 3 moulds. It costs € 77, a cast € 6.');
   expect(reads()).toContain('scale the master by 1.00502');
   expect(reads()).toContain('so much of it can be poured for 4 min');

@@ -53,17 +53,23 @@ export function RubberStage({ job }: { job: Job }) {
         <>
           {poured ? (
             <p className="sentence">
-              Over the <FigureText figure={job.figures['rubber.box']} /> in the box an allowance{' '}
-              <Word k="rubber.allowancePct" after="," />{' '}
-              <FigureText figure={job.figures['rubber.allowance']} />, is mixed. The{' '}
-              <Word k="rubber.first" /> goes into the cup first.
+              The box takes <FigureText figure={job.figures['rubber.box']} />, plus{' '}
+              {job.words['rubber.allowancePct']?.unset ? (
+                <Word k="rubber.allowancePct" after="," />
+              ) : (
+                <>
+                  an allowance of <Word k="rubber.allowancePct" after="," />
+                </>
+              )}{' '}
+              <FigureText figure={job.figures['rubber.allowance']} />. The <Word k="rubber.first" />{' '}
+              goes into the cup first.
             </p>
           ) : (
             <p className="sentence">
-              Over the <FigureText figure={job.figures['rubber.box']} /> on the master an allowance
-              of <FigureText figure={job.figures['rubber.allowance']} /> is mixed. The{' '}
-              <Word k="rubber.first" /> goes into the cup first. What each coat takes stands on the{' '}
-              <Link to={`/jobs/${job.id}/mould`}>Mould stage</Link>.
+              The skin takes <FigureText figure={job.figures['rubber.box']} />, plus an allowance of{' '}
+              <FigureText figure={job.figures['rubber.allowance']} />. The <Word k="rubber.first" />{' '}
+              goes into the cup first. The <Link to={`/jobs/${job.id}/mould`}>Mould stage</Link>{' '}
+              says what each coat takes.
             </p>
           )}
           {base &&
@@ -85,7 +91,7 @@ function Besides({ job }: { job: Job }) {
   return (
     <>
       <p className="sentence">
-        Stirred in besides: <Word k="rubber.additive.dosePct" />
+        Additives: <Word k="rubber.additive.dosePct" />
         {job.words['rubber.additive.dosePct']?.unset ? (
           '.'
         ) : (
@@ -98,10 +104,11 @@ function Besides({ job }: { job: Job }) {
         )}
       </p>
       <p className="sentence">
-        Of cured offcuts of the same rubber it gets <Word k="rubber.offcutsMm3" />
+        Cured offcuts of the same rubber: <Word k="rubber.offcutsMm3" />
         {job.figures['offcuts.most'] && (
           <>
-            ; <FigureText figure={job.figures['offcuts.most']} /> find room, clear of the master
+            {' '}
+            (room for <FigureText figure={job.figures['offcuts.most']} />, clear of the master)
           </>
         )}
         .
@@ -150,9 +157,10 @@ function Weigh({ job, first, other }: { job: Job; first: Part; other: Part }) {
 function Poured({ job, first, other }: { job: Job; first: Part; other: Part }) {
   return (
     <div className="part">
-      <h2>As really {job.box.poured ? 'poured' : 'weighed'}</h2>
+      <h2>Weighed so far</h2>
       <p className="sentence">
-        <Word k="rubber.firstG" /> of {first}, <Word k="rubber.secondG" /> of {other}.
+        {big(first)}: <Word k="rubber.firstG" after="," /> {other}:{' '}
+        <Word k="rubber.secondG" after="." />
       </p>
       {job.second && (
         <p role="status" className={job.second.state === 'OVER' ? 'refusal' : ''}>
@@ -198,8 +206,8 @@ function Alike({ job }: { job: Job }) {
             </p>
           )}
           <p className="sentence">
-            The first weighs <Word k="rubber.mouldG" />. Once it is weighed, rubber, batches and
-            cost of all follow it.
+            The first mould weighs: <Word k="rubber.mouldG" after="." /> Once it is weighed, rubber,
+            batches and cost of all are worked out from it.
           </p>
         </>
       )}
@@ -222,8 +230,7 @@ function Buying({ job }: { job: Job }) {
               {big(f.label)}: <FigureText figure={f} />.
             </span>
           ))}{' '}
-          What is on the shelf already, <Link to={`/shopping?job=${job.id}`}>what to buy</Link>{' '}
-          takes off.
+          The <Link to={`/shopping?job=${job.id}`}>shopping list</Link> subtracts your stock.
         </p>
       ) : (
         <p>The sheet names no packs, so there is no price.</p>

@@ -40,7 +40,7 @@ export function Rubbers({ job, picked }: { job: Job; picked: boolean }) {
                   <button
                     type="button"
                     className="figure"
-                    aria-label={`Take ${c.name}`}
+                    aria-label={`Choose ${c.name}`}
                     onClick={() => void desk.write('rubber.product', c.product)}
                   >
                     {c.name}
@@ -48,7 +48,7 @@ export function Rubbers({ job, picked }: { job: Job; picked: boolean }) {
                 )}
               </th>
               <td>
-                {!c.fits && <span className="count STOP">Not here. </span>}
+                {!c.fits && <span className="count STOP">Unsuitable: </span>}
                 {c.text}
               </td>
               <td className="n">

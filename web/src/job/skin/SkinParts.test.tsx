@@ -92,7 +92,7 @@ const show = (
 test('while the room round it is worked out there are no coats', () => {
   const of = job({}, {}, { skin: undefined });
   const { reads } = drawn(of, <SkinParts job={of} desk={DESK} />);
-  expect(reads()).toContain('What the coats take is being worked out');
+  expect(reads()).toContain('What each coat takes is being worked out');
   expect(screen.queryByRole('table')).toBeNull();
 });
 
@@ -150,7 +150,7 @@ test('the strip draws a bar for each coat and a window for each but the last', (
 
 test('without the times of its rubber there is no clock', () => {
   const { reads } = show({}, { clock: [] });
-  expect(reads()).toContain('Pick a rubber whose sheet gives its times');
+  expect(reads()).toContain('Choose a rubber whose sheet gives its times');
   expect(screen.queryByRole('img')).toBeNull();
 });
 

@@ -22,8 +22,8 @@ export function SkinParts({ job, desk }: Props) {
         <span className="capital">
           <Word k="mould.kind" after="," />
         </span>{' '}
-        brushed on to a wall <Word k="skin.wallMm" />
-        {f['skin.wall'] && (
+        brushed on to a wall{job.words['skin.wallMm']?.unset ? '' : ' of'} <Word k="skin.wallMm" />
+        {f['skin.wall'] && job.words['skin.wallMm']?.unset && (
           <>
             {' '}
             (<FigureText figure={f['skin.wall']} />)
@@ -44,10 +44,10 @@ export function SkinParts({ job, desk }: Props) {
           ]}
           after=","
         />{' '}
-        and a smoothing coat of <Word k="skin.smoothingMm" after="." /> Cloth goes on after{' '}
-        <Word k="skin.clothAfter" after="." /> The rubber runs on over the board for{' '}
-        <Word k="skin.flangeMm" after=";" /> <Word k="skin.lossPct" /> more stay in brush, pot and
-        drips.
+        and a smoothing coat of <Word k="skin.smoothingMm" after="." /> Cloth
+        {job.words['skin.clothAfter']?.unset ? ': ' : ' goes on after '}
+        <Word k="skin.clothAfter" after="." /> The rubber runs <Word k="skin.flangeMm" /> out over
+        the board, and <Word k="skin.lossPct" /> more is lost in brush, pot and drips.
       </p>
       {skin ? (
         <>
@@ -60,8 +60,8 @@ export function SkinParts({ job, desk }: Props) {
       ) : (
         <p>
           {job.hasShape
-            ? 'What the coats take is being worked out …'
-            : 'The skin follows the master. Say on the Master stage what its shape is known from.'}
+            ? 'What each coat takes is being worked out …'
+            : 'The skin follows the master. Give its shape on the Master stage.'}
         </p>
       )}
     </>
@@ -147,10 +147,10 @@ function Coats({ job, skin }: { job: Job; skin: Skin }) {
         )}
         {f['skin.most'] && (
           <>
-            ; on an upright wall no coat over <FigureText figure={f['skin.most']} /> stays
+            ; a coat thicker than <FigureText figure={f['skin.most']} /> runs off an upright wall
           </>
         )}
-        . At its thinnest the skin is <FigureText figure={f['skin.thinnest']} />. The flange takes{' '}
+        . The skin is at least <FigureText figure={f['skin.thinnest']} /> thick. The flange takes{' '}
         <FigureText figure={f['skin.flange']} />
         {f['skin.plugs'] && (
           <>
@@ -190,15 +190,14 @@ function Clock({ job, skin, desk }: { job: Job; skin: Skin; desk: JobDesk }) {
         )}
         {f['skin.hands'] && (
           <>
-            <FigureText figure={f['skin.hands']} /> at the brush
+            Work at the brush: <FigureText figure={f['skin.hands']} />.{' '}
           </>
         )}
         {f['skin.cured'] && (
           <>
-            ; cured after <FigureText figure={f['skin.cured']} />
+            Cured after <FigureText figure={f['skin.cured']} />.
           </>
         )}
-        .
       </p>
       {skin.clock.length > 0 ? (
         <>
@@ -207,7 +206,7 @@ function Clock({ job, skin, desk }: { job: Job; skin: Skin; desk: JobDesk }) {
         </>
       ) : (
         <p className="quiet">
-          Pick a rubber whose sheet gives its times, and the coats are set out on the clock.
+          Choose a rubber whose sheet gives its times to see when each coat goes on.
         </p>
       )}
     </section>
@@ -313,15 +312,22 @@ function Jacket({ job, skin, desk }: { job: Job; skin: Skin; desk: JobDesk }) {
         It is of <Word k="jacket.kind" after="," />{' '}
         {layered === 'BANDAGE' || layered === 'LAMINATE' ? (
           <>
-            with <Word k="jacket.layers" /> layers
+            with <Word k="jacket.layers" />
           </>
         ) : (
           <>
-            <Word k="jacket.thickMm" /> thick
+            <Word k="jacket.thickMm" />
+            {job.words['jacket.thickMm']?.unset ? '' : ' thick'}
           </>
         )}
-        , and comes off in <Word k="jacket.sections" /> (
-        <FigureText figure={f['jacket.sections']} />) with <Word k="jacket.relief" after=";" />{' '}
+        , and comes off in <Word k="jacket.sections" />
+        {job.words['jacket.sections']?.unset && (
+          <>
+            {' '}
+            (<FigureText figure={f['jacket.sections']} />)
+          </>
+        )}{' '}
+        with <Word k="jacket.relief" after=";" />{' '}
         {skin.partings.length > 0 && (
           <>
             the first parting runs towards <Word k="jacket.turnDegrees" after="." /> Its flanges
@@ -330,8 +336,8 @@ function Jacket({ job, skin, desk }: { job: Job; skin: Skin; desk: JobDesk }) {
             <FigureText figure={f['jacket.seam']} /> of seam.{' '}
           </>
         )}
-        <FigureText figure={f['jacket.locked']} /> of the outside stay locked. The skin finds its
-        place in it by <Word k="jacket.locators" />
+        Of the outside, <FigureText figure={f['jacket.locked']} /> stays locked. The skin finds its
+        place in the jacket by <Word k="jacket.locators" />
         {f['jacket.locators'] && (
           <>
             , <FigureText figure={f['jacket.locators']} />

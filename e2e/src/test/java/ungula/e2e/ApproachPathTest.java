@@ -34,9 +34,9 @@ public class ApproachPathTest extends Browsing {
   public void fromComparingToASheetOfTwoHalves() throws Exception {
     String job = demoJob("Nautilus touch model");
     compare(job);
-    assertThat(page.locator(".says")).containsText("Take the ");
+    assertThat(page.locator(".says")).containsText("Choose the ");
     assertThat(page.locator("[aria-label='What cannot work']")).containsText("flat face");
-    page.locator("button[aria-label^='Take the two-part mould']:not([disabled])").first().click();
+    page.locator("button[aria-label^='Choose the two-part mould']:not([disabled])").first().click();
     stage("Mould");
     assertThat(word("mould.kind")).hasText("two-part mould");
 
@@ -65,7 +65,7 @@ public class ApproachPathTest extends Browsing {
     stage("Mould");
     fixed("box.bows");
     fixed("master.floats");
-    button("Take the box that follows the outline").click();
+    button("Choose the box that follows the outline").click();
     assertThat(word("mould.shape")).hasText("box that follows the outline");
 
     // what leaves: the halves as models, and the sheet
@@ -120,7 +120,7 @@ public class ApproachPathTest extends Browsing {
     assertThat(variants).hasCount(1);
     page.locator(".approaches tfoot button:not([disabled])").first().click();
     assertThat(variants.first()).not().hasClass("now");
-    page.locator("button[aria-label^='Take variant']").click();
+    page.locator("button[aria-label^='Choose variant']").click();
     assertThat(variants.first()).hasClass("now");
   }
 

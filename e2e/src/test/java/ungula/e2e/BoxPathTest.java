@@ -56,7 +56,7 @@ public class BoxPathTest extends Browsing {
     assertThat(tube).containsText("Ø\u00a0150\u00a0mm");
     assertThat(tube).containsText("more");
     tube.getByRole(
-            AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Take")))
+            AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Choose")))
         .click();
     // π · 75² · 50 − 144 000 mm³
     assertThat(page.locator("[data-tally='rubber.box']")).hasText("739.6 mL");

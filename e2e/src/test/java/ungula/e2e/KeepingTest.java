@@ -74,7 +74,7 @@ public class KeepingTest extends Browsing {
     try (App fresh = App.demo()) {
       page.navigate(fresh.url(""));
       assertThat(page.locator(".entry")).hasCount(9);
-      button("Take the made-up jobs away").click();
+      button("Remove the made-up jobs").click();
       assertThat(page.locator(".entry")).hasCount(0);
       assertThat(page.locator(".empty")).containsText("A job begins with a master");
     }

@@ -106,7 +106,7 @@ public class LookingTest extends Browsing {
     visit(demoJob("Bollard chess pieces") + "/mould");
     drawn();
     Locator tally =
-        page.getByRole(AriaRole.CONTENTINFO, new Page.GetByRoleOptions().setName("Tally"));
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Tally"));
     BoundingBox at = tally.boundingBox();
     assertTrue(at.y + at.height <= height + 1, "the tally ends at " + (at.y + at.height));
     Object wider = page.evaluate("document.documentElement.scrollWidth - window.innerWidth");

@@ -147,7 +147,7 @@ public class MainPathTest extends Browsing {
     page.keyboard().press("Enter");
     assertThat(page.locator("[data-caution='ratio.off']")).containsText("10 g of hardener");
     assertThat(page.locator("[data-tally='weigh']")).hasText("–");
-    button("Take the sheet's: 100 : 10 by weight").click();
+    button("Use the sheet's: 100 : 10 by weight").click();
     assertThat(page.locator("[data-tally='weigh']")).containsText(" g + ");
   }
 

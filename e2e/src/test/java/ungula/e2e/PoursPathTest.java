@@ -100,8 +100,8 @@ public class PoursPathTest extends Browsing {
       button("Batch " + batch + " is mixed").click();
       page.getByLabel("First part, as weighed").fill("200 g");
       page.getByLabel("Second part, as weighed").fill("20 g");
-      button("Take it from the shelf").click();
-      assertThat(button("Take the record back: Batch " + batch)).isVisible();
+      button("Record").click();
+      assertThat(button("Remove the record: Batch " + batch)).isVisible();
     }
     assertEquals(left(), before - 800, 1);
     // some was spilt
@@ -118,7 +118,7 @@ public class PoursPathTest extends Browsing {
       assertTrue(new PDFTextStripper().getText(document).contains("To buy"));
     }
     visit(job + "/pours");
-    button("Take the record back: Batch 4").click();
+    button("Remove the record: Batch 4").click();
     assertThat(button("Batch 4 is mixed")).isVisible();
     assertEquals(left(), 1100, 1);
   }
@@ -137,7 +137,7 @@ public class PoursPathTest extends Browsing {
     Locator compared = page.locator("details.rubbers");
     assertThat(compared).hasAttribute("open", "");
     assertThat(compared).containsText("a patch on the master first");
-    button("Take Gannet 25 condensation, general").click();
+    button("Choose Gannet 25 condensation, general").click();
     assertThat(word("rubber.product")).hasText("Gannet 25 condensation, general");
     choose("rubber.catalyst", "slow");
     assertThat(page.locator("main.words")).containsText("3 g of hardener");
@@ -154,7 +154,7 @@ public class PoursPathTest extends Browsing {
     page.getByLabel("how much").fill("500 g");
     page.getByLabel("ratio").fill("4 : 1 by weight");
     assertThat(page.getByRole(AriaRole.ALERT)).containsText("The sheet says");
-    button("Take the sheet’s").click();
+    button("Use the sheet’s").click();
     assertThat(page.locator(".large")).containsText("g");
     int over =
         (int)

@@ -54,7 +54,7 @@ public class Screenshots extends Browsing {
     page.locator(".approaches table").waitFor();
     pictured();
     take("approach");
-    page.locator("button[aria-label^='Take the two-part mould']").first().click();
+    page.locator("button[aria-label^='Choose the two-part mould']").first().click();
     stage("Mould");
     assertThat(page.locator(".drawing[data-stale='false'] path.PARTING")).hasCount(1);
     take("two-part");
@@ -89,7 +89,7 @@ public class Screenshots extends Browsing {
     page.locator(".stands li").last().scrollIntoViewIfNeeded();
     take("stands");
     visit(demoJobItself("Harbour seal pup") + "/mould");
-    button("Take the box that follows the outline").click();
+    button("Choose the box that follows the outline").click();
     button("Top").click();
     page.locator(".drawing[data-stale='false'] path.SHADOW").waitFor();
     // what follows from the shape moves the page: it is known first

@@ -47,7 +47,7 @@ public class ApproachTest extends OnServer {
   public void theOneTakenHasTheRubberItWasOfferedWith() throws Exception {
     JsonNode all = approaches();
     assertEquals(all.get("work").get("state").asString(), "READY");
-    assertTrue(all.get("says").asString().startsWith("Take the "), all.toString());
+    assertTrue(all.get("says").asString().startsWith("Choose the "), all.toString());
     JsonNode offered = kind(all, "TWO_PART");
     assertEquals(offered.get("reason").asString(), "");
     for (JsonNode e : offered.get("edits")) {

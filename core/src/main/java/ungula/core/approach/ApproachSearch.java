@@ -457,10 +457,9 @@ public final class ApproachSearch {
             .parting()
             .map(p -> p.seamOnCleanMm())
             .orElse(made.plan.cut().map(c -> c.seamOnCleanMm()).orElse(0.0));
-    book.length(
-        "seam", "seam", mm, Working.of("length of the seam that shows on every cast").done());
+    book.run("seam", "seam", mm, Working.of("length of the seam that shows on every cast").done());
     if (!choices.marks().on().isEmpty()) {
-      book.length(
+      book.run(
           "clean",
           "of it on what is to stay clean",
           clean,

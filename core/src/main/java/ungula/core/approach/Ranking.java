@@ -75,9 +75,10 @@ public final class Ranking {
       return "";
     }
     Approach first = best.get(0);
-    String take = "Take the " + first.title() + ": ";
+    String choose = "Choose the " + first.title();
     if (best.size() == 1) {
-      return take
+      return choose
+          + ": "
           + criteria.get(0).text(first)
           + ", "
           + criteria.get(1).text(first)
@@ -90,18 +91,19 @@ public final class Ranking {
                 Comparator.comparingDouble(c -> -c.weight * (behind(c, next) - behind(c, first))))
             .limit(2)
             .toList();
-    return take
+    return choose
+        + ". Compared with the "
+        + (next.now() ? "present mould" : next.title())
+        + ": "
         + against(deciding.get(0), first, next)
-        + ", and "
+        + "; "
         + against(deciding.get(1), first, next)
-        + ", next to the "
-        + next.title()
         + ".";
   }
 
   private static String against(Criterion c, Approach first, Approach next) {
     String a = c.text(first);
     String b = c.text(next);
-    return a.equals(b) ? a + " either way" : a + " against " + b.replace(c.unit, "");
+    return a.equals(b) ? "the same " + a : a + " against " + b.replace(c.unit, "");
   }
 }

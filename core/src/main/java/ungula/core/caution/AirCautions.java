@@ -19,6 +19,7 @@ import ungula.core.mesh.SurfacePoint;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.plan.Plan;
 import ungula.core.plan.ShapeFacts;
+import ungula.core.quantity.Area;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
 import ungula.core.sentence.WordBook.Edit;
@@ -75,9 +76,9 @@ final class AirCautions extends Finding {
               "air.closed",
               CHECK,
               "mould",
-              ml(air.unreachedMm3()) + " under the master gets no rubber",
-              "The room has no way to the pour: it is closed by the master and the plate. Fill it"
-                  + " with clay if it is meant to stay empty, or lift the master.",
+              "No rubber reaches " + ml(air.unreachedMm3()) + " under the master",
+              "The master and the plate close that space off. Fill it with clay if it is meant to"
+                  + " stay empty, or lift the master.",
               null,
               List.of(
                   new Fix(
@@ -201,8 +202,8 @@ final class AirCautions extends Finding {
           key,
           CHECK,
           title,
-          Numbers.fixed(c.areaMm2() / 100, 1)
-              + " cm² lie within 3° of level: from there air has to go "
+          Area.format(c.areaMm2(), p.units())
+              + " lie within 3° of level: from there air has to go "
               + mm(c.creepMm())
               + text,
           place(c.place()));
@@ -227,7 +228,7 @@ final class AirCautions extends Finding {
               : vents.size() + " vents end on clean faces",
           "The face is marked keep clean; a vent leaves a stub there to be dressed off.",
           place(vents.get(0).at()),
-          new Fix("Take the vents away", "", List.of(Edit.of("casting.noVents", ""))));
+          new Fix("Remove the vents", "", List.of(Edit.of("casting.noVents", ""))));
     }
     if (sprueOn(clean)) {
       found.add(
@@ -269,7 +270,7 @@ final class AirCautions extends Finding {
                                   "casting.sprue", at.facet() + " " + at.u() + " " + at.v())))));
     }
     if (p.choices().casting().sprue() != null) {
-      fixes.add(new Fix("Take the sprue away", "", List.of(Edit.of("casting.noSprue", ""))));
+      fixes.add(new Fix("Remove the sprue", "", List.of(Edit.of("casting.noSprue", ""))));
     }
     return fixes;
   }

@@ -16,7 +16,9 @@ import ungula.core.mould.Filling;
 import ungula.core.mould.Fixing;
 import ungula.core.mould.Lift;
 import ungula.core.mould.SheetStock;
+import ungula.core.mould.WallPlace;
 import ungula.core.plan.Plan;
+import ungula.core.quantity.Area;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
 import ungula.core.rubber.Product;
@@ -27,6 +29,9 @@ final class BoxCautions extends Finding {
 
   /** Poured rubber thinner than this tears when a cast is pulled. */
   private static final double TEARS_MM = 5;
+
+  /** What holds less than this holds nothing that matters. */
+  private static final double BARELY_N = 0.1;
 
   /** An empty inside smaller than this is not worth a sentence. */
   private static final double LEAST_EMPTY_MM3 = 500;
@@ -77,9 +82,10 @@ final class BoxCautions extends Finding {
           "The mould leans when it stands alone",
           "It is "
               + Numbers.fixed(slender, 1)
-              + " times as high as it is wide; of so soft a rubber it stands by itself up to about "
+              + " times as high as it is wide. Of a rubber this soft, a mould stands by itself up to"
+              + " about "
               + Numbers.fixed(stands, 1)
-              + ". Cast with boards banded round it, or lay a stiff jacket over it before it comes"
+              + " times. Cast with boards banded round it, or lay a stiff jacket over it before it comes"
               + " off its base.",
           null);
     }
@@ -114,13 +120,13 @@ final class BoxCautions extends Finding {
     double error = p.brief().measuredErrorMm();
     Place place =
         switch (box.thinnestPlace()) {
-          case "left" -> new Place(-p.facts().sizeMm().x() / 2, 0, middle());
-          case "right" -> new Place(p.facts().sizeMm().x() / 2, 0, middle());
-          case "front" -> new Place(0, -p.facts().sizeMm().y() / 2, middle());
-          case "back" -> new Place(0, p.facts().sizeMm().y() / 2, middle());
-          case "below" -> new Place(0, 0, box.belowMm());
-          case "round the sides" -> null;
-          default -> top();
+          case LEFT -> new Place(-p.facts().sizeMm().x() / 2, 0, middle());
+          case RIGHT -> new Place(p.facts().sizeMm().x() / 2, 0, middle());
+          case FRONT -> new Place(0, -p.facts().sizeMm().y() / 2, middle());
+          case BACK -> new Place(0, p.facts().sizeMm().y() / 2, middle());
+          case BELOW -> new Place(0, 0, box.belowMm());
+          case SIDES -> null;
+          case TOP -> top();
         };
     double side = box.inside().thinnestMm();
     // a wall asked for that would tear is not worth going back to
@@ -149,9 +155,9 @@ final class BoxCautions extends Finding {
           "The wall is thinner than asked for: " + mm(thin),
           "You asked for "
               + mm(asked)
-              + "; "
-              + box.thinnestPlace()
-              + " there is less. Thin rubber tears first there, and bows with the box.",
+              + "; there is less "
+              + box.thinnestPlace().text()
+              + ". Thin rubber tears first, and bows with the box.",
           place,
           fix("Leave " + mm(leave) + " all round", toSuit),
           fix("Ask for " + mm(thin), Edit.of("mould.sidesMm", typed(thin))));
@@ -160,16 +166,16 @@ final class BoxCautions extends Finding {
       add(
           "wall.tears",
           CHECK,
-          "Only " + mm(thin) + " of rubber " + box.thinnestPlace(),
+          "Only " + mm(thin) + " of rubber " + box.thinnestPlace().text(),
           "Under "
               + mm(TEARS_MM)
               + " a poured wall tears when the cast is pulled."
               + (error > 0 ? " The master is measured to ± " + mm(error) + "." : ""),
           place,
-          box.thinnestPlace().equals("over the top")
+          box.thinnestPlace() == WallPlace.TOP
               ? fix(
                   "Pour " + mm(enough) + " over the top", Edit.of("mould.overTopMm", typed(enough)))
-              : box.thinnestPlace().equals("below")
+              : box.thinnestPlace() == WallPlace.BELOW
                   ? fix("Lift it to " + mm(enough), Edit.of("pose.liftMm", typed(enough)))
                   : fix(
                       "Leave " + mm(enough) + " round the sides",
@@ -229,13 +235,13 @@ final class BoxCautions extends Finding {
         "box.bows",
         CHECK,
         "The walls are tall for " + sheet.text() + ": they bow " + mm(bow.mm()),
-        "With "
+        "Rubber "
             + mm(depth)
-            + " of rubber against "
+            + " high presses on a wall "
             + mm(span)
-            + " of wall. More than "
+            + " long. Bowing more than "
             + mm(limit)
-            + " opens the corners and makes the mould fat in the middle.",
+            + " opens the corners and makes the mould too thick in the middle.",
         new Place(-box.masterMm().x() / 2 - box.leftMm(), 0, depth / 3),
         fixes.toArray(Fix[]::new));
   }
@@ -303,12 +309,12 @@ final class BoxCautions extends Finding {
             + (fixing == Fixing.NONE
                 ? "Nothing holds it down."
                 : (clear ? "It stands on the former of its sprue, " : "It rests on ")
-                    + Numbers.fixed(restMm2 / 100, 1)
-                    + " cm², where "
+                    + Area.format(restMm2, p.units())
+                    + ", where "
                     + fixing.text()
-                    + " holds about "
-                    + Numbers.fixed(holds, 1)
-                    + " N; count on half."),
+                    + (holds < BARELY_N
+                        ? " barely holds."
+                        : " holds about " + Numbers.fixed(holds, 1) + " N; count on half.")),
         new Place(0, 0, p.mould().belowMm()),
         fixes.toArray(Fix[]::new));
   }

@@ -85,7 +85,7 @@ final class CutCautions {
     add(
         "cut.thick",
         NOTE,
-        "So thick a block is hard to open",
+        "A block this thick is hard to open",
         "A thin even wall, 12 to 19 mm, opens far more easily once it is cut than "
             + mm(p.choices().mould().sidesMm())
             + " does.",
@@ -118,10 +118,10 @@ final class CutCautions {
         "cut.locked",
         CHECK,
         "It is still held as the cut opens",
-        "Rubber like "
+        "Rubber equal to "
             + Numbers.fixed(100 * share, 0)
-            + " % of the master lies in its way to both sides. A soft rubber is bent off; a stiff"
-            + " one needs another cut, or more pieces.",
+            + " % of the master blocks it both ways. A soft rubber bends off; a stiff one needs"
+            + " another cut, or more pieces.",
         atBest());
   }
 }

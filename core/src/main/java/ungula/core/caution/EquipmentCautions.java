@@ -146,7 +146,7 @@ final class EquipmentCautions {
         .filter(e -> e.getKey() != but && enough(e))
         .limit(OTHERS)
         .map(e -> e.getKey())
-        .map(s -> prices.fix("Take " + s.text(), Edit.of("mould.sheet", s.name())))
+        .map(s -> prices.fix("Use " + s.text(), Edit.of("mould.sheet", s.name())))
         .toList();
   }
 
@@ -166,7 +166,7 @@ final class EquipmentCautions {
           "It weighs " + Mass.format(together, p.units()) + " with the master in it",
           "More than "
               + Mass.format(equipment.liftG(), p.units())
-              + ": turn it with two, or with a hoist.");
+              + ": turn it with two people, or with a hoist.");
     }
     double batch = p.mix().map(MixPart::heaviestG).orElse(0.0);
     if (batch > equipment.bucketG()) {

@@ -140,8 +140,7 @@ final class JacketCautions extends Finding {
                   + "Styrene and peroxide only outdoors or under extraction, away from flames, with"
                   + " gloves and a mask the sheet names; never sand mat without one.",
               null,
-              prices.fix(
-                  "Take plaster bandage", Edit.of("jacket.kind", JacketKind.BANDAGE.name())));
+              prices.fix("Use plaster bandage", Edit.of("jacket.kind", JacketKind.BANDAGE.name())));
       default ->
           add(
               "jacket.safety",

@@ -12,6 +12,7 @@ import ungula.core.master.MasterMaterial;
 import ungula.core.master.VolumeWays;
 import ungula.core.plan.MasterPart;
 import ungula.core.plan.Plan;
+import ungula.core.quantity.FileUnit;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
@@ -143,7 +144,7 @@ final class MasterCautions extends Finding {
                 ? "Look at the volume, the unit of the file and the material again."
                 : "It is hollow, or of a lighter material; or its volume is too large."),
         null,
-        new Fix("Take the weight out", "", List.of(Edit.of("master.massG", ""))));
+        new Fix("Remove the weight", "", List.of(Edit.of("master.massG", ""))));
   }
 
   private void unit() {
@@ -157,7 +158,7 @@ final class MasterCautions extends Finding {
       double size = longest / guess * unit;
       fixes.add(
           new Fix(
-              (unit == 10 ? "centimetres" : MasterPart.unitName(unit)),
+              FileUnit.name(unit),
               Numbers.significant(size, 3)
                   + " mm, "
                   + Numbers.significant(size / Length.INCH_MM, 3)
@@ -168,8 +169,8 @@ final class MasterCautions extends Finding {
         "unit.doubt",
         CHECK,
         "Which unit is the file in?",
-        "The file does not say. Taken for "
-            + MasterPart.unitName(guess)
+        "The file does not say. Read as "
+            + FileUnit.name(guess)
             + ", the longest side is "
             + Numbers.trimmed(longest, 1)
             + " mm ("

@@ -130,7 +130,7 @@ final class PartingCautions {
             + " of rubber "
             + (below ? "under" : "over")
             + " the parting",
-        "So thin a half tears as it is pulled off.",
+        "A half this thin tears as it is pulled off.",
         below ? lower : parting().highestMm(),
         atBest());
   }

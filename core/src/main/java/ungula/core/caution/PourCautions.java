@@ -139,13 +139,13 @@ final class PourCautions {
           "The first batch "
               + (bare.of().isEmpty() ? "" : "of the " + bare.of() + " ")
               + "does not cover the master",
-          "It stands "
+          "It reaches "
               + mm(bare.levelMm())
-              + " up the box, and the master "
+              + " up the box, and the master reaches "
               + mm(bare.masterTopMm())
               + ": where the next begins, a line shows on every cast. Pour it before the first has"
               + " gelled"
-              + (fewer.isEmpty() ? "." : "; or in fewer: " + fewer + "."),
+              + (fewer.isEmpty() ? "." : ", or mix fewer batches: " + fewer + "."),
           // as it is drawn, before it is turned over
           new Place(
               0, 0, bare.pour() == 1 ? bare.levelMm() : p.mould().pourLineMm() - bare.levelMm()),
@@ -177,9 +177,9 @@ final class PourCautions {
               : "This rubber is too fast for a batch",
           "Weighing, mixing and pouring take "
               + Timespan.formatMin(minutes)
-              + "; of its pot life of "
+              + "; only four fifths of its pot life of "
               + Timespan.formatMin(pot)
-              + " four fifths are safe. A slower grade, or a helper who weighs ahead.",
+              + " are safe. Use a slower grade, or a helper who weighs ahead.",
           null,
           fixes);
     }
@@ -216,7 +216,7 @@ final class PourCautions {
                 + b.clock(Math.max(0, b.latestMin()))
                 + ", and begins at "
                 + b.clock(b.startMin())
-                + ": they meet in a line, and may come apart. Take a slower grade, or weigh it"
+                + ": they meet in a line, and may come apart. Use a slower grade, or weigh it"
                 + " ahead with a helper.",
             null,
             List.of());
@@ -263,8 +263,9 @@ final class PourCautions {
     add(
         "batch.chamber",
         CHECK,
-        "The workshop says nothing of a vacuum chamber",
-        "How much of it foams up at a time cannot be worked out without its size.",
+        "The size of the vacuum chamber is not known",
+        "Without it nobody can say how much rubber can be degassed at a time. Say it on the"
+            + " Workshop page.",
         null,
         List.of(
             prices.fix(
@@ -374,7 +375,7 @@ final class PourCautions {
                 + " apart: the amount may be "
                 + Math.round(100 * finest.readG() / amount.value())
                 + " % off. Mix fewer, larger batches, or weigh it on a finer scale."
-            : "None carries it: weigh it in two goes.",
+            : "It is more than either scale can weigh: weigh it in two goes.",
         null,
         small && moreThanNeeded() ? asFewAsItTakes() : List.of());
   }

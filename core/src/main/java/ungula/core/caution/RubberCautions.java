@@ -58,7 +58,7 @@ final class RubberCautions extends Finding {
     boolean meant = p.choices().rubber().ratioMeant() == RatioMeant.YES;
     Fix sheet =
         new Fix(
-            "Take the sheet's: " + product.ratio().text(),
+            "Use the sheet's: " + product.ratio().text(),
             "",
             List.of(Edit.of("rubber.ratio", ""), Edit.of("rubber.ratioMeant", "NO")));
     Fix mean =
@@ -116,9 +116,9 @@ final class RubberCautions extends Finding {
           "additive.much",
           CHECK,
           "More " + what + " than " + p.product().name() + " takes",
-          "Up to " + allowed + "; beyond that it may cure badly, shrink or tear.",
+          "It takes up to " + allowed + "; beyond that it may cure badly, shrink or tear.",
           null,
-          fix("Take " + allowed, Edit.of("rubber.additive.dosePct", allowed)));
+          fix("Use " + allowed, Edit.of("rubber.additive.dosePct", allowed)));
     }
   }
 
@@ -145,7 +145,7 @@ final class RubberCautions extends Finding {
             + offPlan(more)
             + " The next mould is mixed by what the first weighs.",
         null,
-        new Fix("Take the weighing out", "", List.of(Edit.of("rubber.mouldG", ""))));
+        new Fix("Remove the weighing", "", List.of(Edit.of("rubber.mouldG", ""))));
   }
 
   /** What to look for. */

@@ -15,6 +15,7 @@ import ungula.core.mould.MouldKind;
 import ungula.core.mould.Offcuts;
 import ungula.core.plan.Plan;
 import ungula.core.plan.ShapeFacts;
+import ungula.core.quantity.Area;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
 import ungula.core.release.Stretch;
@@ -94,8 +95,8 @@ final class ShapeCautions extends Finding {
                 : "The master leaves the mould only when each is cut through once. The thinnest"
                     + " one's")
             + " smallest section is "
-            + Numbers.fixed(h.areaMm2() / 100, h.areaMm2() < 1000 ? 1 : 0)
-            + " cm², "
+            + Area.format(h.areaMm2(), p.units())
+            + ", "
             + mm(h.widthMm())
             + " wide, "
             + up(h.place())
@@ -212,21 +213,21 @@ final class ShapeCautions extends Finding {
       return;
     }
     String how =
-        "Coming off, the rubber that lies round the master "
+        "As the mould is pulled off, its rubber "
             + Length.format(study.stretch().throatMm(), p.units())
-            + " up must pass over what is wider at "
+            + " up must pass over the wider master at "
             + Length.format(study.stretch().wideMm(), p.units())
-            + ": it gets "
+            + ": it stretches by "
             + Numbers.trimmed(100 * needed, 0)
-            + " % longer.";
+            + " %.";
     boolean thick = p.mould().thinnestWallMm() > THICK_MM && needed > THICK_STRETCH;
     Double elongation = p.product() == null ? null : p.product().elongationPct();
     boolean tears = elongation != null && 100 * needed > Stretch.FRESH * elongation;
     boolean wears = elongation != null && 100 * needed > WORN * elongation;
     String limit =
         elongation == null
-            ? " A rubber may be stretched to a quarter of its elongation at break; its sheet is"
-                + " not picked yet."
+            ? " A rubber may be stretched to a quarter of its elongation at break; no rubber is"
+                + " chosen yet."
             : " "
                 + p.product().name()
                 + " breaks at "

@@ -99,9 +99,9 @@ final class SkinCautions extends Finding {
           "skin.detail",
           NOTE,
           "The detail coat is thick",
-          "Without thickener "
+          "Without thickener at most "
               + mm(Thickener.FILM_MM)
-              + " stay on at most; more runs off and pools at the base.",
+              + " stays on; the rest runs off and pools at the base.",
           null,
           prices.fix("Make it 1 mm", Edit.of("skin.detailMm", "1 mm")));
     }
@@ -300,7 +300,7 @@ final class SkinCautions extends Finding {
       add(
           "skin.slow",
           NOTE,
-          "This rubber cures slowly in so thick a wall",
+          "This rubber cures slowly in a wall this thick",
           "Condensation-cure rubber needs air and damp to cure: over "
               + mm(SLOW_MM)
               + " its inside stays soft for days. Let each coat set before the next.",

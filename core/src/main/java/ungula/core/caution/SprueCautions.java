@@ -94,7 +94,7 @@ final class SprueCautions {
       add(
           "sprue.heavy",
           NOTE,
-          "The sprue carries " + Mass.format(mass, p.units()),
+          "The sprue must carry " + Mass.format(mass, p.units()),
           "Give its former a stiff core, a rod or a screw, or the master sags to one side while the"
               + " rubber sets.",
           List.of());

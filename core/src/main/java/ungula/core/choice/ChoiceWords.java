@@ -33,6 +33,7 @@ import ungula.core.plate.Laying;
 import ungula.core.plate.Plate;
 import ungula.core.pour.Batching;
 import ungula.core.pour.Bubbles;
+import ungula.core.quantity.FileUnit;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.UnreadableQuantity;
 import ungula.core.rubber.Additive;
@@ -105,9 +106,11 @@ public final class ChoiceWords {
     }
   }
 
-  /** All words of a job as they stand. */
+  /** All words of a job as they stand; those nobody wrote are assumed. */
   public static Map<String, Word.State> states(Choices choices) {
-    return BOOK.states(choices, choices.units());
+    Map<String, Word.State> states = BOOK.states(choices, choices.units());
+    states.replaceAll((key, state) -> choices.decided(key) ? state : state.asAssumed());
+    return states;
   }
 
   /** What a word is called, for the history. */
@@ -121,13 +124,13 @@ public final class ChoiceWords {
         .open("master.fileName", "name of the model file", Kind.text(255), "as it came")
         .open(
             "master.unitMm",
-            "millimetres per unit of the file",
-            Kind.plain("mm", 1e-6, 1e6, 1),
-            "as guessed")
+            "unit of the file",
+            Kind.parsed("unit", FileUnit::parseMm, FileUnit::name),
+            "as the file says")
         .word("master.material", "material of the master", Kind.choice(MasterMaterial.class))
         .word("master.preparation", "preparation of its surface", Kind.choice(Preparation.class))
         .open("master.massG", "mass of the master", Kind.mass(LARGEST_G), "not weighed")
-        .word("master.way", "whose volume counts", Kind.choice(VolumeWays.Way.class))
+        .word("master.way", "which volume is used", Kind.choice(VolumeWays.Way.class))
         .word("master.solid.kind", "kind of solid", Kind.choice(Solid.Shape.class));
     String[][] measures = {
       {"lengthMm", "length"},
@@ -277,8 +280,7 @@ public final class ChoiceWords {
         .open("mould.ribSpacingMm", "distance between ribs", Kind.length(20, 5000), "no ribs")
         .word("mould.fixing", "what holds the master down", Kind.choice(Fixing.class))
         .word("mould.filling", "where rubber is poured first", Kind.choice(Filling.class))
-        .open(
-            "channels.sprueMm", "diameter of the sprue", Kind.length(1, 200), "as wide as it needs")
+        .open("channels.sprueMm", "diameter of the sprue", Kind.length(1, 200), "as wide as needed")
         .word("channels.ventMm", "diameter of a vent", Kind.length(0.5, 20))
         .word("channels.spout", "how the sprue opens", Kind.choice(Spout.class))
         .word(
@@ -325,7 +327,7 @@ public final class ChoiceWords {
   }
 
   private static void skin(WordBook<Choices> book) {
-    book.open("skin.wallMm", "wall of the skin", Kind.length(0.5, Skin.MOST_MM), "as its size asks")
+    book.open("skin.wallMm", "wall of the skin", Kind.length(0.5, Skin.MOST_MM), "to suit its size")
         .word("skin.detailMm", "detail coat", Kind.length(0.3, 5))
         .word("skin.buildMm", "thickest build coat", Kind.length(0.5, 10))
         .word("skin.thickener", "how build coats are thickened", Kind.choice(Thickener.class))
@@ -335,7 +337,7 @@ public final class ChoiceWords {
             "skin.clothAfter",
             "coat that cloth is bedded in",
             Kind.count("coat", "coats", 1, MOST_COATS),
-            "no coat")
+            "none")
         .word("skin.flangeMm", "width of the flange", Kind.length(0, 300))
         .word("skin.lossPct", "left in brush, pot and drips", Kind.percent(0, 50))
         .word("skin.recoat", "when the next coat goes on", Kind.choice(Recoat.class))
@@ -343,7 +345,11 @@ public final class ChoiceWords {
             "skin.gap",
             "when the next coat goes on",
             (c, text) -> c.skinned(gap(c.skin(), text), c.jacket()))
-        .open("skin.opening", "how the skin comes off", Kind.choice(TakenOff.class), "as it asks")
+        .open(
+            "skin.opening",
+            "how the skin comes off",
+            Kind.choice(TakenOff.class),
+            "comes off the easiest way")
         .deed(
             "skin.plug",
             "plug a recess",
@@ -354,7 +360,7 @@ public final class ChoiceWords {
             "jacket.sections",
             "sections of the jacket",
             Kind.count("section", "sections", 1, Jacket.MOST_SECTIONS),
-            "as many sections as it asks")
+            "as many sections as needed")
         .open(
             "jacket.turnDegrees",
             "way of the first parting",
@@ -362,8 +368,11 @@ public final class ChoiceWords {
             "the best side")
         .word("jacket.relief", "a section for what stays locked", Kind.choice(Jacket.Relief.class))
         .open(
-            "jacket.layers", "layers of the jacket", Kind.count("layer", "layers", 1, 40), "usual")
-        .open("jacket.thickMm", "thickness of the jacket", Kind.length(1, 100), "usual")
+            "jacket.layers",
+            "layers of the jacket",
+            Kind.count("layer", "layers", 1, 40),
+            "the usual layers")
+        .open("jacket.thickMm", "thickness of the jacket", Kind.length(1, 100), "as thick as usual")
         .word("jacket.flangeMm", "flanges of the jacket", Kind.length(0, 300))
         .word("jacket.boltMm", "distance between bolts", Kind.length(20, 1000))
         .word("jacket.locators", "what lets the skin find its place", Kind.choice(Locators.class))
@@ -437,13 +446,13 @@ public final class ChoiceWords {
             "a ratio far off the sheet is meant",
             Kind.choice(RatioMeant.class))
         .word("rubber.first", "part that goes in first", Kind.choice(First.class))
-        .open("rubber.allowancePct", "allowance", Kind.percent(0, 100), "by rule")
+        .open("rubber.allowancePct", "allowance", Kind.percent(0, 100), "the usual allowance")
         .open(
             "rubber.batches",
             "number of batches",
             Kind.count("batch", "batches", 1, Batching.MOST),
-            "as few as it takes")
-        .open("rubber.sealingMm", "sealing pour", Kind.length(2, 30), "nothing")
+            "the fewest batches")
+        .open("rubber.sealingMm", "sealing pour", Kind.length(2, 30), "none")
         .word("rubber.bubbles", "how air is got out of it", Kind.choice(Bubbles.class))
         .open("rubber.offcutsMm3", "cured offcuts put in", Kind.volume(LARGEST_MM3), "none")
         .open(
@@ -453,15 +462,15 @@ public final class ChoiceWords {
             "one mould")
         .open("rubber.additive.name", "name of the additive", Kind.text(60), "no name")
         .word("rubber.additive.kind", "what is stirred in", Kind.choice(Additive.Kind.class))
-        .open("rubber.additive.dosePct", "dose of the additive", Kind.percent(0, 60), "nothing")
+        .open("rubber.additive.dosePct", "dose of the additive", Kind.percent(0, 60), "none")
         .word("rubber.additive.of", "what the dose is a share of", Kind.choice(Additive.Of.class))
         .open("rubber.additive.density", "density of the additive", Kind.density(), "as the mix")
         .word("cast.material", "what is cast", Kind.choice(CastingMaterial.class))
-        .open("cast.product", "product that is cast", Kind.text(80), "no one product")
+        .open("cast.product", "product that is cast", Kind.text(80), "no particular product")
         .open(
             "cast.wanted",
             "casts wanted",
             Kind.count("cast", "casts", 1, MOST_CASTS),
-            "as many as it gives");
+            "as many as the mould lasts");
   }
 }

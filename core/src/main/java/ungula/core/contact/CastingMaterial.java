@@ -65,7 +65,7 @@ public enum CastingMaterial implements Choosable {
       return new Contact(
           Contact.Verdict.DO_NOT,
           "It gets hotter than the rubber stands.",
-          "Take a rubber for more heat, or cast it cooler or in layers.");
+          "Use a rubber for more heat, or cast it cooler or in layers.");
     }
     if (this == SILICONE && rubber.silicone()) {
       return Contact.release("Silicone bonds to silicone");
@@ -74,7 +74,7 @@ public enum CastingMaterial implements Choosable {
       return Contact.release("Resin bonds to urethane rubber");
     }
     if (rubber == Chemistry.LATEX && (this == POLYESTER || this == METAL)) {
-      return new Contact(Contact.Verdict.DO_NOT, "It destroys latex.", "Take a silicone rubber.");
+      return new Contact(Contact.Verdict.DO_NOT, "It destroys latex.", "Use a silicone rubber.");
     }
     return Contact.FINE;
   }

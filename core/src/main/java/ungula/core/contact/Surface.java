@@ -32,7 +32,7 @@ public enum Surface {
       "Wash it, cure it on all sides, bake it where its sheet allows, or coat it.",
       UNCURED),
   PRINT_PLA("printed PLA", ""),
-  CLAY_OIL("oil clay", "Take a sulphur-free clay, or seal it; then try a patch.", SULPHUR, OILS),
+  CLAY_OIL("oil clay", "Use a sulphur-free clay, or seal it; then try a patch.", SULPHUR, OILS),
   CLAY_SULPHUR_FREE("sulphur-free clay", "", OILS),
   CLAY_WATER("water clay", "", POROUS, MOIST),
   WAX("wax", "", SLIPPERY, OILS),

@@ -13,7 +13,7 @@ enum Trait {
   UNCURED("Resin that has not cured through keeps addition-cure rubber tacky against it", true),
   TACKIFIERS(
       "Some glues, tapes and paints keep addition-cure rubber tacky where it touches them", true),
-  POROUS("It drinks rubber, which then tears as it is pulled off", false),
+  POROUS("It soaks up rubber, which then tears as it is pulled off", false),
   MOIST("Its water makes urethane rubber foam", false),
   GLASSY("Silicone bonds to it", false),
   SILICONE("Silicone bonds to silicone", false),

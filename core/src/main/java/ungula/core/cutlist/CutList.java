@@ -95,7 +95,7 @@ public record CutList(List<CutPart> parts, List<String> besides) {
         ring();
       }
       besides.add(
-          mm(box.sealMm())
+          Length.run(box.sealMm(), units)
               + " of joints to seal: about "
               + Mass.format(SEALANT_G_PER_M * box.sealMm() / 1000, units)
               + " of sealant in a bead of 4 mm.");

@@ -33,6 +33,7 @@ import ungula.core.workshop.Workshop;
  * @param touching what fresh rubber and casts lie against, with a verdict each
  * @param stages what each stage is like, by its key
  * @param undecided what is still open, in words
+ * @param assumed what it rests on that nobody has said, weightiest first
  * @param parts that take a closer look at the shape, and how far each is known
  */
 public record JobPlan(
@@ -43,6 +44,7 @@ public record JobPlan(
     List<Touching> touching,
     Map<String, Stage.Basis> stages,
     List<String> undecided,
+    List<Assumed> assumed,
     List<PlanPart> parts) {
 
   /**
@@ -84,6 +86,7 @@ public record JobPlan(
         Touching.of(plan.brief()),
         Stage.of(plan),
         undecided(plan),
+        Assumed.of(plan),
         PlanPart.of(choices, facts));
   }
 

@@ -21,7 +21,7 @@ import ungula.core.working.Working;
 public final class VolumeWays {
 
   public enum Way implements Choosable {
-    BEST("whichever is most certain"),
+    BEST("the most certain"),
     MODEL("the model"),
     SOLID("its measures"),
     IMMERSION("the water level"),

@@ -145,26 +145,26 @@ public record BoxMould(
     return belowMm > 0 ? Math.min(top, belowMm) : top;
   }
 
-  /** Where the thinnest rubber is, as a place on the drawing. */
-  public String thinnestPlace() {
+  /** Where the thinnest rubber is. */
+  public WallPlace thinnestPlace() {
     double thinnest = thinnestWallMm();
     if (overTopMm == thinnest) {
-      return "over the top";
+      return WallPlace.TOP;
     }
     if (belowMm == thinnest) {
-      return "below";
+      return WallPlace.BELOW;
     }
     double near = 1e-9;
     if (Math.abs(leftMm() - thinnest) < near) {
-      return "left";
+      return WallPlace.LEFT;
     }
     if (Math.abs(rightMm() - thinnest) < near) {
-      return "right";
+      return WallPlace.RIGHT;
     }
     if (Math.abs(frontMm() - thinnest) < near) {
-      return "front";
+      return WallPlace.FRONT;
     }
-    return Math.abs(backMm() - thinnest) < near ? "back" : "round the sides";
+    return Math.abs(backMm() - thinnest) < near ? WallPlace.BACK : WallPlace.SIDES;
   }
 
   /** Sheet for the walls, with the laps, mm². A pipe takes none, nor a box one has. */

@@ -15,8 +15,8 @@ import ungula.core.mould.BoxMould;
 import ungula.core.mould.BoxShape;
 import ungula.core.plan.BoxPart;
 import ungula.core.plan.MasterFacts;
+import ungula.core.quantity.Area;
 import ungula.core.quantity.Length;
-import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Share;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.Volume;
@@ -182,7 +182,7 @@ public final class BoxOffers {
         "rubber in the box",
         rubber,
         Working.of("rubber = inside area × pour line − master below the line")
-            .given("inside area", Numbers.fixed(box.insideAreaMm2() / 100, 1) + " cm²", COMPUTED)
+            .given("inside area", Area.format(box.insideAreaMm2(), units), COMPUTED)
             .given("pour line", Length.format(box.pourLineMm(), units), COMPUTED)
             .given(
                 "master below the line",
@@ -213,7 +213,7 @@ public final class BoxOffers {
         "sheet",
         "sheet",
         box.sheetAreaMm2(),
-        Numbers.fixed(box.sheetAreaMm2() / 1e6, 3) + " m²",
+        Area.format(box.sheetAreaMm2(), units),
         Working.of(
                 box.wallSheetMm2() > 0 ? "walls with their laps, and the base" : "the base alone")
             .done());

@@ -151,7 +151,7 @@ public record BoxPart(Brief brief, BoxMould mould) implements Part {
                 "below", mould.belowMm() > 0 ? brief.mm(mould.belowMm()) : "on the plate", CHOSEN)
             .plusMinus(error > 0 ? "± " + brief.mm(error) + ", from the master" : "")
             .done();
-    String label = "thinnest wall, " + mould.thinnestPlace();
+    String label = "thinnest wall, " + mould.thinnestPlace().text();
     if (mould.thinnestWallMm() > 0) {
       figures.length("box.thinnest", label, mould.thinnestWallMm(), thinnest);
     } else {
@@ -171,7 +171,7 @@ public record BoxPart(Brief brief, BoxMould mould) implements Part {
             .step(round ? "The pipe itself is not in it." : "")
             .step(own ? "The walls are your own: only the base is cut." : "")
             .done());
-    figures.length(
+    figures.run(
         "box.seal",
         "joints to seal",
         mould.sealMm(),

@@ -5,6 +5,7 @@ import ungula.core.choice.MasterChoice;
 import ungula.core.choice.MasterSource;
 import ungula.core.choice.Materials;
 import ungula.core.contact.CastingMaterial;
+import ungula.core.quantity.Area;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.Volume;
@@ -122,6 +123,11 @@ public record Brief(
   /** A length as it is shown. */
   public String mm(double mm) {
     return Length.format(mm, units());
+  }
+
+  /** An area as it is shown. */
+  public String area(double mm2) {
+    return Area.format(mm2, units());
   }
 
   /** A volume as it is shown. */

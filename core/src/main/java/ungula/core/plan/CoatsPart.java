@@ -14,7 +14,6 @@ import ungula.core.jacket.OutsideStudy;
 import ungula.core.jacket.Sections;
 import ungula.core.mould.MouldKind;
 import ungula.core.plan.MixPart.Stirred;
-import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Share;
 import ungula.core.rubber.Additive;
 import ungula.core.rubber.Product;
@@ -218,14 +217,10 @@ public record CoatsPart(
     return c.kind() == Coat.Kind.BUILD ? brief.build() : brief.product();
   }
 
-  public static String m2(double mm2) {
-    return mm2 < 1e5 ? Numbers.fixed(mm2 / 100, 0) + " cm²" : Numbers.fixed(mm2 / 1e6, 3) + " m²";
-  }
-
   @Override
   public void show(FigureBook figures) {
     wall(figures);
-    figures.put("skin.area", "surface to be brushed", areaMm2, m2(areaMm2), surface());
+    figures.put("skin.area", "surface to be brushed", areaMm2, brief.area(areaMm2), surface());
     flange(figures);
     coats(figures);
     locators(figures);
@@ -296,7 +291,7 @@ public record CoatsPart(
     Working.Builder w =
         Working.of("flange = what it covers of the board × wall")
             .given("width, round where the skin meets the board", brief.mm(skin.flangeMm()), CHOSEN)
-            .given("of the board", m2(flange.baseMm2), COMPUTED)
+            .given("of the board", brief.area(flange.baseMm2), COMPUTED)
             .given("as thick as the wall", brief.mm(wallMm), COMPUTED)
             .step("It reaches " + brief.mm(wallMm + skin.flangeMm()) + " from the master.");
     if (flange.seamsMm3 > 0) {
@@ -333,7 +328,7 @@ public record CoatsPart(
           name(c) + ", surface × thickness",
           flat,
           Working.of("surface of the master × thickness of the coat")
-              .given("surface", m2(areaMm2), COMPUTED)
+              .given("surface", brief.area(areaMm2), COMPUTED)
               .given("thickness", brief.mm(c.mm()), COMPUTED)
               .step("Outer corners take more than that, recesses less.")
               .done());
@@ -370,7 +365,7 @@ public record CoatsPart(
   private Working surface() {
     Working.Builder w = Working.of("facets a brush gets to, without what stands on the plate");
     if (carvedMm2 > 0) {
-      w.given("by which its carved face is larger than flat", m2(carvedMm2), CHOSEN);
+      w.given("by which its carved face is larger than flat", brief.area(carvedMm2), CHOSEN);
     }
     return w.plusMinus(error()).done();
   }
@@ -380,7 +375,7 @@ public record CoatsPart(
     if (locators > 0) {
       Working.Builder w =
           Working.of("one to a hand's breadth and a half, three at the least")
-              .given("outside of the skin", m2(curve.areaMm2(wallMm)), COMPUTED);
+              .given("outside of the skin", brief.area(curve.areaMm2(wallMm)), COMPUTED);
       if (locatorsMm3() > 0) {
         w.given("rubber in each", brief.ml(brief.choices().jacket().locators().eachMm3()), DEFAULT);
       }

@@ -6,7 +6,6 @@ import static ungula.core.working.Given.Source.DEFAULT;
 
 import java.util.Optional;
 import ungula.core.hollow.HollowCore;
-import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Share;
 import ungula.core.working.FigureBook;
 import ungula.core.working.Working;
@@ -56,7 +55,7 @@ public record CorePart(Brief brief, MasterPart master, HollowCore core, int pins
           "core.opening",
           "opening in the cast",
           core.openingMm2(),
-          Numbers.fixed(core.openingMm2() / 100, 1) + " cm²",
+          brief.area(core.openingMm2()),
           Working.of("section of the core at the base").given("wall", wall, CHOSEN).done());
       figures.put(
           "core.stretch",
@@ -74,8 +73,8 @@ public record CorePart(Brief brief, MasterPart master, HollowCore core, int pins
         pins,
         pins + " pins",
         Working.of("one for so much of its surface, three at the least: a rule of thumb")
-            .given("surface", Numbers.fixed(core.areaMm2() / 100, 0) + " cm²", COMPUTED)
-            .given("for each pin", Numbers.fixed(MM2_PER_PIN / 100, 0) + " cm²", DEFAULT)
+            .given("surface", brief.area(core.areaMm2()), COMPUTED)
+            .given("for each pin", brief.area(MM2_PER_PIN), DEFAULT)
             .given("as long as the wall", wall, CHOSEN)
             .done());
   }

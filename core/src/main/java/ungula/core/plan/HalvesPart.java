@@ -19,7 +19,6 @@ import ungula.core.parting.PartingLine;
 import ungula.core.parting.PartingScan;
 import ungula.core.parting.Riser;
 import ungula.core.parting.SealRing;
-import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Share;
 import ungula.core.working.FigureBook;
 import ungula.core.working.Given;
@@ -150,7 +149,7 @@ public record HalvesPart(Brief brief, BoxMould box, Parting parting) implements 
     double below = box.curve().below(parting.levelMm());
     Working.Builder lower =
         Working.of("inside area × level − master below it, with what keys and silhouette move")
-            .given("inside area", Numbers.fixed(box.insideAreaMm2() / 100, 1) + " cm²", COMPUTED)
+            .given("inside area", brief.area(box.insideAreaMm2()), COMPUTED)
             .given("level", brief.mm(parting.levelMm()), COMPUTED)
             .given("master below it", brief.ml(below), COMPUTED)
             .given(
@@ -173,13 +172,13 @@ public record HalvesPart(Brief brief, BoxMould box, Parting parting) implements 
   }
 
   private void seam(FigureBook figures) {
-    figures.length(
+    figures.run(
         "parting.seam",
         "seam",
         parting.seamMm(),
         Working.of("length of the master's outline where the halves meet").done());
     if (!brief.choices().marks().of(Mark.KEEP_CLEAN).isEmpty()) {
-      figures.length(
+      figures.run(
           "parting.clean",
           "seam on what is to stay clean",
           parting.seamOnCleanMm(),

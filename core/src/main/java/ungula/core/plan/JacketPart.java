@@ -88,26 +88,26 @@ public record JacketPart(
             .given("accepted, the rubber gives way", Share.format(Sections.ACCEPTED, 1), DEFAULT)
             .step("Looked at along rays from places spread evenly over the outside.")
             .done());
-    figures.put(
+    figures.share(
         "jacket.locked",
         "stays locked",
         sections.lockedShare(),
-        Share.format(sections.lockedShare(), 1),
+        1,
         Working.of("places of the outside that no section is free of along its pull").done());
     figures.put(
         "jacket.area",
         "surface the jacket covers",
         scan.areaMm2() + coated.flangeMm2(),
-        CoatsPart.m2(scan.areaMm2() + coated.flangeMm2()),
+        brief.area(scan.areaMm2() + coated.flangeMm2()),
         Working.of("outside of the skin, above the plate, and its flange")
-            .given("outside of the skin", CoatsPart.m2(scan.areaMm2()), COMPUTED)
-            .given("its flange", CoatsPart.m2(coated.flangeMm2()), COMPUTED)
+            .given("outside of the skin", brief.area(scan.areaMm2()), COMPUTED)
+            .given("its flange", brief.area(coated.flangeMm2()), COMPUTED)
             .done());
   }
 
   private void seams(FigureBook figures) {
     Jacket jacket = brief.choices().jacket();
-    figures.length(
+    figures.run(
         "jacket.seam",
         "seams",
         seamMm,
@@ -136,9 +136,9 @@ public record JacketPart(
                 jacket.kind().layered()
                     ? "surface × layers, a fifth more for laps"
                     : "surface × thickness × density")
-            .given("outside of the skin", CoatsPart.m2(scan.areaMm2()), COMPUTED)
-            .given("flange of the skin under it", CoatsPart.m2(coated.flangeMm2()), COMPUTED)
-            .given("its own flanges, both sides", CoatsPart.m2(flanges), COMPUTED)
+            .given("outside of the skin", brief.area(scan.areaMm2()), COMPUTED)
+            .given("flange of the skin under it", brief.area(coated.flangeMm2()), COMPUTED)
+            .given("its own flanges, both sides", brief.area(flanges), COMPUTED)
             .given(
                 "± of the surface, to be on the safe side",
                 Share.format(coated.errorShare()),

@@ -58,7 +58,7 @@ public record KnifePart(Brief brief, MasterPart master, BoxMould box, CutLine cu
         "cut.area",
         "rubber to cut through",
         cut.areaMm2(),
-        Numbers.fixed(cut.areaMm2() / 100, 0) + " cm²",
+        brief.area(cut.areaMm2()),
         Working.of(
                 cut.extent() == Extent.ROUND
                     ? "to both sides: from the middle to the wall × pour line − master in that half"
@@ -66,13 +66,13 @@ public record KnifePart(Brief brief, MasterPart master, BoxMould box, CutLine cu
                     : "from the middle to the wall × pour line − master in that half plane")
             .given("pour line", brief.mm(box.pourLineMm()), COMPUTED)
             .done());
-    figures.length(
+    figures.run(
         "cut.seam",
         "seam of the cut",
         cut.seamMm(),
         Working.of("outline of the master in the half plane of the cut").done());
     if (!clean.isEmpty()) {
-      figures.length(
+      figures.run(
           "cut.clean",
           "seam on what is to stay clean",
           cut.seamOnCleanMm(),

@@ -16,6 +16,7 @@ import ungula.core.master.MasterMaterial;
 import ungula.core.master.VolumeWays;
 import ungula.core.mould.BoxMould;
 import ungula.core.quantity.Density;
+import ungula.core.quantity.FileUnit;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
@@ -195,7 +196,7 @@ public record MasterPart(
             .given("model", b.facts().titled(), MEASURED)
             .given("facets", Numbers.fixed(report.triangles(), 0), MEASURED);
     if (b.facts().guessedUnitMm() != null) {
-      w.given("unit of the file", unitName(b.facts().guessedUnitMm()) + ", guessed", DEFAULT);
+      w.given("unit of the file", FileUnit.name(b.facts().guessedUnitMm()) + ", guessed", DEFAULT);
     }
     if (report.estimate()) {
       w.plusMinus("± " + b.ml(report.volumeErrorMm3()));
@@ -204,13 +205,5 @@ public record MasterPart(
     }
     return new VolumeWays.Result(
         VolumeWays.Way.MODEL, report.volumeMm3(), report.volumeErrorMm3(), "", w.done());
-  }
-
-  /** A unit of length, by its millimetres. */
-  public static String unitName(double mm) {
-    if (mm == 25.4) {
-      return "inches";
-    }
-    return mm == 1000 ? "metres" : mm == 1 ? "millimetres" : Numbers.trimmed(mm, 4) + " mm";
   }
 }

@@ -146,6 +146,6 @@ public record RubberPart(
             .given("inside length", brief.mm(box.insideLengthMm()), COMPUTED)
             .given("inside width", brief.mm(box.insideWidthMm()), COMPUTED)
         : Working.of("rubber = inside area × pour line − master below the line")
-            .given("inside area", Numbers.fixed(box.insideAreaMm2() / 100, 1) + " cm²", COMPUTED);
+            .given("inside area", brief.area(box.insideAreaMm2()), COMPUTED);
   }
 }

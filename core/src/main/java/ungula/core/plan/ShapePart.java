@@ -76,12 +76,9 @@ public record ShapePart(Brief brief, ShapeStudy study) implements Part {
         Working.of("straight columns along the pull: rubber below master, down to the plate")
             .given(
                 "surface the mould comes off freely",
-                Numbers.fixed(study.locks().releasedMm2() / 100, 1) + " cm²",
+                brief.area(study.locks().releasedMm2()),
                 COMPUTED)
-            .given(
-                "surface locked",
-                Numbers.fixed(study.locks().lockedMm2() / 100, 1) + " cm²",
-                COMPUTED)
+            .given("surface locked", brief.area(study.locks().lockedMm2()), COMPUTED)
             .step(
                 "The longest way up from such rubber to the master: "
                     + brief.mm(study.locks().volume().deepestMm())
@@ -117,11 +114,11 @@ public record ShapePart(Brief brief, ShapeStudy study) implements Part {
             .plusMinus("± 0.2 % of what the box holds")
             .done());
     if (stretch().isPresent()) {
-      figures.put(
+      figures.share(
           "locks.stretch",
           "stretch to come off",
           study.stretch().share(),
-          Share.format(study.stretch().share()),
+          0,
           Working.of("cord round the widest part ÷ cord round the throat below it − 1")
               .given("widest at", brief.mm(study.stretch().wideMm()), COMPUTED)
               .given("throat at", brief.mm(study.stretch().throatMm()), COMPUTED)

@@ -205,11 +205,11 @@ public record SkinPart(
             .done());
     if (brief.facts().skin() != null) {
       double steep = brief.facts().skin().study().steeper(60);
-      figures.put(
+      figures.share(
           "skin.steep",
           "steeper than 60°",
           steep,
-          Share.format(steep),
+          0,
           Working.of("share of the surface by the slope of its facets, overhangs included")
               .given("steeper than 30°", share(30), COMPUTED)
               .given("steeper than 60°", share(60), COMPUTED)
@@ -251,14 +251,14 @@ public record SkinPart(
             c -> {
               Working w =
                   Working.of("pieces = surface ÷ (side − overlap)²; cloth = pieces × side²")
-                      .given("surface there, with its ±", CoatsPart.m2(c.areaMm2), COMPUTED)
+                      .given("surface there, with its ±", brief.area(c.areaMm2), COMPUTED)
                       .given("side, so that it drapes", brief.mm(c.sideMm), COMPUTED)
                       .given("overlap", brief.mm(OVERLAP_MM), DEFAULT)
                       .given("mean radius of the surface", brief.mm(c.radiusMm), COMPUTED)
                       .done();
               String text = Numbers.fixed(c.pieces, 0) + " of " + brief.mm(c.sideMm) + " square";
               figures.put("skin.pieces", "pieces of cloth", c.pieces, text, w);
-              figures.put("skin.cloth", "cloth to cut", c.cutMm2(), CoatsPart.m2(c.cutMm2()), w);
+              figures.put("skin.cloth", "cloth to cut", c.cutMm2(), brief.area(c.cutMm2()), w);
             });
   }
 
@@ -294,11 +294,11 @@ public record SkinPart(
     }
     Double elongation = brief.product() == null ? null : brief.product().elongationPct();
     Stretch stretch = brief.facts().skin().study().stretch();
-    figures.put(
+    figures.share(
         "skin.stretch",
         "to be pulled off",
         stretch.share(),
-        Share.format(stretch.share()),
+        0,
         Working.of("cord round the widest part ÷ cord round the throat below it − 1")
             .given("widest at", brief.mm(stretch.wideMm()), COMPUTED)
             .given("throat at", brief.mm(stretch.throatMm()), COMPUTED)

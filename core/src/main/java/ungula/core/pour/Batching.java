@@ -28,9 +28,9 @@ public record Batching(
   /** What a batch must keep within. */
   public enum Limit {
     /** Stirred by hand, evenly, in time. */
-    MIXING("More is not stirred evenly by hand in time.", "with a mixer on a drill"),
+    MIXING("More cannot be stirred evenly by hand in time.", "with a mixer on a drill"),
     /** Rubber in one bucket. */
-    BUCKET("More is not carried and poured from one bucket.", "with two who pour"),
+    BUCKET("More cannot be carried and poured from one bucket.", "with two who pour"),
     /** The largest vessel there is. */
     VESSEL("The largest vessel holds no more.", "in a larger vessel"),
     /** Foam in the largest vessel that fits the vacuum chamber. */
@@ -38,10 +38,10 @@ public record Batching(
         "Its foam fills the largest vessel that goes into the vacuum chamber.",
         "with a larger chamber and vessel"),
     /** What the scale carries. */
-    SCALE("The scale carries no more.", "on a larger scale"),
+    SCALE("The scale cannot weigh more.", "on a larger scale"),
     /** Four fifths of the pot life. */
     CLOCK(
-        "More is not weighed, mixed and poured within four fifths of the pot life.",
+        "More cannot be weighed, mixed and poured within four fifths of the pot life.",
         "with a slower grade, or a helper");
 
     private final String reason;

@@ -62,7 +62,7 @@ public record PourTogether(
     if (pours.isEmpty() || density == null) {
       throw new UnreadableQuantity(
           pours.isEmpty()
-              ? "Pick a mould to pour."
+              ? "Choose a mould to pour."
               : "The sheet of " + product.name() + " gives no ratio or no density.");
     }
     double[] mm3 = pours.stream().mapToDouble(Pour::mm3).toArray();

@@ -41,6 +41,17 @@ public final class Length {
         : Numbers.trimmed(mm, 1) + " mm";
   }
 
+  /** A length run along, such as a seam: whole millimetres, metres from one on; inches, feet. */
+  public static String run(double mm, Units units) {
+    if (units.display() == Display.INCH) {
+      double inches = mm / INCH_MM;
+      return Math.abs(inches) < 36
+          ? Numbers.fixed(inches, 1) + " in"
+          : Numbers.fixed(inches / 12, 1) + " ft";
+    }
+    return Math.abs(mm) < 999.5 ? Numbers.fixed(mm, 0) + " mm" : Numbers.fixed(mm / 1000, 2) + " m";
+  }
+
   /** The same length with its decimals, for where {@link #format} rounds to a fraction. */
   public static String exact(double mm, Units units) {
     return units.display() == Display.INCH
@@ -70,7 +81,7 @@ public final class Length {
 
   private static String sixteenths(double inches) {
     long n = Math.round(Math.abs(inches) * 16);
-    String sign = inches < 0 && n > 0 ? "-" : "";
+    String sign = inches < 0 && n > 0 ? "\u2212" : "";
     long whole = n / 16;
     long part = n % 16;
     if (part == 0) {

@@ -41,7 +41,7 @@ public final class Numbers {
     String whole = point < 0 ? digits : digits.substring(0, point);
     StringBuilder out = new StringBuilder(plain.length() + 4);
     if (negative && digits.chars().anyMatch(c -> c >= '1' && c <= '9')) {
-      out.append('-');
+      out.append('\u2212');
     }
     for (int i = 0; i < whole.length(); i++) {
       if (i > 0 && (whole.length() - i) % 3 == 0) {

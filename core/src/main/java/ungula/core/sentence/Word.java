@@ -54,6 +54,7 @@ public final class Word<V> {
         none ? empty == null ? "" : empty : kind.format(value, units),
         none ? "" : kind.exact(value, units),
         none,
+        false,
         empty != null,
         value instanceof Enum<?> e ? e.name() : "",
         kind.options());
@@ -67,6 +68,7 @@ public final class Word<V> {
    * @param text what stands in the sentence
    * @param exact the same with more decimals, for the tooltip
    * @param unset whether nothing is chosen yet, and {@code text} only says so
+   * @param assumed whether it is chosen only because nobody said otherwise
    * @param clearable whether it may be emptied
    * @param value the chosen option of a choice
    * @param options what a choice offers
@@ -77,7 +79,14 @@ public final class Word<V> {
       String text,
       String exact,
       boolean unset,
+      boolean assumed,
       boolean clearable,
       String value,
-      List<Kind.Option> options) {}
+      List<Kind.Option> options) {
+
+    /** The same, assumed unless there is nothing to assume. */
+    public State asAssumed() {
+      return new State(label, kind, text, exact, unset, !unset, clearable, value, options);
+    }
+  }
 }

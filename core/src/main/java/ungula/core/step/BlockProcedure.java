@@ -6,6 +6,9 @@ import ungula.core.cutline.Extent;
 import ungula.core.mould.MouldKind;
 import ungula.core.plan.Plan;
 import ungula.core.plan.Touching.What;
+import ungula.core.quantity.Area;
+import ungula.core.quantity.Length;
+import ungula.core.quantity.Units;
 import ungula.core.rubber.Product;
 import ungula.core.step.Step.Hold;
 import ungula.core.step.Step.Takes;
@@ -69,9 +72,11 @@ final class BlockProcedure extends Procedure {
     steps
         .hands(
             "box",
-            steps.rate(Rate.BOX).and(steps.rate(Rate.JOINT, joints / 1000, p.brief().mm(joints))),
+            steps
+                .rate(Rate.BOX)
+                .and(steps.rate(Rate.JOINT, joints / 1000, Length.run(joints, p.units()))),
             "Set the walls up round it and seal all "
-                + p.brief().mm(joints)
+                + Length.run(joints, p.units())
                 + " of joints. Level it both ways"
                 + (p.mould().levelMatters()
                     ? ", first along the "
@@ -122,7 +127,7 @@ final class BlockProcedure extends Procedure {
                         steps.rate(
                             Rate.CUT,
                             c.areaMm2() / 10_000,
-                            Math.round(c.areaMm2() / 100) + " cm²")))
+                            Area.format(c.areaMm2(), Units.METRIC))))
             .orElse(opening);
     steps
         .hands(

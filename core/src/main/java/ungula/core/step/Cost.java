@@ -119,7 +119,7 @@ public record Cost(Plan plan, double rubber, double shell, double hours, double 
       w.given(
           cast.name(), Mass.format(g, plan.units()) + " for " + figures.money(material), COMPUTED);
     } else {
-      w.step("What is cast is not in it: no product with packs is picked for it.");
+      w.step("What is cast is not in it: no product with packs is chosen for it.");
     }
     figures.cost("cost.cast", "a cast costs", moulds(moulds) / casts + material, w.done());
   }

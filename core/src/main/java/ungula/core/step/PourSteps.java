@@ -40,7 +40,7 @@ final class PourSteps extends Procedure {
             .toList();
     if (batches.isEmpty()) {
       steps
-          .hands(key + ".1.pour", usual(0, "while no rubber is picked that can be weighed"), to)
+          .hands(key + ".1.pour", usual(0, "while no rubber is chosen that can be weighed"), to)
           .add();
     }
     String first = pour == 1 && insideFirst() ? "Fill the inside of the master first. " : "";

@@ -8,7 +8,9 @@ import ungula.core.plan.JacketPart;
 import ungula.core.plan.Plan;
 import ungula.core.plan.SkinPart;
 import ungula.core.plan.Touching.What;
+import ungula.core.quantity.Area;
 import ungula.core.quantity.Mass;
+import ungula.core.quantity.Units;
 import ungula.core.rubber.Mix;
 import ungula.core.skin.Coat;
 import ungula.core.skin.Recoat;
@@ -146,7 +148,7 @@ final class SkinProcedure extends Procedure {
     steps
         .hands(
             key + ".brush",
-            steps.rate(Rate.BRUSH, area / 1e6, CoatsPart.m2(area)),
+            steps.rate(Rate.BRUSH, area / 1e6, Area.format(area, Units.METRIC)),
             brushed(c, kind))
         .unbroken(key)
         .holds(Hold.MOULD, Hold.MASTER)

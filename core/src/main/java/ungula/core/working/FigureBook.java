@@ -6,6 +6,7 @@ import java.util.Map;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Share;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.Volume;
 
@@ -50,16 +51,34 @@ public final class FigureBook {
     put(new Figure(key, label, mm, Length.format(mm, units), Length.exact(mm, units), w));
   }
 
+  /** Of a length run along, such as a seam. */
+  public void run(String key, String label, double mm, Working w) {
+    put(new Figure(key, label, mm, Length.run(mm, units), Length.exact(mm, units), w));
+  }
+
   public void volume(String key, String label, double mm3, Working w) {
-    put(new Figure(key, label, mm3, Volume.format(mm3, units), Volume.exact(mm3, units), w));
+    put(
+        new Figure(
+            key, label, mm3, orNone(Volume.format(mm3, units)), Volume.exact(mm3, units), w));
   }
 
   public void mass(String key, String label, double g, Working w) {
-    put(new Figure(key, label, g, Mass.format(g, units), Mass.exact(g, units), w));
+    put(new Figure(key, label, g, orNone(Mass.format(g, units)), Mass.exact(g, units), w));
+  }
+
+  /** A part of a whole. */
+  public void share(String key, String label, double share, int decimals, Working w) {
+    String text = Share.format(share, decimals);
+    put(new Figure(key, label, share, orNone(text), text, w));
   }
 
   public void cost(String key, String label, double amount, Working w) {
     put(key, label, amount, money(amount), w);
+  }
+
+  /** What is not there is none, and not nought of something. */
+  private static String orNone(String text) {
+    return text.chars().anyMatch(c -> c >= '1' && c <= '9') ? text : "none";
   }
 
   private void put(Figure f) {

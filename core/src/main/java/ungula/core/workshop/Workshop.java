@@ -17,7 +17,9 @@ import ungula.core.quantity.Choosable;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.Kind;
+import ungula.core.sentence.Word;
 import ungula.core.sentence.WordBook;
+import ungula.core.sentence.WordBook.Edit;
 
 /**
  * The habits and limits of a workshop, taken for every job unless the job says otherwise.
@@ -40,6 +42,7 @@ import ungula.core.sentence.WordBook;
  * @param releases what is released before rubber goes on
  * @param lives casts a mould gives, by what is cast
  * @param rates of work by hand, minutes
+ * @param roomAssumed whether nobody has said how warm the room is; null is said
  */
 public record Workshop(
     String name,
@@ -59,7 +62,8 @@ public record Workshop(
     Costs costs,
     Releases releases,
     Map<CastingMaterial, MouldLife> lives,
-    Map<Rate, Double> rates) {
+    Map<Rate, Double> rates,
+    Boolean roomAssumed) {
 
   /** What was kept before something was asked about has what is usual, or none. */
   public Workshop {
@@ -87,6 +91,7 @@ public record Workshop(
       all.put(sheet, board == null ? Board.UNKNOWN : board);
     }
     boards = Collections.unmodifiableMap(all);
+    roomAssumed = Boolean.TRUE.equals(roomAssumed);
   }
 
   /**
@@ -167,7 +172,22 @@ public record Workshop(
         product == null ? null : product.inRoomMin(product.potLifeMin(), roomC));
   }
 
-  /** The same at another temperature. */
+  /** All words as they stand. */
+  public Map<String, Word.State> states() {
+    Map<String, Word.State> states = words().states(this, units);
+    states.computeIfPresent("roomC", (key, room) -> roomAssumed ? room.asAssumed() : room);
+    return states;
+  }
+
+  /** With words written: a room's temperature that was written is no longer assumed. */
+  public Workshop edited(List<Edit> edits) {
+    Workshop edited = words().edit(this, edits, units);
+    return edits.stream().anyMatch(e -> e.word().equals("roomC"))
+        ? edited.at(edited.roomC)
+        : edited;
+  }
+
+  /** The same at a temperature that was said. */
   public Workshop at(double degreesC) {
     return new Workshop(
         name,
@@ -187,7 +207,8 @@ public record Workshop(
         costs,
         releases,
         lives,
-        rates);
+        rates,
+        false);
   }
 
   public enum Paper implements Choosable {
@@ -219,7 +240,8 @@ public record Workshop(
           Costs.UNCOUNTED,
           Releases.RUBBER_ONLY,
           Map.of(),
-          Map.of());
+          Map.of(),
+          true);
 
   public static WordBook<Workshop> words() {
     WordBook<Workshop> words =

@@ -73,7 +73,7 @@ public class ApproachTest {
     relative(value(first, "rubber"), 84.0 * 104 * 50 - 192_000, 0.001);
     assertEquals(value(first, "seam"), 0.0);
     absolute(value(first, "stretch"), 0, 1e-9);
-    assertTrue(ranked.says().startsWith("Take the open mould, laid on its "), ranked.says());
+    assertTrue(ranked.says().startsWith("Choose the open mould, laid on its "), ranked.says());
     Approach halves = one(all, MouldKind.TWO_PART);
     assertTrue(halves.works(), halves.reason());
     assertEquals(value(halves, "pieces"), 2.0);
@@ -247,11 +247,11 @@ public class ApproachTest {
           Ranked r = Ranking.of(all, weights);
           assertEquals(r.approaches().get(0).title(), title);
           assertEquals(r.approaches().subList(3, 5), List.of(hollow, none));
-          assertTrue(r.says().startsWith("Take the " + title + ": "), r.says());
+          assertTrue(r.says().startsWith("Choose the " + title + ". Compared with the "), r.says());
         });
     Ranked quickest = Ranking.of(all, new Weights(0, 10, 5, 0));
     assertTrue(quickest.says().contains("10.0 h until it is open against 30.0 h"), quickest.says());
-    assertTrue(quickest.says().endsWith(", next to the cheap."), quickest.says());
+    assertTrue(quickest.says().contains(". Compared with the cheap: "), quickest.says());
     assertTrue(Ranking.of(List.of(none, cheap), by.get("clean")).says().endsWith("else works."));
     assertEquals(Ranking.of(List.of(none), by.get("clean")).says(), "");
   }

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.Test;
+import ungula.core.Blocks;
 import ungula.core.Near;
 import ungula.core.Shapes;
 import ungula.core.air.AirCells;
@@ -29,7 +30,6 @@ import ungula.core.mark.FacetSet;
 import ungula.core.mark.Mark;
 import ungula.core.mark.MarkedPlaces;
 import ungula.core.mark.Marks;
-import ungula.core.mesh.FillCurve;
 import ungula.core.mesh.SurfacePoint;
 import ungula.core.plan.MasterFacts;
 import ungula.core.plan.ShapeFacts;
@@ -114,16 +114,7 @@ public class ShapeCautionsTest {
   }
 
   private static JobPlan plan(ShapeFacts shape, Product product, List<Edit> edits) {
-    MasterFacts facts =
-        new MasterFacts(
-                new Vec3(80, 55, 42),
-                new Vec3(0, 0, 42),
-                FillCurve.even(80 * 55 * 42, 0, 42),
-                80 * 55,
-                null,
-                null,
-                "made up")
-            .with(shape);
+    MasterFacts facts = Blocks.measured(80, 55, 42).with(shape);
     List<Edit> measured = List.of(Edit.of("master.source", "MEASURED"));
     Choices c = ChoiceWords.edit(Choices.fresh(Units.METRIC), measured, product);
     c = ChoiceWords.edit(c, edits, product);
@@ -242,7 +233,8 @@ public class ShapeCautionsTest {
         plan(study(NONE, List.of(), NONE, NONE, 0.5), MARRAM, Edit.of("pose.liftMm", "10 mm"));
     assertFalse(caution(hung, "locks.stretch").isPresent());
     JobPlan bare = plan(study(NONE, List.of(), NONE, NONE, 0.5), null);
-    assertTrue(caution(bare, "locks.stretch").orElseThrow().text().contains("not picked yet"));
+    assertTrue(
+        caution(bare, "locks.stretch").orElseThrow().text().contains("no rubber is chosen yet"));
   }
 
   @Test

@@ -8,13 +8,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.testng.annotations.Test;
+import ungula.core.Blocks;
 import ungula.core.Near;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.choice.Materials;
 import ungula.core.contact.Contact.Verdict;
-import ungula.core.geometry.Vec3;
-import ungula.core.mesh.FillCurve;
 import ungula.core.offer.RubberOffers;
 import ungula.core.plan.MasterFacts;
 import ungula.core.plan.Planner;
@@ -29,15 +28,7 @@ import ungula.core.workshop.Workshop;
 /** What the rubber touches, and what comes of the mould. */
 public class CastPlanTest {
 
-  private static final MasterFacts BLOCK =
-      new MasterFacts(
-          new Vec3(180, 100, 60),
-          new Vec3(0, 0, 60),
-          FillCurve.even(180 * 100 * 60, 0, 60),
-          18_000,
-          null,
-          null,
-          "made up");
+  private static final MasterFacts BLOCK = Blocks.measured(180, 100, 60);
 
   private static final Map<String, Product> PRODUCTS = ExampleProducts.all();
 

@@ -17,6 +17,7 @@ import java.util.TreeSet;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import ungula.core.AnyPlan;
+import ungula.core.Blocks;
 import ungula.core.Near;
 import ungula.core.caution.Caution;
 import ungula.core.choice.ChoiceWords;
@@ -419,15 +420,7 @@ public class PlannerTest {
 
   @Test
   public void measuredByHandWorksWithoutAShape() {
-    MasterFacts even =
-        new MasterFacts(
-            new Vec3(80, 55, 42),
-            new Vec3(0, 0, 42),
-            ungula.core.mesh.FillCurve.even(80 * 55 * 42, 0, 42),
-            80 * 55,
-            null,
-            null,
-            "measured by hand");
+    MasterFacts even = Blocks.measured(80, 55, 42);
     JobPlan rough = plan(even, MARRAM, "master.source", "MEASURED");
     Near.relative(value(rough, "master.volume"), 184_800, 1e-9);
     JobPlan weighed =

@@ -8,12 +8,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.testng.annotations.Test;
+import ungula.core.Blocks;
 import ungula.core.Near;
 import ungula.core.caution.Caution;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
-import ungula.core.geometry.Vec3;
-import ungula.core.mesh.FillCurve;
 import ungula.core.mould.BoxMould;
 import ungula.core.plan.MasterFacts;
 import ungula.core.plan.PourPart;
@@ -37,15 +36,7 @@ public class PourPlanTest {
   private static final Product MARRAM = ExampleProducts.all().get("marram-20");
 
   /** 300 × 200 × 100, full. */
-  private static final MasterFacts LARGE =
-      new MasterFacts(
-          new Vec3(300, 200, 100),
-          new Vec3(0, 0, 100),
-          FillCurve.even(300 * 200 * 100, 0, 100),
-          60_000,
-          null,
-          null,
-          "made up");
+  private static final MasterFacts LARGE = Blocks.measured(300, 200, 100);
 
   private static Workshop shop(Double chamberMm) {
     Workshop d = Workshop.DEFAULT;
@@ -74,7 +65,8 @@ public class PourPlanTest {
         d.costs(),
         d.releases(),
         d.lives(),
-        d.rates());
+        d.rates(),
+        false);
   }
 
   private static JobPlan plan(Workshop shop, String... edits) {
@@ -452,7 +444,7 @@ public class PourPlanTest {
     Caution upper =
         bare.cautions().stream().filter(c -> c.id().equals("batch.seam")).findFirst().orElseThrow();
     assertEquals(upper.title(), "The first batch of the upper half does not cover the master");
-    assertTrue(upper.text().contains("and the master 120 mm"), upper.text());
+    assertTrue(upper.text().contains("the master reaches 120 mm"), upper.text());
     // 1 kg of the lower half do, so it is larger than the others
     JobPlan lower = halves(with(shop(null), "handMixG", "1 kg"));
     assertTrue(warns(lower, "batch.seam") && !warns(lower, "batch.seam.2"));

@@ -50,18 +50,18 @@ public class BoxMouldTest {
   @DataProvider
   public Object[][] thinnest() {
     return new Object[][] {
-      {box(9, 12, 12, 12, 12, 12), 9.0, "left"},
-      {box(12, 9, 12, 12, 12, 12), 9.0, "right"},
-      {box(12, 12, 9, 12, 12, 12), 9.0, "front"},
-      {box(12, 12, 12, 9, 12, 12), 9.0, "back"},
-      {box(12, 12, 12, 12, 9, 12), 9.0, "below"},
-      {box(12, 12, 12, 12, 0, 9), 9.0, "over the top"},
-      {box(12, 12, 12, 12, 0, -4), 12.0, "left"},
+      {box(9, 12, 12, 12, 12, 12), 9.0, WallPlace.LEFT},
+      {box(12, 9, 12, 12, 12, 12), 9.0, WallPlace.RIGHT},
+      {box(12, 12, 9, 12, 12, 12), 9.0, WallPlace.FRONT},
+      {box(12, 12, 12, 9, 12, 12), 9.0, WallPlace.BACK},
+      {box(12, 12, 12, 12, 9, 12), 9.0, WallPlace.BELOW},
+      {box(12, 12, 12, 12, 0, 9), 9.0, WallPlace.TOP},
+      {box(12, 12, 12, 12, 0, -4), 12.0, WallPlace.LEFT},
     };
   }
 
   @Test(dataProvider = "thinnest")
-  public void theThinnestWallIsFoundAndNamed(BoxMould b, double mm, String place) {
+  public void theThinnestWallIsFoundAndNamed(BoxMould b, double mm, WallPlace place) {
     assertEquals(b.thinnestWallMm(), mm);
     assertEquals(b.thinnestPlace(), place);
   }

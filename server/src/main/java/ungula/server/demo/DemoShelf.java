@@ -121,7 +121,8 @@ class DemoShelf {
             new Workshop.Costs(24, 6),
             Releases.RUBBER_ONLY,
             Map.of(),
-            Map.of()));
+            Map.of(),
+            false));
     for (int i = 0; i < entries.size(); i++) {
       add(entries.get(i), kept.get(i));
     }

@@ -38,6 +38,7 @@ import ungula.server.product.Products;
  * @param measures of the chosen solid, by word
  * @param box what its shape allows
  * @param stopped what stops the mould itself, so that nothing is weighed; empty when nothing does
+ * @param assumed what the plan rests on that nobody has said, weightiest first
  * @param ways to know the volume that are complete, most certain first
  * @param marks that can be painted on the master
  * @param marksKey changes when they do
@@ -69,6 +70,7 @@ public record JobResponse(
     List<Caution> cautions,
     Map<String, Stage.State> stages,
     List<String> undecided,
+    List<AssumedView> assumed,
     String stopped,
     @Nullable ModelView model,
     boolean hasShape,
@@ -113,6 +115,16 @@ public record JobResponse(
       @Nullable Figure takes,
       String waits,
       List<String> cautions) {}
+
+  /**
+   * Something the plan rests on that nobody has said.
+   *
+   * @param word that says it; null when the Workshop page does
+   * @param stage the word stands on; empty when the Workshop page has it
+   * @param text as it is assumed
+   * @param confirm written into the word, makes it said
+   */
+  public record AssumedView(@Nullable String word, String stage, String text, String confirm) {}
 
   /**
    * A part of the plan that takes a closer look at the shape.
@@ -205,11 +217,17 @@ public record JobResponse(
   public record CutView(double degrees, double stepDegrees) {}
 
   /**
+   * @param guessedUnit what its lengths are taken to be in; null when the file or the user says
    * @param lines the report in words
    * @param defects what is wrong, in words
    */
   public record ModelView(
-      String name, String format, String size, List<String> lines, List<String> defects) {}
+      String name,
+      String format,
+      String size,
+      @Nullable String guessedUnit,
+      List<String> lines,
+      List<String> defects) {}
 
   /**
    * @param way its name among the choices

@@ -15,6 +15,7 @@ import ungula.core.contact.Contact;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.geometry.Vec3;
 import ungula.core.jacket.JacketScan;
+import ungula.core.job.Assumed;
 import ungula.core.mark.FacetSet;
 import ungula.core.mark.Mark;
 import ungula.core.master.VolumeWays;
@@ -24,6 +25,8 @@ import ungula.core.mould.Dipstick;
 import ungula.core.mould.MouldKind;
 import ungula.core.plan.SkinPart;
 import ungula.core.plan.Touching;
+import ungula.core.quantity.Area;
+import ungula.core.quantity.FileUnit;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Units;
@@ -41,6 +44,7 @@ import ungula.core.step.CoatClock;
 import ungula.core.step.Step;
 import ungula.core.step.Timeline;
 import ungula.core.study.MeshReport;
+import ungula.server.job.JobResponse.AssumedView;
 import ungula.server.job.JobResponse.BrushingView;
 import ungula.server.job.JobResponse.CoatView;
 import ungula.server.job.JobResponse.DipstickView;
@@ -57,6 +61,10 @@ import ungula.server.workshop.Habits;
 /** Puts a planned job into the words and numbers of the page. */
 @Component
 class JobViews {
+
+  /** Where the words of a part of the choices stand. */
+  private static final Map<String, String> STAGE_OF =
+      Map.of("master", "master", "mould", "mould", "cast", "rubber");
 
   private final Jobs jobs;
   private final Shapes shapes;
@@ -89,6 +97,7 @@ class JobViews {
         job.plan().cautions(),
         jobs.stages(job),
         job.plan().undecided(),
+        job.plan().assumed().stream().map(JobViews::assumed).toList(),
         job.plan().mouldStop().map(Caution::title).orElse(""),
         model(c),
         hasShape,
@@ -242,16 +251,23 @@ class JobViews {
         .toList();
   }
 
+  private static AssumedView assumed(Assumed a) {
+    String stage = a.word() == null ? "" : STAGE_OF.get(a.word().split("\\.")[0]);
+    return new AssumedView(a.word(), stage, a.text(), a.confirm());
+  }
+
   private ModelView model(Choices c) {
     if (c.master().source() != MasterSource.FILE || c.master().model() == null) {
       return null;
     }
     Models.Stored stored = models.find(c.master().model()).orElseThrow();
     MeshReport r = stored.report().scaled(shapes.unitMm(c));
+    Double guessed = Shapes.guessedUnitMm(c, stored);
     return new ModelView(
         shapes.fileName(c),
         stored.format(),
         size(stored.bytes()),
+        guessed == null ? null : FileUnit.name(guessed),
         lines(r, c.units()),
         r.defects());
   }
@@ -278,8 +294,7 @@ class JobViews {
         "As drawn "
             + Length.format3(s.x(), s.y(), s.z(), units)
             + "; surface "
-            + Numbers.fixed(r.areaMm2() / 100, 0)
-            + " cm²");
+            + Area.format(r.areaMm2(), units));
     lines.add(
         "Wrapped tight it would hold "
             + Volume.format(r.hullVolumeMm3(), units)
@@ -305,8 +320,7 @@ class JobViews {
     }
     TriangleMesh mesh = shapes.posed(c).orElseThrow().mesh();
     double mm2 = facets.facets().stream().mapToDouble(t -> mesh.areaVector(t).norm()).sum();
-    String area = Numbers.fixed(mm2 / 100, mm2 < 1000 ? 1 : 0) + " cm²";
-    return new MarkView(mark, mark.text(), mark.meaning(), area);
+    return new MarkView(mark, mark.text(), mark.meaning(), Area.format(mm2, c.units()));
   }
 
   private static DipstickView dipstick(Jobs.Job job, BoxMould box) {

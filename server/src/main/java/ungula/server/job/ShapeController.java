@@ -32,7 +32,8 @@ import ungula.core.mesh.io.StlWriter;
 import ungula.core.mould.SectionDrawing;
 import ungula.core.plate.Beside;
 import ungula.core.plate.Laying;
-import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Area;
+import ungula.core.quantity.Units;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.server.job.MadeFiles.Made;
 import ungula.server.model.MeshBytes;
@@ -269,6 +270,7 @@ class ShapeController {
 
   @GetMapping("/faces")
   List<RestFace> faces(@PathVariable String id) {
+    Units units = jobs.find(id).choices().units();
     List<FlatFace> all = posed(id).flatFaces();
     List<FlatFace> offered = new ArrayList<>();
     for (FlatFace f : all) {
@@ -277,10 +279,10 @@ class ShapeController {
         offered.add(f);
       }
     }
-    return offered.stream().map(ShapeController::face).toList();
+    return offered.stream().map(f -> face(f, units)).toList();
   }
 
-  private static RestFace face(FlatFace f) {
+  private static RestFace face(FlatFace f, Units units) {
     Vec3 n = f.normal();
     double x = Math.abs(n.x());
     double y = Math.abs(n.y());
@@ -294,7 +296,7 @@ class ShapeController {
       facing = n.y() < 0 ? "front" : "back";
     }
     return new RestFace(
-        Numbers.fixed(f.areaMm2() / 100, 1) + " cm²",
+        Area.format(f.areaMm2(), units),
         facing,
         n.x() + " " + n.y() + " " + n.z(),
         n.z() < -0.99999);

@@ -167,6 +167,11 @@ public class Shapes {
         : UnitGuess.mmPerUnit(model.report().bounds().longest());
   }
 
+  /** The same, where neither the user nor the file says; null otherwise. */
+  static Double guessedUnitMm(Choices choices, Models.Stored model) {
+    return choices.master().unitMm() == null && model.unitMm() == null ? unitMm(model) : null;
+  }
+
   /** Millimetres per unit of whatever the shape is known from. */
   double unit(Choices choices) {
     return choices.master().source() == MasterSource.FILE ? unitMm(choices) : 1;
@@ -181,12 +186,10 @@ public class Shapes {
         if (model.isEmpty()) {
           return null;
         }
-        double unit = unitMm(choices);
-        boolean guessed = m.unitMm() == null && model.get().unitMm() == null;
         return shaped(
             choices,
-            model.get().report().scaled(unit),
-            guessed ? unit : null,
+            model.get().report().scaled(unitMm(choices)),
+            guessedUnitMm(choices, model.get()),
             "model file " + fileName(choices));
       }
       case SOLID -> {

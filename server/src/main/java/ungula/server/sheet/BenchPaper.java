@@ -50,7 +50,7 @@ final class BenchPaper {
       pen.picture(c.picture(), x, top - PICTURE_HEIGHT, PICTURE_WIDTH, PICTURE_HEIGHT);
       textWidth -= PICTURE_WIDTH + 10;
     }
-    String rubber = c.product().isEmpty() ? "No rubber is picked yet" : c.product();
+    String rubber = c.product().isEmpty() ? "No rubber is chosen yet" : c.product();
     pen.down(12);
     pen.text(rubber, pen.left(), pen.y(), 11, true, SheetPen.INK);
     if (!c.ratio().isEmpty()) {

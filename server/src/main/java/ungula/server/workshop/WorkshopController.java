@@ -22,8 +22,6 @@ import ungula.core.workshop.Workshop;
 @RequestMapping("/api/workshop")
 class WorkshopController {
 
-  private static final WordBook<Workshop> WORDS = Workshop.words();
-
   private final Habits habits;
 
   WorkshopController(Habits habits) {
@@ -73,13 +71,13 @@ class WorkshopController {
   @PostMapping("/edits")
   @Transactional
   public WorkshopResponse editWorkshop(@RequestBody WorkshopEdits body) {
-    return response(habits.save(body.version(), now -> WORDS.edit(now, body.edits(), now.units())));
+    return response(habits.save(body.version(), now -> now.edited(body.edits())));
   }
 
   private static WorkshopResponse response(Habits.Read read) {
     return new WorkshopResponse(
         read.version(),
-        WORDS.states(read.workshop(), read.workshop().units()),
+        read.workshop().states(),
         Arrays.stream(SheetStock.values()).map(s -> new Row(Workshop.boards(s), s.text())).toList(),
         Arrays.stream(CastingMaterial.values())
             .map(c -> new Row(Workshop.lives(c), c.text()))
