@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
+import com.deque.html.axecore.args.AxeRunOptions;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Locator;
 import java.util.List;
@@ -41,9 +42,14 @@ public class AccessTest extends Browsing {
     if (!job.isEmpty()) {
       assertThat(page.locator(".drawing svg, .solid canvas, .approaches table")).isVisible();
     }
+    AxeRunOptions wrong = new AxeRunOptions();
+    wrong.setResultTypes(List.of("violations"));
     List<String> serious =
         new AxeBuilder(page)
-            .analyze().getViolations().stream()
+                .options(new AxeRunOptions().setResultTypes(List.of("violations")))
+                .analyze()
+                .getViolations()
+                .stream()
                 .filter(v -> v.getImpact().equals("serious") || v.getImpact().equals("critical"))
                 .map(v -> v.getId() + ": " + v.getNodes().get(0).getHtml())
                 .toList();

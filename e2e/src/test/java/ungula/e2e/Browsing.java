@@ -12,6 +12,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ReducedMotion;
 import com.microsoft.playwright.options.RequestOptions;
 import java.io.IOException;
 import java.nio.ByteBuffer;
@@ -128,7 +129,14 @@ abstract class Browsing {
   @BeforeMethod
   public void newWindow() {
     errors.clear();
-    window = BROWSER.get().newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+    // what moves while something is waited for would be drawn again and again
+    window =
+        BROWSER
+            .get()
+            .newContext(
+                new Browser.NewContextOptions()
+                    .setViewportSize(1280, 800)
+                    .setReducedMotion(ReducedMotion.REDUCE));
     window.setDefaultTimeout(PATIENCE_MS);
     page = watched(window);
   }

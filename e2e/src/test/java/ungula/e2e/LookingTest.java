@@ -105,8 +105,7 @@ public class LookingTest extends Browsing {
     page.setViewportSize(width, height);
     visit(demoJob("Bollard chess pieces") + "/mould");
     drawn();
-    Locator tally =
-        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Tally"));
+    Locator tally = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Tally"));
     BoundingBox at = tally.boundingBox();
     assertTrue(at.y + at.height <= height + 1, "the tally ends at " + (at.y + at.height));
     Object wider = page.evaluate("document.documentElement.scrollWidth - window.innerWidth");

@@ -2,6 +2,7 @@ package ungula.server.demo;
 
 import java.io.IOException;
 import java.io.OutputStream;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -73,17 +74,13 @@ class DemoShelf {
   }
 
   @EventListener(ApplicationReadyEvent.class)
-  void putUpOnce() throws IOException {
+  void putUpOnce() {
     if (workshop.demoOffered()) {
       return;
     }
     List<Entry> entries = entries();
-    // shapes take seconds to make: side by side
-    List<TriangleMesh> meshes = entries.parallelStream().map(e -> e.shape.get()).toList();
-    List<Models.Stored> kept = new ArrayList<>();
-    for (int i = 0; i < meshes.size(); i++) {
-      kept.add(keep(entries.get(i), meshes.get(i)));
-    }
+    // shapes take seconds to make and to look over: side by side
+    List<Models.Stored> kept = entries.parallelStream().map(this::keep).toList();
     // whole or not at all: stopped in between, it is put up at the next start
     once.executeWithoutResult(status -> putUp(entries, kept));
   }
@@ -268,12 +265,16 @@ class DemoShelf {
     return new Entry(name, shape, fileName, List.of(edits));
   }
 
-  private Models.Stored keep(Entry entry, TriangleMesh mesh) throws IOException {
-    Path file = Files.createTempFile("ungula-demo", ".stl");
-    try (OutputStream out = Files.newOutputStream(file)) {
-      StlWriter.write(mesh, out);
+  private Models.Stored keep(Entry entry) {
+    try {
+      Path file = Files.createTempFile("ungula-demo", ".stl");
+      try (OutputStream out = Files.newOutputStream(file)) {
+        StlWriter.write(entry.shape.get(), out);
+      }
+      return models.keep(file, entry.fileName, Progress.NONE);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
-    return models.keep(file, entry.fileName, Progress.NONE);
   }
 
   private void add(Entry entry, Models.Stored model) {
