@@ -46,10 +46,7 @@ public class AccessTest extends Browsing {
     wrong.setResultTypes(List.of("violations"));
     List<String> serious =
         new AxeBuilder(page)
-                .options(new AxeRunOptions().setResultTypes(List.of("violations")))
-                .analyze()
-                .getViolations()
-                .stream()
+            .options(wrong).analyze().getViolations().stream()
                 .filter(v -> v.getImpact().equals("serious") || v.getImpact().equals("critical"))
                 .map(v -> v.getId() + ": " + v.getNodes().get(0).getHtml())
                 .toList();
