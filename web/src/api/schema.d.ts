@@ -1219,6 +1219,10 @@ export interface components {
       text: string;
       title: string;
     };
+    Change: {
+      stages: string[];
+      what: string;
+    };
     CoatView: {
       cloth: boolean;
       gap: string;
@@ -1513,7 +1517,7 @@ export interface components {
       packs: string[];
       parts: components['schemas']['PlanPartView'][];
       ratioSentence: string;
-      redo?: string;
+      redo?: components['schemas']['Change'];
       rubbers: components['schemas']['Offer'][];
       sealants: components['schemas']['Offer'][];
       second?: components['schemas']['SecondPart'];
@@ -1526,7 +1530,7 @@ export interface components {
       thickeners: components['schemas']['Option'][];
       touching: components['schemas']['TouchView'][];
       undecided: string[];
-      undo?: string;
+      undo?: components['schemas']['Change'];
       /** Format: int32 */
       version: number;
       ways: components['schemas']['WayView'][];

@@ -3,6 +3,7 @@ import Button from 'react-bootstrap/Button';
 import Dropdown from 'react-bootstrap/Dropdown';
 import { Link, NavLink, useNavigate } from 'react-router-dom';
 import { client, unwrap, type Job } from '../api/client';
+import type { JobHistory } from './useHistory';
 import type { JobDesk } from './useJob';
 import type { MadeName } from './useMade';
 import { STAGES } from './stages';
@@ -17,13 +18,14 @@ const SPOKEN = {
 interface Props {
   job: Job;
   desk: JobDesk;
+  history: JobHistory;
   /** Has a file made and saved. */
   make: (name: MadeName) => void;
   /** Opens a sheet or a table once all of it is worked out. */
   print: (file: string) => void;
 }
 
-export function JobHead({ job, desk, make, print }: Props) {
+export function JobHead({ job, desk, history, make, print }: Props) {
   const go = useNavigate();
   const copy = async () => {
     const made = await unwrap(
@@ -38,7 +40,7 @@ export function JobHead({ job, desk, make, print }: Props) {
       </Link>
       <JobName job={job} desk={desk} />
       <span className="saved" role="status">
-        {desk.saving ? 'saving …' : 'saved'}
+        {desk.saving ? 'saving …' : (history.told ?? 'saved')}
       </span>
       <nav aria-label="Stages">
         {STAGES.map((s) => {
@@ -63,8 +65,8 @@ export function JobHead({ job, desk, make, print }: Props) {
           variant="outline-primary"
           size="sm"
           disabled={!job.undo}
-          title={job.undo ? `Undo: ${job.undo}` : 'Nothing to undo'}
-          onClick={() => desk.step(-1)}
+          title={job.undo ? `Undo: ${job.undo.what}` : 'Nothing to undo'}
+          onClick={() => history.step(-1)}
         >
           Undo
         </Button>
@@ -72,8 +74,8 @@ export function JobHead({ job, desk, make, print }: Props) {
           variant="outline-primary"
           size="sm"
           disabled={!job.redo}
-          title={job.redo ? `Redo: ${job.redo}` : 'Nothing to redo'}
-          onClick={() => desk.step(1)}
+          title={job.redo ? `Redo: ${job.redo.what}` : 'Nothing to redo'}
+          onClick={() => history.step(1)}
         >
           Redo
         </Button>

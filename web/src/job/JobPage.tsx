@@ -27,6 +27,7 @@ import { Tally } from './Tally';
 import { MouldDrawing } from './MouldDrawing';
 import { useApproaches } from './approach/useApproaches';
 import { useDrop } from '../ui/useDrop';
+import { useHistory } from './useHistory';
 import { useJob } from './useJob';
 import { useMade } from './useMade';
 import { useSheet } from './useSheet';
@@ -66,7 +67,8 @@ export function JobPage() {
   // looking at a stage settles its "look again", and is what later changes are told against
   const state = job?.stages[stage];
   const looked = useRef('');
-  const { look, step } = desk;
+  const { look } = desk;
+  const history = useHistory(desk, stage);
   const ready = job !== undefined;
   useEffect(() => {
     const settled = stage === 'master' || (state === 'DONE' && looked.current === stage);
@@ -86,7 +88,7 @@ export function JobPage() {
       const typing = (e.target as HTMLElement).closest('input, textarea');
       if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'z' && !typing) {
         e.preventDefault();
-        step(e.shiftKey ? 1 : -1);
+        history.step(e.shiftKey ? 1 : -1);
       } else if (!typing && !e.ctrlKey && !e.metaKey && !e.altKey) {
         const to = STAGES[Number(e.key) - 1];
         if (to && !(e.target as HTMLElement).closest('.word')) {
@@ -159,12 +161,10 @@ export function JobPage() {
   if (!STAGES.some((s) => s.id === stage)) {
     return <Navigate to={`/jobs/${id}/master`} replace />;
   }
-  const here = job.cautions.filter((c) => c.stage === stage);
-  const elsewhere = job.cautions.filter((c) => c.stage !== stage);
   return (
     <WordContext.Provider value={wordDesk}>
       <div className="job">
-        <JobHead job={job} desk={desk} make={made.make} print={sheet.open} />
+        <JobHead job={job} desk={desk} history={history} make={made.make} print={sheet.open} />
         <div className="bench">
           {stage === 'approach' && job.hasShape ? (
             <ApproachTable approaches={approaches} desk={desk} />
@@ -174,6 +174,7 @@ export function JobPage() {
               desk={desk}
               stage={stage}
               pointed={pointed}
+              point={setPointed}
               choose={choose}
               shape={shape}
               tool={stage === 'mould' ? tool : NO_TOOL}
@@ -233,7 +234,9 @@ export function JobPage() {
             <Parts job={job} all={stage === 'mould'} />
             <div ref={cautions}>
               <CautionList
-                cautions={[...here, ...elsewhere]}
+                cautions={job.cautions}
+                first={stage}
+                pointed={pointed}
                 apply={desk.apply}
                 point={setPointed}
               />

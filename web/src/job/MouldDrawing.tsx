@@ -33,6 +33,8 @@ interface Props {
   desk: JobDesk;
   stage: string;
   pointed: string | null;
+  /** Called with the caution pointed at, or null. */
+  point: (id: string | null) => void;
   choose: () => void;
   shape: ShapeDesk;
   tool: SolidTool;
@@ -40,7 +42,17 @@ interface Props {
 }
 
 /** The left half: the thing itself, drawn to scale. */
-export function MouldDrawing({ job, desk, stage, pointed, choose, shape, tool, paint }: Props) {
+export function MouldDrawing({
+  job,
+  desk,
+  stage,
+  pointed,
+  point,
+  choose,
+  shape,
+  tool,
+  paint,
+}: Props) {
   const [params, setParams] = useSearchParams();
   const [noSolids, setNoSolids] = useState(false);
   const usual: View = stage === 'master' && job.hasShape && !noSolids ? 'SOLID' : 'FRONT';
@@ -128,6 +140,7 @@ export function MouldDrawing({ job, desk, stage, pointed, choose, shape, tool, p
           cut={view}
           at={at}
           pointed={pointed}
+          point={point}
           shape={shape}
           line={{
             drop: (at) => desk.apply([{ word: 'mould.overTopMm', text: `${at.overTopMm} mm` }]),

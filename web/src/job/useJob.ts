@@ -71,15 +71,14 @@ export function useJob(id: string) {
     },
     write: (word: string, text: string) => edit([{ word, text }]),
     nudge: (word: string, nudge: number) => edit([{ word, nudge }]).catch(() => undefined),
-    step: (by: -1 | 1) => {
+    step: (by: -1 | 1) =>
       change((version) =>
         unwrap(
           client.POST('/api/jobs/{id}/steps', {
             params: { path: { id }, query: { version, by } },
           }),
         ),
-      ).catch(() => undefined);
-    },
+      ),
     /** A stage was looked at: no change of the job, and nothing to undo. */
     look: (stage: string) => {
       change(() =>

@@ -1,11 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { useId } from 'react';
-import type { Caution, Drawing, Job } from '../api/client';
+import type { Drawing, Job } from '../api/client';
 import { sectionQuery, type CutName } from '../job/jobQueries';
 import { useSize } from '../ui/useSize';
 import { Dipstick, type Dragging } from './Dipstick';
 import type { ShapeDesk } from '../job/useStudy';
 import { AirMarks } from './AirMarks';
+import { CautionPins } from './CautionPins';
 import { Knife, type Cutting } from './Knife';
 import { DIPSTICK, scaleOf, type Scale } from './scale';
 
@@ -14,6 +15,8 @@ interface Props {
   cut: CutName;
   at: number | null;
   pointed: string | null;
+  /** Called with the caution pointed at, or null. */
+  point: (id: string | null) => void;
   shape: ShapeDesk;
   line: Dragging;
   parting: Dragging;
@@ -23,7 +26,18 @@ interface Props {
 }
 
 /** The cut through box, rubber and master, to scale, with dimensions and dipstick. */
-export function Section({ job, cut, at, pointed, shape, line, parting, cutting, divide }: Props) {
+export function Section({
+  job,
+  cut,
+  at,
+  pointed,
+  point,
+  shape,
+  line,
+  parting,
+  cutting,
+  divide,
+}: Props) {
   const { ref, width, height } = useSize<HTMLDivElement>();
   const { data, isPlaceholderData } = useQuery({
     ...sectionQuery(job.id, job.version, cut, at),
@@ -42,7 +56,7 @@ export function Section({ job, cut, at, pointed, shape, line, parting, cutting, 
           role="group"
           aria-label={`Section, ${cut === 'TOP' ? 'seen from above' : cut === 'FRONT' ? 'seen from the front' : 'seen from the right'}`}
         >
-          <Plan drawing={drawing} job={job} pointed={pointed} scale={scale} />
+          <Plan drawing={drawing} job={job} pointed={pointed} point={point} scale={scale} />
           {shape.study && (
             <AirMarks study={shape.study} stale={shape.stale} cut={drawing.cut} scale={scale} />
           )}
@@ -156,11 +170,13 @@ function Plan({
   drawing,
   job,
   pointed,
+  point,
   scale,
 }: {
   drawing: Drawing;
   job: Job;
   pointed: string | null;
+  point: (id: string | null) => void;
   scale: Scale;
 }) {
   const hatch = useId();
@@ -213,17 +229,13 @@ function Plan({
           scale={scale}
         />
       ))}
-      {job.cautions
-        .filter((c) => c.place)
-        .map((c) => (
-          <CautionPin
-            key={c.id}
-            caution={c}
-            cut={drawing.cut}
-            scale={scale}
-            pointed={c.id === pointed}
-          />
-        ))}
+      <CautionPins
+        cautions={job.cautions}
+        cut={drawing.cut}
+        scale={scale}
+        pointed={pointed}
+        point={point}
+      />
     </>
   );
 }
@@ -302,34 +314,4 @@ const WORDS: Record<Drawing['dimensions'][number]['of'], string> = {
 function openWord(key: string) {
   const word = (k: string) => document.querySelector<HTMLElement>(`button[data-word="${k}"]`);
   (word(key) ?? word('mould.sidesMm'))?.click();
-}
-
-function CautionPin({
-  caution,
-  cut,
-  scale,
-  pointed,
-}: {
-  caution: Caution;
-  cut: Drawing['cut'];
-  scale: Scale;
-  pointed: boolean;
-}) {
-  if (!caution.place) {
-    return null;
-  }
-  const { x, y, z } = caution.place;
-  const across = cut === 'SIDE' ? y : x;
-  const up = cut === 'TOP' ? y : z;
-  return (
-    <circle
-      className={`pin ${caution.level}`}
-      cx={scale.x(across)}
-      cy={scale.y(up)}
-      r={pointed ? 16 : 9}
-      data-pin={caution.id}
-    >
-      <title>{caution.title}</title>
-    </circle>
-  );
 }

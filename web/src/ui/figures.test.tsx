@@ -74,12 +74,19 @@ test('a caution says its level, offers its fixes with their price, and points', 
   const pointed: (string | null)[] = [];
   render(
     <CautionList
-      cautions={[low]}
+      cautions={[{ ...low, id: 'other', stage: 'rubber', title: 'Another', fixes: [] }, low]}
+      first="mould"
+      pointed="pour.low"
       apply={(edits) => applied.push(edits)}
       point={(id) => pointed.push(id)}
     />,
   );
-  expect(screen.getByRole('heading').textContent).toContain('Stop');
+  // those of the stage come first, each by its number on drawing and sheet
+  const [mine, other] = screen.getAllByRole('heading').map((h) => h.textContent);
+  expect(mine).toBe(`2Stop${low.title}`);
+  expect(other).toBe('1StopAnother');
+  const item = screen.getByText(low.title).closest('li');
+  expect(item?.className).toContain('pointed');
   const fix = screen.getByRole('button', { name: /Pour 10 mm over the top/ });
   expect(fix.textContent).toContain('+130.1 mL rubber');
   await user.click(fix);

@@ -14,7 +14,8 @@ export function useWordInAddress(ready: boolean) {
     if (!ready || word === '') {
       return;
     }
-    const button = document.querySelector<HTMLElement>(`main [data-word="${CSS.escape(word)}"]`);
+    const words = document.querySelectorAll<HTMLElement>('main [data-word]');
+    const button = [...words].find((w) => w.dataset['word'] === word);
     if (button) {
       button.scrollIntoView({ block: 'center' });
       button.click();

@@ -176,6 +176,6 @@ test('a product that is cast stands in place of a material, with size, life and 
   expect(reads()).toContain('Casts are of Oyster. Wanted: 130 casts.');
   expect(reads()).toContain('about 60 casts, so they take 3 moulds. It costs € 77, a cast € 6.');
   expect(reads()).toContain('scale the master by 1.00502');
-  expect(reads()).toContain('so much of it can be poured for 4 min');
+  expect(reads()).toContain('That much resin can be poured for 4 min');
   expect(reads()).toContain('with open catalyst');
 });

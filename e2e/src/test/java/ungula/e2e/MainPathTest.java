@@ -123,7 +123,7 @@ public class MainPathTest extends Browsing {
     // the sentences about air come in over the cautions and move them
     page.locator(".shape [data-figure='air.cast']").waitFor();
     low.hover();
-    assertThat(page.locator("[data-pin='pour.low']")).hasAttribute("r", "16");
+    assertThat(page.locator("[data-pin='pour.low']")).hasAttribute("r", "15");
     low.getByRole(
             AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Pour 10 mm over the top"))
         .click();

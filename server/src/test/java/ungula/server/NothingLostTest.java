@@ -261,7 +261,7 @@ public class NothingLostTest extends OnServer {
       assertEquals(other.onShelf(id).get("note").asString(), "");
       // a step that was never written: back to the one before
       String box = id(other, "Box from a file");
-      String undo = other.job(box).get("undo").asString();
+      String undo = other.job(box).get("undo").get("what").asString();
       other.sql("UPDATE job SET step_now = step_now + 40 WHERE id = '" + box + "'");
       other.restart();
       assertTrue(other.onShelf(box).get("note").asString().contains("as before that change"));

@@ -1,11 +1,13 @@
 package ungula.core.job;
 
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 import ungula.core.choice.Choices;
 import ungula.core.choice.RubberChoice;
 import ungula.core.plan.Plan;
@@ -86,6 +88,49 @@ public enum Stage {
   /** Its name in addresses and answers. */
   public String key() {
     return name().toLowerCase(Locale.ROOT);
+  }
+
+  /** What is decided on a stage; what stands on two of them is of both. */
+  private List<Object> decides(Choices c) {
+    RubberChoice r = c.rubber();
+    return switch (this) {
+      case MASTER -> List.of(c.master(), c.pose(), c.marks());
+      case APPROACH -> List.of(c.weights());
+      case MOULD ->
+          List.of(
+              c.pose(),
+              c.laid(),
+              c.mould(),
+              c.parting(),
+              c.cut(),
+              c.channels(),
+              c.hollow(),
+              c.skin(),
+              c.jacket(),
+              c.site(),
+              c.casting());
+      case RUBBER ->
+          Arrays.asList(
+              r.product(),
+              r.catalyst(),
+              r.ratio(),
+              r.ratioMeant(),
+              r.first(),
+              r.allowancePct(),
+              r.additive(),
+              r.offcutsMm3(),
+              r.moulds(),
+              c.cast());
+      case POURS -> Arrays.asList(r.batches(), r.sealingMm(), r.bubbles());
+    };
+  }
+
+  /** Keys of the stages that show what is different; the one to look at first comes first. */
+  public static List<String> changed(Choices before, Choices after) {
+    return Stream.of(MOULD, RUBBER, POURS, MASTER, APPROACH)
+        .filter(s -> !s.decides(before).equals(s.decides(after)))
+        .map(Stage::key)
+        .toList();
   }
 
   /** Of every stage, by its key. */

@@ -86,10 +86,6 @@ interface JobMapper {
           + " WHERE job_id = #{jobId} AND step = #{step}")
   Step step(String jobId, int step);
 
-  /** What a step did; null when there is no such step. */
-  @Select("SELECT label FROM job_step WHERE job_id = #{jobId} AND step = #{step}")
-  String stepLabel(String jobId, int step);
-
   @Insert(
       "MERGE INTO job_step (job_id, step, label, nudged, choices) KEY (job_id, step)"
           + " VALUES (#{jobId}, #{step}, #{label}, #{nudged}, #{choices})")

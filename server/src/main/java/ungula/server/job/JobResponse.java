@@ -63,8 +63,8 @@ public record JobResponse(
     int version,
     boolean demo,
     boolean archived,
-    @Nullable String undo,
-    @Nullable String redo,
+    @Nullable Change undo,
+    @Nullable Change redo,
     @KeyedBy("JobWord") Map<String, Word.State> words,
     @KeyedBy("JobFigure") Map<String, Figure> figures,
     List<Caution> cautions,
@@ -115,6 +115,14 @@ public record JobResponse(
       @Nullable Figure takes,
       String waits,
       List<String> cautions) {}
+
+  /**
+   * A step of the job's history.
+   *
+   * @param what it did, in words
+   * @param stages that show it, the one to look at first coming first
+   */
+  public record Change(String what, List<String> stages) {}
 
   /**
    * Something the plan rests on that nobody has said.

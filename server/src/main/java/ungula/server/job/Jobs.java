@@ -41,6 +41,7 @@ import ungula.core.skin.SkinStudy;
 import ungula.core.study.FormStudy;
 import ungula.core.study.ShapeStudy;
 import ungula.core.workshop.Workshop;
+import ungula.server.job.JobResponse.Change;
 import ungula.server.job.Studies.Question;
 import ungula.server.model.Models;
 import ungula.server.product.Products;
@@ -678,12 +679,19 @@ public class Jobs {
   }
 
   /** What undo would take back; null when nothing. */
-  String undoLabel(JobMapper.Row row) {
-    return mapper.stepLabel(row.id(), row.stepNow() - 1) == null ? null : row.label();
+  Change undo(Job job) {
+    JobMapper.Step before = mapper.step(job.row().id(), job.row().stepNow() - 1);
+    return before == null ? null : change(job, job.row().label(), before);
   }
 
-  String redoLabel(JobMapper.Row row) {
-    return mapper.stepLabel(row.id(), row.stepNow() + 1);
+  /** What redo would make again; null when nothing. */
+  Change redo(Job job) {
+    JobMapper.Step after = mapper.step(job.row().id(), job.row().stepNow() + 1);
+    return after == null ? null : change(job, after.label(), after);
+  }
+
+  private Change change(Job job, String what, JobMapper.Step to) {
+    return new Change(what, Stage.changed(job.choices(), json.read(to.choices(), Choices.class)));
   }
 
   @Transactional
