@@ -3,7 +3,6 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, expect, test, vi } from 'vitest';
 import type { Caution } from '../api/client';
 import { CautionPins } from './CautionPins';
-import type { Scale } from './scale';
 
 afterEach(cleanup);
 
