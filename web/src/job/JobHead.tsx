@@ -40,7 +40,7 @@ export function JobHead({ job, desk, history, make, print }: Props) {
       </Link>
       <JobName job={job} desk={desk} />
       <span className="saved" role="status">
-        {desk.saving ? 'saving …' : (history.told ?? 'saved')}
+        {history.told ?? (desk.saving ? 'saving …' : 'saved')}
       </span>
       <nav aria-label="Stages">
         {STAGES.map((s) => {

@@ -3,6 +3,29 @@ import type { Scale } from './scale';
 
 const R = 10;
 
+interface At {
+  x: number;
+  y: number;
+}
+
+/** Where a pin finds room: on its place, or at a side of those that are there already. */
+function beside(place: At, placed: At[]): At {
+  const step = 2 * R + 3;
+  for (let ring = 0; ring < 3; ring++) {
+    for (let i = 0; i < Math.max(1, 8 * ring); i++) {
+      const way = (2 * Math.PI * i) / Math.max(1, 8 * ring);
+      const at = {
+        x: place.x + ring * step * Math.cos(way),
+        y: place.y + ring * step * Math.sin(way),
+      };
+      if (placed.every((p) => Math.hypot(p.x - at.x, p.y - at.y) > 2 * R)) {
+        return at;
+      }
+    }
+  }
+  return place;
+}
+
 interface Props {
   /** All of the job, in the order they are numbered in. */
   cautions: Caution[];
@@ -15,19 +38,16 @@ interface Props {
 
 /** Where each caution is, by its number: pointing at one shows the other, a tap leads to it. */
 export function CautionPins({ cautions, cut, scale, pointed, point }: Props) {
-  const placed: { x: number; y: number }[] = [];
+  const placed: At[] = [];
   return cautions.map((caution, i) => {
     if (!caution.place) {
       return null;
     }
-    const at = {
+    const place = {
       x: scale.x(cut === 'SIDE' ? caution.place.y : caution.place.x),
       y: scale.y(cut === 'TOP' ? caution.place.y : caution.place.z),
     };
-    // beside the one that is there already
-    while (placed.some((p) => Math.hypot(p.x - at.x, p.y - at.y) < 2 * R + 2)) {
-      at.x += 2 * R + 3;
-    }
+    const at = beside(place, placed);
     placed.push(at);
     const lead = () => {
       const its = document.querySelector<HTMLElement>(`[data-caution="${caution.id}"]`);

@@ -56,10 +56,17 @@ export function Section({
           role="group"
           aria-label={`Section, ${cut === 'TOP' ? 'seen from above' : cut === 'FRONT' ? 'seen from the front' : 'seen from the right'}`}
         >
-          <Plan drawing={drawing} job={job} pointed={pointed} point={point} scale={scale} />
+          <Plan drawing={drawing} scale={scale} />
           {shape.study && (
             <AirMarks study={shape.study} stale={shape.stale} cut={drawing.cut} scale={scale} />
           )}
+          <CautionPins
+            cautions={job.cautions}
+            cut={drawing.cut}
+            scale={scale}
+            pointed={pointed}
+            point={point}
+          />
           {drawing.cut === 'TOP' && job.skin && (
             <Partings
               key={`partings ${job.version}`}
@@ -166,19 +173,7 @@ function Partings({
 /** Drawn as lines, however many points they have. */
 const LINES = new Set(['GAP', 'PARTING', 'CUT_LINE']);
 
-function Plan({
-  drawing,
-  job,
-  pointed,
-  point,
-  scale,
-}: {
-  drawing: Drawing;
-  job: Job;
-  pointed: string | null;
-  point: (id: string | null) => void;
-  scale: Scale;
-}) {
+function Plan({ drawing, scale }: { drawing: Drawing; scale: Scale }) {
   const hatch = useId();
   const dots = useId();
   const ring = (points: number[], close: boolean) => {
@@ -229,13 +224,6 @@ function Plan({
           scale={scale}
         />
       ))}
-      <CautionPins
-        cautions={job.cautions}
-        cut={drawing.cut}
-        scale={scale}
-        pointed={pointed}
-        point={point}
-      />
     </>
   );
 }
