@@ -7,6 +7,7 @@ import { RubberPage } from '../rubber/RubberPage';
 import { ShoppingPage } from '../rubber/ShoppingPage';
 import { TogetherPage } from '../rubber/TogetherPage';
 import { ShelfPage } from '../shelf/ShelfPage';
+import { Boundary } from '../ui/Boundary';
 import { WorkshopPage } from '../workshop/WorkshopPage';
 import { Failed } from './Failed';
 
@@ -14,20 +15,22 @@ export function App() {
   return (
     <>
       <Failed />
-      <Routes>
-        <Route path="/" element={<ShelfPage />} />
-        <Route path="/jobs/:id" element={<Navigate to="master" replace />} />
-        <Route path="/jobs/:id/:stage" element={<JobPage />} />
-        <Route path="/rubber" element={<RubberPage />} />
-        <Route path="/rubber/:product" element={<RubberPage />} />
-        <Route path="/shopping" element={<ShoppingPage />} />
-        <Route path="/together" element={<TogetherPage />} />
-        <Route path="/mix" element={<MixPage />} />
-        <Route path="/workshop" element={<WorkshopPage />} />
-        <Route path="/help" element={<HelpPage />} />
-        <Route path="/sign-in" element={<SignInPage />} />
-        <Route path="*" element={<Navigate to="/" replace />} />
-      </Routes>
+      <Boundary what="This page">
+        <Routes>
+          <Route path="/" element={<ShelfPage />} />
+          <Route path="/jobs/:id" element={<Navigate to="master" replace />} />
+          <Route path="/jobs/:id/:stage" element={<JobPage />} />
+          <Route path="/rubber" element={<RubberPage />} />
+          <Route path="/rubber/:product" element={<RubberPage />} />
+          <Route path="/shopping" element={<ShoppingPage />} />
+          <Route path="/together" element={<TogetherPage />} />
+          <Route path="/mix" element={<MixPage />} />
+          <Route path="/workshop" element={<WorkshopPage />} />
+          <Route path="/help" element={<HelpPage />} />
+          <Route path="/sign-in" element={<SignInPage />} />
+          <Route path="*" element={<Navigate to="/" replace />} />
+        </Routes>
+      </Boundary>
     </>
   );
 }

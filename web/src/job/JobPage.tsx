@@ -5,6 +5,7 @@ import { Navigate, useNavigate, useParams } from 'react-router-dom';
 import { PageHead } from '../app/PageHead';
 import { Problem } from '../api/client';
 import { useTitle } from '../app/useTitle';
+import { Boundary } from '../ui/Boundary';
 import { Busy } from '../ui/Busy';
 import { CautionList } from '../ui/CautionList';
 import { WorkingText } from '../ui/FigureText';
@@ -166,21 +167,23 @@ export function JobPage() {
       <div className="job">
         <JobHead job={job} desk={desk} history={history} make={made.make} print={sheet.open} />
         <div className="bench">
-          {stage === 'approach' && job.hasShape ? (
-            <ApproachTable approaches={approaches} desk={desk} />
-          ) : (
-            <MouldDrawing
-              job={job}
-              desk={desk}
-              stage={stage}
-              pointed={pointed}
-              point={setPointed}
-              choose={choose}
-              shape={shape}
-              tool={stage === 'mould' ? tool : NO_TOOL}
-              paint={stage === 'master' ? paint : null}
-            />
-          )}
+          <Boundary key={`drawing ${stage}`} what="The drawing">
+            {stage === 'approach' && job.hasShape ? (
+              <ApproachTable approaches={approaches} desk={desk} />
+            ) : (
+              <MouldDrawing
+                job={job}
+                desk={desk}
+                stage={stage}
+                pointed={pointed}
+                point={setPointed}
+                choose={choose}
+                shape={shape}
+                tool={stage === 'mould' ? tool : NO_TOOL}
+                paint={stage === 'master' ? paint : null}
+              />
+            )}
+          </Boundary>
           <main className="words">
             {upload.upload && (
               <Busy
@@ -209,29 +212,31 @@ export function JobPage() {
             {desk.problem && (
               <Notice title={desk.problem.title} text={desk.problem.message} close={desk.dismiss} />
             )}
-            {stage === 'master' && (
-              <MasterStage
-                job={job}
-                desk={desk}
-                choose={choose}
-                chooseBeside={chooseBeside}
-                paint={paint}
-                setPaint={setPaint}
-              />
-            )}
-            {stage === 'approach' && (
-              <ApproachStage job={job} desk={desk} approaches={approaches} />
-            )}
-            {stage === 'mould' && (
-              <MouldStage job={job} desk={desk}>
-                {job.hasShape && (
-                  <ShapePart job={job} desk={desk} shape={shape} tool={tool} setTool={setTool} />
-                )}
-              </MouldStage>
-            )}
-            {stage === 'rubber' && <RubberStage job={job} />}
-            {stage === 'pours' && <PoursStage job={job} />}
-            <Parts job={job} all={stage === 'mould'} />
+            <Boundary key={stage} what="This stage">
+              {stage === 'master' && (
+                <MasterStage
+                  job={job}
+                  desk={desk}
+                  choose={choose}
+                  chooseBeside={chooseBeside}
+                  paint={paint}
+                  setPaint={setPaint}
+                />
+              )}
+              {stage === 'approach' && (
+                <ApproachStage job={job} desk={desk} approaches={approaches} />
+              )}
+              {stage === 'mould' && (
+                <MouldStage job={job} desk={desk}>
+                  {job.hasShape && (
+                    <ShapePart job={job} desk={desk} shape={shape} tool={tool} setTool={setTool} />
+                  )}
+                </MouldStage>
+              )}
+              {stage === 'rubber' && <RubberStage job={job} />}
+              {stage === 'pours' && <PoursStage job={job} />}
+              <Parts job={job} all={stage === 'mould'} />
+            </Boundary>
             <div ref={cautions}>
               <CautionList
                 cautions={job.cautions}

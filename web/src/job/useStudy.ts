@@ -20,7 +20,7 @@ export function useStudy(job: Job | undefined): ShapeDesk {
   const queries = useQueryClient();
   const id = job?.id ?? '';
   const path = { params: { path: { id } } };
-  const { data, working, stop, again } = useWork<Study>({
+  const { data, error, retry, working, stop, again } = useWork<Study>({
     key: ['job', id, 'study', job?.version],
     enabled: job?.hasShape === true,
     look: () => unwrap(client.GET('/api/jobs/{id}/study', path)),
@@ -53,8 +53,9 @@ export function useStudy(job: Job | undefined): ShapeDesk {
     }
   }, [open, missing, queries, id]);
 
-  const ended =
-    state === 'STOPPED'
+  const ended = error
+    ? `The closer look at the shape cannot be read. ${error.message}`
+    : state === 'STOPPED'
       ? 'Stopped. The drawing may be out of date.'
       : state === 'FAILED'
         ? (data?.work.problem ?? '')
@@ -65,6 +66,6 @@ export function useStudy(job: Job | undefined): ShapeDesk {
     working,
     ended,
     stop,
-    again,
+    again: error ? () => void retry() : again,
   };
 }

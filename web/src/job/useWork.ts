@@ -21,7 +21,7 @@ interface Asking<T> {
 export function useWork<T extends { work: Work }>(asking: Asking<T>) {
   const queries = useQueryClient();
   const { key, enabled, look, ask, stop, byItself, keep } = asking;
-  const { data, isPlaceholderData } = useQuery({
+  const { data, error, refetch, isPlaceholderData } = useQuery({
     queryKey: key,
     queryFn: async () => {
       const known = await look();
@@ -34,6 +34,9 @@ export function useWork<T extends { work: Work }>(asking: Asking<T>) {
   const work = data?.work;
   return {
     data,
+    /** Why nothing is known, and a way to ask again. */
+    error: data ? null : error,
+    retry: refetch,
     /** What is shown answers an earlier question. */
     stale: isPlaceholderData,
     working: work?.state === 'WORKING' ? work : null,

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useId } from 'react';
 import type { Drawing, Job } from '../api/client';
 import { sectionQuery, type CutName } from '../job/jobQueries';
+import { NotRead } from '../ui/NotRead';
 import { useSize } from '../ui/useSize';
 import { Dipstick, type Dragging } from './Dipstick';
 import type { ShapeDesk } from '../job/useStudy';
@@ -39,7 +40,7 @@ export function Section({
   divide,
 }: Props) {
   const { ref, width, height } = useSize<HTMLDivElement>();
-  const { data, isPlaceholderData } = useQuery({
+  const { data, error, refetch, isPlaceholderData } = useQuery({
     ...sectionQuery(job.id, job.version, cut, at),
     enabled: job.dipstick !== undefined || job.skin !== undefined,
   });
@@ -51,6 +52,7 @@ export function Section({
       className={`drawing${isPlaceholderData ? ' stale' : ''}`}
       data-stale={isPlaceholderData}
     >
+      {!drawing && <NotRead what="The drawing" error={error} again={refetch} />}
       {drawing && scale && width > 0 && (
         <svg
           role="group"

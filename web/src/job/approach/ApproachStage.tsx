@@ -5,6 +5,7 @@ import { client, unwrap, type Job, type Variant } from '../../api/client';
 import { big } from '../../ui/big';
 import { Busy } from '../../ui/Busy';
 import { FigureText } from '../../ui/FigureText';
+import { NotRead } from '../../ui/NotRead';
 import { Take } from './ApproachTable';
 import { variantsQuery } from '../jobQueries';
 import type { ApproachDesk } from './useApproaches';
@@ -19,7 +20,7 @@ interface Props {
 
 /** Which mould to make, and why. */
 export function ApproachStage({ job, desk, approaches }: Props) {
-  const { data, working, stale, again } = approaches;
+  const { data, error, retry, working, stale, again } = approaches;
   if (!job.hasShape) {
     return (
       <>
@@ -36,6 +37,7 @@ export function ApproachStage({ job, desk, approaches }: Props) {
   return (
     <>
       <h1>Which mould?</h1>
+      <NotRead what="The comparison" error={error} again={retry} />
       {!working && (state === 'STOPPED' || state === 'FAILED') && (
         <div className="busy" role="status">
           <span>{state === 'FAILED' ? data?.work.problem : 'Stopped.'}</span>
@@ -183,7 +185,7 @@ function Weight({
 /** Moulds kept beside the one chosen. */
 function Variants({ job, desk }: { job: Job; desk: JobDesk }) {
   const queries = useQueryClient();
-  const { data } = useQuery(variantsQuery(job.id, job.version));
+  const { data, error, refetch } = useQuery(variantsQuery(job.id, job.version));
   const again = () => queries.invalidateQueries({ queryKey: ['job', job.id, 'variants'] });
   const of = (variant: string) => ({ params: { path: { id: job.id, variant } } });
   const keep = () =>
@@ -205,6 +207,7 @@ function Variants({ job, desk }: { job: Job; desk: JobDesk }) {
   return (
     <section className="part" aria-label="Variants">
       <h2>Variants</h2>
+      <NotRead what="What is kept" error={error} again={refetch} />
       {data && data.length > 0 ? (
         <table className="compare">
           <thead>
@@ -221,16 +224,18 @@ function Variants({ job, desk }: { job: Job; desk: JobDesk }) {
             {data.map((v) => (
               <tr key={v.id} className={v.now ? 'now' : undefined}>
                 <td>{v.name}</td>
-                <td className="n">
+                <td className="n" data-label="Rubber">
                   <FigureText figure={v.figures['rubber.box']} />
                 </td>
-                <td className="n">
+                <td className="n" data-label="Its cost">
                   <FigureText figure={v.figures['rubber.cost']} />
                 </td>
-                <td className="n">
+                <td className="n" data-label="Sheet">
                   <FigureText figure={v.figures['box.cost']} />
                 </td>
-                <td className="n">{v.cautions}</td>
+                <td className="n" data-label="Cautions">
+                  {v.cautions}
+                </td>
                 <td className="tools">
                   <Button
                     size="sm"

@@ -4,7 +4,7 @@ import { useWork } from '../useWork';
 /** Into how many pieces a mould would have to part; worked out when asked for. */
 export function usePartition(job: Job) {
   const path = { params: { path: { id: job.id } } };
-  const { data, working, again, stop } = useWork<Partition>({
+  const { data, error, retry, working, again, stop } = useWork<Partition>({
     key: ['job', job.id, 'partition', job.version],
     enabled: job.hasShape,
     look: () => unwrap(client.GET('/api/jobs/{id}/partition', path)),
@@ -13,7 +13,12 @@ export function usePartition(job: Job) {
     keep: true,
   });
   const state = data?.work.state;
-  const ended =
-    state === 'FAILED' ? (data?.work.problem ?? '') : state === 'STOPPED' ? 'Stopped.' : '';
-  return { data, working, ended, ask: again, stop };
+  const ended = error
+    ? error.message
+    : state === 'FAILED'
+      ? (data?.work.problem ?? '')
+      : state === 'STOPPED'
+        ? 'Stopped.'
+        : '';
+  return { data, working, ended, ask: error ? () => void retry() : again, stop };
 }

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { figureOf, wordOf, type Job } from '../../api/client';
+import { NotRead } from '../../ui/NotRead';
 import { FigureText } from '../../ui/FigureText';
 import { Pick } from '../../ui/Pick';
 import { Word } from '../../ui/Word';
@@ -234,7 +235,7 @@ const TURNS = [
 
 function Posing({ job, desk }: { job: Job; desk: JobDesk }) {
   const [by, setBy] = useState(90);
-  const { data: faces } = useQuery(facesQuery(job.id, job.shapeKey));
+  const { data: faces, error, refetch } = useQuery(facesQuery(job.id, job.shapeKey));
   const offered = faces?.filter((f) => !f.down).slice(0, 5) ?? [];
   const turn = (text: string) => desk.apply([{ word: 'pose.turned', text }]);
   return (
@@ -244,6 +245,7 @@ function Posing({ job, desk }: { job: Job; desk: JobDesk }) {
         It stands <Word k="pose.liftMm" /> clear of the plate.
       </p>
       <Stands job={job} desk={desk} />
+      <NotRead what="Its flat sides" error={error} again={refetch} />
       <p className="sentence">
         Click a face in the solid view to rest it there
         {offered.length > 0 ? ', or choose one of its flat sides:' : '.'}

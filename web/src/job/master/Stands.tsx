@@ -2,13 +2,14 @@ import Button from 'react-bootstrap/Button';
 import { client, unwrap, type Job, type Stand, type Stands as Found } from '../../api/client';
 import { Busy } from '../../ui/Busy';
 import { FigureText } from '../../ui/FigureText';
+import { NotRead } from '../../ui/NotRead';
 import type { JobDesk } from '../useJob';
 import { useWork } from '../useWork';
 
 /** The few best ways for the master to stand, found by looking at all of them. */
 export function Stands({ job, desk }: { job: Job; desk: JobDesk }) {
   const path = { params: { path: { id: job.id } } };
-  const { data, working, stop, again } = useWork<Found>({
+  const { data, error, retry, working, stop, again } = useWork<Found>({
     key: ['job', job.id, 'stands', job.version],
     enabled: true,
     look: () => unwrap(client.GET('/api/jobs/{id}/stands', path)),
@@ -17,7 +18,7 @@ export function Stands({ job, desk }: { job: Job; desk: JobDesk }) {
     keep: true,
   });
   if (!data) {
-    return null;
+    return <NotRead what="How it can stand" error={error} again={retry} />;
   }
   const { work, looked, stands } = data;
   return (

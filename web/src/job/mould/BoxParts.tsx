@@ -3,6 +3,7 @@ import Button from 'react-bootstrap/Button';
 import type { Job } from '../../api/client';
 import { big } from '../../ui/big';
 import { FigureText } from '../../ui/FigureText';
+import { NotRead } from '../../ui/NotRead';
 import { boxShapesQuery, cutListQuery } from '../jobQueries';
 import type { JobDesk } from '../useJob';
 
@@ -16,9 +17,9 @@ const DRAWINGS = [
 
 /** Boxes one has, then boxes of every shape round the same master; one click takes one. */
 export function BoxShapes({ job, desk }: { job: Job; desk: JobDesk }) {
-  const { data, isPlaceholderData } = useQuery(boxShapesQuery(job.id, job.version));
+  const { data, error, refetch, isPlaceholderData } = useQuery(boxShapesQuery(job.id, job.version));
   if (!data) {
-    return null;
+    return <NotRead what="The other boxes" error={error} again={refetch} />;
   }
   return (
     <section className="part" aria-label="Shapes of box">
@@ -38,16 +39,16 @@ export function BoxShapes({ job, desk }: { job: Job; desk: JobDesk }) {
           {data.map((b) => (
             <tr key={b.text} className={b.now ? 'now' : undefined}>
               <td>{big(b.text)}</td>
-              <td className="n">
+              <td className="n" data-label="Rubber">
                 <FigureText figure={b.figures['rubber']} />
               </td>
-              <td className="n">
+              <td className="n" data-label="Compared with a rectangle">
                 <FigureText figure={b.figures['saved']} />
               </td>
-              <td className="n">
+              <td className="n" data-label="Thinnest wall">
                 <FigureText figure={b.figures['thinnest']} />
               </td>
-              <td className="n">
+              <td className="n" data-label="To cut">
                 <FigureText figure={b.figures['sheet']} />
               </td>
               <td>
@@ -71,9 +72,9 @@ export function BoxShapes({ job, desk }: { job: Job; desk: JobDesk }) {
 
 /** What to cut for the box, and the drawings to cut it by. */
 export function CutList({ job }: { job: Job }) {
-  const { data, isPlaceholderData } = useQuery(cutListQuery(job.id, job.version));
+  const { data, error, refetch, isPlaceholderData } = useQuery(cutListQuery(job.id, job.version));
   if (!data) {
-    return null;
+    return <NotRead what="The cut list" error={error} again={refetch} />;
   }
   const file = (ending: string) => `/api/jobs/${job.id}/box/cutlist.${ending}`;
   return (

@@ -147,9 +147,11 @@ function Table({ job }: { job: Job }) {
               <th scope="row">
                 {b.number} {b.of}
               </th>
-              <td className="n">{job.stopped ? '–' : <Weights f={f} b={b} />}</td>
+              <td className="n" data-label="Weigh">
+                {job.stopped ? '–' : <Weights f={f} b={b} />}
+              </td>
               {columns.map((c) => (
-                <td key={c.key} className="n">
+                <td key={c.key} className="n" data-label={c.text}>
                   {f[`batch.${b.number}.${c.key}`] ? (
                     <FigureText figure={f[`batch.${b.number}.${c.key}`]} />
                   ) : (

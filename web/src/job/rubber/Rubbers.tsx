@@ -1,19 +1,23 @@
 import { useQuery } from '@tanstack/react-query';
 import { client, unwrap, type Job } from '../../api/client';
 import { FigureText } from '../../ui/FigureText';
+import { NotRead } from '../../ui/NotRead';
 import { useWords } from '../../ui/words';
 
 /** How each rubber would do for this mould, best first; open while none is picked. */
 export function Rubbers({ job, picked }: { job: Job; picked: boolean }) {
   const desk = useWords();
-  const { data } = useQuery({
+  const { data, error, refetch } = useQuery({
     // what locks is found out later than the version changes
     queryKey: ['rubbers', job.id, job.version, job.figures['locks.stretch']?.value],
     queryFn: () =>
       unwrap(client.GET('/api/jobs/{id}/rubbers', { params: { path: { id: job.id } } })),
     placeholderData: (before) => before,
   });
-  if (!data || data.length === 0) {
+  if (!data) {
+    return <NotRead what="The comparison of rubbers" error={error} again={refetch} />;
+  }
+  if (data.length === 0) {
     return null;
   }
   const now = job.words['rubber.product'];

@@ -104,15 +104,17 @@ function Coats({ job, skin }: { job: Job; skin: Skin }) {
                 {c.cloth && <em>, cloth</em>}
                 {c.rubber && <span className="small quiet"> {c.rubber}</span>}
               </th>
-              <td className="n">{c.thickness}</td>
-              <td className="n">
+              <td className="n" data-label="Thick">
+                {c.thickness}
+              </td>
+              <td className="n" data-label="Rubber">
                 <FigureText figure={f[`coat.${c.number}.volume`]} />
               </td>
-              <td className="n">
+              <td className="n" data-label="Area × thick">
                 <FigureText figure={f[`coat.${c.number}.flat`]} />
               </td>
               {weighed && (
-                <td className="n">
+                <td className="n" data-label="To mix">
                   {f[`coat.${c.number}.base`] ? (
                     <>
                       <FigureText figure={f[`coat.${c.number}.base`]} />
