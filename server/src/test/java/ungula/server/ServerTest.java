@@ -139,7 +139,8 @@ public class ServerTest extends OnServer {
 
     JsonNode wide = server.write(id, version, "mould.sidesMm", "20 mm").body();
     assertNotEquals(figure(wide, "rubber.box"), "242.4 mL");
-    assertEquals(wide.get("undo").asString(), "rubber round the sides");
+    assertEquals(wide.get("undo").get("what").asString(), "rubber round the sides");
+    assertEquals(wide.get("undo").get("stages").get(0).asString(), "mould");
     Answer late = server.write(id, version, "mould.sidesMm", "30 mm");
     assertEquals(late.status(), 409);
     assertTrue(late.body().get("detail").asString().contains("another window"));

@@ -104,7 +104,7 @@ public class ContactTest {
   public void aPatchThatCuredDoesNotSealWhatDrinks() {
     Contact c = contact(Surface.PU_BOARD, Preparation.BARE, Chemistry.ADDITION, Patch.CURED);
     assertEquals(c.verdict(), Verdict.SEAL);
-    assertTrue(c.reason().contains("drinks"), c.reason());
+    assertTrue(c.reason().contains("soaks up"), c.reason());
   }
 
   @Test
