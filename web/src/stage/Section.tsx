@@ -258,7 +258,7 @@ function DimensionLine({
       </g>
     );
   }
-  const x = scale.x(drawing.left) - 10 - 52 * (d.row - 1);
+  const x = scale.x(drawing.left) - 10 - 62 * (d.row - 1);
   const a = scale.y(d.from);
   const b = scale.y(d.to);
   const middle = (a + b) / 2;

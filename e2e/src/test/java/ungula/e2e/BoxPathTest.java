@@ -48,7 +48,7 @@ public class BoxPathTest extends Browsing {
     stage("Mould");
     // inside 144 × 54, 50 high, less the master
     assertThat(page.locator("[data-tally='rubber.box']")).hasText("244.8 mL");
-    assertThat(row(0)).containsText("as much");
+    assertThat(row(0)).containsText("the same");
     Locator tube =
         page.locator("[aria-label='Shapes of box'] tbody tr")
             .filter(new Locator.FilterOptions().setHasText("Ø"));

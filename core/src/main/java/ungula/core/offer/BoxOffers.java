@@ -201,7 +201,7 @@ public final class BoxOffers {
         "against a rectangle",
         saved,
         Math.abs(saved) < 0.005 * rectangular
-            ? "as much"
+            ? "the same"
             : percent + (saved > 0 ? " less" : " more"),
         against);
     figures.length(
