@@ -97,11 +97,11 @@ public class LookingTest extends Browsing {
 
   @DataProvider
   public Object[][] screens() {
-    return new Object[][] {{1024, 768}, {800, 1280}};
+    return new Object[][] {{1024, 768}, {800, 1280}, {390, 844}};
   }
 
   @Test(dataProvider = "screens")
-  public void tabletsShowEverything(int width, int height) {
+  public void smallScreensShowEverything(int width, int height) {
     page.setViewportSize(width, height);
     visit(demoJob("Bollard chess pieces") + "/mould");
     drawn();
