@@ -23,7 +23,7 @@ public final class Area {
         : written(mm2, CM2_MM2, " cm²", M2_MM2, " m²", 3);
   }
 
-  /** From two large units to the small ones' thousand the small unit does. */
+  /** In the large unit from a tenth of it on, where that is 200 small ones or more. */
   private static String written(
       double mm2, double small, String smallName, double large, String largeName, int digits) {
     if (mm2 >= large / 10 && mm2 >= 200 * small) {
