@@ -1153,7 +1153,7 @@ export interface components {
       work: components['schemas']['WorkView'];
     };
     AssumedView: {
-      confirm: string;
+      confirm?: components['schemas']['Edit'];
       stage: string;
       text: string;
       word?: string;

@@ -2,7 +2,9 @@ import { cleanup, screen } from '@testing-library/react';
 import { useLocation } from 'react-router-dom';
 import { afterEach, expect, test } from 'vitest';
 import { drawn, job } from '../testing/job';
+import type { Edit } from '../api/client';
 import { AssumedLine } from './AssumedLine';
+import type { JobDesk } from './useJob';
 
 afterEach(cleanup);
 
@@ -16,37 +18,45 @@ function Where() {
   );
 }
 
+const applied: Edit[][] = [];
+const desk = { apply: (edits: Edit[]) => applied.push(edits) } as unknown as JobDesk;
+
 const assumed = [
-  { word: 'mould.kind', stage: 'mould', text: 'open mould', confirm: 'OPEN' },
-  { word: null, stage: '', text: '21 °C', confirm: '' },
+  {
+    word: 'mould.kind',
+    stage: 'mould',
+    text: 'open mould',
+    confirm: { word: 'mould.kind', nudge: 0 },
+  },
+  { word: undefined, stage: '', text: '21 °C', confirm: undefined },
 ];
 
 test('what is assumed is confirmed by a tap, or leads to its word', async () => {
-  const of = job({}, {}, { assumed } as object);
-  const { written, reads, user } = drawn(
+  const of = job({}, {}, { assumed });
+  const { reads, user } = drawn(
     of,
     <>
-      <AssumedLine job={of} />
+      <AssumedLine job={of} desk={desk} />
       <Where />
     </>,
   );
   expect(reads()).toContain('Assumed:open mould21 °C');
   await user.click(screen.getByRole('button', { name: 'open mould' }));
   await user.click(await screen.findByText('Yes, open mould'));
-  expect(written).toEqual(['mould.kind=OPEN']);
+  expect(applied).toEqual([[{ word: 'mould.kind', nudge: 0 }]]);
   await user.click(screen.getByRole('button', { name: 'open mould' }));
   await user.click(await screen.findByText('Change it'));
   expect(screen.getByRole('status').textContent).toBe('/jobs/j/mould#mould.kind');
 });
 
 test('the warmth of the room is said on the Workshop page', () => {
-  const of = job({}, {}, { assumed } as object);
-  drawn(of, <AssumedLine job={of} />);
+  const of = job({}, {}, { assumed });
+  drawn(of, <AssumedLine job={of} desk={desk} />);
   expect(screen.getByRole('link', { name: '21 °C' }).getAttribute('href')).toBe('/workshop#roomC');
 });
 
 test('where all is said the line is gone', () => {
   const of = job({});
-  const { reads } = drawn(of, <AssumedLine job={of} />);
+  const { reads } = drawn(of, <AssumedLine job={of} desk={desk} />);
   expect(reads()).toBe('');
 });

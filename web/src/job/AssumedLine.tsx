@@ -1,11 +1,10 @@
 import Dropdown from 'react-bootstrap/Dropdown';
 import { Link, useNavigate } from 'react-router-dom';
-import { wordOf, type Job } from '../api/client';
-import { useWords } from '../ui/words';
+import type { Job } from '../api/client';
+import type { JobDesk } from './useJob';
 
 /** What the plan rests on that nobody has said: each is confirmed or changed here. */
-export function AssumedLine({ job }: { job: Job }) {
-  const desk = useWords();
+export function AssumedLine({ job, desk }: { job: Job; desk: JobDesk }) {
   const go = useNavigate();
   if (job.assumed.length === 0) {
     return null;
@@ -14,13 +13,13 @@ export function AssumedLine({ job }: { job: Job }) {
     <p className="assumptions" aria-label="Assumed">
       <span className="quiet">Assumed:</span>
       {job.assumed.map(({ word, stage, text, confirm }) =>
-        word ? (
+        word && confirm ? (
           <Dropdown as="span" key={word} drop="up">
             <Dropdown.Toggle as="button" type="button" className="word assumed" data-assumed={word}>
               {text}
             </Dropdown.Toggle>
             <Dropdown.Menu>
-              <Dropdown.Item as="button" onClick={() => void desk.write(wordOf(word), confirm)}>
+              <Dropdown.Item as="button" onClick={() => desk.apply([confirm])}>
                 Yes, {text}
               </Dropdown.Item>
               <Dropdown.Item

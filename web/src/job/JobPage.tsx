@@ -249,7 +249,7 @@ export function JobPage() {
           </main>
         </div>
         <footer>
-          <AssumedLine job={job} />
+          <AssumedLine job={job} desk={desk} />
           <Tally
             job={job}
             showCautions={() => cautions.current?.scrollIntoView({ block: 'start' })}

@@ -17,11 +17,10 @@ export function useHistory(desk: JobDesk, stage: string) {
     if (!job || !change) {
       return;
     }
-    const shows = STAGES.filter((s) => change.stages.includes(s.id));
     const [to = ''] = change.stages;
     desk.step(by).then(
       (now) => {
-        const on = shows.find((s) => s.id === to)?.text;
+        const on = STAGES.find((s) => s.id === to)?.text;
         const what = on ? `${change.what}, on ${on}` : change.what;
         setTold({ version: now.version, text: `${by < 0 ? 'Undone' : 'Made again'}: ${what}` });
         if (on && !change.stages.includes(stage)) {

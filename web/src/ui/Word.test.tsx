@@ -77,7 +77,7 @@ test('what is assumed looks it, and Enter on it as it stands says it', async () 
   expect(asked).toEqual([]);
   await user.click(word());
   await user.keyboard('{Enter}');
-  expect(asked).toEqual(['mould.sidesMm=12 mm']);
+  expect(asked).toEqual(['mould.sidesMm0']);
 });
 
 test('a late answer does not call back whoever went on to the next word', async () => {

@@ -29,13 +29,15 @@ export function useWordField(k: WordKey, shown: string, desk: WordDesk) {
     if (typed === null || saving.current) {
       return true;
     }
-    if (typed === shown && !evenSame) {
+    const same = typed === shown;
+    if (same && !evenSame) {
       cancel();
       return true;
     }
     saving.current = true;
     try {
-      await desk.write(k, typed);
+      // what is shown may be rounded: as it stands is not what it reads
+      await (same ? desk.nudge(k, 0) : desk.write(k, typed));
       cancel();
       return true;
     } catch (e) {

@@ -104,15 +104,10 @@ final class App implements AutoCloseable {
     } else if (demo) {
       command.add("-XX:ArchiveClassesAtExit=" + LOADED);
     }
-    // short lives: only what is used a great deal is worth compiling a second time
-    command.add("-XX:+UseSerialGC");
+    command.addAll(List.of(System.getProperty("ungula.jvm").split(" ")));
     if (madeUp == null || !demo) {
+      // with little to compute, compiling twice costs more than it brings
       command.add("-XX:TieredStopAtLevel=1");
-    } else {
-      command.add("-XX:Tier4InvocationThreshold=100000");
-      command.add("-XX:Tier4MinInvocationThreshold=20000");
-      command.add("-XX:Tier4CompileThreshold=200000");
-      command.add("-XX:Tier4BackEdgeThreshold=800000");
     }
     command.addAll(List.of("-jar", System.getProperty("ungula.jar"), "serve"));
     command.addAll(List.of("--port", "0", "--data", data.toString()));

@@ -264,7 +264,7 @@ final class PourCautions {
         "batch.chamber",
         CHECK,
         "The size of the vacuum chamber is not known",
-        "Without it nobody can say how much rubber can be degassed at a time. Say it on the"
+        "So how much rubber can be degassed at a time cannot be worked out. Give the size on the"
             + " Workshop page.",
         null,
         List.of(

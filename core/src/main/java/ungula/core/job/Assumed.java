@@ -9,15 +9,17 @@ import ungula.core.plan.Plan;
 import ungula.core.quantity.FileUnit;
 import ungula.core.quantity.Temperature;
 import ungula.core.sentence.Word;
+import ungula.core.sentence.WordBook.Edit;
 
 /**
  * Something a plan rests on that nobody has said.
  *
  * @param word of the job that says it; null when it is said of the workshop
+ * @param stage the word stands on; null with it
  * @param text as it is assumed, in a few words
- * @param confirm written into the word, makes it said; empty when it is the workshop's
+ * @param confirm makes it said; null when it is the workshop's
  */
-public record Assumed(String word, String text, String confirm) {
+public record Assumed(String word, Stage stage, String text, Edit confirm) {
 
   /** Of a plan, what weighs most first; empty while there is no master to plan for. */
   static List<Assumed> of(Plan p) {
@@ -27,30 +29,35 @@ public record Assumed(String word, String text, String confirm) {
     }
     Choices c = p.choices();
     Map<String, Word.State> words = ChoiceWords.states(c);
-    open(all, c, words, "mould.kind", "");
+    open(all, c, words, "mould.kind", Stage.MOULD, "");
     if (p.facts().guessedUnitMm() != null) {
       String unit = FileUnit.name(p.facts().guessedUnitMm());
-      all.add(new Assumed("master.unitMm", "file in " + unit, unit));
+      Edit say = Edit.of("master.unitMm", unit);
+      all.add(new Assumed(say.word(), Stage.MASTER, "file in " + unit, say));
     }
     if (c.mould().kind().poured()) {
-      open(all, c, words, "mould.sidesMm", " round the sides");
-      open(all, c, words, "mould.overTopMm", " over the top");
+      open(all, c, words, "mould.sidesMm", Stage.MOULD, " round the sides");
+      open(all, c, words, "mould.overTopMm", Stage.MOULD, " over the top");
     }
     if (c.cast().product() == null) {
-      open(all, c, words, "cast.material", " casts");
+      open(all, c, words, "cast.material", Stage.RUBBER, " casts");
     }
     if (p.workshop().roomAssumed()) {
-      all.add(new Assumed(null, Temperature.format(p.workshop().roomC(), p.units()), ""));
+      String room = Temperature.format(p.workshop().roomC(), p.units());
+      all.add(new Assumed(null, null, room, null));
     }
     return all;
   }
 
   private static void open(
-      List<Assumed> all, Choices c, Map<String, Word.State> words, String key, String after) {
+      List<Assumed> all,
+      Choices c,
+      Map<String, Word.State> words,
+      String key,
+      Stage stage,
+      String after) {
     if (!c.decided(key)) {
-      Word.State word = words.get(key);
-      String confirm = word.value().isEmpty() ? word.text() : word.value();
-      all.add(new Assumed(key, word.text() + after, confirm));
+      all.add(new Assumed(key, stage, words.get(key).text() + after, Edit.asItStands(key)));
     }
   }
 }

@@ -33,7 +33,6 @@ import ungula.core.workshop.Workshop;
  * @param touching what fresh rubber and casts lie against, with a verdict each
  * @param stages what each stage is like, by its key
  * @param undecided what is still open, in words
- * @param assumed what it rests on that nobody has said, weightiest first
  * @param parts that take a closer look at the shape, and how far each is known
  */
 public record JobPlan(
@@ -44,7 +43,6 @@ public record JobPlan(
     List<Touching> touching,
     Map<String, Stage.Basis> stages,
     List<String> undecided,
-    List<Assumed> assumed,
     List<PlanPart> parts) {
 
   /**
@@ -86,7 +84,6 @@ public record JobPlan(
         Touching.of(plan.brief()),
         Stage.of(plan),
         undecided(plan),
-        Assumed.of(plan),
         PlanPart.of(choices, facts));
   }
 
@@ -106,6 +103,11 @@ public record JobPlan(
     return cautions.stream()
         .filter(c -> c.level() == Caution.Level.STOP && c.stage().equals("mould"))
         .findFirst();
+  }
+
+  /** What it rests on that nobody has said, weightiest first. */
+  public List<Assumed> assumed() {
+    return Assumed.of(plan);
   }
 
   public boolean stopped() {

@@ -32,6 +32,11 @@ public final class WordBook<T extends Record> {
     public static Edit of(String word, String text) {
       return new Edit(word, text, null);
     }
+
+    /** The word is meant as it stands: what is shown may be rounded, and is not read again. */
+    public static Edit asItStands(String word) {
+      return new Edit(word, null, 0);
+    }
   }
 
   /** A change that could not be made; the record is as it was. */

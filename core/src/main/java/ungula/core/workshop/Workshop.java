@@ -174,14 +174,14 @@ public record Workshop(
 
   /** All words as they stand. */
   public Map<String, Word.State> states() {
-    Map<String, Word.State> states = words().states(this, units);
+    Map<String, Word.State> states = WORDS.states(this, units);
     states.computeIfPresent("roomC", (key, room) -> roomAssumed ? room.asAssumed() : room);
     return states;
   }
 
   /** With words written: a room's temperature that was written is no longer assumed. */
   public Workshop edited(List<Edit> edits) {
-    Workshop edited = words().edit(this, edits, units);
+    Workshop edited = WORDS.edit(this, edits, units);
     return edits.stream().anyMatch(e -> e.word().equals("roomC"))
         ? edited.at(edited.roomC)
         : edited;
@@ -243,7 +243,13 @@ public record Workshop(
           Map.of(),
           true);
 
+  private static final WordBook<Workshop> WORDS = book();
+
   public static WordBook<Workshop> words() {
+    return WORDS;
+  }
+
+  private static WordBook<Workshop> book() {
     WordBook<Workshop> words =
         new WordBook<Workshop>()
             .word("name", "name of the workshop", Kind.text(60))

@@ -359,6 +359,29 @@ public class ShapeCautionsTest {
         List.of("Hold it with double-sided tape"));
   }
 
+  /** Tape holds 15 kPa: on 6.7 mm² that is a tenth of a newton. */
+  @Test
+  public void whatHoldsNextToNothingIsNotGivenANumber() {
+    for (double restMm2 : new double[] {6.6, 6.7}) {
+      MasterFacts m = Blocks.measured(80, 55, 42);
+      MasterFacts standing =
+          new MasterFacts(m.sizeMm(), m.topMm(), m.curve(), restMm2, null, null, "measured");
+      Choices c = Choices.fresh(Units.METRIC);
+      for (Edit e :
+          List.of(
+              Edit.of("master.source", "MEASURED"),
+              Edit.of("master.material", "WOOD"),
+              Edit.of("mould.fixing", "TAPE"))) {
+        c = ChoiceWords.edit(c, List.of(e), MARRAM);
+      }
+      JobPlan plan = JobPlan.of(c, standing, MARRAM, Workshop.DEFAULT);
+      String text = caution(plan, "master.floats").orElseThrow().text();
+      String holds =
+          restMm2 < 6.65 ? "tape barely holds." : "tape holds about 0.1 N; count on half.";
+      assertTrue(text.endsWith(holds), text);
+    }
+  }
+
   /** 40 mL lie far enough off: three tenths of it, 12 mL, may be offcuts. */
   @Test
   public void offcutsTakeThePlaceOfNewRubberAsFarAsThereIsRoom() {

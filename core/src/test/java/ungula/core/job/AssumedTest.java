@@ -5,6 +5,7 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.util.List;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import ungula.core.Blocks;
 import ungula.core.choice.ChoiceWords;
@@ -53,13 +54,18 @@ public class AssumedTest {
         List.of("10 mm over the top", "urethane resin casts"));
   }
 
-  /** Each is confirmed by what it says, and by nothing else. */
-  @Test
-  public void eachConfirmsItself() {
-    Choices c = choices();
+  @DataProvider
+  public Object[][] units() {
+    return new Object[][] {{"METRIC"}, {"INCH"}};
+  }
+
+  /** Confirmed it is what it was, also where what is shown is rounded. */
+  @Test(dataProvider = "units")
+  public void eachConfirmsItself(String units) {
+    Choices c = choices("units.display", units);
     MasterFacts block = Blocks.measured(80, 55, 42);
     for (Assumed a : JobPlan.of(c, block, null, SAID).assumed()) {
-      Choices confirmed = ChoiceWords.edit(c, List.of(Edit.of(a.word(), a.confirm())), null);
+      Choices confirmed = ChoiceWords.edit(c, List.of(a.confirm()), null);
       JobPlan plan = JobPlan.of(confirmed, block, null, SAID);
       assertFalse(plan.assumed().contains(a), a.text());
       assertEquals(plan.figures(), JobPlan.of(c, block, null, SAID).figures(), a.text());

@@ -14,6 +14,7 @@ import ungula.core.pour.Batches;
 import ungula.core.rubber.SecondPart;
 import ungula.core.sentence.Kind;
 import ungula.core.sentence.Word;
+import ungula.core.sentence.WordBook.Edit;
 import ungula.core.step.Step;
 import ungula.core.working.Figure;
 import ungula.core.working.KeyedBy;
@@ -130,9 +131,10 @@ public record JobResponse(
    * @param word that says it; null when the Workshop page does
    * @param stage the word stands on; empty when the Workshop page has it
    * @param text as it is assumed
-   * @param confirm written into the word, makes it said
+   * @param confirm makes it said; null when the Workshop page has it
    */
-  public record AssumedView(@Nullable String word, String stage, String text, String confirm) {}
+  public record AssumedView(
+      @Nullable String word, String stage, String text, @Nullable Edit confirm) {}
 
   /**
    * A part of the plan that takes a closer look at the shape.

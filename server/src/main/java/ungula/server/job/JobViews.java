@@ -62,10 +62,6 @@ import ungula.server.workshop.Habits;
 @Component
 class JobViews {
 
-  /** Where the words of a part of the choices stand. */
-  private static final Map<String, String> STAGE_OF =
-      Map.of("master", "master", "mould", "mould", "cast", "rubber");
-
   private final Jobs jobs;
   private final Shapes shapes;
   private final Models models;
@@ -252,7 +248,7 @@ class JobViews {
   }
 
   private static AssumedView assumed(Assumed a) {
-    String stage = a.word() == null ? "" : STAGE_OF.get(a.word().split("\\.")[0]);
+    String stage = a.stage() == null ? "" : a.stage().key();
     return new AssumedView(a.word(), stage, a.text(), a.confirm());
   }
 
