@@ -17,6 +17,7 @@ import com.microsoft.playwright.options.RequestOptions;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Base64;
@@ -75,6 +76,12 @@ abstract class Browsing {
     PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
   }
 
+  /** What {@code ./ungula test} has installed. */
+  private static Path chromium() {
+    Path windowless = Path.of("/usr/bin/chromium-headless-shell");
+    return Files.isExecutable(windowless) ? windowless : Path.of("/usr/bin/chromium");
+  }
+
   private static Browser launched() {
     Playwright playwright =
         Playwright.create(
@@ -84,7 +91,7 @@ abstract class Browsing {
         .chromium()
         .launch(
             new BrowserType.LaunchOptions()
-                .setExecutablePath(Path.of("/usr/bin/chromium"))
+                .setExecutablePath(chromium())
                 .setArgs(
                     List.of(
                         "--no-sandbox",

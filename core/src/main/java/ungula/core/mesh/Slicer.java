@@ -195,8 +195,9 @@ public final class Slicer {
       count++;
     }
 
+    /** Of an edge. Side by side in 64 bits, near vertices would all be filed in the same place. */
     private long key(int a, int b) {
-      return (long) Math.min(a, b) << 32 | Math.max(a, b);
+      return (long) Math.min(a, b) * mesh.vertexCount() + Math.max(a, b);
     }
 
     private void point(int a, int b, double place, int into) {
