@@ -24,6 +24,7 @@ export type Stand = components['schemas']['StandView'];
 export type Stands = components['schemas']['StandsResponse'];
 export type Approach = components['schemas']['ApproachView'];
 export type Partition = components['schemas']['PartitionResponse'];
+export type Proposal = components['schemas']['ProposalResponse'];
 export type Approaches = components['schemas']['ApproachesResponse'];
 export type Variant = components['schemas']['VariantView'];
 export type SurfacePoint = components['schemas']['SurfacePoint'];

@@ -532,6 +532,38 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/jobs/{id}/proposal': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['proposal'];
+    put?: never;
+    post: operations['findProposal'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/jobs/{id}/proposal/picture': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['proposalPicture'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/jobs/{id}/restored': {
     parameters: {
       query?: never;
@@ -1916,6 +1948,27 @@ export interface components {
       | 'thickenPct'
       | 'thinPct'
       | 'viscosityPas';
+    ProposalResponse: {
+      proposal?: components['schemas']['ProposalView'];
+      says: string;
+      work: components['schemas']['WorkView'];
+    };
+    ProposalView: {
+      edits: components['schemas']['Edit'][];
+      figures: {
+        [key in Numbered<components['schemas']['JobFigure']>]?: components['schemas']['Figure'];
+      };
+      picture: string;
+      rests: string[];
+      rubber?: components['schemas']['ProposedRubber'];
+      stops: string[];
+      title: string;
+    };
+    ProposedRubber: {
+      name: string;
+      stock: string;
+      text: string;
+    };
     RateRow: {
       per: string;
       reason: string;
@@ -2001,6 +2054,7 @@ export interface components {
     Shelf: {
       demo: boolean;
       jobs: components['schemas']['ShelfJob'][];
+      unnamed: boolean;
       workshop: string;
     };
     ShelfJob: {
@@ -3222,6 +3276,74 @@ export interface operations {
         };
         content: {
           'application/json': string;
+        };
+      };
+    };
+  };
+  proposal: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ProposalResponse'];
+        };
+      };
+    };
+  };
+  findProposal: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ProposalResponse'];
+        };
+      };
+    };
+  };
+  proposalPicture: {
+    parameters: {
+      query: {
+        of: string;
+      };
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'image/png': string;
         };
       };
     };

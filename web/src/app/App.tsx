@@ -2,6 +2,7 @@ import { Navigate, Route, Routes } from 'react-router-dom';
 import { SignInPage } from '../access/SignInPage';
 import { HelpPage } from '../help/HelpPage';
 import { JobPage } from '../job/JobPage';
+import { ProposalPage } from '../job/proposal/ProposalPage';
 import { MixPage } from '../rubber/MixPage';
 import { RubberPage } from '../rubber/RubberPage';
 import { ShoppingPage } from '../rubber/ShoppingPage';
@@ -19,6 +20,7 @@ export function App() {
         <Routes>
           <Route path="/" element={<ShelfPage />} />
           <Route path="/jobs/:id" element={<Navigate to="master" replace />} />
+          <Route path="/jobs/:id/proposal" element={<ProposalPage />} />
           <Route path="/jobs/:id/:stage" element={<JobPage />} />
           <Route path="/rubber" element={<RubberPage />} />
           <Route path="/rubber/:product" element={<RubberPage />} />

@@ -18,6 +18,7 @@ import { ApproachTable } from './approach/ApproachTable';
 import { AssumedLine } from './AssumedLine';
 import { JobHead } from './JobHead';
 import { MasterStage } from './master/MasterStage';
+import { ModelChooser } from './master/ModelChooser';
 import { MouldStage } from './mould/MouldStage';
 import { PoursStage } from './pours/PoursStage';
 import { Parts } from './mould/Parts';
@@ -110,19 +111,9 @@ export function JobPage() {
   const wordDesk = useMemo(() => (words ? { words, write, nudge } : null), [words, write, nudge]);
 
   const modelFile = (
-    <input
-      ref={chooser}
-      type="file"
-      hidden
-      accept=".stl,.obj,.ply,.off,.3mf"
-      data-testid="model-file"
-      onChange={(e) => {
-        const [file] = e.target.files ?? [];
-        if (file) {
-          (beside.current ? upload.startBeside : upload.start)(file);
-        }
-        e.target.value = '';
-      }}
+    <ModelChooser
+      chooser={chooser}
+      take={(file) => (beside.current ? upload.startBeside : upload.start)(file)}
     />
   );
   if (desk.error && !job) {

@@ -1,8 +1,9 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { MemoryRouter } from 'react-router-dom';
+import { MemoryRouter, Route, Routes } from 'react-router-dom';
 import { afterEach, expect, test, vi } from 'vitest';
+import { handedOver } from '../job/master/handedOver';
 import { ShelfPage } from './ShelfPage';
 
 afterEach(() => {
@@ -84,4 +85,66 @@ test('whoever signed in is named and can leave', async () => {
   show(() => Response.json({ workshop: 'Ours', demo: false, jobs: [] }));
   await screen.findByText('AB');
   screen.getByRole('button', { name: 'Sign out' });
+});
+
+test('a model begins a job that is called as its file is', async () => {
+  const sent: unknown[] = [];
+  vi.stubGlobal('fetch', async (request: Request) => {
+    const { pathname } = new URL(request.url);
+    if (request.method === 'POST') {
+      sent.push([pathname, await request.json()]);
+      return Response.json({ id: 'new' });
+    }
+    return Response.json(
+      pathname === '/api/shelf'
+        ? { workshop: 'Ours', unnamed: false, demo: false, jobs: [] }
+        : { products: [], initials: 'AB', missing: [] },
+    );
+  });
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <MemoryRouter>
+        <Routes>
+          <Route path="/" element={<ShelfPage />} />
+          <Route path="/jobs/:id/proposal" element={<p>proposal</p>} />
+        </Routes>
+      </MemoryRouter>
+    </QueryClientProvider>,
+  );
+  const model = new File(['solid'], 'Seal pup v1.2.stl');
+  await userEvent.upload(await screen.findByTestId('model-file'), model);
+  await screen.findByText('proposal');
+  expect(sent).toEqual([['/api/jobs', { name: 'Seal pup v1.2' }]]);
+  expect(handedOver('new')).toBe(model);
+});
+
+test('the workshop is asked its name until it is said', async () => {
+  const sent: unknown[] = [];
+  let unnamed = true;
+  vi.stubGlobal('fetch', async (request: Request) => {
+    const { pathname } = new URL(request.url);
+    if (request.method === 'POST') {
+      sent.push(await request.json());
+      unnamed = false;
+      return Response.json({ version: 4 });
+    }
+    return Response.json(
+      pathname === '/api/shelf'
+        ? { workshop: unnamed ? 'My workshop' : 'Quayside', unnamed, demo: false, jobs: [] }
+        : { version: 3, products: [], initials: 'AB', missing: [] },
+    );
+  });
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <MemoryRouter>
+        <ShelfPage />
+      </MemoryRouter>
+    </QueryClientProvider>,
+  );
+  const asked = await screen.findByRole('textbox', { name: 'What is your workshop called?' });
+  screen.getByRole('button', { name: 'Keep “My workshop”' });
+  await userEvent.type(asked, 'Quayside{Enter}');
+  await screen.findByRole('heading', { name: 'Quayside' });
+  expect(sent).toEqual([{ version: 3, edits: [{ word: 'name', text: 'Quayside' }] }]);
+  expect(screen.queryByRole('textbox', { name: /called/ })).toBeNull();
 });

@@ -6,9 +6,13 @@ import { Link, useNavigate } from 'react-router-dom';
 import { client, unwrap, type ShelfJob } from '../api/client';
 import { PageHead } from '../app/PageHead';
 import { useTitle } from '../app/useTitle';
+import { handOver } from '../job/master/handedOver';
+import { ModelChooser } from '../job/master/ModelChooser';
 import { stockQuery } from '../rubber/productsQuery';
 import { Notice } from '../ui/Notice';
 import { NotRead } from '../ui/NotRead';
+import { useDrop } from '../ui/useDrop';
+import { NameOnce } from './NameOnce';
 
 const shelfQuery = queryOptions({
   queryKey: ['shelf'],
@@ -23,6 +27,7 @@ export function ShelfPage() {
   const [archived, setArchived] = useState(false);
   const [gone, setGone] = useState<ShelfJob | null>(null);
   const search = useRef<HTMLInputElement>(null);
+  const chooser = useRef<HTMLInputElement>(null);
   useTitle(shelf?.workshop);
 
   useEffect(() => {
@@ -46,6 +51,12 @@ export function ShelfPage() {
     const made = await unwrap(client.POST('/api/jobs', { body: {} }));
     await go(`/jobs/${made.id}/master`);
   };
+  const beginWith = async (file: File) => {
+    const made = await unwrap(client.POST('/api/jobs', { body: { name: jobName(file.name) } }));
+    handOver(made.id, file);
+    await go(`/jobs/${made.id}/proposal`);
+  };
+  const dropping = useDrop((file) => void beginWith(file));
   const path = (id: string) => ({ params: { path: { id } } });
   const copy = async (job: ShelfJob) => {
     await unwrap(client.POST('/api/jobs/{id}/copies', path(job.id)));
@@ -99,8 +110,12 @@ export function ShelfPage() {
               {archived ? 'Back to the shelf' : 'Put away'}
             </Button>
           )}
-          <Button onClick={() => void begin()}>New job</Button>
+          <Button variant="outline-primary" onClick={() => void begin()}>
+            New job
+          </Button>
+          <Button onClick={() => chooser.current?.click()}>Job from a model</Button>
         </div>
+        {shelf?.unnamed && <NameOnce now={shelf.workshop} named={again} />}
         {shelf?.demo && (
           <p className="small quiet" style={{ marginTop: '0.8rem' }}>
             This is a made-up shelf of a harbour museum, to look around in.{' '}
@@ -126,9 +141,11 @@ export function ShelfPage() {
                 ? `Nothing on the shelf is called “${sought}”.`
                 : archived
                   ? 'Nothing is put away.'
-                  : 'A job begins with a master: a model file, a solid, or a tape measure.'}
+                  : 'Drop the model of a master here, and a mould is proposed for it. Without a model, begin with a solid or a tape measure.'}
             </p>
-            {!sought && !archived && <Button onClick={() => void begin()}>Begin a job</Button>}
+            {!sought && !archived && (
+              <Button onClick={() => chooser.current?.click()}>Choose a model file</Button>
+            )}
           </div>
         )}
         <ul className="shelf" aria-label="Jobs">
@@ -192,9 +209,18 @@ export function ShelfPage() {
           ))}
         </ul>
       </main>
+      <ModelChooser chooser={chooser} take={(file) => void beginWith(file)} />
+      {dropping && <div className="dropping">Drop a model to begin a job with it</div>}
     </div>
   );
 }
+
+/** A job is called as its file is, without what names the format. */
+const jobName = (file: string) =>
+  file
+    .replace(/\.[^.]*$/, '')
+    .trim()
+    .slice(0, 120) || file;
 
 /** What runs low on the rubber shelf, or is over its date. */
 function LowStock() {

@@ -217,9 +217,14 @@ abstract class Browsing {
   void beginJob() {
     visit("");
     button("New job").click();
-    page.waitForURL(Pattern.compile(".*/jobs/.*/master"));
-    begun.add(page.url().replaceAll(".*/jobs/(.*)/master", "$1"));
+    begun("master");
     PlaywrightAssertions.assertThat(heading("Master")).isVisible();
+  }
+
+  /** Waits for the page of a job begun just now. */
+  void begun(String stage) {
+    page.waitForURL(Pattern.compile(".*/jobs/.*/" + stage));
+    begun.add(page.url().replaceAll(".*/jobs/(.*)/" + stage, "$1"));
   }
 
   Locator heading(String name) {

@@ -76,7 +76,7 @@ public class KeepingTest extends Browsing {
       assertThat(page.locator(".entry")).hasCount(9);
       button("Remove the made-up jobs").click();
       assertThat(page.locator(".entry")).hasCount(0);
-      assertThat(page.locator(".empty")).containsText("A job begins with a master");
+      assertThat(page.locator(".empty")).containsText("Drop the model of a master here");
     }
   }
 }

@@ -3,6 +3,7 @@ package ungula.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.FilePayload;
 import java.nio.file.Path;
 import org.testng.annotations.Test;
 
@@ -41,15 +42,6 @@ public class Screenshots extends Browsing {
     drawn();
     take("mould");
     String finial = demoJobItself("Lantern finial");
-    visit(finial + "/mould");
-    drawn();
-    write("hollow.wallMm", "3 mm");
-    page.locator("path.CORE").waitFor();
-    page.locator("[aria-label='Casting']").scrollIntoViewIfNeeded();
-    drawn();
-    take("core");
-    button("Undo").click();
-    assertThat(page.locator("path.CORE")).hasCount(0);
     visit(finial + "/approach");
     page.locator(".approaches table").waitFor();
     pictured();
@@ -118,6 +110,14 @@ public class Screenshots extends Browsing {
     visit("workshop");
     assertThat(word("name")).isVisible();
     take("workshop");
+    byte[] stl = page.request().get(app.url("api/" + nautilus + "/master.stl")).body();
+    visit("");
+    page.waitForFileChooser(() -> button("Job from a model").click())
+        .setFiles(new FilePayload("Nautilus.stl", "model/stl", stl));
+    begun("proposal");
+    page.locator(".proposed").waitFor();
+    pictured();
+    take("proposal");
   }
 
   /** Waits until every picture on the page is there. */

@@ -4,13 +4,16 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import javax.imageio.ImageIO;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 import ungula.core.demo.HarbourShapes;
+import ungula.core.master.Tessellation;
 import ungula.core.mesh.io.ModelReader;
 import ungula.core.work.Progress;
 
@@ -67,6 +70,35 @@ public class ApproachTest extends OnServer {
     JsonNode at = server.get("/api/jobs/" + id + "/dipstick?mark=PARTING&at=30.3").body();
     assertEquals(at.get("upMm").asDouble() % 1, 0.0);
     assertTrue(server.job(id).get("order").size() >= 6);
+  }
+
+  @Test
+  public void whatIsProposedIsWhatItSays() throws Exception {
+    String job = server.addJob();
+    server.upload(job, "block.stl", Running.stl(Tessellation.box(80, 55, 42)));
+    String address = "/api/jobs/" + job + "/proposal";
+    assertEquals(server.get(address).body().get("work").get("state").asString(), "OPEN");
+    JsonNode found = server.post(address, "").body();
+    while (found.get("work").get("state").asString().equals("WORKING")) {
+      Running.lookLater();
+      found = server.get(address).body();
+    }
+    JsonNode proposal = found.get("proposal");
+    assertTrue(found.get("says").asString().startsWith("Choose the open mould, "), "" + found);
+    assertEquals(proposal.get("rubber").get("stock").asString(), "", "the shelf is empty");
+    byte[] picture = server.get(proposal.get("picture").asString()).raw();
+    assertEquals(ImageIO.read(new ByteArrayInputStream(picture)).getWidth(), 640);
+    String edits = proposal.get("edits").toString();
+    int version = server.job(job).get("version").asInt();
+    server.post(
+        "/api/jobs/" + job + "/edits", "{\"version\":" + version + ",\"edits\":" + edits + "}");
+    JsonNode after = server.job(job);
+    for (String figure : new String[] {"rubber.box", "mix.base", "mix.hardener", "cost.job"}) {
+      assertEquals(after.get("figures").get(figure), proposal.get("figures").get(figure), figure);
+    }
+    // what it rested on was said with it; how warm the room is, is the workshop's
+    assertEquals(after.get("assumed").size(), 1);
+    assertEquals(after.get("version").asInt(), version + 1, "one step, undone as one");
   }
 
   @Test

@@ -75,7 +75,7 @@ import ungula.core.workshop.Workshop;
 public final class ApproachSearch {
 
   /** Changes when the same question comes out otherwise: old answers are made again. */
-  public static final int VERSION = 8;
+  public static final int VERSION = 9;
 
   /** Cells of the rooms air is looked for in: enough to compare by. */
   private static final double CELLS = 400_000;
@@ -347,7 +347,7 @@ public final class ApproachSearch {
     casts(made, stretch, book);
     return new Approach(
         t.kind,
-        named(t.kind, moulds) + (t.core ? " with a core, " : ", ") + way(chosen),
+        named(t.kind, moulds) + (t.core ? " with a core, " : ", ") + way(chosen, posed),
         chosen.pose().turn(),
         t.now,
         t.core,
@@ -416,10 +416,12 @@ public final class ApproachSearch {
     }
   }
 
-  private String way(Choices chosen) {
+  private String way(Choices chosen, PosedMaster posed) {
     Vec3 up = chosen.pose().turn().inverse().apply(Vec3.UP);
     Vec3 now = choices.pose().turn().apply(up);
-    return now.z() > Math.cos(Math.toRadians(2)) ? "as it stands now" : StandOffers.way(now);
+    return now.z() > Math.cos(Math.toRadians(2))
+        ? "as it stands now"
+        : StandOffers.way(now, posed.mesh().bounds().size());
   }
 
   /** For rubber and sheet; cm³ of rubber while it has no price. */

@@ -17,10 +17,19 @@ public final class Ranking {
     this.works = works;
     criteria =
         List.of(
-            new Criterion(w.money(), Worth::money, "money", "rubber", " for rubber and sheet"),
-            new Criterion(w.time(), Worth::hours, "open", "open", " until it is open"),
-            new Criterion(w.ease(), Worth::work, "work", "work", " of work by hand"),
-            new Criterion(w.finish(), Worth::flaws, "seam", "air", " of seam on every cast"));
+            new Criterion(
+                w.money(), Worth::money, "money", "rubber", " for rubber and sheet", "costs less"),
+            new Criterion(
+                w.time(), Worth::hours, "open", "open", " until it is open", "is open sooner"),
+            new Criterion(
+                w.ease(), Worth::work, "work", "work", " of work by hand", "takes less work"),
+            new Criterion(
+                w.finish(),
+                Worth::flaws,
+                "seam",
+                "air",
+                " of seam on every cast",
+                "leaves less to clean up on casts"));
   }
 
   /**
@@ -29,9 +38,15 @@ public final class Ranking {
    * @param key of the figure that tells it
    * @param instead the figure while there is no such
    * @param unit to follow the figure
+   * @param better what a mould does that is better at it
    */
   private record Criterion(
-      int weight, ToDoubleFunction<Worth> value, String key, String instead, String unit) {
+      int weight,
+      ToDoubleFunction<Worth> value,
+      String key,
+      String instead,
+      String unit,
+      String better) {
 
     double of(Approach a) {
       return value.applyAsDouble(a.worth());
@@ -45,18 +60,19 @@ public final class Ranking {
 
   /**
    * @param approaches best first; what cannot work last
-   * @param says which to take and why, in a sentence; empty when nothing works
+   * @param says which to take and why, with the numbers; empty when nothing works
+   * @param brief the same without them, for where another rubber changes them
    */
-  public record Ranked(List<Approach> approaches, String says) {}
+  public record Ranked(List<Approach> approaches, String says, String brief) {}
 
   public static Ranked of(List<Approach> all, Weights weights) {
     List<Approach> works = all.stream().filter(Approach::works).toList();
     Ranking ranking = new Ranking(works, weights);
     List<Approach> best = new ArrayList<>(works);
     best.sort(Comparator.comparing(Approach::hollow).thenComparingDouble(ranking::score));
-    String says = ranking.says(best.stream().filter(a -> !a.hollow()).toList());
+    List<Approach> solid = best.stream().filter(a -> !a.hollow()).toList();
     all.stream().filter(a -> !a.works()).forEach(best::add);
-    return new Ranked(List.copyOf(best), says);
+    return new Ranked(List.copyOf(best), ranking.says(solid), ranking.brief(solid));
   }
 
   /** 0 is best at everything that counts; each counts by its weight, from the best to the worst. */
@@ -85,12 +101,7 @@ public final class Ranking {
           + ". Nothing else works.";
     }
     Approach next = best.get(1);
-    List<Criterion> deciding =
-        criteria.stream()
-            .sorted(
-                Comparator.comparingDouble(c -> -c.weight * (behind(c, next) - behind(c, first))))
-            .limit(2)
-            .toList();
+    List<Criterion> deciding = deciding(first, next);
     return choose
         + ". Compared with the "
         + (next.now() ? "present mould" : next.title())
@@ -99,6 +110,36 @@ public final class Ranking {
         + "; "
         + against(deciding.get(1), first, next)
         + ".";
+  }
+
+  private String brief(List<Approach> best) {
+    if (best.isEmpty()) {
+      return "";
+    }
+    Approach first = best.get(0);
+    if (best.size() == 1) {
+      return "Choose the " + first.title() + ". Nothing else works.";
+    }
+    Approach next = best.get(1);
+    List<String> better =
+        deciding(first, next).stream()
+            .filter(c -> behind(c, first) < behind(c, next))
+            .map(c -> c.better)
+            .toList();
+    return "Choose the "
+        + first.title()
+        + "."
+        + (better.isEmpty()
+            ? " The " + next.title() + " is as good."
+            : " It " + String.join(" and ", better) + " than the " + next.title() + ".");
+  }
+
+  /** The two things that count most for the first of two. */
+  private List<Criterion> deciding(Approach first, Approach next) {
+    return criteria.stream()
+        .sorted(Comparator.comparingDouble(c -> -c.weight * (behind(c, next) - behind(c, first))))
+        .limit(2)
+        .toList();
   }
 
   private static String against(Criterion c, Approach first, Approach next) {

@@ -41,6 +41,9 @@ public final class StandOffers {
   /** Leaning less than this from a way it could be named by is that way, degrees. */
   private static final double NEARLY = 12;
 
+  /** So much higher than wide it stands on an end rather than lies on a side. */
+  private static final double STANDS = 1.1;
+
   private final Choices choices;
   private final double masterMm3;
 
@@ -117,7 +120,11 @@ public final class StandOffers {
   private Offer offer(Pick pick) {
     Stand s = pick.stand();
     return new Offer(
-        s.turn(), now(s) ? "as it stands now" : way(upNow(s)), why(pick), now(s), figures(s));
+        s.turn(),
+        now(s) ? "as it stands now" : way(upNow(s), s.sizeMm()),
+        why(pick),
+        now(s),
+        figures(s));
   }
 
   /** Whether it stands so now, but for being turned end to end. */
@@ -143,8 +150,13 @@ public final class StandOffers {
         : String.join(", ", all.subList(0, all.size() - 1)) + " and " + all.get(all.size() - 1);
   }
 
-  /** What a way up is called, given in the axes of how the master stands now. */
-  public static String way(Vec3 up) {
+  /**
+   * What a way up is called.
+   *
+   * @param up in the axes of how the master stands now
+   * @param sizeMm of the master standing so
+   */
+  public static String way(Vec3 up, Vec3 sizeMm) {
     double lean = Math.toDegrees(Math.acos(Math.max(-1, Math.min(1, up.z()))));
     boolean sideways = Math.abs(up.x()) > Math.abs(up.y());
     if (lean < NEARLY / 2) {
@@ -154,9 +166,11 @@ public final class StandOffers {
       return "upside down";
     }
     if (Math.abs(lean - 90) < 2 * NEARLY) {
-      String on =
-          sideways ? (up.x() > 0 ? "left side" : "right side") : up.y() < 0 ? "back" : "front";
-      return "laid on its " + on;
+      boolean onEnd = sizeMm.z() > STANDS * Math.max(sizeMm.x(), sizeMm.y());
+      String side = sideways ? (up.x() > 0 ? "left" : "right") : up.y() < 0 ? "back" : "front";
+      return onEnd
+          ? "stood on its " + side + " end"
+          : "laid on its " + side + (sideways ? " side" : "");
     }
     // what is turned up on one side tips the top to the other
     String to = sideways ? (up.x() > 0 ? "left" : "right") : up.y() < 0 ? "back" : "front";

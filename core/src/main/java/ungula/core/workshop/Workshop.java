@@ -43,6 +43,7 @@ import ungula.core.sentence.WordBook.Edit;
  * @param lives casts a mould gives, by what is cast
  * @param rates of work by hand, minutes
  * @param roomAssumed whether nobody has said how warm the room is; null is said
+ * @param nameAssumed whether nobody has said what it is called; null is said
  */
 public record Workshop(
     String name,
@@ -63,7 +64,8 @@ public record Workshop(
     Releases releases,
     Map<CastingMaterial, MouldLife> lives,
     Map<Rate, Double> rates,
-    Boolean roomAssumed) {
+    Boolean roomAssumed,
+    Boolean nameAssumed) {
 
   /** What was kept before something was asked about has what is usual, or none. */
   public Workshop {
@@ -92,6 +94,7 @@ public record Workshop(
     }
     boards = Collections.unmodifiableMap(all);
     roomAssumed = Boolean.TRUE.equals(roomAssumed);
+    nameAssumed = Boolean.TRUE.equals(nameAssumed);
   }
 
   /**
@@ -179,16 +182,23 @@ public record Workshop(
     return states;
   }
 
-  /** With words written: a room's temperature that was written is no longer assumed. */
+  /** With words written: what was written is no longer assumed. */
   public Workshop edited(List<Edit> edits) {
     Workshop edited = WORDS.edit(this, edits, units);
-    return edits.stream().anyMatch(e -> e.word().equals("roomC"))
-        ? edited.at(edited.roomC)
-        : edited;
+    return edited.at(
+        edited.roomC, roomAssumed && !wrote(edits, "roomC"), nameAssumed && !wrote(edits, "name"));
+  }
+
+  private static boolean wrote(List<Edit> edits, String word) {
+    return edits.stream().anyMatch(e -> e.word().equals(word));
   }
 
   /** The same at a temperature that was said. */
   public Workshop at(double degreesC) {
+    return at(degreesC, false, nameAssumed);
+  }
+
+  private Workshop at(double degreesC, boolean ofRoom, boolean ofName) {
     return new Workshop(
         name,
         currency,
@@ -208,7 +218,8 @@ public record Workshop(
         releases,
         lives,
         rates,
-        false);
+        ofRoom,
+        ofName);
   }
 
   public enum Paper implements Choosable {
@@ -241,6 +252,7 @@ public record Workshop(
           Releases.RUBBER_ONLY,
           Map.of(),
           Map.of(),
+          true,
           true);
 
   private static final WordBook<Workshop> WORDS = book();

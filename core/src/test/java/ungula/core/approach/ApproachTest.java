@@ -252,8 +252,18 @@ public class ApproachTest {
     Ranked quickest = Ranking.of(all, new Weights(0, 10, 5, 0));
     assertTrue(quickest.says().contains("10.0 h until it is open against 30.0 h"), quickest.says());
     assertTrue(quickest.says().contains(". Compared with the cheap: "), quickest.says());
-    assertTrue(Ranking.of(List.of(none, cheap), by.get("clean")).says().endsWith("else works."));
+    assertEquals(
+        quickest.brief(),
+        "Choose the quick. It is open sooner and takes less work than the cheap.");
+    Ranked cheapest = Ranking.of(List.of(cheap, made("dear", "", 20, 10, 2, 300)), by.get("cheap"));
+    assertEquals(cheapest.brief(), "Choose the cheap. It costs less than the dear.");
+    Ranked alike = Ranking.of(List.of(cheap, made("twin", "", 10, 30, 4, 200)), by.get("cheap"));
+    assertEquals(alike.brief(), "Choose the cheap. The twin is as good.");
+    Ranked lonely = Ranking.of(List.of(none, cheap), by.get("clean"));
+    assertTrue(lonely.says().endsWith("else works."));
+    assertEquals(lonely.brief(), "Choose the cheap. Nothing else works.");
     assertEquals(Ranking.of(List.of(none), by.get("clean")).says(), "");
+    assertEquals(Ranking.of(List.of(none), by.get("clean")).brief(), "");
   }
 
   /** Sixty urethane casts, all of them up to a third of the elongation and a fifth at its end. */

@@ -66,6 +66,7 @@ public class PourPlanTest {
         d.releases(),
         d.lives(),
         d.rates(),
+        false,
         false);
   }
 

@@ -103,16 +103,30 @@ public class StandOffersTest {
     throw new IllegalStateException();
   }
 
+  private static String way(double x, double y, double z) {
+    return StandOffers.way(new Vec3(x, y, z).unit(), new Vec3(80, 60, 40));
+  }
+
   @Test
   public void waysHaveNames() {
-    assertEquals(StandOffers.way(new Vec3(0, -1, 0)), "laid on its back");
-    assertEquals(StandOffers.way(new Vec3(0, 1, 0.1).unit()), "laid on its front");
-    assertEquals(StandOffers.way(new Vec3(1, 0, 0)), "laid on its left side");
-    assertEquals(StandOffers.way(new Vec3(0, -0.5, 0.866)), "tipped 30° to the back");
+    assertEquals(way(0, -1, 0), "laid on its back");
+    assertEquals(way(0, 1, 0.1), "laid on its front");
+    assertEquals(way(1, 0, 0), "laid on its left side");
+    assertEquals(way(-1, 0, 0), "laid on its right side");
+    assertEquals(way(0, -0.5, 0.866), "tipped 30° to the back");
+    assertEquals(way(-0.5, 0, -0.866), "upside down, tipped 30° to the right");
+    assertEquals(way(0.05, 0, -1), "upside down");
+    assertEquals(way(0, 0, 1), "turned on the plate");
+  }
+
+  /** A tenth higher than wide is the limit. */
+  @Test
+  public void whatIsLongStandsOnAnEnd() {
     assertEquals(
-        StandOffers.way(new Vec3(-0.5, 0, -0.866)), "upside down, tipped 30° to the right");
-    assertEquals(StandOffers.way(new Vec3(0.05, 0, -1).unit()), "upside down");
-    assertEquals(StandOffers.way(Vec3.UP), "turned on the plate");
+        StandOffers.way(new Vec3(1, 0, 0), new Vec3(60, 100, 110)), "laid on its left side");
+    Vec3 higher = new Vec3(60, 100, 110.1);
+    assertEquals(StandOffers.way(new Vec3(1, 0, 0), higher), "stood on its left end");
+    assertEquals(StandOffers.way(new Vec3(0, 1, 0), higher), "stood on its front end");
   }
 
   @Test

@@ -2,7 +2,6 @@ package ungula.server.approach;
 
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -10,19 +9,12 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import ungula.core.approach.Approach;
-import ungula.core.approach.Ranking;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.working.Figure;
 import ungula.core.working.KeyedBy;
-import ungula.server.job.JobQuestions;
-import ungula.server.job.JobQuestions.Approaches;
 import ungula.server.job.Jobs;
-import ungula.server.job.Shapes;
 import ungula.server.job.StandController;
-import ungula.server.job.Studies;
-import ungula.server.job.Studies.Question;
 import ungula.server.job.WorkView;
-import ungula.server.workshop.Habits;
 
 /** Every kind of mould that could be made for a job, compared. */
 @RestController
@@ -30,18 +22,11 @@ import ungula.server.workshop.Habits;
 class ApproachController {
 
   private final Jobs jobs;
-  private final Shapes shapes;
-  private final JobQuestions questions;
-  private final Studies studies;
-  private final Habits workshop;
+  private final ApproachFinder finder;
 
-  ApproachController(
-      Jobs jobs, Shapes shapes, JobQuestions questions, Studies studies, Habits workshop) {
+  ApproachController(Jobs jobs, ApproachFinder finder) {
     this.jobs = jobs;
-    this.shapes = shapes;
-    this.questions = questions;
-    this.studies = studies;
-    this.workshop = workshop;
+    this.finder = finder;
   }
 
   /**
@@ -65,14 +50,6 @@ class ApproachController {
    */
   record ApproachesResponse(WorkView work, String says, List<ApproachView> approaches) {}
 
-  private Optional<Question<Approaches>> question(Jobs.Job job) {
-    return shapes.posed(job.choices()).isEmpty()
-        ? Optional.empty()
-        : Optional.of(
-            questions.approaches(
-                job.choices(), job.recorded(), job.materials(), workshop.current()));
-  }
-
   @GetMapping
   ApproachesResponse approaches(@PathVariable String id) {
     return view(jobs.find(id));
@@ -82,26 +59,23 @@ class ApproachController {
   @PostMapping
   ApproachesResponse searchApproaches(@PathVariable String id) {
     Jobs.Job job = jobs.find(id);
-    question(job).filter(q -> studies.known(q).isEmpty()).ifPresent(q -> studies.ask(id, q));
+    finder.ask(job);
     return view(job);
   }
 
   @DeleteMapping
   ApproachesResponse stopApproaches(@PathVariable String id) {
     Jobs.Job job = jobs.find(id);
-    question(job).ifPresent(studies::stop);
+    finder.stop(job);
     return view(job);
   }
 
   private ApproachesResponse view(Jobs.Job job) {
-    Optional<Question<Approaches>> question = question(job);
-    Optional<Approaches> found = question.flatMap(studies::known);
-    Ranking.Ranked ranked =
-        Ranking.of(found.map(Approaches::all).orElse(List.of()), job.choices().weights());
+    ApproachFinder.Found found = finder.found(job);
     return new ApproachesResponse(
-        WorkView.of(question, found.isPresent(), studies),
-        ranked.says(),
-        ranked.approaches().stream()
+        found.work(),
+        found.ranked().says(),
+        found.ranked().approaches().stream()
             .map(a -> a.asPlanned(job.plan().figures()).offered(job.choices()))
             .map(a -> view(job, a))
             .toList());

@@ -119,6 +119,7 @@ class DemoShelf {
             Releases.RUBBER_ONLY,
             Map.of(),
             Map.of(),
+            false,
             false));
     for (int i = 0; i < entries.size(); i++) {
       add(entries.get(i), kept.get(i));

@@ -642,6 +642,11 @@ public class Jobs {
     return seen;
   }
 
+  /** What a job would be with edits made. */
+  public Job with(Job job, List<Edit> edits) {
+    return planned(job.row(), edited(job.choices(), edits));
+  }
+
   /** What would follow from other choices for a job. */
   public JobPlan planOf(Job job, Choices choices) {
     return planned(job.row(), choices).plan();

@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import ungula.core.workshop.Workshop;
 import ungula.server.web.Named;
 import ungula.server.web.Problem;
 import ungula.server.workshop.Habits;
@@ -64,15 +65,18 @@ class ShelfController {
       String note) {}
 
   /**
+   * @param workshop what it is called
+   * @param unnamed whether nobody has said so yet
    * @param demo whether made-up jobs are among them
    */
-  record Shelf(String workshop, boolean demo, List<ShelfJob> jobs) {}
+  record Shelf(String workshop, boolean unnamed, boolean demo, List<ShelfJob> jobs) {}
 
   @GetMapping("/shelf")
   Shelf shelf() {
     Map<String, Map<String, String>> seen = jobs.seen();
     List<ShelfJob> all = jobs.listed().stream().map(l -> entry(l, seen)).toList();
-    return new Shelf(workshop.current().name(), all.stream().anyMatch(ShelfJob::demo), all);
+    Workshop ours = workshop.current();
+    return new Shelf(ours.name(), ours.nameAssumed(), all.stream().anyMatch(ShelfJob::demo), all);
   }
 
   /** Takes the made-up jobs off the shelf. */

@@ -1,0 +1,78 @@
+package ungula.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.testng.Assert.assertTrue;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.FilePayload;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.testng.Reporter;
+import org.testng.annotations.Test;
+
+/** What somebody sees who has never been here: a shelf, a model, a mould that is proposed. */
+public class FirstMinutesTest extends Browsing {
+
+  private FilePayload model(String name) {
+    String address = app.url(demoJobItself("Nautilus touch model").replaceFirst("^", "api/"));
+    byte[] stl = page.request().get(address + "/master.stl").body();
+    assertTrue(stl.length > 190_000 * 50, "it has fewer triangles: " + stl.length / 50);
+    return new FilePayload(name, "model/stl", stl);
+  }
+
+  /** A model of 190 000 triangles: a click and the file, "Use this", "Print job sheet". */
+  @Test
+  public void threeClicksFromAModelToTheSheet() throws Exception {
+    FilePayload model = model("Shell from the harbour.stl");
+    visit("");
+    long begun = System.nanoTime();
+    page.waitForFileChooser(() -> button("Job from a model").click()).setFiles(model);
+    begun("proposal");
+    assertThat(heading("Shell from the harbour")).isVisible();
+    Locator proposed = page.locator(".proposed");
+    assertThat(proposed.locator(".says")).hasText(Pattern.compile("^Choose the cut mould, .*"));
+    assertThat(proposed.locator(".STOP")).hasCount(0);
+    String weigh = proposed.locator("dd").nth(1).textContent();
+    button("Use this").click();
+    assertThat(page.locator("[data-tally='weigh']")).hasText(weigh);
+    assertThat(page.locator(".tally:not(.open)")).hasCount(1);
+    Reporter.log("From the model to grams: " + (System.nanoTime() - begun) / 1_000_000 + " ms");
+    // all but the room, which is the workshop's, was said with it
+    assertThat(page.locator(".assumptions [data-assumed]")).hasCount(0);
+
+    List<String> printed = new ArrayList<>();
+    window()
+        .onRequest(
+            r -> {
+              if (r.url().contains("sheet.pdf")) {
+                printed.add(r.url());
+              }
+            });
+    button("Print job sheet").click();
+    page.waitForCondition(() -> !printed.isEmpty());
+    byte[] pdf = page.request().get(printed.get(0)).body();
+    try (PDDocument document = Loader.loadPDF(pdf)) {
+      String text = new PDFTextStripper().getText(document);
+      assertTrue(text.contains("Shell from the harbour"), text);
+      assertTrue(text.contains(weigh.split(" \\+ ")[0].replace('\u202f', ' ')), text);
+    }
+  }
+
+  @Test
+  public void aFileThatIsNoModelSaysSoAndAnotherIsTaken() {
+    visit("");
+    drop("letter.stl", "Dear mould maker".getBytes(java.nio.charset.StandardCharsets.UTF_8));
+    begun("proposal");
+    assertThat(page.locator(".notice")).containsText("letter.stl was not taken");
+    drop("block.stl", boxStl(80, 55, 42));
+    assertThat(page.locator(".notice")).hasCount(0);
+    assertThat(page.locator(".proposed .says"))
+        .hasText(Pattern.compile("^Choose the open mould, .*"));
+    button("Compare").click();
+    assertThat(page.locator(".words h1")).hasText("Which mould?");
+  }
+}
