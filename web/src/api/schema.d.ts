@@ -2034,7 +2034,7 @@ export interface components {
         | 'MASTER'
         | 'ENVELOPE'
         | 'POUR_LINE'
-        | 'SHADOW'
+        | 'OUTLINE'
         | 'GAP'
         | 'PARTING'
         | 'RISER'

@@ -3,7 +3,9 @@ import { useSearchParams } from 'react-router-dom';
 import type { Job } from '../api/client';
 import { Section } from '../stage/Section';
 import { SectionPlane } from '../stage/SectionPlane';
+import { Pick } from '../ui/Pick';
 import type { Paint } from '../viewer/marks';
+import type { Preset, Seen } from '../viewer/SolidScene';
 import type { SolidTool } from './mould/ShapePart';
 import type { JobDesk } from './useJob';
 import type { ShapeDesk } from './useStudy';
@@ -19,6 +21,13 @@ const VIEWS: { id: View; text: string }[] = [
   { id: 'TOP', text: 'Top' },
   { id: 'SOLID', text: 'Solid' },
 ];
+
+const SEEN: Record<Preset, string> = {
+  corner: 'the corner',
+  front: 'the front',
+  side: 'the right',
+  top: 'above',
+};
 
 const HINTS = {
   rest: 'Click a face to rest the master on it.',
@@ -55,6 +64,7 @@ export function MouldDrawing({
 }: Props) {
   const [params, setParams] = useSearchParams();
   const [noSolids, setNoSolids] = useState(false);
+  const [seen, setSeen] = useState<Seen>({ from: 'corner' });
   const usual: View = stage === 'master' && job.hasShape && !noSolids ? 'SOLID' : 'FRONT';
   const needsSolid = tool.placing !== null || tool.show !== null || paint !== null;
   const asked = needsSolid
@@ -113,12 +123,25 @@ export function MouldDrawing({
         {view !== 'SOLID' && (
           <SectionPlane job={job} cut={view} at={at} move={(place) => show(view, place)} />
         )}
+        {view === 'SOLID' && (
+          <span className="cutplace">
+            seen from{' '}
+            <Pick
+              name="Seen from"
+              options={Object.keys(SEEN) as Preset[]}
+              text={(from) => SEEN[from]}
+              value={seen.from}
+              choose={(from) => setSeen({ from })}
+            />
+          </span>
+        )}
       </div>
       {view === 'SOLID' ? (
         <Suspense fallback={<div className="solid" />}>
           <SolidView
             job={job}
             withBox={stage !== 'master'}
+            seen={seen}
             missing={() => setNoSolids(true)}
             shape={stage === 'master' ? null : shape}
             show={tool.show}

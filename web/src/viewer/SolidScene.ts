@@ -37,6 +37,11 @@ import { MARK_COLOURS, MASTER_COLOUR } from './marks';
 
 export type Preset = 'corner' | 'front' | 'side' | 'top';
 
+/** Asked to look from somewhere; another one asks again. */
+export interface Seen {
+  from: Preset;
+}
+
 /** A click on the master. */
 export interface Pick {
   /** Outward direction of the facet: three numbers. */
@@ -90,8 +95,10 @@ export class SolidScene {
   private lastTouch: { point: Vector3; at: Vector2 } | null = null;
   private readonly watcher: ResizeObserver;
   private pressed = new Vector2();
-  private frame = 0;
+  private drawing = 0;
   private framed = false;
+  /** The master was turned, and nobody has moved the view since: what comes is brought in sight. */
+  private turned = false;
 
   constructor(
     private readonly host: HTMLElement,
@@ -103,6 +110,7 @@ export class SolidScene {
     this.camera.up.set(0, 0, 1);
     this.controls = new OrbitControls(this.camera, this.renderer.domElement);
     this.controls.addEventListener('change', this.draw);
+    this.controls.addEventListener('start', () => (this.turned = false));
     this.scene.add(new AmbientLight(0xfff7ea, 1.3), this.master, this.box, this.marks);
     this.scene.add(this.strokeMarks, this.pointer, this.coats);
     this.renderer.localClippingEnabled = true;
@@ -123,6 +131,7 @@ export class SolidScene {
 
   /** The binary mesh: three counts, coordinates, corners, open edges. */
   setMaster(data: ArrayBuffer) {
+    this.turned = this.framed;
     clear(this.master);
     const [vertices = 0, triangles = 0, gaps = 0] = new Uint32Array(data, 0, 3);
     const shape = indexed(data);
@@ -144,7 +153,7 @@ export class SolidScene {
       );
       this.master.add(new LineSegments(edges, new LineBasicMaterial({ color: '#9b2c22' })));
     }
-    this.frameOnce();
+    this.frame();
     this.draw();
   }
 
@@ -170,7 +179,7 @@ export class SolidScene {
         ),
       );
     });
-    this.frameOnce();
+    this.frame();
     this.draw();
   }
 
@@ -303,7 +312,7 @@ export class SolidScene {
       this.block(outer, 0, heightMm, '#c9b48b', 0.1, true);
       this.block(outer, -4, 0, '#d9c9a6', 1, true);
     }
-    this.frameOnce();
+    this.frame();
     this.draw();
   }
 
@@ -341,6 +350,11 @@ export class SolidScene {
   }
 
   look(preset: Preset) {
+    this.lookAlong(new Vector3(...DIRECTIONS[preset]));
+  }
+
+  /** Brings everything in sight. @param direction from the middle to whoever looks */
+  private lookAlong(direction: Vector3) {
     const bounds = new Box3().setFromObject(this.scene);
     if (bounds.isEmpty()) {
       return;
@@ -349,7 +363,7 @@ export class SolidScene {
     const reach = bounds.getSize(new Vector3()).length();
     this.controls.target.copy(centre);
     this.camera.position
-      .set(...DIRECTIONS[preset])
+      .copy(direction)
       .normalize()
       .multiplyScalar(2 * reach)
       .add(centre);
@@ -361,10 +375,12 @@ export class SolidScene {
     this.draw();
   }
 
-  private frameOnce() {
+  private frame() {
     if (!this.framed && this.master.children.length > 0) {
       this.framed = true;
       this.look('corner');
+    } else if (this.turned) {
+      this.lookAlong(this.camera.position.clone().sub(this.controls.target));
     } else if (this.framed) {
       this.spread(new Box3().setFromObject(this.scene).getSize(new Vector3()).length());
     }
@@ -388,8 +404,8 @@ export class SolidScene {
   }
 
   private readonly draw = () => {
-    cancelAnimationFrame(this.frame);
-    this.frame = requestAnimationFrame(() => {
+    cancelAnimationFrame(this.drawing);
+    this.drawing = requestAnimationFrame(() => {
       this.pointer.children.forEach((ring) => ring.quaternion.copy(this.camera.quaternion));
       this.renderer.render(this.scene, this.camera);
     });
@@ -536,7 +552,7 @@ export class SolidScene {
   }
 
   dispose() {
-    cancelAnimationFrame(this.frame);
+    cancelAnimationFrame(this.drawing);
     this.watcher.disconnect();
     this.renderer.domElement.removeEventListener('pointerdown', this.press, { capture: true });
     this.renderer.domElement.removeEventListener('pointermove', this.drag);

@@ -1,8 +1,9 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Drawing, Job, SurfacePoint } from '../api/client';
+import { Problem, type Drawing, type Job, type SurfacePoint } from '../api/client';
 import type { ShapeDesk } from '../job/useStudy';
 import { MASTER_COLOUR, type Paint } from './marks';
-import { SolidScene, type Pick, type Preset } from './SolidScene';
+import { NotRead } from '../ui/NotRead';
+import { SolidScene, type Pick, type Seen } from './SolidScene';
 
 interface Props {
   job: Job;
@@ -18,6 +19,8 @@ interface Props {
   /** What the master is coloured by. */
   show: 'LOCKED' | 'WALL' | null;
   withBox: boolean;
+  /** Where it is looked at from; asked again, it is brought in sight again. */
+  seen: Seen;
   /** Called when this machine cannot draw solids. */
   missing: () => void;
 }
@@ -47,22 +50,17 @@ function coatColour(coat: { name: string; number: number }) {
   return COATS[coat.name]?.[coat.number % 2] ?? '#8fc0c6';
 }
 
-const PRESETS: { id: Preset; text: string }[] = [
-  { id: 'corner', text: 'Corner' },
-  { id: 'front', text: 'Front' },
-  { id: 'side', text: 'Side' },
-  { id: 'top', text: 'Top' },
-];
-
 /** The master in its rubber and box, turned with the mouse. */
 export default function SolidView(props: Props) {
-  const { job, pick, hint, shape, paint, stroke, show, withBox, missing } = props;
+  const { job, pick, hint, shape, paint, stroke, show, withBox, seen, missing } = props;
   const host = useRef<HTMLDivElement>(null);
   const scene = useRef<SolidScene | null>(null);
   const latestPick = useRef(pick);
   const latestMissing = useRef(missing);
   const latestStroke = useRef<(places: SurfacePoint[]) => void>(() => undefined);
   const [loaded, setLoaded] = useState('');
+  const [failed, setFailed] = useState<Error | null>(null);
+  const [tries, setTries] = useState(0);
   const [tinted, setTinted] = useState('');
   const [drawnCoats, setDrawnCoats] = useState(0);
   const [coatsOn, setCoatsOn] = useState<number | null>(null);
@@ -111,17 +109,25 @@ export default function SolidView(props: Props) {
     const stop = new AbortController();
     void (async () => {
       try {
+        setFailed(null);
         const answer = await fetch(`/api/jobs/${job.id}/mesh`, { signal: stop.signal });
-        if (answer.ok) {
-          scene.current?.setMaster(await answer.arrayBuffer());
-          setLoaded(job.shapeKey);
+        if (!answer.ok) {
+          throw Problem.of(answer.status, await answer.json().catch(() => null));
         }
-      } catch {
-        // the page went on to something else
+        scene.current?.setMaster(await answer.arrayBuffer());
+        setLoaded(job.shapeKey);
+      } catch (e) {
+        if (!stop.signal.aborted) {
+          setFailed(e instanceof Problem ? e : Problem.of(0, null));
+        }
       }
     })();
     return () => stop.abort();
-  }, [job.id, job.shapeKey]);
+  }, [job.id, job.shapeKey, tries]);
+
+  useEffect(() => {
+    scene.current?.look(seen.from);
+  }, [seen]);
 
   useEffect(() => {
     const stop = new AbortController();
@@ -252,17 +258,17 @@ export default function SolidView(props: Props) {
       }}
     >
       <span className="middle" aria-hidden="true" />
+      {loaded !== job.shapeKey && !failed && (
+        <p className="fetching" role="status">
+          Fetching the master …
+        </p>
+      )}
+      {failed && (
+        <div className="fetching">
+          <NotRead what="The solid" error={failed} again={() => setTries(tries + 1)} />
+        </div>
+      )}
       <div className="hint bar small">
-        {PRESETS.map((p) => (
-          <button
-            key={p.id}
-            type="button"
-            className="btn btn-sm btn-outline-primary"
-            onClick={() => scene.current?.look(p.id)}
-          >
-            {p.text}
-          </button>
-        ))}
         {coats.length > 0 && (
           <label className="peel">
             coats on{' '}

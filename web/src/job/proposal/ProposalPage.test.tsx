@@ -93,7 +93,7 @@ test('one button chooses all that is proposed and shows what to weigh', async ()
 
 test('what would stop it is said before it is used', async () => {
   const stops = ['The master is not closed'];
-    answers = [{ ...READY, proposal: { ...PROPOSED, rubber: undefined, stops } }];
+  answers = [{ ...READY, proposal: { ...PROPOSED, rubber: undefined, stops } }];
   show();
   await screen.findByText('Stop: The master is not closed');
   await screen.findByText('None of your rubbers is suitable.');

@@ -278,6 +278,12 @@ abstract class Browsing {
     return solid;
   }
 
+  /** Looks at the solid from somewhere. */
+  void seenFrom(String where) {
+    page.locator(".views .word").click();
+    page.locator(".views .dropdown-menu.show").getByText(where).click();
+  }
+
   /** Drops a file on the page, as a hand would from a folder. */
   void drop(String name, byte[] content) {
     page.evaluate(

@@ -169,7 +169,7 @@ public class MainPathTest extends Browsing {
     assertThat(page.locator("[data-figure='master.size']")).hasText("80 × 55 × 42 mm");
     Locator solid = solidDrawn();
     assertThat(solid.locator("canvas")).isVisible();
-    solid.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Front")).click();
+    seenFrom("the front");
     BoundingBox at = solid.boundingBox();
     // the front face now fills the middle: resting on it puts 80 × 42 on the plate
     page.mouse().click(at.x + at.width / 2, at.y + at.height / 2);

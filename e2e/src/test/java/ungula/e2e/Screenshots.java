@@ -83,7 +83,7 @@ public class Screenshots extends Browsing {
     visit(demoJobItself("Harbour seal pup") + "/mould");
     button("Choose the box that follows the outline").click();
     button("Top").click();
-    page.locator(".drawing[data-stale='false'] path.SHADOW").waitFor();
+    page.locator(".drawing[data-stale='false'] path.OUTLINE").waitFor();
     // what follows from the shape moves the page: it is known first
     page.locator(".shape button:has-text('Show what locks')").waitFor();
     page.locator("[aria-label='Cut list'] tr").last().scrollIntoViewIfNeeded();

@@ -60,7 +60,7 @@ public class ShapePathTest extends Browsing {
     button("Show what locks").click();
     button("Place a vent").click();
     assertThat(solidDrawn()).containsText("Click where air is to get out.");
-    solid.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Front")).click();
+    seenFrom("the front");
     BoundingBox at = solid.boundingBox();
     // the pup lies in the lower half of its box
     page.mouse().click(at.x + at.width / 2, at.y + at.height / 2 + 40);
@@ -124,7 +124,7 @@ public class ShapePathTest extends Browsing {
     Locator clean = page.locator(".marks li").first();
     clean.getByRole(AriaRole.BUTTON).first().click();
     assertThat(solid).containsText("Paint over the master");
-    solid.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Top")).click();
+    seenFrom("above");
     BoundingBox at = solid.boundingBox();
     double x = at.x + at.width / 2;
     double y = at.y + at.height / 2;

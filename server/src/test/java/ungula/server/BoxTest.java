@@ -48,7 +48,7 @@ public class BoxTest extends OnServer {
     assertEquals(taken, rubber(offered), 1e-6);
     assertTrue(shape("OUTLINE").get("now").asBoolean());
     String plan = server.get("/api/jobs/" + id + "/section?cut=TOP").body().toString();
-    assertTrue(plan.contains("SHADOW"), plan);
+    assertTrue(plan.contains("OUTLINE"), plan);
     byte[] sheet = server.get("/api/jobs/" + id + "/sheet.pdf").raw();
     try (PDDocument document = Loader.loadPDF(sheet)) {
       String text = new PDFTextStripper().getText(document);

@@ -53,7 +53,7 @@ public final class PosedMaster {
   private final Map<Cut, Slicer> slicers = new EnumMap<>(Cut.class);
   private final Vec3 top;
   private List<FlatFace> flatFaces;
-  private List<double[]> shadow;
+  private final Map<Cut, List<double[]>> outlines = new EnumMap<>(Cut.class);
   private Masters masters;
   private OnPlate onPlate;
 
@@ -184,11 +184,13 @@ public final class PosedMaster {
 
   /** What it covers seen from above: rings from the middle, mm. */
   public List<double[]> shadow() {
+    return outline(Cut.TOP);
+  }
+
+  /** All of it, seen as a cut is: rings of right, up pairs, set down at z = 0, mm. */
+  public List<double[]> outline(Cut seen) {
     synchronized (slicers) {
-      if (shadow == null) {
-        shadow = Shadow.of(mesh);
-      }
-      return shadow;
+      return outlines.computeIfAbsent(seen, cut -> Shadow.of(mesh, cut));
     }
   }
 

@@ -5,9 +5,11 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import ungula.core.geometry.Vec3;
+import ungula.core.mesh.Slicer.Cut;
 
 /**
- * The outline of a body seen from above: what it covers of the plate.
+ * The outline of a body seen along an axis; from above it is what the body covers of the plate.
  *
  * <p>Traced round the pixels of a raster that the body touches, so never too small, and too large
  * by less than two of them: {@link #PIXELS} to the longest side. Holes one could look through are
@@ -18,6 +20,8 @@ public final class Shadow {
   /** Along the longest side: a tenth of a millimetre of a hand's length. */
   private static final int PIXELS = 1600;
 
+  private final int right;
+  private final int up;
   private final int nx;
   private final int ny;
   private final double x0;
@@ -29,22 +33,35 @@ public final class Shadow {
   private double leftmost;
   private double rightmost;
 
-  private Shadow(TriangleMesh mesh) {
-    var b = mesh.bounds();
-    pixel = Math.max(1e-9, Math.max(b.size().x(), b.size().y()) / PIXELS);
+  private Shadow(TriangleMesh mesh, Cut seen) {
+    right = seen.right();
+    up = seen.up();
+    double[] least = along(mesh.bounds().min());
+    double[] size = along(mesh.bounds().size());
+    pixel = Math.max(1e-9, Math.max(size[right], size[up]) / PIXELS);
     // a rim of one pixel is never covered, however this is rounded
-    x0 = b.min().x() - 1.5 * pixel;
-    y0 = b.min().y() - 1.5 * pixel;
-    nx = (int) Math.ceil(b.size().x() / pixel) + 4;
-    ny = (int) Math.ceil(b.size().y() / pixel) + 4;
+    x0 = least[right] - 1.5 * pixel;
+    y0 = least[up] - 1.5 * pixel;
+    nx = (int) Math.ceil(size[right] / pixel) + 4;
+    ny = (int) Math.ceil(size[up] / pixel) + 4;
     covered = new boolean[nx * ny];
   }
 
+  private static double[] along(Vec3 v) {
+    return new double[] {v.x(), v.y(), v.z()};
+  }
+
+  /** Seen from above. */
+  public static List<double[]> of(TriangleMesh mesh) {
+    return of(mesh, Cut.TOP);
+  }
+
   /**
+   * @param seen as a section across the same axis is drawn
    * @return rings of right, up pairs in mm, counter-clockwise, the largest first
    */
-  public static List<double[]> of(TriangleMesh mesh) {
-    Shadow s = new Shadow(mesh);
+  public static List<double[]> of(TriangleMesh mesh, Cut seen) {
+    Shadow s = new Shadow(mesh, seen);
     double[] p = mesh.xyz();
     int[] c = mesh.corners();
     for (int t = 0; t < c.length; t += 3) {
@@ -55,12 +72,12 @@ public final class Shadow {
 
   /** Covers the pixels a triangle touches: in each row of them from its leftmost to its right. */
   private void cover(double[] p, int a, int b, int c) {
-    double ya = (p[a + 1] - y0) / pixel;
-    double yb = (p[b + 1] - y0) / pixel;
-    double yc = (p[c + 1] - y0) / pixel;
-    double xa = (p[a] - x0) / pixel;
-    double xb = (p[b] - x0) / pixel;
-    double xc = (p[c] - x0) / pixel;
+    double ya = (p[a + up] - y0) / pixel;
+    double yb = (p[b + up] - y0) / pixel;
+    double yc = (p[c + up] - y0) / pixel;
+    double xa = (p[a + right] - x0) / pixel;
+    double xb = (p[b + right] - x0) / pixel;
+    double xc = (p[c + right] - x0) / pixel;
     int first = (int) Math.min(ya, Math.min(yb, yc));
     int last = (int) Math.max(ya, Math.max(yb, yc));
     for (int j = first; j <= last; j++) {

@@ -44,8 +44,8 @@ public record SectionDrawing(
     /** Only the outer size of the master is known. */
     ENVELOPE,
     POUR_LINE,
-    /** What the master covers seen from above. */
-    SHADOW,
+    /** All of the master, seen as the cut is. */
+    OUTLINE,
     GAP,
     /** Where two halves meet. */
     PARTING,

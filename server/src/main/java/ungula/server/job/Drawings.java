@@ -53,7 +53,7 @@ public class Drawings {
   /** The master with its coats and its jacket. */
   private SectionDrawing skinned(Jobs.Job job, SkinPart skin, Cut cut, Double at) {
     Figure jacket = job.plan().figures().get("jacket.thick");
-    SectionDrawing drawing =
+    SectionDrawing drawn =
         SkinDrawing.of(
             room(job).orElse(null),
             shapes.posed(job.choices()).map(p -> p.slicer(cut)).orElse(null),
@@ -67,9 +67,30 @@ public class Drawings {
             cut,
             at,
             job.choices().units());
+    SectionDrawing drawing = outlined(job, drawn, 0);
     return job.study()
         .map(s -> drawing.with(Role.CAST_AIR, s.castAt(cut, drawing.at())))
         .orElse(drawing);
+  }
+
+  /** With the outline of all the master, which a cut shows only a part of. */
+  private SectionDrawing outlined(Jobs.Job job, SectionDrawing drawing, double liftMm) {
+    Cut cut = drawing.cut();
+    List<double[]> outline = shapes.posed(job.choices()).map(p -> p.outline(cut)).orElse(List.of());
+    return drawing.with(Role.OUTLINE, cut == Cut.TOP ? outline : lifted(outline, liftMm));
+  }
+
+  private static List<double[]> lifted(List<double[]> rings, double liftMm) {
+    return rings.stream()
+        .map(
+            ring -> {
+              double[] up = ring.clone();
+              for (int i = 1; i < up.length; i += 2) {
+                up[i] += liftMm;
+              }
+              return up;
+            })
+        .toList();
   }
 
   /** The room that coats lie in; empty while it is not worked out, or there is no shape. */
@@ -104,11 +125,7 @@ public class Drawings {
             job.choices().master().measured().outline() == Measured.Outline.ROUND,
             at == null ? middle : at,
             job.choices().units());
-    SectionDrawing drawing =
-        cut == Cut.TOP
-            ? drawn.with(
-                Role.SHADOW, shapes.posed(job.choices()).map(PosedMaster::shadow).orElse(List.of()))
-            : drawn;
+    SectionDrawing drawing = outlined(job, drawn, box.belowMm());
     Optional<Parting> parting = job.plan().plan().parting();
     if (parting.isPresent()) {
       drawing =

@@ -123,7 +123,7 @@ final class SectionPrint {
         pen.polygon(rings, null, SheetPen.INK);
       }
       case ENVELOPE -> pen.polygon(rings, MASTER, SheetPen.QUIET);
-      case SHADOW, AIR, CAST_AIR -> pen.polygon(rings, null, SheetPen.QUIET);
+      case OUTLINE, AIR, CAST_AIR -> pen.polygon(rings, null, SheetPen.QUIET);
       case JACKET -> pen.polygon(rings, WALL, SheetPen.INK);
       case DETAIL_COAT, BUILD_COAT, SMOOTHING_COAT ->
           pen.polygon(rings, SheetPen.RUBBER, SheetPen.INK);
