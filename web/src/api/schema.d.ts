@@ -644,6 +644,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/jobs/{id}/solids/{part}/mesh': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['solidPart'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/jobs/{id}/stands': {
     parameters: {
       query?: never;
@@ -1555,13 +1571,14 @@ export interface components {
       second?: components['schemas']['SecondPart'];
       shapeKey: string;
       skin?: components['schemas']['SkinView'];
+      solids: ('PARTING' | 'CUT' | 'CORE' | 'JACKET')[];
       stages: {
         [key: string]: 'OPEN' | 'DONE' | 'LOOK_AGAIN';
       };
       stopped: string;
       thickeners: components['schemas']['Option'][];
       touching: components['schemas']['TouchView'][];
-      undecided: string[];
+      undecided: components['schemas']['UndecidedView'][];
       undo?: components['schemas']['Change'];
       /** Format: int32 */
       version: number;
@@ -2213,6 +2230,11 @@ export interface components {
       verdict: string;
       /** @enum {string} */
       what: 'MASTER' | 'BEDDING' | 'BOX' | 'GLUE' | 'HALVES' | 'CAST';
+    };
+    UndecidedView: {
+      stage: string;
+      text: string;
+      word: string;
     };
     VariantView: {
       /** Format: int32 */
@@ -3447,6 +3469,29 @@ export interface operations {
       path: {
         id: string;
         number: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/octet-stream': string;
+        };
+      };
+    };
+  };
+  solidPart: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+        part: 'PARTING' | 'CUT' | 'CORE' | 'JACKET';
       };
       cookie?: never;
     };

@@ -43,10 +43,11 @@ export function HelpPage() {
         <h1>Help</h1>
         <h2>From model to weighed rubber</h2>
         <p>
-          Drop a model file on a job, or describe the master as a solid, or measure it with water, a
-          scale or grain. Say what is underlined in clay red; everything else follows and shows its
-          working when it is clicked. Drag the pour line on the dipstick. Pick a rubber and read
-          what to weigh; print the sheet and take it to the bench.
+          Drop a model file on the shelf. A mould is proposed for it; “Use this” chooses it. Without
+          a model, begin a new job and describe the master as a solid, or measure it with water, a
+          scale or grain. You can change every word that is underlined in red. Click a number to see
+          its working. Drag the pour line on the dipstick. Choose a rubber, read what to weigh,
+          print the sheet and take it to the bench.
         </p>
         <h2>How things may be written</h2>
         <p>

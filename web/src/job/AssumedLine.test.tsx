@@ -55,6 +55,25 @@ test('the warmth of the room is said on the Workshop page', () => {
   expect(screen.getByRole('link', { name: '21 °C' }).getAttribute('href')).toBe('/workshop#roomC');
 });
 
+test('what is still to decide comes first, each leading to its word', () => {
+  const of = job(
+    {},
+    {},
+    {
+      assumed,
+      undecided: [
+        { word: 'rubber.product', stage: 'rubber', text: 'the rubber' },
+        { word: 'master.source', stage: 'master', text: 'the master' },
+      ],
+    },
+  );
+  const { reads } = drawn(of, <AssumedLine job={of} desk={desk} />);
+  expect(reads()).toContain('To decide:the rubberthe masterAssumed:open mould');
+  expect(screen.getByRole('link', { name: 'the rubber' }).getAttribute('href')).toBe(
+    '/jobs/j/rubber#rubber.product',
+  );
+});
+
 test('where all is said the line is gone', () => {
   const of = job({});
   const { reads } = drawn(of, <AssumedLine job={of} desk={desk} />);

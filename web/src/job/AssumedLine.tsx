@@ -3,15 +3,21 @@ import { Link, useNavigate } from 'react-router-dom';
 import type { Job } from '../api/client';
 import type { JobDesk } from './useJob';
 
-/** What the plan rests on that nobody has said: each is confirmed or changed here. */
+/** What is still to decide, and what the plan rests on that nobody has said. */
 export function AssumedLine({ job, desk }: { job: Job; desk: JobDesk }) {
   const go = useNavigate();
-  if (job.assumed.length === 0) {
+  if (job.assumed.length === 0 && job.undecided.length === 0) {
     return null;
   }
   return (
-    <p className="assumptions" aria-label="Assumed">
-      <span className="quiet">Assumed:</span>
+    <p className="assumptions" aria-label="To decide and assumed">
+      {job.undecided.length > 0 && <span className="quiet">To decide:</span>}
+      {job.undecided.map(({ word, stage, text }) => (
+        <Link key={word} to={`/jobs/${job.id}/${stage}#${word}`} className="word" data-open={word}>
+          {text}
+        </Link>
+      ))}
+      {job.assumed.length > 0 && <span className="quiet">Assumed:</span>}
       {job.assumed.map(({ word, stage, text, confirm }) =>
         word && confirm ? (
           <Dropdown as="span" key={word} drop="up">

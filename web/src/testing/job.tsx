@@ -78,6 +78,7 @@ export function job(
     marks: [],
     cautions: [],
     undecided: [],
+    solids: [],
     assumed: [],
     stopped: '',
     stages: {},

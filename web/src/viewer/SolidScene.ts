@@ -82,6 +82,7 @@ export class SolidScene {
   private readonly master = new Group();
   private readonly box = new Group();
   private readonly coats = new Group();
+  private readonly parts = new Group();
   private readonly marks = new Group();
   private readonly strokeMarks = new Group();
   private readonly pointer = new Group();
@@ -112,7 +113,7 @@ export class SolidScene {
     this.controls.addEventListener('change', this.draw);
     this.controls.addEventListener('start', () => (this.turned = false));
     this.scene.add(new AmbientLight(0xfff7ea, 1.3), this.master, this.box, this.marks);
-    this.scene.add(this.strokeMarks, this.pointer, this.coats);
+    this.scene.add(this.strokeMarks, this.pointer, this.coats, this.parts);
     this.renderer.localClippingEnabled = true;
     const sun = new DirectionalLight(0xffffff, 2.1);
     sun.position.set(-0.6, -0.9, 1.3);
@@ -179,6 +180,30 @@ export class SolidScene {
         ),
       );
     });
+    this.frame();
+    this.draw();
+  }
+
+  /** Parts of the mould, as binary meshes; the master shows through them. */
+  setParts(parts: { data: ArrayBuffer; colour: string; cover: number }[]) {
+    clear(this.parts);
+    for (const { data, colour, cover } of parts) {
+      const shape = indexed(data);
+      shape.computeVertexNormals();
+      const body = new Mesh(
+        shape,
+        new MeshLambertMaterial({
+          color: colour,
+          side: DoubleSide,
+          transparent: true,
+          opacity: cover,
+          depthWrite: false,
+          clippingPlanes: [PLATE],
+        }),
+      );
+      body.renderOrder = 1;
+      this.parts.add(body);
+    }
     this.frame();
     this.draw();
   }

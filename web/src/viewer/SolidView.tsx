@@ -50,6 +50,15 @@ function coatColour(coat: { name: string; number: number }) {
   return COATS[coat.name]?.[coat.number % 2] ?? '#8fc0c6';
 }
 
+type Part = Job['solids'][number];
+
+const PARTS: Record<Part, { colour: string; cover: number; text: string }> = {
+  PARTING: { colour: '#1f6a4f', cover: 0.5, text: 'parting' },
+  CUT: { colour: '#1f6a4f', cover: 0.6, text: 'cut' },
+  CORE: { colour: '#1f6a4f', cover: 0.7, text: 'core' },
+  JACKET: { colour: '#c9b48b', cover: 0.35, text: 'jacket' },
+};
+
 /** The master in its rubber and box, turned with the mouse. */
 export default function SolidView(props: Props) {
   const { job, pick, hint, shape, paint, stroke, show, withBox, seen, missing } = props;
@@ -63,6 +72,7 @@ export default function SolidView(props: Props) {
   const [tries, setTries] = useState(0);
   const [tinted, setTinted] = useState('');
   const [drawnCoats, setDrawnCoats] = useState(0);
+  const [drawnParts, setDrawnParts] = useState(0);
   const [coatsOn, setCoatsOn] = useState<number | null>(null);
   const dipstick = job.dipstick;
   const coats = withBox && !show && !pick && job.skin ? job.skin.coats : [];
@@ -177,6 +187,32 @@ export default function SolidView(props: Props) {
     // eslint-disable-next-line react-hooks/exhaustive-deps -- coatsKey names what coats holds
   }, [job.id, coatsKey, on, loaded]);
 
+  const parts = withBox && !show && !pick ? job.solids : [];
+  const partsKey = parts.join();
+  useEffect(() => {
+    const stop = new AbortController();
+    void (async () => {
+      try {
+        const meshes = await Promise.all(
+          parts.map(async (part) => {
+            const answer = await fetch(`/api/jobs/${job.id}/solids/${part}/mesh`, {
+              signal: stop.signal,
+            });
+            return { data: await answer.arrayBuffer(), ok: answer.ok, ...PARTS[part] };
+          }),
+        );
+        if (loaded) {
+          scene.current?.setParts(meshes.filter((m) => m.ok));
+          setDrawnParts(meshes.filter((m) => m.ok).length);
+        }
+      } catch {
+        // the page went on to something else
+      }
+    })();
+    return () => stop.abort();
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- partsKey names what parts holds
+  }, [job.id, job.version, partsKey, loaded]);
+
   const radius = paint ? (paint.brushMm ?? 0) / 2 : null;
   useEffect(() => {
     scene.current?.setBrush(radius);
@@ -243,6 +279,7 @@ export default function SolidView(props: Props) {
       data-loaded={loaded}
       data-shows={tinted}
       data-coats={drawnCoats}
+      data-parts={drawnParts}
       data-pockets={study && !stale ? study.poured.length + study.cast.length : ''}
       aria-label="The master in its mould, solid. Arrows turn it, Enter picks what is in the middle."
       role="group"
@@ -281,6 +318,16 @@ export default function SolidView(props: Props) {
             />{' '}
             {on === 0 ? 'none' : `${on} of ${coats.length}, ${coats[on - 1]?.name ?? ''}`}
           </label>
+        )}
+        {drawnParts > 0 && (
+          <span className="quiet">
+            {parts.map((part) => (
+              <span key={part} className="partname">
+                <i style={{ background: PARTS[part].colour, opacity: PARTS[part].cover }} />
+                {PARTS[part].text}
+              </span>
+            ))}
+          </span>
         )}
         {hint && <span className="quiet">{hint}</span>}
         {show && (

@@ -16,6 +16,7 @@ import ungula.core.jacket.Locators;
 import ungula.core.job.JobPlan;
 import ungula.core.master.MasterMaterial;
 import ungula.core.mesh.FillCurve;
+import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxShape;
 import ungula.core.mould.Fixing;
 import ungula.core.mould.MouldKind;
@@ -49,6 +50,10 @@ public record AnyPlan(Choices choices, Recorded recorded, MasterFacts facts, Pro
 
   /** Build coats of a skin are of the softest rubber when they are not of the same. */
   public JobPlan plan() {
+    return plan(Workshop.DEFAULT);
+  }
+
+  public JobPlan plan(Workshop workshop) {
     return JobPlan.of(
         choices,
         recorded,
@@ -59,7 +64,7 @@ public record AnyPlan(Choices choices, Recorded recorded, MasterFacts facts, Pro
             choices.cast().wanted() == null
                 ? null
                 : CASTS.get(choices.cast().wanted() % CASTS.size())),
-        Workshop.DEFAULT,
+        workshop,
         Planner.box(choices, facts));
   }
 
@@ -75,6 +80,14 @@ public record AnyPlan(Choices choices, Recorded recorded, MasterFacts facts, Pro
 
   private static String any(Enum<?>[] values, Random r) {
     return values[r.nextInt(values.length)].name();
+  }
+
+  /** The same of a master there is a model of. */
+  public static AnyPlan of(TriangleMesh mesh, Random r) {
+    AnyPlan any = any(r);
+    Choices c =
+        ChoiceWords.edit(any.choices, List.of(Edit.of("master.source", "FILE")), any.product);
+    return new AnyPlan(c, any.recorded, Modelled.facts(mesh, c), any.product);
   }
 
   public static AnyPlan any(Random r) {

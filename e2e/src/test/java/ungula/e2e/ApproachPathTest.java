@@ -43,6 +43,11 @@ public class ApproachPathTest extends Browsing {
     // the parting is dragged up along the dipstick: the lower half gets more
     Locator parting = page.locator("[role='slider'][aria-label='Parting']");
     assertThat(page.locator(".drawing[data-stale='false'] path.PARTING")).hasCount(1);
+    button("Solid").click();
+    page.locator(".solid[data-parts='1']").waitFor();
+    assertThat(page.locator(".solid")).containsText("parting");
+    button("Front").click();
+    assertThat(page.locator(".drawing[data-stale='false'] path.PARTING")).hasCount(1);
     double before = Double.parseDouble(parting.getAttribute("aria-valuenow"));
     BoundingBox at = parting.boundingBox();
     double x = at.x + 20;

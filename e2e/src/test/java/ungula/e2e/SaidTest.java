@@ -86,7 +86,7 @@ public class SaidTest extends Browsing {
   private static String said(JsonObject job) {
     StringBuilder to = new StringBuilder("# " + text(job, "name") + "\n");
     for (JsonElement open : job.getAsJsonArray("undecided")) {
-      line(to, "to decide", open.getAsString());
+      line(to, "to decide", text(open.getAsJsonObject(), "text"));
     }
     for (JsonElement part : job.getAsJsonArray("parts")) {
       line(to, text(part, "text"), text(part, "state"), text(part, "why"));

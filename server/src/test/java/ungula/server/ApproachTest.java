@@ -129,7 +129,7 @@ public class ApproachTest extends OnServer {
     JsonNode job = server.job(id);
     assertEquals(job.get("figures").get("rubber.box").get("value").asDouble(), rubber, 1e-6);
     String undo = job.get("undo").get("what").asString();
-    assertTrue(undo.startsWith("take variant 1. "), undo);
+    assertTrue(undo.startsWith("choose variant 1, "), undo);
     server.delete(variants + "/" + kept.get("id").asString());
     assertEquals(server.get(variants).body().size(), 0);
   }

@@ -5,6 +5,8 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.io.ByteArrayInputStream;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.zip.ZipEntry;
@@ -41,6 +43,9 @@ public class CoreTest extends OnServer {
         Running.value(after, "cast.volume"), 192_000 - Running.value(after, "core.volume"), 1e-6);
     String front = server.get("/api/jobs/" + id + "/section?cut=FRONT").body().toString();
     assertTrue(front.contains("CORE"), front);
+    assertEquals(after.get("solids").toString(), "[\"CORE\"]");
+    assertTrue(triangles(id, "CORE") >= 12);
+    assertEquals(server.get("/api/jobs/" + id + "/solids/CUT/mesh").status(), 404);
 
     server.restart();
     JsonNode again = server.job(id);
@@ -54,6 +59,25 @@ public class CoreTest extends OnServer {
     assertTrue(has(server.job(id), "core.volume"));
     server.write(id, "hollow.wallMm", "");
     assertEquals(Running.value(server.job(id), "cast.volume"), 192_000, 1);
+  }
+
+  /** Of a part of the mould as the page draws it. */
+  private int triangles(String id, String part) throws Exception {
+    byte[] mesh = server.get("/api/jobs/" + id + "/solids/" + part + "/mesh").raw();
+    return ByteBuffer.wrap(mesh).order(ByteOrder.LITTLE_ENDIAN).getInt(4);
+  }
+
+  @Test
+  public void whatPartsTheMouldIsDrawnToo() throws Exception {
+    String id = boxJob();
+    server.write(id, "mould.kind", "CUT");
+    assertEquals(server.job(id).get("solids").toString(), "[\"CUT\"]");
+    assertTrue(triangles(id, "CUT") >= 2);
+    server.write(id, "mould.kind", "TWO_PART");
+    assertEquals(server.job(id).get("solids").toString(), "[\"PARTING\"]");
+    assertTrue(triangles(id, "PARTING") > 10_000);
+    server.write(id, "mould.kind", "OPEN");
+    assertEquals(server.job(id).get("solids").size(), 0);
   }
 
   @Test

@@ -76,14 +76,9 @@ public class SkinTest extends OnServer {
     assertTrue(front.contains("DETAIL_COAT") && front.contains("JACKET"), front);
   }
 
-  @Test
-  public void everyCoatHasAnOutsideToDraw() throws Exception {
-    String id = skinJob(Tessellation.box(44, 56, 72));
-    assertEquals(server.get("/api/jobs/" + id + "/skin/coats/1/mesh").status(), 404);
-    server.studied(id);
-    ByteBuffer mesh =
-        ByteBuffer.wrap(server.get("/api/jobs/" + id + "/skin/coats/5/mesh").raw())
-            .order(ByteOrder.LITTLE_ENDIAN);
+  /** The largest x, y and z of a mesh as the page draws it. */
+  private Vec3 furthest(String path) throws Exception {
+    ByteBuffer mesh = ByteBuffer.wrap(server.get(path).raw()).order(ByteOrder.LITTLE_ENDIAN);
     int vertices = mesh.getInt();
     int triangles = mesh.getInt();
     assertEquals(mesh.getInt(), 0);
@@ -96,9 +91,22 @@ public class SkinTest extends OnServer {
               Math.max(most.y(), mesh.getFloat()),
               Math.max(most.z(), mesh.getFloat()));
     }
+    return most;
+  }
+
+  @Test
+  public void everyCoatHasAnOutsideToDraw() throws Exception {
+    String id = skinJob(Tessellation.box(44, 56, 72));
+    assertEquals(server.get("/api/jobs/" + id + "/skin/coats/1/mesh").status(), 404);
+    server.studied(id);
+    Vec3 most = furthest("/api/jobs/" + id + "/skin/coats/5/mesh");
     assertEquals(most.x(), 31, 0.3);
     assertEquals(most.y(), 37, 0.3);
     assertEquals(most.z(), 81, 0.3);
+    JsonNode job = server.job(id);
+    assertEquals(job.get("solids").toString(), "[\"JACKET\"]");
+    double thick = Running.value(job, "jacket.thick");
+    assertEquals(furthest("/api/jobs/" + id + "/solids/JACKET/mesh").z(), 81 + thick, 0.5);
     assertEquals(server.get("/api/jobs/" + id + "/skin/coats/6/mesh").status(), 404);
   }
 

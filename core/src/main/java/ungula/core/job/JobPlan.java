@@ -1,6 +1,5 @@
 package ungula.core.job;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -32,7 +31,7 @@ import ungula.core.workshop.Workshop;
  * @param steps it asks for
  * @param touching what fresh rubber and casts lie against, with a verdict each
  * @param stages what each stage is like, by its key
- * @param undecided what is still open, in words
+ * @param undecided what it is not whole without, what to decide first before the rest
  * @param parts that take a closer look at the shape, and how far each is known
  */
 public record JobPlan(
@@ -42,7 +41,7 @@ public record JobPlan(
     Steps steps,
     List<Touching> touching,
     Map<String, Stage.Basis> stages,
-    List<String> undecided,
+    List<Undecided> undecided,
     List<PlanPart> parts) {
 
   /**
@@ -83,19 +82,8 @@ public record JobPlan(
         steps,
         Touching.of(plan.brief()),
         Stage.of(plan),
-        undecided(plan),
+        Undecided.of(plan),
         PlanPart.of(choices, facts));
-  }
-
-  private static List<String> undecided(Plan p) {
-    List<String> open = new ArrayList<>();
-    if (p.facts() == null) {
-      open.add("the master's shape and size");
-    }
-    if (p.choices().rubber().product() == null) {
-      open.add("the rubber");
-    }
-    return open;
   }
 
   /** What stops the mould itself: under it nothing is weighed. */

@@ -7,34 +7,24 @@ import java.util.List;
 import java.util.stream.Stream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import ungula.core.Modelled;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.choice.Materials;
-import ungula.core.cutline.CutPlanes;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
-import ungula.core.jacket.OutsideStudy;
 import ungula.core.job.JobPlan;
-import ungula.core.master.PosedMaster;
 import ungula.core.master.Tessellation;
 import ungula.core.mesh.FillCurve;
 import ungula.core.mesh.TriangleMesh;
-import ungula.core.mould.MouldKind;
-import ungula.core.parting.PartedMaster;
 import ungula.core.plan.MasterFacts;
 import ungula.core.plan.Planner;
-import ungula.core.plan.SkinFacts;
 import ungula.core.quantity.Units;
 import ungula.core.record.Recorded;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.ProductWords;
 import ungula.core.sentence.WordBook.Edit;
-import ungula.core.skin.SkinField;
-import ungula.core.skin.SkinStudy;
-import ungula.core.study.MeshReport;
-import ungula.core.work.Parallel;
-import ungula.core.work.Progress;
 import ungula.core.workshop.Workshop;
 
 /** Each caution on either side of where it begins. */
@@ -54,28 +44,6 @@ public class CautionBoundariesTest {
 
   /** 80 × 55 × 42, on the plate. */
   private static final TriangleMesh BOX = Tessellation.box(80, 55, 42);
-
-  /** Known as a model is. */
-  private static MasterFacts model(TriangleMesh mesh, Choices c) {
-    PosedMaster posed = PosedMaster.of(mesh, 1, c.pose(), c.laid());
-    MasterFacts facts =
-        MasterFacts.of(
-            posed,
-            new PartedMaster(posed),
-            new CutPlanes(posed.mesh()),
-            MeshReport.of(mesh, Progress.NONE).report(),
-            null,
-            "made up");
-    if (c.mould().kind() != MouldKind.SKIN) {
-      return facts;
-    }
-    SkinField room = SkinField.of(posed.mesh(), 32, Parallel.ALL, Progress.NONE);
-    double wall = c.skin().wallMm(posed.mesh().bounds().size());
-    return facts.with(
-        new SkinFacts(
-            SkinStudy.of(posed, room, Parallel.ALL),
-            OutsideStudy.of(room, wall, Parallel.ALL, Progress.NONE)));
-  }
 
   /** Known by its measures only. */
   private static MasterFacts measured() {
@@ -102,7 +70,7 @@ public class CautionBoundariesTest {
     }
     c = ChoiceWords.edit(c, all, product);
     Workshop shop = Workshop.words().edit(Workshop.DEFAULT, room, Units.METRIC);
-    MasterFacts facts = mesh == null ? measured() : model(mesh, c);
+    MasterFacts facts = mesh == null ? measured() : Modelled.facts(mesh, c);
     JobPlan plan =
         JobPlan.of(c, Recorded.NOTHING, facts, Materials.of(product), shop, Planner.box(c, facts));
     return plan.cautions().stream().anyMatch(found -> found.id().equals(id));

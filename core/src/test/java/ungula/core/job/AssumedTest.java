@@ -78,6 +78,22 @@ public class AssumedTest {
     assertTrue(JobPlan.of(choices(), null, null, Workshop.DEFAULT).assumed().isEmpty());
   }
 
+  private static List<String> undecided(MasterFacts facts, String... edits) {
+    return JobPlan.of(choices(edits), facts, null, SAID).undecided().stream()
+        .map(Undecided::text)
+        .toList();
+  }
+
+  @Test
+  public void whatIsToBeDecidedComesInTheOrderItMatters() {
+    String master = "the master's shape and size";
+    assertEquals(undecided(null), List.of(master, "the rubber"));
+    assertEquals(undecided(Blocks.measured(80, 55, 42)), List.of("the rubber"));
+    String[] cast = {"cast.material", "PLASTER"};
+    assertEquals(undecided(null, cast), List.of("the rubber", master), "who begins with the cast");
+    assertEquals(undecided(null, "rubber.product", "marram-20"), List.of(master));
+  }
+
   @Test
   public void wordsNobodyWroteSayThatTheyAreAssumed() {
     Choices c = choices("mould.sidesMm", "12 mm");

@@ -95,7 +95,11 @@ class VariantController {
     if (row == null) {
       throw Problem.gone("This variant");
     }
-    jobs.replace(id, version, choices(row, jobs.find(id)), "take variant " + row.name());
+    jobs.replace(
+        id,
+        version,
+        choices(row, jobs.find(id)),
+        "choose variant " + row.name().replaceFirst("[.]", ","));
   }
 
   @DeleteMapping("/{variant}")

@@ -1,14 +1,17 @@
 package ungula.server.job;
 
 import java.awt.image.BufferedImage;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.hollow.HollowCore;
 import ungula.core.jacket.SkinDrawing;
 import ungula.core.master.Measured;
 import ungula.core.master.PosedMaster;
+import ungula.core.mesh.Ribbon;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.SurfacePoint;
 import ungula.core.mesh.TriangleMesh;
@@ -20,10 +23,13 @@ import ungula.core.mould.SectionDrawing.Measure;
 import ungula.core.mould.SectionDrawing.Role;
 import ungula.core.mould.SectionDrawing.Side;
 import ungula.core.parting.Parting;
+import ungula.core.parting.PartingSurface;
 import ungula.core.parting.Riser;
 import ungula.core.plan.HalvesPart;
+import ungula.core.plan.Plan;
 import ungula.core.plan.SkinPart;
 import ungula.core.quantity.Length;
+import ungula.core.skin.Coat;
 import ungula.core.skin.SkinField;
 import ungula.core.working.Figure;
 
@@ -113,6 +119,60 @@ public class Drawings {
                     .filter(c -> c.number() == coats)
                     .findFirst()
                     .flatMap(c -> room(job).map(field -> field.outside(c.toMm()))));
+  }
+
+  /** What of a mould is drawn round its master in the solid view, beside box and coats. */
+  public enum SolidPart {
+    /** Where two halves meet, keys and seal ring included. */
+    PARTING,
+    /** Where a block is cut open. */
+    CUT,
+    CORE,
+    JACKET
+  }
+
+  /** The parts that a job's mould has. */
+  List<SolidPart> solidParts(Jobs.Job job) {
+    Plan plan = job.plan().plan();
+    List<SolidPart> parts = new ArrayList<>();
+    plan.parting().ifPresent(p -> parts.add(SolidPart.PARTING));
+    plan.cut()
+        .filter(c -> shapes.posed(job.choices()).isPresent())
+        .ifPresent(c -> parts.add(SolidPart.CUT));
+    plan.core().ifPresent(c -> parts.add(SolidPart.CORE));
+    if (job.plan().figures().containsKey("jacket.thick") && room(job).isPresent()) {
+      parts.add(SolidPart.JACKET);
+    }
+    return parts;
+  }
+
+  /** One of them, above the plate as the box stands; empty where there is none. */
+  Optional<TriangleMesh> solid(Jobs.Job job, SolidPart part) {
+    if (!solidParts(job).contains(part)) {
+      return Optional.empty();
+    }
+    Plan plan = job.plan().plan();
+    return switch (part) {
+      case PARTING -> plan.parting().map(PartingSurface::of);
+      case CUT ->
+          plan.cut()
+              .map(
+                  cut -> {
+                    List<double[]> shadow = shapes.posed(job.choices()).orElseThrow().shadow();
+                    BoxMould box = job.box();
+                    return Ribbon.upright(cut.seen(Cut.TOP, box, shadow), 0, box.pourLineMm());
+                  });
+      case CORE -> {
+        Vec3 lift = new Vec3(0, 0, job.choices().pose().liftMm());
+        yield plan.core().map(core -> core.core().mesh().moved(1, Rotation.NONE, lift));
+      }
+      case JACKET -> {
+        double thick = job.plan().figures().get("jacket.thick").value();
+        double wall =
+            plan.skin().orElseThrow().coats().stream().mapToDouble(Coat::toMm).max().orElse(0);
+        yield room(job).map(field -> field.outside(wall + thick));
+      }
+    };
   }
 
   private SectionDrawing boxed(Jobs.Job job, BoxMould box, Cut cut, Double at) {

@@ -31,7 +31,7 @@ import ungula.server.product.Products;
  * @param figures every number with its working, by key
  * @param cautions worst first
  * @param stages how far each stage is
- * @param undecided what is still open
+ * @param undecided what the plan is not whole without, what to decide first before the rest
  * @param model the model file; null without one
  * @param hasShape whether there is a mesh to draw and turn
  * @param shapeKey changes when the drawn shape does
@@ -41,6 +41,7 @@ import ungula.server.product.Products;
  * @param stopped what stops the mould itself, so that nothing is weighed; empty when nothing does
  * @param assumed what the plan rests on that nobody has said, weightiest first
  * @param ways to know the volume that are complete, most certain first
+ * @param solids parts of the mould the solid view shows beside box and coats
  * @param marks that can be painted on the master
  * @param marksKey changes when they do
  * @param dipstick null while there is no box
@@ -70,7 +71,7 @@ public record JobResponse(
     @KeyedBy("JobFigure") Map<String, Figure> figures,
     List<Caution> cautions,
     Map<String, Stage.State> stages,
-    List<String> undecided,
+    List<UndecidedView> undecided,
     List<AssumedView> assumed,
     String stopped,
     @Nullable ModelView model,
@@ -80,6 +81,7 @@ public record JobResponse(
     List<String> measures,
     BoxKind box,
     List<WayView> ways,
+    List<Drawings.SolidPart> solids,
     List<MarkView> marks,
     String marksKey,
     @Nullable DipstickView dipstick,
@@ -98,6 +100,12 @@ public record JobResponse(
     List<TouchView> touching,
     List<String> packs,
     List<PlanPartView> parts) {
+
+  /**
+   * @param word that decides it
+   * @param stage the word stands on
+   */
+  public record UndecidedView(String word, String stage, String text) {}
 
   /**
    * A step of the work.

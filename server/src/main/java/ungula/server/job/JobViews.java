@@ -64,13 +64,21 @@ class JobViews {
 
   private final Jobs jobs;
   private final Shapes shapes;
+  private final Drawings drawings;
   private final Models models;
   private final Products products;
   private final Habits workshop;
 
-  JobViews(Jobs jobs, Shapes shapes, Models models, Products products, Habits workshop) {
+  JobViews(
+      Jobs jobs,
+      Shapes shapes,
+      Drawings drawings,
+      Models models,
+      Products products,
+      Habits workshop) {
     this.jobs = jobs;
     this.shapes = shapes;
+    this.drawings = drawings;
     this.models = models;
     this.products = products;
     this.workshop = workshop;
@@ -92,7 +100,9 @@ class JobViews {
         job.plan().figures(),
         job.plan().cautions(),
         jobs.stages(job),
-        job.plan().undecided(),
+        job.plan().undecided().stream()
+            .map(u -> new JobResponse.UndecidedView(u.word(), u.stage().key(), u.text()))
+            .toList(),
         job.plan().assumed().stream().map(JobViews::assumed).toList(),
         job.plan().mouldStop().map(Caution::title).orElse(""),
         model(c),
@@ -111,6 +121,7 @@ class JobViews {
                 .filter(s -> !s.study().empties().cups().isEmpty())
                 .isPresent()),
         job.plan().plan().ways().stream().map(w -> way(w, c.units())).toList(),
+        drawings.solidParts(job),
         Arrays.stream(Mark.values()).map(m -> mark(m, c)).toList(),
         Choices.fingerprint(c.marks()),
         job.plan().plan().inBox().map(box -> dipstick(job, box)).orElse(null),

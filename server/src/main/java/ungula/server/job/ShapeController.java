@@ -35,6 +35,7 @@ import ungula.core.plate.Laying;
 import ungula.core.quantity.Area;
 import ungula.core.quantity.Units;
 import ungula.core.sentence.WordBook.Edit;
+import ungula.server.job.Drawings.SolidPart;
 import ungula.server.job.MadeFiles.Made;
 import ungula.server.model.MeshBytes;
 import ungula.server.model.Models;
@@ -257,6 +258,16 @@ class ShapeController {
             .outside(jobs.find(id), number)
             .map(mesh -> MeshBytes.drawn(mesh, List.of()))
             .orElseThrow(() -> Problem.gone("This coat")));
+  }
+
+  /** A part of the mould to be drawn round the master, as the master's mesh. */
+  @GetMapping(value = "/solids/{part}/mesh", produces = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+  ResponseEntity<byte[]> solidPart(@PathVariable String id, @PathVariable SolidPart part) {
+    return ResponseEntity.ok(
+        drawings
+            .solid(jobs.find(id), part)
+            .map(mesh -> MeshBytes.drawn(mesh, List.of()))
+            .orElseThrow(() -> Problem.gone("This part")));
   }
 
   /**

@@ -8,6 +8,7 @@ import ungula.core.choice.Choices;
 import ungula.core.choice.MasterSource;
 import ungula.core.job.JobPlan;
 import ungula.core.job.Stage;
+import ungula.core.job.Undecided;
 import ungula.core.plan.PlanPart;
 import ungula.core.working.Figure;
 
@@ -57,7 +58,7 @@ record Summary(
             : plan.plan().inBox().isPresent() ? "mould" : "master",
         line(job),
         stopped ? plan.cautions().get(0).title() : "",
-        plan.undecided(),
+        plan.undecided().stream().map(Undecided::text).toList(),
         base == null ? "" : "Weigh " + base.text() + " + " + hardener.text(),
         count(plan, Caution.Level.STOP),
         count(plan, Caution.Level.CHECK),
