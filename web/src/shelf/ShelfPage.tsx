@@ -125,6 +125,11 @@ export function ShelfPage() {
           </p>
         )}
         <NotRead what="The shelf" error={error} again={refetch} />
+        {!shelf && !error && (
+          <p className="quiet" role="status">
+            Fetching the shelf …
+          </p>
+        )}
         <LowStock />
         {gone && (
           <Notice

@@ -200,6 +200,17 @@ public final class Parting {
     return z;
   }
 
+  /** Whether the parting runs inside the master, or along its surface, at a place. */
+  boolean inMaster(double x, double y) {
+    if (master == null || !lines.covered(lines.column(x), lines.row(y))) {
+      return false;
+    }
+    double up = levelMm - box.belowMm();
+    return !level()
+        || lines.low(lines.column(x), lines.row(y)) <= up
+            && up <= lines.high(lines.column(x), lines.row(y));
+  }
+
   /** Without keys and ring. */
   private double bare(double x, double y) {
     if (level()) {

@@ -15,8 +15,8 @@ public final class PartingSurface {
   private PartingSurface() {}
 
   /**
-   * Squares of two triangles over the inside of the box, right through the master. Open at its
-   * edge; along a box that is not rectangular it ends on the last square whose middle is inside.
+   * Squares of two triangles over the inside of the box, but for what lies inside the master. Open
+   * at its edges, which run along the squares whose middles are in rubber.
    */
   public static TriangleMesh of(Parting parting) {
     Box3 inside = bounds(parting);
@@ -39,10 +39,11 @@ public final class PartingSurface {
     int[] corners = new int[6 * nx * ny];
     int used = 0;
     for (int j = 0; j < ny; j++) {
-      double[] within =
-          BoxInside.along(parting.box().inside().ring(), 0, inside.min().y() + (j + 0.5) * dy);
+      double y = inside.min().y() + (j + 0.5) * dy;
+      double[] within = BoxInside.along(parting.box().inside().ring(), 0, y);
       for (int i = 0; i < nx; i++) {
-        if (lies(within, inside.min().x() + (i + 0.5) * dx)) {
+        double x = inside.min().x() + (i + 0.5) * dx;
+        if (lies(within, x) && !parting.inMaster(x, y)) {
           int a = j * (nx + 1) + i;
           int c = a + nx + 1;
           for (int corner : new int[] {a, a + 1, c + 1, a, c + 1, c}) {
