@@ -26,6 +26,7 @@ public class AccessTest extends Browsing {
       {"mix"},
       {"workshop"},
       {"help"},
+      {"{job}/proposal"},
       {"{job}/master"},
       {"{job}/approach"},
       {"{job}/mould"},
@@ -40,7 +41,8 @@ public class AccessTest extends Browsing {
     visit(path.replace("{job}", job));
     assertThat(page.locator("h1")).not().hasText("");
     if (!job.isEmpty()) {
-      assertThat(page.locator(".drawing svg, .solid canvas, .approaches table")).isVisible();
+      assertThat(page.locator(".drawing svg, .solid canvas, .approaches table, .proposed img"))
+          .isVisible();
     }
     AxeRunOptions wrong = new AxeRunOptions();
     wrong.setResultTypes(List.of("violations"));
