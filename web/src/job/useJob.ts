@@ -61,9 +61,9 @@ export function useJob(id: string) {
     dismiss: () => setProblem(null),
     saving: waiting > 0,
     edit,
-    /** For buttons: a refusal is shown as the page's problem. */
-    apply: (edits: Edit[]) => {
-      edit(edits).catch(tell);
+    /** For buttons: a refusal is shown as the page's problem. @param then once they are made */
+    apply: (edits: Edit[], then?: () => void) => {
+      edit(edits).then(then, tell);
     },
     /** For what does not change the job but must see the changes already under way. */
     after: (send: () => Promise<unknown>) => {

@@ -59,6 +59,17 @@ const PARTS: Record<Part, { colour: string; cover: number; text: string }> = {
   JACKET: { colour: '#c9b48b', cover: 0.35, text: 'jacket' },
 };
 
+/** What is fetched to be drawn, and what is said of it when that fails. */
+const FAILED = {
+  master: 'The master',
+  box: 'The box',
+  coats: 'The coats',
+  parts: 'The mould round the master',
+  marks: 'What is marked on the master',
+  facets: 'What colours the master',
+};
+type What = keyof typeof FAILED;
+
 /** The master in its rubber and box, turned with the mouse. */
 export default function SolidView(props: Props) {
   const { job, pick, hint, shape, paint, stroke, show, withBox, seen, missing } = props;
@@ -68,7 +79,7 @@ export default function SolidView(props: Props) {
   const latestMissing = useRef(missing);
   const latestStroke = useRef<(places: SurfacePoint[]) => void>(() => undefined);
   const [loaded, setLoaded] = useState('');
-  const [failed, setFailed] = useState<Error | null>(null);
+  const [failed, setFailed] = useState<{ what: What; error: Error } | null>(null);
   const [tries, setTries] = useState(0);
   const [tinted, setTinted] = useState('');
   const [drawnCoats, setDrawnCoats] = useState(0);
@@ -115,103 +126,95 @@ export default function SolidView(props: Props) {
     };
   }, []);
 
-  useEffect(() => {
+  /** Fetches something to draw; what fails is said in its place, until it is asked for again. */
+  const fetching = (
+    what: What,
+    draw: (get: (path: string) => Promise<Response>) => Promise<void>,
+  ) => {
     const stop = new AbortController();
-    void (async () => {
-      try {
-        setFailed(null);
-        const answer = await fetch(`/api/jobs/${job.id}/mesh`, { signal: stop.signal });
-        if (!answer.ok) {
-          throw Problem.of(answer.status, await answer.json().catch(() => null));
-        }
-        scene.current?.setMaster(await answer.arrayBuffer());
-        setLoaded(job.shapeKey);
-      } catch (e) {
-        if (!stop.signal.aborted) {
-          setFailed(e instanceof Problem ? e : Problem.of(0, null));
-        }
+    const get = async (path: string) => {
+      const answer = await fetch(`/api/jobs/${job.id}/${path}`, { signal: stop.signal });
+      if (!answer.ok) {
+        throw Problem.of(answer.status, await answer.json().catch(() => null));
       }
-    })();
+      return answer;
+    };
+    setFailed((before) => (before?.what === what ? null : before));
+    draw(get).catch((e: unknown) => {
+      // the page may have gone on to something else
+      if (!stop.signal.aborted) {
+        setFailed({ what, error: e instanceof Problem ? e : Problem.of(0, null) });
+      }
+    });
     return () => stop.abort();
-  }, [job.id, job.shapeKey, tries]);
+  };
+
+  useEffect(
+    () =>
+      fetching('master', async (get) => {
+        scene.current?.setMaster(await (await get('mesh')).arrayBuffer());
+        setLoaded(job.shapeKey);
+      }),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- fetching follows the job
+    [job.id, job.shapeKey, tries],
+  );
 
   useEffect(() => {
     scene.current?.look(seen.from);
   }, [seen]);
 
-  useEffect(() => {
-    const stop = new AbortController();
-    void (async () => {
-      if (!withBox || show || !dipstick) {
-        scene.current?.setBox(null);
-        return;
-      }
-      try {
-        const answer = await fetch(`/api/jobs/${job.id}/section?cut=TOP`, { signal: stop.signal });
-        if (answer.ok) {
-          scene.current?.setBox(
-            (await answer.json()) as Drawing,
-            dipstick.lineMm,
-            dipstick.heightMm,
-          );
-          scene.current?.lift(job.liftMm);
+  useEffect(
+    () =>
+      fetching('box', async (get) => {
+        if (!withBox || show || !dipstick) {
+          scene.current?.setBox(null);
+          return;
         }
-      } catch {
-        // the page went on to something else
-      }
-    })();
-    return () => stop.abort();
-  }, [job.id, job.version, job.liftMm, withBox, show, dipstick]);
+        const plan = (await (await get('section?cut=TOP')).json()) as Drawing;
+        scene.current?.setBox(plan, dipstick.lineMm, dipstick.heightMm);
+        scene.current?.lift(job.liftMm);
+      }),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- fetching follows the job
+    [job.id, job.version, job.liftMm, withBox, show, dipstick, tries],
+  );
 
-  useEffect(() => {
-    const stop = new AbortController();
-    void (async () => {
-      try {
+  useEffect(
+    () =>
+      fetching('coats', async (get) => {
         const meshes = await Promise.all(
-          coats.slice(0, on).map(async (c) => {
-            const answer = await fetch(`/api/jobs/${job.id}/skin/coats/${c.number}/mesh`, {
-              signal: stop.signal,
-            });
-            return { data: await answer.arrayBuffer(), ok: answer.ok, colour: coatColour(c) };
-          }),
+          coats.slice(0, on).map(async (c) => ({
+            data: await (await get(`skin/coats/${c.number}/mesh`)).arrayBuffer(),
+            colour: coatColour(c),
+          })),
         );
-        if (loaded && meshes.every((m) => m.ok)) {
+        if (loaded) {
           scene.current?.setCoats(meshes);
           setDrawnCoats(meshes.length);
         }
-      } catch {
-        // the page went on to something else
-      }
-    })();
-    return () => stop.abort();
+      }),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- coatsKey names what coats holds
-  }, [job.id, coatsKey, on, loaded]);
+    [job.id, coatsKey, on, loaded, tries],
+  );
 
   const parts = withBox && !show && !pick ? job.solids : [];
   const partsKey = parts.join();
-  useEffect(() => {
-    const stop = new AbortController();
-    void (async () => {
-      try {
+  useEffect(
+    () =>
+      fetching('parts', async (get) => {
         const meshes = await Promise.all(
-          parts.map(async (part) => {
-            const answer = await fetch(`/api/jobs/${job.id}/solids/${part}/mesh`, {
-              signal: stop.signal,
-            });
-            return { data: await answer.arrayBuffer(), ok: answer.ok, ...PARTS[part] };
-          }),
+          parts.map(async (part) => ({
+            data: await (await get(`solids/${part}/mesh`)).arrayBuffer(),
+            ...PARTS[part],
+          })),
         );
         if (loaded) {
-          scene.current?.setParts(meshes.filter((m) => m.ok));
-          setDrawnParts(meshes.filter((m) => m.ok).length);
+          scene.current?.setParts(meshes);
+          setDrawnParts(meshes.length);
         }
-      } catch {
-        // the page went on to something else
-      }
-    })();
-    return () => stop.abort();
+      }),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- partsKey names what parts holds
-  }, [job.id, job.version, partsKey, loaded]);
+    [job.id, job.version, partsKey, loaded, tries],
+  );
 
   const radius = paint ? (paint.brushMm ?? 0) / 2 : null;
   useEffect(() => {
@@ -219,24 +222,15 @@ export default function SolidView(props: Props) {
   }, [radius]);
 
   const anyMarks = job.marks.some((m) => m.area);
-  useEffect(() => {
-    const stop = new AbortController();
-    void (async () => {
-      if (!anyMarks || !loaded) {
-        scene.current?.setMarked(null);
-        return;
-      }
-      try {
-        const answer = await fetch(`/api/jobs/${job.id}/marks`, { signal: stop.signal });
-        if (answer.ok) {
-          scene.current?.setMarked(new Uint8Array(await answer.arrayBuffer()));
-        }
-      } catch {
-        // the page went on to something else
-      }
-    })();
-    return () => stop.abort();
-  }, [job.id, job.marksKey, anyMarks, loaded]);
+  useEffect(
+    () =>
+      fetching('marks', async (get) => {
+        const bits = anyMarks && loaded ? await (await get('marks')).arrayBuffer() : null;
+        scene.current?.setMarked(bits && new Uint8Array(bits));
+      }),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- fetching follows the job
+    [job.id, job.marksKey, anyMarks, loaded, tries],
+  );
 
   const study = shape?.study ?? null;
   const stale = shape?.stale ?? false;
@@ -244,33 +238,26 @@ export default function SolidView(props: Props) {
     scene.current?.setMarks(show ? null : study, stale);
   }, [study, stale, show, loaded]);
 
-  useEffect(() => {
-    const stop = new AbortController();
-    void (async () => {
-      if (!show || !loaded || !study || stale) {
-        scene.current?.setTint(null, MASTER_COLOUR);
-        scene.current?.point(null);
-        setTinted('');
-        return;
-      }
-      try {
-        const answer = await fetch(`/api/jobs/${job.id}/study/facets?quantity=${show}`, {
-          signal: stop.signal,
-        });
-        if (answer.ok) {
-          const values = new Uint8Array(await answer.arrayBuffer());
-          // rubber of an inch or more keeps the master's own colour
-          const share = show === 'LOCKED' ? values : values.map((tenths) => 255 - tenths);
-          scene.current?.setTint(share, SHOWN[show].colour);
-          scene.current?.point(show === 'WALL' ? (study.thinnest ?? null) : null);
-          setTinted(show);
+  useEffect(
+    () =>
+      fetching('facets', async (get) => {
+        if (!show || !loaded || !study || stale) {
+          scene.current?.setTint(null, MASTER_COLOUR);
+          scene.current?.point(null);
+          setTinted('');
+          return;
         }
-      } catch {
-        // the page went on to something else
-      }
-    })();
-    return () => stop.abort();
-  }, [job.id, show, loaded, study, stale]);
+        const facets = await get(`study/facets?quantity=${show}`);
+        const values = new Uint8Array(await facets.arrayBuffer());
+        // rubber of an inch or more keeps the master's own colour
+        const share = show === 'LOCKED' ? values : values.map((tenths) => 255 - tenths);
+        scene.current?.setTint(share, SHOWN[show].colour);
+        scene.current?.point(show === 'WALL' ? (study.thinnest ?? null) : null);
+        setTinted(show);
+      }),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- fetching follows the job
+    [job.id, show, loaded, study, stale, tries],
+  );
 
   return (
     <div
@@ -295,14 +282,18 @@ export default function SolidView(props: Props) {
       }}
     >
       <span className="middle" aria-hidden="true" />
-      {loaded !== job.shapeKey && !failed && (
+      {loaded !== job.shapeKey && failed?.what !== 'master' && (
         <p className="fetching" role="status">
           Fetching the master …
         </p>
       )}
       {failed && (
         <div className="fetching">
-          <NotRead what="The solid" error={failed} again={() => setTries(tries + 1)} />
+          <NotRead
+            what={FAILED[failed.what]}
+            error={failed.error}
+            again={() => setTries(tries + 1)}
+          />
         </div>
       )}
       <div className="hint bar small">

@@ -37,12 +37,7 @@ export function ProposalPage() {
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [id]);
 
-  const use = (edits: Edit[]) => {
-    desk.edit(edits).then(
-      () => void go(`/jobs/${id}/pours`),
-      () => undefined,
-    );
-  };
+  const use = (edits: Edit[]) => desk.apply(edits, () => void go(`/jobs/${id}/pours`));
   const { data, working, error, retry, stop, again } = proposal;
   const size = job?.figures['master.size'];
   return (

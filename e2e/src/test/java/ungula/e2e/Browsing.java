@@ -28,6 +28,9 @@ import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Pattern;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.AfterSuite;
@@ -276,6 +279,23 @@ abstract class Browsing {
     page.evaluate(
         "() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)))");
     return solid;
+  }
+
+  /** Prints the job sheet. @return what is written on it */
+  String printedSheet() throws IOException {
+    List<String> printed = new ArrayList<>();
+    window.onRequest(
+        r -> {
+          if (r.url().contains("sheet.pdf")) {
+            printed.add(r.url());
+          }
+        });
+    button("Print job sheet").click();
+    page.waitForCondition(() -> !printed.isEmpty());
+    byte[] pdf = page.request().get(printed.get(0)).body();
+    try (PDDocument document = Loader.loadPDF(pdf)) {
+      return new PDFTextStripper().getText(document);
+    }
   }
 
   /** Looks at the solid from somewhere. */

@@ -5,12 +5,8 @@ import static org.testng.Assert.assertTrue;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.FilePayload;
-import java.util.ArrayList;
-import java.util.List;
+import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
-import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.pdmodel.PDDocument;
-import org.apache.pdfbox.text.PDFTextStripper;
 import org.testng.Reporter;
 import org.testng.annotations.Test;
 
@@ -44,28 +40,15 @@ public class FirstMinutesTest extends Browsing {
     // all but the room, which is the workshop's, was said with it
     assertThat(page.locator(".assumptions [data-assumed]")).hasCount(0);
 
-    List<String> printed = new ArrayList<>();
-    window()
-        .onRequest(
-            r -> {
-              if (r.url().contains("sheet.pdf")) {
-                printed.add(r.url());
-              }
-            });
-    button("Print job sheet").click();
-    page.waitForCondition(() -> !printed.isEmpty());
-    byte[] pdf = page.request().get(printed.get(0)).body();
-    try (PDDocument document = Loader.loadPDF(pdf)) {
-      String text = new PDFTextStripper().getText(document);
-      assertTrue(text.contains("Shell from the harbour"), text);
-      assertTrue(text.contains(weigh.split(" \\+ ")[0].replace('\u202f', ' ')), text);
-    }
+    String text = printedSheet();
+    assertTrue(text.contains("Shell from the harbour"), text);
+    assertTrue(text.contains(weigh.split(" \\+ ")[0].replace('\u202f', ' ')), text);
   }
 
   @Test
   public void aFileThatIsNoModelSaysSoAndAnotherIsTaken() {
     visit("");
-    drop("letter.stl", "Dear mould maker".getBytes(java.nio.charset.StandardCharsets.UTF_8));
+    drop("letter.stl", "Dear mould maker".getBytes(StandardCharsets.UTF_8));
     begun("proposal");
     assertThat(page.locator(".notice")).containsText("letter.stl was not taken");
     drop("block.stl", boxStl(80, 55, 42));

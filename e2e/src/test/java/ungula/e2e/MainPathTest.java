@@ -7,14 +7,9 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.pdmodel.PDDocument;
-import org.apache.pdfbox.text.PDFTextStripper;
 import org.testng.annotations.Test;
 
 /** From a dropped file to weighed rubber, through the page. */
@@ -58,22 +53,9 @@ public class MainPathTest extends Browsing {
     assertThat(page.locator("[data-tally='weigh']")).hasText(weigh);
     assertThat(page.locator(".words")).containsText("for every 100 g of base, 4 g of hardener");
 
-    List<String> printed = new ArrayList<>();
-    window()
-        .onRequest(
-            r -> {
-              if (r.url().contains("sheet.pdf")) {
-                printed.add(r.url());
-              }
-            });
-    button("Print job sheet").click();
-    page.waitForCondition(() -> !printed.isEmpty());
-    byte[] pdf = page.request().get(printed.get(0)).body();
-    try (PDDocument document = Loader.loadPDF(pdf)) {
-      String text = new PDFTextStripper().getText(document);
-      assertTrue(text.contains(grams(base).replace('\u202f', ' ')), text);
-      assertTrue(text.contains("Gannet 25 condensation, general"), text);
-    }
+    String text = printedSheet();
+    assertTrue(text.contains(grams(base).replace('\u202f', ' ')), text);
+    assertTrue(text.contains("Gannet 25 condensation, general"), text);
 
     page.reload();
     assertThat(page.locator("[data-tally='weigh']")).hasText(weigh);

@@ -40,6 +40,7 @@ public record Proposal(
     return ranked.approaches().stream()
         .filter(a -> a.works() && !a.hollow())
         .findFirst()
+        .map(a -> a.offered(choices))
         .map(
             best -> {
               Optional<Candidate> rubber =

@@ -66,6 +66,25 @@ public class ProposalTest {
     assertTrue(of(FRESH, List.of(HOLLOW, STUCK), Map.of()).isEmpty());
   }
 
+  /** So that nobody takes it for an assumption afterwards. */
+  @Test
+  public void theMouldThatStandsBecauseItIsAssumedIsChosenToo() {
+    Approach now =
+        new Approach(
+            MouldKind.CUT,
+            "cut mould",
+            Rotation.NONE,
+            true,
+            false,
+            "",
+            List.of(),
+            Map.of(),
+            new Worth(0, 0, 0, 0));
+    assertEquals(
+        of(FRESH, List.of(now), Map.of()).orElseThrow().edits(),
+        List.of(CUT, Edit.of("rubber.product", "best")));
+  }
+
   /** At 25 points less it is still taken. */
   @Test
   public void whatIsOnTheShelfComesBeforeWhatHasToBeBought() {

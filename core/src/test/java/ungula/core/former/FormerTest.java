@@ -8,21 +8,16 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import ungula.core.Modelled;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
-import ungula.core.cutline.CutPlanes;
 import ungula.core.demo.Harbour;
 import ungula.core.job.JobPlan;
-import ungula.core.master.PosedMaster;
 import ungula.core.mesh.Topology;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.parting.Key;
-import ungula.core.parting.PartedMaster;
-import ungula.core.plan.MasterFacts;
 import ungula.core.quantity.Units;
 import ungula.core.sentence.WordBook.Edit;
-import ungula.core.study.MeshReport;
-import ungula.core.work.Progress;
 import ungula.core.workshop.Workshop;
 
 public class FormerTest {
@@ -32,18 +27,7 @@ public class FormerTest {
     for (int i = 0; i < edits.length; i += 2) {
       c = ChoiceWords.edit(c, List.of(Edit.of(edits[i], edits[i + 1])), null);
     }
-    PosedMaster posed = PosedMaster.of(mesh, 1, c.pose(), c.laid());
-    return JobPlan.of(
-        c,
-        MasterFacts.of(
-            posed,
-            new PartedMaster(posed),
-            new CutPlanes(posed.mesh()),
-            MeshReport.of(mesh, Progress.NONE).report(),
-            null,
-            "test"),
-        null,
-        Workshop.DEFAULT);
+    return JobPlan.of(c, Modelled.facts(mesh, c), null, Workshop.DEFAULT);
   }
 
   private static double volume(TriangleMesh mesh) {

@@ -7,22 +7,20 @@ import static org.testng.Assert.assertTrue;
 
 import java.util.List;
 import org.testng.annotations.Test;
+import ungula.core.Modelled;
 import ungula.core.caution.Caution;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
-import ungula.core.cutline.CutPlanes;
 import ungula.core.demo.Harbour;
 import ungula.core.hollow.HollowCore;
 import ungula.core.master.PosedMaster;
 import ungula.core.master.Tessellation;
 import ungula.core.mesh.TriangleMesh;
-import ungula.core.parting.PartedMaster;
 import ungula.core.plan.CoreFacts;
 import ungula.core.plan.MasterFacts;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.sentence.WordBook.Edit;
-import ungula.core.study.MeshReport;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
 import ungula.core.workshop.Workshop;
@@ -39,22 +37,18 @@ public class CorePlanTest {
                 Edit.of("pose.liftMm", lift),
                 Edit.of("hollow.wallMm", wall)),
             null);
-    PosedMaster posed = PosedMaster.of(mesh, 1, c.pose(), c.laid());
-    MasterFacts facts =
-        MasterFacts.of(
-            posed,
-            new PartedMaster(posed),
-            new CutPlanes(posed.mesh()),
-            MeshReport.of(mesh, Progress.NONE).report(),
-            null,
-            "test");
+    MasterFacts facts = Modelled.facts(mesh, c);
     if (c.hollow().wallMm() != null) {
       boolean open = facts.baseOpen(c.pose().liftMm());
       facts =
           facts.with(
               new CoreFacts(
                   HollowCore.of(
-                          posed.mesh(), open, c.hollow().wallMm(), Parallel.ALL, Progress.NONE)
+                          PosedMaster.of(mesh, 1, c.pose(), c.laid()).mesh(),
+                          open,
+                          c.hollow().wallMm(),
+                          Parallel.ALL,
+                          Progress.NONE)
                       .orElse(null)));
     }
     return JobPlan.of(c, facts, ExampleProducts.all().get(product), Workshop.DEFAULT);
@@ -96,15 +90,7 @@ public class CorePlanTest {
                 Edit.of("pose.liftMm", "10 mm"),
                 Edit.of("hollow.wallMm", "3 mm")),
             null);
-    PosedMaster posed = PosedMaster.of(BOX, 1, c.pose());
-    MasterFacts facts =
-        MasterFacts.of(
-            posed,
-            new PartedMaster(posed),
-            new CutPlanes(posed.mesh()),
-            MeshReport.of(BOX, Progress.NONE).report(),
-            null,
-            "test");
+    MasterFacts facts = Modelled.facts(BOX, c);
     JobPlan open = JobPlan.of(c, facts, null, Workshop.DEFAULT);
     for (String key : List.of("cast.volume", "cast.mass", "sprue.fill", "core.volume")) {
       assertNull(open.figures().get(key), key);

@@ -116,6 +116,9 @@ class ProposalController {
 
   private ProposalResponse view(Jobs.Job job) {
     ApproachFinder.Found found = finder.found(job);
+    if (found.work().state() != WorkView.State.READY) {
+      return new ProposalResponse(found.work(), "", null);
+    }
     Map<String, Double> usable = rubbers.usableG();
     return new ProposalResponse(
         found.work(),
@@ -123,7 +126,7 @@ class ProposalController {
         Proposal.of(
                 job.choices(),
                 found.ranked(),
-                edits -> rubbers.weighedFor(jobs.with(job, edits)),
+                edits -> rubbers.weighedFor(jobs.with(job, edits), usable),
                 usable)
             .map(p -> view(job, p, usable))
             .orElse(null));

@@ -4,6 +4,7 @@ import java.awt.image.BufferedImage;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
 import org.springframework.stereotype.Component;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
@@ -31,7 +32,6 @@ import ungula.core.plan.SkinPart;
 import ungula.core.quantity.Length;
 import ungula.core.skin.Coat;
 import ungula.core.skin.SkinField;
-import ungula.core.working.Figure;
 
 /** Drawings of a job as it stands, for the page and for paper. */
 @Component
@@ -58,7 +58,6 @@ public class Drawings {
 
   /** The master with its coats and its jacket. */
   private SectionDrawing skinned(Jobs.Job job, SkinPart skin, Cut cut, Double at) {
-    Figure jacket = job.plan().figures().get("jacket.thick");
     SectionDrawing drawn =
         SkinDrawing.of(
             room(job).orElse(null),
@@ -69,7 +68,7 @@ public class Drawings {
             skin.cutDegrees(),
             skin.sections(),
             job.choices().jacket(),
-            jacket == null ? 0 : jacket.value(),
+            job.plan().plan().jacket().map(j -> j.needs().thickMm()).orElse(0.0),
             cut,
             at,
             job.choices().units());
@@ -83,16 +82,17 @@ public class Drawings {
   private SectionDrawing outlined(Jobs.Job job, SectionDrawing drawing, double liftMm) {
     Cut cut = drawing.cut();
     List<double[]> outline = shapes.posed(job.choices()).map(p -> p.outline(cut)).orElse(List.of());
-    return drawing.with(Role.OUTLINE, cut == Cut.TOP ? outline : lifted(outline, liftMm));
+    return drawing.with(Role.OUTLINE, cut == Cut.TOP ? outline : heights(outline, z -> z + liftMm));
   }
 
-  private static List<double[]> lifted(List<double[]> rings, double liftMm) {
+  /** Rings of right, up pairs with other heights. */
+  private static List<double[]> heights(List<double[]> rings, DoubleUnaryOperator other) {
     return rings.stream()
         .map(
             ring -> {
               double[] up = ring.clone();
               for (int i = 1; i < up.length; i += 2) {
-                up[i] += liftMm;
+                up[i] = other.applyAsDouble(up[i]);
               }
               return up;
             })
@@ -136,13 +136,9 @@ public class Drawings {
     Plan plan = job.plan().plan();
     List<SolidPart> parts = new ArrayList<>();
     plan.parting().ifPresent(p -> parts.add(SolidPart.PARTING));
-    plan.cut()
-        .filter(c -> shapes.posed(job.choices()).isPresent())
-        .ifPresent(c -> parts.add(SolidPart.CUT));
+    plan.cut().ifPresent(c -> parts.add(SolidPart.CUT));
     plan.core().ifPresent(c -> parts.add(SolidPart.CORE));
-    if (job.plan().figures().containsKey("jacket.thick") && room(job).isPresent()) {
-      parts.add(SolidPart.JACKET);
-    }
+    plan.jacket().ifPresent(j -> parts.add(SolidPart.JACKET));
     return parts;
   }
 
@@ -167,7 +163,7 @@ public class Drawings {
         yield plan.core().map(core -> core.core().mesh().moved(1, Rotation.NONE, lift));
       }
       case JACKET -> {
-        double thick = job.plan().figures().get("jacket.thick").value();
+        double thick = plan.jacket().orElseThrow().needs().thickMm();
         double wall =
             plan.skin().orElseThrow().coats().stream().mapToDouble(Coat::toMm).max().orElse(0);
         yield room(job).map(field -> field.outside(wall + thick));
@@ -257,19 +253,9 @@ public class Drawings {
   }
 
   private static List<double[]> lifted(HollowCore core, Cut cut, double at, double lift) {
-    if (cut == Cut.TOP) {
-      return core.at(cut, at - lift);
-    }
-    return core.at(cut, at).stream()
-        .map(
-            ring -> {
-              double[] up = ring.clone();
-              for (int i = 1; i < up.length; i += 2) {
-                up[i] = Math.max(0, up[i]) + lift;
-              }
-              return up;
-            })
-        .toList();
+    return cut == Cut.TOP
+        ? core.at(cut, at - lift)
+        : heights(core.at(cut, at), z -> Math.max(0, z) + lift);
   }
 
   /** From the lowest point of the master, or where it was placed, straight down to the base. */

@@ -31,8 +31,12 @@ public class Rubbers {
     return usable;
   }
 
-  /** How each would do for a job, best first; empty while the master's size is not known. */
-  public List<RubberOffers.Candidate> weighedFor(Jobs.Job job) {
+  /**
+   * How each would do for a job, best first; empty while the master's size is not known.
+   *
+   * @param usableG what {@link #usableG} says
+   */
+  public List<RubberOffers.Candidate> weighedFor(Jobs.Job job, Map<String, Double> usableG) {
     Map<String, Product> all = new LinkedHashMap<>();
     products.rubbers().forEach(r -> all.put(r.id(), products.find(r.id()).orElseThrow()));
     return RubberOffers.of(
@@ -42,6 +46,6 @@ public class Rubbers {
         job.materials(),
         workshop.current(),
         all,
-        usableG());
+        usableG);
   }
 }

@@ -24,6 +24,6 @@ class RubbersController {
   /** Best first; empty while the master's size is not known. */
   @GetMapping
   List<RubberOffers.Candidate> rubbers(@PathVariable String id) {
-    return rubbers.weighedFor(jobs.find(id));
+    return rubbers.weighedFor(jobs.find(id), rubbers.usableG());
   }
 }
