@@ -16,9 +16,10 @@ import ungula.core.work.Progress;
  * the ones beside it while they are nearer, and over the ones close by.
  *
  * <p>A value is never too small, and too large only where a triangle is nearest to less than a
- * cell's width of space: exact to 0.02 of a cell in every cell looked at by the tests, also where
- * triangles are smaller than cells; in meshes of more than half a million such triangles to 0.1.
- * Where the sign bridges a gap of the surface, the bridge counts as surface.
+ * cell's width of space: exact to 0.02 of a cell in every cell looked at by the tests, with 128
+ * cells to the longest side and more, also where triangles are smaller than cells; in coarser grids
+ * over some 200 000 triangles to 0.05, in meshes of more than half a million to 0.1. Where the sign
+ * bridges a gap of the surface, the bridge counts as surface.
  *
  * <p>The two sweeps run side by side on their own copies, everything else layer by layer, so the
  * number of threads does not show.

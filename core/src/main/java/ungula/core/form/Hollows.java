@@ -1,7 +1,6 @@
 package ungula.core.form;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Collections;
 import java.util.Comparator;
@@ -10,6 +9,7 @@ import java.util.TreeMap;
 import ungula.core.field.CellDistances;
 import ungula.core.field.Grid;
 import ungula.core.field.InsideCells;
+import ungula.core.form.Islands.Island;
 import ungula.core.geometry.Directions;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
@@ -48,13 +48,6 @@ public final class Hollows {
   private final Rotation turn;
   private final Grid grid;
   private final BitSet[] inside;
-  private final int nx;
-  private final int ny;
-
-  /** By cell: 0 the body, 1 open to the side, from 2 on the number of its island. */
-  private final int[] island;
-
-  private final List<Island> islands = new ArrayList<>();
 
   /**
    * @param bounds whether the mesh bounds its inside
@@ -65,30 +58,6 @@ public final class Hollows {
     double h = Grid.spacing(turned.bounds(), CELLS);
     grid = Grid.round(turned.bounds(), 2 * h, h);
     inside = InsideCells.of(turned, bounds, grid, new Parallel(1), Progress.NONE);
-    nx = grid.nx();
-    ny = grid.ny();
-    island = new int[grid.count()];
-  }
-
-  /** One piece of a section. */
-  private static final class Island {
-    final int layer;
-
-    /** Of the grid. */
-    final int[] cells;
-
-    /** Whether it opens to the side in the layer above, below. */
-    boolean opensUp;
-
-    boolean opensDown;
-
-    /** Islands it touches in the layer above. */
-    final List<Integer> above = new ArrayList<>();
-
-    Island(int layer, int[] cells) {
-      this.layer = layer;
-      this.cells = cells;
-    }
   }
 
   /**
@@ -151,126 +120,44 @@ public final class Hollows {
   }
 
   private List<Hollow> find() {
-    islands.add(null);
-    islands.add(null);
-    for (int k = 0; k < grid.nz(); k++) {
-      layer(k);
-    }
-    for (int k = 0; k + 1 < grid.nz(); k++) {
-      join(k);
-    }
-    return chains();
-  }
-
-  /** Tells what is open to the side of a layer from its islands. */
-  private void layer(int k) {
-    int begin = k * nx * ny;
-    int[] stack = new int[nx * ny];
-    int[] cells = new int[nx * ny];
-    for (int spot = 0; spot < nx * ny; spot++) {
-      if (!inside[k].get(spot) && island[begin + spot] == 0) {
-        // the first open cell is in the grid's corner: its piece is what is open to the side
-        int number = spot == 0 ? 1 : islands.size();
-        int count = 0;
-        int depth = 0;
-        island[begin + spot] = number;
-        stack[depth++] = spot;
-        while (depth > 0) {
-          int at = stack[--depth];
-          cells[count++] = begin + at;
-          int i = at % nx;
-          depth = push(k, at - 1, i > 0, number, stack, depth);
-          depth = push(k, at + 1, i + 1 < nx, number, stack, depth);
-          depth = push(k, at - nx, at >= nx, number, stack, depth);
-          depth = push(k, at + nx, at + nx < nx * ny, number, stack, depth);
-        }
-        if (number > 1) {
-          islands.add(new Island(k, Arrays.copyOf(cells, count)));
-        }
-      }
-    }
-  }
-
-  private int push(int k, int at, boolean there, int number, int[] stack, int depth) {
-    int cell = k * nx * ny + at;
-    if (!there || inside[k].get(at) || island[cell] != 0) {
-      return depth;
-    }
-    island[cell] = number;
-    stack[depth] = at;
-    return depth + 1;
-  }
-
-  private void join(int k) {
-    int layer = nx * ny;
-    for (int cell = k * layer; cell < (k + 1) * layer; cell++) {
-      int here = island[cell];
-      int over = island[cell + layer];
-      if (here > 1 && over == 1) {
-        islands.get(here).opensUp = true;
-      } else if (here == 1 && over > 1) {
-        islands.get(over).opensDown = true;
-      } else if (here > 1 && over > 1) {
-        List<Integer> above = islands.get(here).above;
-        if (above.isEmpty() || above.get(above.size() - 1) != over) {
-          above.add(over);
-        }
-      }
-    }
-  }
-
-  private List<Hollow> chains() {
-    Integer[] byArea = new Integer[islands.size() - 2];
-    for (int i = 0; i < byArea.length; i++) {
-      byArea[i] = i + 2;
-    }
-    Arrays.sort(byArea, Comparator.comparingInt((Integer i) -> -islands.get(i).cells.length));
+    List<Island> islands = Islands.of(inside, grid.nx(), grid.ny());
+    List<Island> byArea = new ArrayList<>(islands);
+    byArea.sort(Comparator.comparingInt((Island s) -> -s.cells()));
     // joining from the largest down, the one that first leads from end to end is the neck
     int[] parent = new int[islands.size()];
     boolean[] up = new boolean[islands.size()];
     boolean[] down = new boolean[islands.size()];
-    List<List<Integer>> below = new ArrayList<>();
-    for (int i = 0; i < islands.size(); i++) {
-      parent[i] = i;
-      below.add(new ArrayList<>());
-      if (i > 1) {
-        up[i] = islands.get(i).opensUp;
-        down[i] = islands.get(i).opensDown;
-      }
-    }
-    for (int i = 2; i < islands.size(); i++) {
-      for (int a : islands.get(i).above) {
-        below.get(a).add(i);
-      }
+    for (Island s : islands) {
+      parent[s.number] = s.number;
+      up[s.number] = s.opensUp;
+      down[s.number] = s.opensDown;
     }
     List<Hollow> found = new ArrayList<>();
     boolean[] in = new boolean[islands.size()];
-    for (int i : byArea) {
-      in[i] = true;
-      boolean before = up[i] && down[i];
-      List<Integer> next = new ArrayList<>(islands.get(i).above);
-      next.addAll(below.get(i));
-      for (int j : next) {
-        if (in[j] && root(parent, i) != root(parent, j)) {
-          int a = root(parent, i);
-          int b = root(parent, j);
+    for (Island s : byArea) {
+      in[s.number] = true;
+      boolean before = s.opensUp && s.opensDown;
+      for (Island other : s.beside) {
+        int a = root(parent, s.number);
+        int b = root(parent, other.number);
+        if (in[other.number] && a != b) {
           before |= up[b] && down[b];
           parent[b] = a;
           up[a] |= up[b];
           down[a] |= down[b];
         }
       }
-      int r = root(parent, i);
+      int r = root(parent, s.number);
       boolean through = up[r] && down[r];
-      if (through && (!before || up[i] && down[i]) && islands.get(i).cells.length >= LEAST) {
-        found.add(through(islands.get(i)));
+      if (through && (!before || s.opensUp && s.opensDown) && s.cells() >= LEAST) {
+        found.add(through(s));
       }
     }
     TreeMap<Integer, List<Island>> chains = new TreeMap<>();
-    for (int i = 2; i < islands.size(); i++) {
-      int r = root(parent, i);
+    for (Island s : islands) {
+      int r = root(parent, s.number);
       if (up[r] != down[r]) {
-        chains.computeIfAbsent(r, n -> new ArrayList<>()).add(islands.get(i));
+        chains.computeIfAbsent(r, n -> new ArrayList<>()).add(s);
       }
     }
     chains.forEach((r, chain) -> blind(chain, up[r], found));
@@ -289,12 +176,7 @@ public final class Hollows {
   private Hollow through(Island neck) {
     double h = grid.h();
     return new Hollow(
-        true,
-        turn.inverse().apply(Vec3.UP),
-        middle(neck),
-        neck.cells.length * h * h,
-        width(neck),
-        0);
+        true, turn.inverse().apply(Vec3.UP), middle(neck), neck.cells() * h * h, width(neck), 0);
   }
 
   private void blind(List<Island> chain, boolean up, List<Hollow> found) {
@@ -303,7 +185,7 @@ public final class Hollows {
     Island mouth =
         chain.stream()
             .filter(s -> up ? s.opensUp : s.opensDown)
-            .max(Comparator.comparingInt(s -> s.cells.length))
+            .max(Comparator.comparingInt(s -> s.cells()))
             .orElseThrow();
     // as deep as it goes from where it is open
     int layers = up ? mouth.layer - low + 1 : high - mouth.layer + 1;
@@ -311,15 +193,15 @@ public final class Hollows {
     Island midway =
         chain.stream()
             .filter(s -> s.layer == half)
-            .max(Comparator.comparingInt(s -> s.cells.length))
+            .max(Comparator.comparingInt(s -> s.cells()))
             .orElse(mouth);
-    if (layers >= LEAST_LAYERS && midway.cells.length >= LEAST) {
+    if (layers >= LEAST_LAYERS && midway.cells() >= LEAST) {
       found.add(
           new Hollow(
               false,
               turn.inverse().apply(up ? Vec3.UP : Vec3.UP.times(-1)),
               middle(mouth),
-              mouth.cells.length * grid.h() * grid.h(),
+              mouth.cells() * grid.h() * grid.h(),
               width(midway),
               layers * grid.h()));
     }
@@ -327,14 +209,16 @@ public final class Hollows {
 
   /** Of its cells the one nearest their middle. */
   private Vec3 middle(Island s) {
+    int[] cells = s.set().stream().toArray();
+    int begin = s.layer * grid.nx() * grid.ny();
     Vec3 sum = Vec3.ZERO;
-    for (int cell : s.cells) {
-      sum = sum.plus(grid.centre(cell));
+    for (int cell : cells) {
+      sum = sum.plus(grid.centre(begin + cell));
     }
-    Vec3 mean = sum.times(1.0 / s.cells.length);
+    Vec3 mean = sum.times(1.0 / cells.length);
     Vec3 nearest = null;
-    for (int cell : s.cells) {
-      Vec3 p = grid.centre(cell);
+    for (int cell : cells) {
+      Vec3 p = grid.centre(begin + cell);
       if (nearest == null || p.minus(mean).norm() < nearest.minus(mean).norm()) {
         nearest = p;
       }
@@ -344,19 +228,16 @@ public final class Hollows {
 
   /** Of the largest circle in it. */
   private double width(Island s) {
-    int begin = s.layer * nx * ny;
-    BitSet within = new BitSet();
-    for (int cell : s.cells) {
-      within.set(cell - begin);
-    }
-    float[] d = CellDistances.squared(nx, ny, 1, spot -> !within.get(spot), new Parallel(1));
+    BitSet within = s.set();
+    float[] d =
+        CellDistances.squared(grid.nx(), grid.ny(), 1, spot -> !within.get(spot), new Parallel(1));
     float most = 0;
-    for (int cell : s.cells) {
-      most = Math.max(most, d[cell - begin]);
+    for (int cell = within.nextSetBit(0); cell >= 0; cell = within.nextSetBit(cell + 1)) {
+      most = Math.max(most, d[cell]);
     }
     // to the middle of the first cell that is not in it: half a cell too far, which makes up for
     // the circle's middle lying between cells; a round hole's own area tells better
-    double round = 2 * Math.sqrt(s.cells.length / Math.PI);
+    double round = 2 * Math.sqrt(s.cells() / Math.PI);
     return Math.min(round, 2 * Math.sqrt(most)) * grid.h();
   }
 }

@@ -16,7 +16,7 @@ import ungula.core.work.Progress;
 public record FormStudy(List<Hollow> hollows, List<ThinPart> thin) {
 
   /** Changes when a study of the same body comes out otherwise: old ones are made again. */
-  public static final int VERSION = 2;
+  public static final int VERSION = 3;
 
   /**
    * @param mesh in millimetres

@@ -9,6 +9,7 @@ import static ungula.core.Near.relative;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -42,8 +43,14 @@ public class ApproachTest {
 
   private static final Product MARRAM = ExampleProducts.all().get("marram-20");
 
+  private static final TriangleMesh BLOCK = Shapes.box();
+
+  /** What several tests ask is worked out once. */
+  private static final Map<List<Object>, List<Approach>> ASKED = new ConcurrentHashMap<>();
+
   private static List<Approach> of(TriangleMesh mesh, Edit... edits) {
-    return of(Workshop.DEFAULT, mesh, edits);
+    return ASKED.computeIfAbsent(
+        List.of(mesh, List.of(edits)), asked -> of(Workshop.DEFAULT, mesh, edits));
   }
 
   private static List<Approach> of(Workshop workshop, TriangleMesh mesh, Edit... edits) {
@@ -66,7 +73,7 @@ public class ApproachTest {
   @Test
   public void aBoxIsCastOpen() {
     // on metal no patch has to cure first
-    List<Approach> all = of(Shapes.box(), Edit.of("master.material", "METAL"));
+    List<Approach> all = of(BLOCK, Edit.of("master.material", "METAL"));
     Ranked ranked = Ranking.of(all, new Weights(5, 5, 5, 5));
     Approach first = ranked.approaches().get(0);
     assertEquals(first.kind(), MouldKind.OPEN);
@@ -84,7 +91,7 @@ public class ApproachTest {
   /** 64 × 84 × 90, laid down: a circle of 123.1 and 64 high, 10 clear all round. */
   @Test
   public void whetherEachFitsThePotIsSaid() {
-    assertFalse(of(Shapes.box()).get(0).figures().containsKey("pot"));
+    assertFalse(of(BLOCK).get(0).figures().containsKey("pot"));
     Workshop pot =
         Workshop.words()
             .edit(
@@ -93,7 +100,7 @@ public class ApproachTest {
                     Edit.of("equipment.potDiameterMm", "160 mm"),
                     Edit.of("equipment.potHeightMm", "90 mm")),
                 Units.METRIC);
-    List<Approach> all = of(pot, Shapes.box());
+    List<Approach> all = of(pot, BLOCK);
     String open = one(all, MouldKind.OPEN).figures().get("pot").text();
     assertTrue(open.startsWith("fits"), open);
     String halves = one(all, MouldKind.TWO_PART).figures().get("pot").text();
@@ -103,8 +110,8 @@ public class ApproachTest {
   /** Two blocks in one box take less than two boxes. */
   @Test
   public void anOpenMouldIsComparedWithAllItsMasters() {
-    Approach one = one(of(Shapes.box()), MouldKind.OPEN);
-    Approach two = one(of(Shapes.box(), Edit.of("plate.copies", "2")), MouldKind.OPEN);
+    Approach one = one(of(BLOCK), MouldKind.OPEN);
+    Approach two = one(of(BLOCK, Edit.of("plate.copies", "2")), MouldKind.OPEN);
     double rubber = value(two, "rubber");
     assertTrue(rubber > 1.5 * value(one, "rubber") && rubber < 2 * value(one, "rubber"));
   }
@@ -112,8 +119,8 @@ public class ApproachTest {
   /** Beside a plate of two stand two moulds of each other kind, for the same two masters. */
   @Test
   public void whatIsComparedIsForAsManyMasters() {
-    Approach one = one(of(Shapes.box()), MouldKind.TWO_PART);
-    Approach two = one(of(Shapes.box(), Edit.of("plate.copies", "2")), MouldKind.TWO_PART);
+    Approach one = one(of(BLOCK), MouldKind.TWO_PART);
+    Approach two = one(of(BLOCK, Edit.of("plate.copies", "2")), MouldKind.TWO_PART);
     assertTrue(two.title().startsWith("2 two-part moulds, one master each, "), two.title());
     for (String sum : new String[] {"rubber", "mass", "cast", "money", "work"}) {
       relative(value(two, sum), 2 * value(one, sum), 1e-9);
@@ -127,7 +134,7 @@ public class ApproachTest {
   /** 34 × 54 × 37 of the box laid on its largest face is left for a core behind walls of 3 mm. */
   @Test
   public void hollowCastsAreComparedToo() {
-    Approach core = hollow(of(Shapes.box()));
+    Approach core = hollow(of(BLOCK));
     assertTrue(core.works() && core.title().startsWith("open mould with a core, "), core.title());
     relative(value(core, "cast"), 192_000 - 54.0 * 74 * 37, 0.01);
     absolute(value(core, "core"), 0, 0.5);
@@ -135,7 +142,7 @@ public class ApproachTest {
     assertEquals(chosen.hollow().wallMm(), 3.0);
     Approach thin = hollow(of(Harbour.WAVE_TILE.mesh()));
     assertTrue(thin.works() || thin.reason().contains("core"), thin.reason());
-    List<Approach> asked = of(Shapes.box(), Edit.of("hollow.wallMm", "5 mm"));
+    List<Approach> asked = of(BLOCK, Edit.of("hollow.wallMm", "5 mm"));
     assertTrue(asked.stream().noneMatch(Approach::hollow));
     relative(value(one(asked, MouldKind.OPEN), "cast"), 192_000 - 30.0 * 50 * 75, 0.01);
   }

@@ -53,7 +53,7 @@ public class DistanceFieldTest {
     DistanceField f = field(mesh, 3, Grid.spacing(mesh.bounds(), 96), Reach.band(2));
     TriangleTree tree = TriangleTree.of(mesh);
     Random random = new Random(11);
-    int n = 30_000;
+    int n = 10_000;
     int[] cells = random.ints(n, 0, f.grid().count()).toArray();
     Vec3 d = new Vec3(0.3, 0.5, 0.81).unit();
     long wrong =
@@ -99,7 +99,7 @@ public class DistanceFieldTest {
 
   @Test(dataProvider = "bodies")
   public void ofASideThatIsNotMeasuredOnlyTheSignIsTold(String name, TriangleMesh mesh) {
-    double h = Grid.spacing(mesh.bounds(), 64);
+    double h = Grid.spacing(mesh.bounds(), 48);
     DistanceField both = field(mesh, 8, h, Reach.band(8));
     DistanceField in = field(mesh, 8, h, new Reach(8, Reach.UNSEEN));
     DistanceField out = field(mesh, 8, h, new Reach(Reach.UNSEEN, 8));

@@ -28,7 +28,10 @@ public class BoxInsideTest {
   }
 
   private static BoxInside round(TriangleMesh mesh, BoxShape shape) {
-    PosedMaster p = posed(mesh);
+    return round(posed(mesh), shape);
+  }
+
+  private static BoxInside round(PosedMaster p, BoxShape shape) {
     Vec3 s = p.mesh().bounds().size();
     BoxInside rectangle = BoxInside.rectangle(s.x(), s.y(), WALL, WALL, WALL, WALL);
     return BoxInside.of(shape, rectangle, p.shadow(), WALL);
@@ -104,14 +107,16 @@ public class BoxInsideTest {
 
   @Test(dataProvider = "masters")
   public void everyShapeLeavesTheWallAndAnOutlineSavesRubber(TriangleMesh mesh) {
-    double rectangle = round(mesh, BoxShape.RECTANGLE).areaMm2();
+    PosedMaster master = posed(mesh);
+    double shadow = shadow(mesh);
+    double rectangle = round(master, BoxShape.RECTANGLE).areaMm2();
     for (BoxShape shape : BoxShape.values()) {
-      BoxInside i = round(mesh, shape);
+      BoxInside i = round(master, shape);
       assertTrue(i.thinnestMm() > WALL - 0.25, shape + " leaves " + i.thinnestMm());
-      assertTrue(i.areaMm2() > shadow(mesh), shape.toString());
+      assertTrue(i.areaMm2() > shadow, shape.toString());
     }
-    assertTrue(round(mesh, BoxShape.BLOCKS).areaMm2() <= rectangle);
-    BoxInside outline = round(mesh, BoxShape.OUTLINE);
+    assertTrue(round(master, BoxShape.BLOCKS).areaMm2() <= rectangle);
+    BoxInside outline = round(master, BoxShape.OUTLINE);
     assertTrue(outline.areaMm2() < 1.03 * rectangle, outline.areaMm2() + " of " + rectangle);
     double[] ring = outline.ring();
     double around = 0;
