@@ -136,7 +136,7 @@ function Row({ lot, product, off }: { lot: Lot; product: Product; off: () => voi
         <th scope="row">
           <Word k="number" />
         </th>
-        <td className="n">
+        <td className="n" data-label="Left">
           <Word k="baseLeftG" />
           {product.kit && (
             <>
@@ -145,16 +145,16 @@ function Row({ lot, product, off }: { lot: Lot; product: Product; off: () => voi
             </>
           )}
         </td>
-        <td>
+        <td data-label="Received">
           <Word k="received" />
         </td>
-        <td>
+        <td data-label="Opened">
           <Word k="opened" />
         </td>
-        <td>
+        <td data-label="Use by, printed">
           <Word k="useBy" />
         </td>
-        <td className={lot.keeping === 'FINE' ? '' : 'count CHECK'}>
+        <td className={lot.keeping === 'FINE' ? '' : 'count CHECK'} data-label="Good until">
           {lot.until || 'not known'}
           {KEEPING[lot.keeping] && `, ${KEEPING[lot.keeping]}`}
         </td>

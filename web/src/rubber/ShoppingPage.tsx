@@ -75,20 +75,24 @@ export function ShoppingPage() {
                       <br />
                       <span className="small quiet">{l.jobs.join(', ')}</span>
                     </th>
-                    <td className="n">
+                    <td className="n" data-label="Needed">
                       <FigureText figure={l.needed} />
                     </td>
-                    <td className="n">
+                    <td className="n" data-label="On the shelf">
                       {l.there.value > 0 ? <FigureText figure={l.there} /> : 'none'}
                     </td>
-                    <td className="n">
+                    <td className="n" data-label="To buy">
                       {l.toBuy.value > 0 ? <FigureText figure={l.toBuy} /> : 'nothing'}
                     </td>
-                    <td>{[l.packs, l.unknown].filter(Boolean).join('; ') || '–'}</td>
-                    <td className="n">
+                    <td data-label="Packs">
+                      {[l.packs, l.unknown].filter(Boolean).join('; ') || '–'}
+                    </td>
+                    <td className="n" data-label="Price">
                       <FigureText figure={l.price} />
                     </td>
-                    <td className="n">{l.left || '–'}</td>
+                    <td className="n" data-label="Left over">
+                      {l.left || '–'}
+                    </td>
                   </tr>
                 ))}
               </tbody>

@@ -138,7 +138,7 @@ function Moulds({ group, say }: { group: PourGroup; say: (said: Said) => void })
               {data.batches.map((b, i) => (
                 <tr key={b.key}>
                   <th scope="row">{i + 1}</th>
-                  <td className="n">
+                  <td className="n" data-label="Weigh">
                     <FigureText figure={data.figures[`batch.${i + 1}.base`]} /> +{' '}
                     <FigureText figure={data.figures[`batch.${i + 1}.hardener`]} />
                   </td>
@@ -147,7 +147,9 @@ function Moulds({ group, say }: { group: PourGroup; say: (said: Said) => void })
                       <FigureText figure={data.figures[`batch.${i + 1}.fill`]} />
                     </td>
                   )}
-                  <td className="into">{b.into.join('; ')}</td>
+                  <td className="into" data-label="Pour, in turn">
+                    {b.into.join('; ')}
+                  </td>
                 </tr>
               ))}
             </tbody>

@@ -63,6 +63,7 @@ function drawn(parting?: Reading, batches: { number: number; mm: number }[] = []
         jobId="j"
         stick={parting ? { ...stick, parting } : stick}
         x={500}
+        wide={40}
         scale={{ x: (mm) => mm, y: (mm) => 300 - 2 * mm }}
         cut="FRONT"
         line={{

@@ -14,6 +14,8 @@ interface Props {
   jobId: string;
   stick: NonNullable<Job['dipstick']>;
   x: number;
+  /** The stick itself, without its readings. */
+  wide: number;
   scale: Scale;
   cut: CutName;
   line: Dragging;
@@ -22,39 +24,45 @@ interface Props {
   batches?: { number: number; mm: number }[];
 }
 
-const WIDTH = 40;
+/** Ticks nearer together than this are not all lettered, pixels. */
+const APART = 14;
 
 /** Height against volume and mass; its pour line and its parting can be dragged. */
-export function Dipstick({ jobId, stick, x, scale, cut, line, parting, batches }: Props) {
+export function Dipstick({ jobId, stick, x, wide, scale, cut, line, parting, batches }: Props) {
   const [filled, setFilled] = useState<number | null>(null);
   const top = scale.y(stick.heightMm);
   const bottom = scale.y(0);
   const y = scale.y(filled ?? stick.line.heightMm);
-  const shared = { jobId, stick, x, scale, cut };
+  const shared = { jobId, stick, x, wide, scale, cut };
+  const second = stick.ticks[1];
+  const apart = second ? Math.abs(scale.y(second.mm) - scale.y(stick.ticks[0]?.mm ?? 0)) : APART;
+  const lettered = Math.max(1, Math.ceil(APART / Math.max(1, apart)));
   return (
     <g aria-label="Dipstick" role="group">
-      <text x={x + WIDTH / 2} y={top - 8} textAnchor="middle" className="strong">
+      <text x={x + wide / 2} y={top - 8} textAnchor="middle" className="strong">
         dipstick
       </text>
-      <rect className="stick" x={x} y={top} width={WIDTH} height={bottom - top} />
+      <rect className="stick" x={x} y={top} width={wide} height={bottom - top} />
       <rect
         className="filled"
         x={x + 0.5}
         y={y}
-        width={WIDTH - 1}
+        width={wide - 1}
         height={Math.max(0, bottom - y)}
       />
-      {stick.ticks.map((t) => (
+      {stick.ticks.map((t, i) => (
         <g key={t.mm}>
           <line x1={x} x2={x + 9} y1={scale.y(t.mm)} y2={scale.y(t.mm)} stroke="currentColor" />
-          <text className="soft" x={x - 5} y={scale.y(t.mm) + 4} textAnchor="end">
-            {t.text}
-          </text>
+          {i % lettered === 0 && (
+            <text className="soft" x={x - 5} y={scale.y(t.mm) + 4} textAnchor="end">
+              {t.text}
+            </text>
+          )}
         </g>
       ))}
       <line
         x1={x}
-        x2={x + WIDTH}
+        x2={x + wide}
         y1={scale.y(stick.masterTopMm)}
         y2={scale.y(stick.masterTopMm)}
         stroke="currentColor"
@@ -64,8 +72,8 @@ export function Dipstick({ jobId, stick, x, scale, cut, line, parting, batches }
       </line>
       {batches?.map((b) => (
         <g key={b.number} className="batch">
-          <line x1={x} x2={x + WIDTH} y1={scale.y(b.mm)} y2={scale.y(b.mm)} />
-          <text x={x + WIDTH - 4} y={scale.y(b.mm) + 12} textAnchor="end">
+          <line x1={x} x2={x + wide} y1={scale.y(b.mm)} y2={scale.y(b.mm)} />
+          <text x={x + wide - 4} y={scale.y(b.mm) + 12} textAnchor="end">
             {b.number}
           </text>
           <title>{`batch ${String(b.number)} comes up to here`}</title>
@@ -93,7 +101,7 @@ interface MarkProps extends Omit<Props, 'line' | 'parting'> {
 }
 
 /** One height that can be dragged. */
-function Mark({ jobId, stick, x, scale, cut, mark, kept, dragging, moved }: MarkProps) {
+function Mark({ jobId, stick, x, wide, scale, cut, mark, kept, dragging, moved }: MarkProps) {
   const [dragged, setDragged] = useState<Reading | null>(null);
   const asking = useRef(false);
   const wanted = useRef<number | null>(null);
@@ -191,20 +199,20 @@ function Mark({ jobId, stick, x, scale, cut, mark, kept, dragging, moved }: Mark
         <rect
           x={x - 4}
           y={y - 14}
-          width={WIDTH + 92}
+          width={wide + 92}
           height={mark === 'LINE' ? 40 : 28}
           fill="transparent"
         />
-        <line x1={x} x2={x + WIDTH} y1={y} y2={y} className={CLASSES[mark]} />
-        <path className="grip" d={`M${x + WIDTH + 1} ${y}l11 -8v16z`} />
-        <text x={x + WIDTH + 16} y={y + 4} className="strong">
+        <line x1={x} x2={x + wide} y1={y} y2={y} className={CLASSES[mark]} />
+        <path className="grip" d={`M${x + wide + 1} ${y}l11 -8v16z`} />
+        <text x={x + wide + 16} y={y + 4} className="strong">
           {reading.height}
         </text>
-        <text x={x + WIDTH + 16} y={y + 20}>
+        <text x={x + wide + 16} y={y + 20}>
           {mark === 'LINE' ? reading.volume : 'parting'}
         </text>
         {mark === 'LINE' && reading.mass && (
-          <text x={x + WIDTH + 16} y={y + 36} className="soft">
+          <text x={x + wide + 16} y={y + 36} className="soft">
             {reading.mass}
           </text>
         )}

@@ -9,7 +9,7 @@ import type { ShapeDesk } from '../job/useStudy';
 import { AirMarks } from './AirMarks';
 import { CautionPins } from './CautionPins';
 import { Knife, type Cutting } from './Knife';
-import { DIPSTICK, scaleOf, type Scale } from './scale';
+import { marginsOf, scaleOf, type Scale } from './scale';
 
 interface Props {
   job: Job;
@@ -45,7 +45,10 @@ export function Section({
     enabled: job.dipstick !== undefined || job.skin !== undefined,
   });
   const drawing = data?.cut === cut || !isPlaceholderData ? data : undefined;
-  const scale = drawing && scaleOf(drawing, width, height, job.dipstick ? DIPSTICK : 0);
+  const reads = job.dipstick?.line;
+  const margins =
+    drawing && marginsOf(drawing, width, reads ? [reads.height, reads.volume, reads.mass] : []);
+  const scale = margins && scaleOf(drawing, width, height, margins, job.dipstick !== undefined);
   return (
     <div
       ref={ref}
@@ -53,12 +56,12 @@ export function Section({
       data-stale={isPlaceholderData}
     >
       {!drawing && <NotRead what="The drawing" error={error} again={refetch} />}
-      {drawing && scale && width > 0 && (
+      {drawing && margins && scale && width > 0 && (
         <svg
           role="group"
           aria-label={`Section, ${cut === 'TOP' ? 'seen from above' : cut === 'FRONT' ? 'seen from the front' : 'seen from the right'}`}
         >
-          <Plan drawing={drawing} scale={scale} />
+          <Plan drawing={drawing} scale={scale} rows={margins.rows} />
           {shape.study && (
             <AirMarks study={shape.study} stale={shape.stale} cut={drawing.cut} scale={scale} />
           )}
@@ -95,7 +98,8 @@ export function Section({
               key={job.version}
               jobId={job.id}
               stick={job.dipstick}
-              x={width - 132}
+              x={width - margins.beside}
+              wide={margins.stick}
               scale={
                 cut === 'TOP'
                   ? {
@@ -175,7 +179,7 @@ function Partings({
 /** Drawn as lines, however many points they have. */
 const LINES = new Set(['GAP', 'PARTING', 'CUT_LINE']);
 
-function Plan({ drawing, scale }: { drawing: Drawing; scale: Scale }) {
+function Plan({ drawing, scale, rows }: { drawing: Drawing; scale: Scale; rows: number[] }) {
   const hatch = useId();
   const dots = useId();
   const ring = (points: number[], close: boolean) => {
@@ -224,6 +228,7 @@ function Plan({ drawing, scale }: { drawing: Drawing; scale: Scale }) {
           dimension={d}
           drawing={drawing}
           scale={scale}
+          rows={rows}
         />
       ))}
     </>
@@ -234,10 +239,12 @@ function DimensionLine({
   dimension: d,
   drawing,
   scale,
+  rows,
 }: {
   dimension: Drawing['dimensions'][number];
   drawing: Drawing;
   scale: Scale;
+  rows: number[];
 }) {
   if (d.side === 'BELOW') {
     const y = scale.y(drawing.bottom) + 16 + 26 * (d.row - 1);
@@ -258,7 +265,7 @@ function DimensionLine({
       </g>
     );
   }
-  const x = scale.x(drawing.left) - 10 - 62 * (d.row - 1);
+  const x = scale.x(drawing.left) - (rows[d.row - 1] ?? 0);
   const a = scale.y(d.from);
   const b = scale.y(d.to);
   const middle = (a + b) / 2;

@@ -14,6 +14,14 @@ const workshopQuery = queryOptions({
   queryFn: () => unwrap(client.GET('/api/workshop')),
 });
 
+/** What a mould can be made of, for how many casts it lasts. */
+const LASTING = [
+  ['addition', 'Addition-cure silicone'],
+  ['condensation', 'Condensation-cure silicone'],
+  ['urethane', 'Urethane rubber'],
+  ['latex', 'Latex'],
+] as const;
+
 export function WorkshopPage() {
   const { data: workshop, error, refetch } = useQuery(workshopQuery);
   const queries = useQueryClient();
@@ -149,11 +157,11 @@ export function WorkshopPage() {
                 {workshop?.sheets.map(({ word, text }) => (
                   <tr key={word}>
                     <td>{text}</td>
-                    <td>
+                    <td data-label="A board is">
                       <Word k={wordOf(`${word}.lengthMm`)} /> by{' '}
                       <Word k={wordOf(`${word}.widthMm`)} />
                     </td>
-                    <td>
+                    <td data-label="There are">
                       <Word k={wordOf(`${word}.count`)} />
                     </td>
                   </tr>
@@ -168,18 +176,19 @@ export function WorkshopPage() {
               <thead>
                 <tr>
                   <th scope="col">Cast of</th>
-                  <th scope="col">Addition-cure silicone</th>
-                  <th scope="col">Condensation-cure silicone</th>
-                  <th scope="col">Urethane rubber</th>
-                  <th scope="col">Latex</th>
+                  {LASTING.map(([of, name]) => (
+                    <th scope="col" key={of}>
+                      {name}
+                    </th>
+                  ))}
                 </tr>
               </thead>
               <tbody>
                 {workshop?.casts.map(({ word, text }) => (
                   <tr key={word}>
                     <td>{text}</td>
-                    {(['addition', 'condensation', 'urethane', 'latex'] as const).map((of) => (
-                      <td key={of}>
+                    {LASTING.map(([of, name]) => (
+                      <td key={of} data-label={name}>
                         <Word k={wordOf(`${word}.${of}`)} />
                       </td>
                     ))}

@@ -201,10 +201,12 @@ function Ways({ job }: { job: Job }) {
                   {w.text}
                   {figure?.value === best?.value ? ' (used)' : ''}
                 </td>
-                <td className="n">
+                <td className="n" data-label="volume">
                   <FigureText figure={figure} />
                 </td>
-                <td className="n">{w.plusMinus}</td>
+                <td className="n" data-label="error">
+                  {w.plusMinus}
+                </td>
               </tr>
             );
           })}

@@ -12,7 +12,10 @@ import java.util.regex.Pattern;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
-/** Everyone can use it: axe finds nothing serious, and the keyboard reaches everything. */
+/**
+ * Everyone can use it: axe finds nothing serious, every screen shows all, and the keyboard reaches
+ * everything.
+ */
 public class AccessTest extends Browsing {
 
   @DataProvider
@@ -36,7 +39,7 @@ public class AccessTest extends Browsing {
   }
 
   @Test(dataProvider = "pages")
-  public void axeFindsNothingSerious(String path) {
+  public void axeFindsNothingSeriousAndAllOfItFits(String path) throws Exception {
     String job = path.startsWith("{") ? demoJob("Bollard chess pieces") : "";
     visit(path.replace("{job}", job));
     assertThat(page.locator("h1")).not().hasText("");
@@ -53,6 +56,7 @@ public class AccessTest extends Browsing {
                 .map(v -> v.getId() + ": " + v.getNodes().get(0).getHtml())
                 .toList();
     assertEquals(String.join("\n", serious), "");
+    assertFitsEveryScreen();
   }
 
   private void tabTo(Locator target) {

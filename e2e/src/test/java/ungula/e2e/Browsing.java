@@ -10,6 +10,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ReducedMotion;
@@ -17,6 +18,7 @@ import com.microsoft.playwright.options.RequestOptions;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -27,10 +29,12 @@ import java.util.Map;
 import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Supplier;
 import java.util.regex.Pattern;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.testng.Assert;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.AfterSuite;
@@ -214,6 +218,28 @@ abstract class Browsing {
   /** The address of the made-up job itself: for looking only. */
   String demoJobItself(String name) {
     return "jobs/" + madeUp(name).get("id").getAsString();
+  }
+
+  /** A tablet either way up, and a phone. */
+  static final int[][] SCREENS = {{1024, 768}, {800, 1280}, {390, 844}};
+
+  /** Holds the page as it is against every screen smaller than a desk's. */
+  void assertFitsEveryScreen() throws IOException {
+    String misfits;
+    try (var in = Browsing.class.getResourceAsStream("/fits/misfits.js")) {
+      misfits = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+    }
+    for (int[] screen : SCREENS) {
+      page.setViewportSize(screen[0], screen[1]);
+      Supplier<String> found = () -> (String) page.evaluate(misfits);
+      try {
+        // what is drawn follows the window in a moment
+        page.waitForCondition(
+            () -> found.get().isEmpty(), new Page.WaitForConditionOptions().setTimeout(5_000));
+      } catch (TimeoutError late) {
+        Assert.fail(page.url() + " at " + screen[0] + " by " + screen[1] + ": " + found.get());
+      }
+    }
   }
 
   /** Begins a job and waits for its page. */

@@ -10,7 +10,6 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.regex.Pattern;
-import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** Views, places and sizes: what is seen, where the address leads, what fits on smaller screens. */
@@ -95,23 +94,32 @@ public class LookingTest extends Browsing {
     assertTrue(scripts[0] > 0);
   }
 
-  @DataProvider
-  public Object[][] screens() {
-    return new Object[][] {{1024, 768}, {800, 1280}, {390, 844}};
-  }
-
-  @Test(dataProvider = "screens")
-  public void smallScreensShowEverything(int width, int height) {
-    page.setViewportSize(width, height);
+  @Test
+  public void smallScreensShowTallyAndCautions() {
     visit(demoJob("Bollard chess pieces") + "/mould");
     drawn();
-    Locator tally = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Tally"));
-    BoundingBox at = tally.boundingBox();
-    assertTrue(at.y + at.height <= height + 1, "the tally ends at " + (at.y + at.height));
-    Object wider = page.evaluate("document.documentElement.scrollWidth - window.innerWidth");
-    assertTrue(((Number) wider).intValue() <= 0, "the page is wider by " + wider);
-    page.locator("[data-caution='pour.low']").scrollIntoViewIfNeeded();
-    assertThat(page.locator("[data-caution='pour.low']")).isVisible();
+    for (int[] screen : SCREENS) {
+      page.setViewportSize(screen[0], screen[1]);
+      Locator tally = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Tally"));
+      BoundingBox at = tally.boundingBox();
+      assertTrue(at.y + at.height <= screen[1] + 1, "the tally ends at " + (at.y + at.height));
+      page.locator("[data-caution='pour.low']").scrollIntoViewIfNeeded();
+      assertThat(page.locator("[data-caution='pour.low']")).isVisible();
+      page.evaluate("window.scrollTo(0, 0)");
+    }
+  }
+
+  /** Inches and ounces take the most room. */
+  @Test
+  public void whatIsInInchesFitsEveryScreen() throws Exception {
+    for (String job : new String[] {"Lantern finial", "Barnacled mooring post"}) {
+      visit(demoJob(job) + "/mould");
+      button("More for this job").click();
+      page.getByText("Show inches and ounces").click();
+      assertThat(figure("rubber.box")).containsText("US");
+      assertThat(page.locator(".drawing[data-stale='false'] svg path").first()).isVisible();
+      assertFitsEveryScreen();
+    }
   }
 
   @Test
