@@ -173,21 +173,4 @@ public class LookingTest extends Browsing {
     assertThat(page.locator(".entry", new Page.LocatorOptions().setHasText("Tide clock")))
         .hasCount(1);
   }
-
-  @Test
-  public void theWorkshopsRoomChangesPotLives() {
-    String job = demoJob("Lantern finial");
-    visit(job + "/rubber");
-    String cool = page.locator("[data-figure='rubber.potLife']").textContent();
-    visit("workshop");
-    write("roomC", "29 °C");
-    assertThat(word("roomC")).hasText("29 °C");
-    visit(job + "/rubber");
-    assertThat(page.locator("[data-figure='rubber.potLife']")).not().hasText(cool);
-    // ten degrees warmer, twice as fast: 40 min at 23 °C is 53 min at 19 and 26 at 29
-    assertThat(page.locator("[data-figure='rubber.potLife']")).hasText("26 min");
-    visit("workshop");
-    write("roomC", "19");
-    assertThat(word("roomC")).hasText("19 °C");
-  }
 }

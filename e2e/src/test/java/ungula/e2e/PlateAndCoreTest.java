@@ -6,7 +6,7 @@ import static org.testng.Assert.assertTrue;
 import com.microsoft.playwright.Locator;
 import org.testng.annotations.Test;
 
-/** Several masters on one plate, hollow casts, more pieces than two, boards on the rack. */
+/** Several masters on one plate, hollow casts, more pieces than two. */
 public class PlateAndCoreTest extends Browsing {
 
   private Locator caution(String id) {
@@ -59,18 +59,5 @@ public class PlateAndCoreTest extends Browsing {
     Object drawn =
         part.locator("img").first().evaluate("i => i.decode().then(() => i.naturalWidth)");
     assertTrue(((Number) drawn).intValue() > 100, "picture " + drawn);
-  }
-
-  @Test
-  public void whatIsNotOnTheRackIsSaidWithWhatIs() {
-    String job = demoJob("Bollard chess pieces");
-    visit("workshop");
-    write("boards.FOAM_BOARD_6.count", "0");
-    assertThat(word("boards.FOAM_BOARD_6.count")).hasText("0 boards");
-    visit(job + "/mould");
-    Locator none = caution("board.short");
-    assertThat(none).containsText("none is there");
-    none.locator("button.btn").first().click();
-    assertThat(none).hasCount(0);
   }
 }

@@ -24,6 +24,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 import ungula.server.access.Hosts;
 import ungula.server.access.Passphrase;
 import ungula.server.command.Bench;
+import ungula.server.command.Days;
 import ungula.server.command.Measure;
 
 /** The one way in: the server, or a command that needs none. */
@@ -38,6 +39,7 @@ public class Ungula {
       serve [--data DIR] [--port N] [--host ADDRESS] [--demo]   start the server (default port 8420)
       passphrase [--data DIR]                          set what others on the network are asked for
       measure FILE [--json] [--coats …] [--air …] [--locks …]   report on a model file
+      days FILE [--json]                               schedule a network of steps
       bench [FILE...] [--json]                         time each stage of the work
       """;
 
@@ -51,6 +53,7 @@ public class Ungula {
       case "serve" -> serve(rest, out, err);
       case "passphrase" -> setPassphrase(rest, out, err);
       case "measure" -> System.exit(Measure.run(rest, out, err));
+      case "days" -> System.exit(Days.run(rest, out, err));
       case "bench" -> System.exit(Bench.run(rest, out, err));
       default -> {
         err.println("There is no “" + command + "”. There is:\n" + USAGE);

@@ -1,0 +1,85 @@
+package ungula.core.days;
+
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Steps, what each waits on, and who and what there is to do them. Instants are seconds of the
+ * epoch, times minutes.
+ *
+ * @param start nothing begins before it
+ * @param pinStart whether the first step begins just then
+ * @param resources how many there are of each; of one that is not named one
+ * @param busy when something is used by others
+ */
+public record Network(
+    Hours.Calendar calendar,
+    long start,
+    boolean pinStart,
+    Map<String, Integer> resources,
+    Forecast room,
+    List<Step> steps,
+    List<Busy> busy) {
+
+  /** Works by hand; there is one unless it is said. */
+  public static final String PERSON = "person";
+
+  ZoneId zone() {
+    return calendar.zone();
+  }
+
+  int capacity(String resource) {
+    return resources.getOrDefault(resource, 1);
+  }
+
+  /**
+   * Something to do, or to wait for.
+   *
+   * @param hands whether somebody works at it; a wait goes on by itself
+   * @param at23 whether its time is stated for 23 °C, and follows the room
+   * @param after what it waits on
+   * @param unbroken name of the group it runs with, one after the other in the order they are given
+   *     (or wait on each other), without a gap inside one span of hours; empty for none
+   * @param holds what it uses; by hand always a person
+   * @param pinned when it begins; null when that is free
+   */
+  public record Step(
+      String key,
+      boolean hands,
+      double minutes,
+      boolean at23,
+      List<After> after,
+      String unbroken,
+      Set<String> holds,
+      Long pinned) {
+
+    boolean holds(String resource) {
+      return holds.contains(resource) || hands && resource.equals(PERSON);
+    }
+  }
+
+  /**
+   * What a step waits on. A step begins no sooner than the least lag after the other; a wait begins
+   * just then.
+   *
+   * @param least minutes
+   * @param greatest minutes; null when no window closes
+   * @param fromBegin whether the lags are counted from where the other begins, not where it ends
+   * @param at23 whether they follow the room
+   */
+  public record After(
+      String step, double least, Double greatest, boolean fromBegin, boolean at23) {}
+
+  /** Something used by others meanwhile. */
+  public record Busy(String resource, long from, long to) {}
+
+  Network with(List<Step> others) {
+    return new Network(calendar, start, pinStart, resources, room, others, busy);
+  }
+
+  Network from(long other, boolean pin) {
+    return new Network(calendar, other, pin, resources, room, steps, busy);
+  }
+}

@@ -1,0 +1,276 @@
+package ungula.server.command;
+
+import java.time.DateTimeException;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import ungula.core.days.Forecast;
+import ungula.core.days.Hours;
+import ungula.core.days.Network;
+import ungula.core.days.Network.After;
+import ungula.core.days.Network.Step;
+
+/** A network of steps as JSON; what each key means is in docs/methods.md, "Days". */
+final class NetworkFile {
+
+  private static final Map<String, DayOfWeek> DAYS = days();
+
+  /** Longer than anyone waits, minutes: a hundred years. */
+  private static final double MOST_MINUTES = 100 * 366 * 24 * 60.0;
+
+  /** A rate that nothing said. */
+  private static final double USUAL_RATE = 2;
+
+  private final ZoneId zone;
+
+  private NetworkFile(ZoneId zone) {
+    this.zone = zone;
+  }
+
+  /** What of a network is not understood: one line with what, where and what would be. */
+  static final class Unreadable extends Exception {
+    Unreadable(String message) {
+      super(message);
+    }
+  }
+
+  private static Map<String, DayOfWeek> days() {
+    Map<String, DayOfWeek> all = new HashMap<>();
+    for (DayOfWeek d : DayOfWeek.values()) {
+      all.put(d.name().substring(0, 3), d);
+    }
+    return all;
+  }
+
+  static Network read(byte[] json) throws Unreadable {
+    JsonNode all;
+    try {
+      all = JsonMapper.builder().build().readTree(json);
+    } catch (JacksonException e) {
+      throw new Unreadable("This is not JSON: " + e.getOriginalMessage().replaceAll("\\s+", " "));
+    }
+    if (!all.isObject()) {
+      throw new Unreadable("A network is one object, { … }.");
+    }
+    ZoneId zone = of(text(all, "zone", "the network"), "zone", ZoneId::of, "Europe/Berlin");
+    return new NetworkFile(zone).network(all);
+  }
+
+  private Network network(JsonNode all) throws Unreadable {
+    List<Step> steps = new ArrayList<>();
+    String group = "";
+    for (JsonNode step : list(all, "steps", "the network")) {
+      String number = "step " + (steps.size() + 1);
+      group = group(step, group, number);
+      steps.add(step(step, group, number));
+    }
+    Map<String, Integer> resources = new LinkedHashMap<>();
+    for (Map.Entry<String, JsonNode> e : fields(all, "resources").entrySet()) {
+      double many = number(e.getValue(), "resources, " + e.getKey());
+      if (many < 0 || many != Math.rint(many) || many > 1_000) {
+        throw new Unreadable("resources, " + e.getKey() + ": a whole number is asked for.");
+      }
+      resources.put(e.getKey(), (int) many);
+    }
+    JsonNode rate = all.get("rate");
+    double times = rate == null ? USUAL_RATE : number(rate, "rate");
+    if (!(times > 0)) {
+      throw new Unreadable("rate: a number above zero is asked for, times faster per 10 °C.");
+    }
+    List<Forecast.From> room = new ArrayList<>();
+    for (JsonNode from : list(all, "room", "the network")) {
+      double warm = number(from.get("degreesC"), "room, degreesC");
+      room.add(new Forecast.From(instant(text(from, "from", "room"), "room, from"), warm));
+    }
+    return new Network(
+        calendar(all),
+        instant(text(all, "start", "the network"), "start"),
+        flag(all, "pinStart", "the network"),
+        resources,
+        Forecast.of(times, room),
+        steps,
+        List.of());
+  }
+
+  private Hours.Calendar calendar(JsonNode all) throws Unreadable {
+    Map<DayOfWeek, List<Hours.Span>> week = new EnumMap<>(DayOfWeek.class);
+    Map<LocalDate, List<Hours.Span>> dates = new HashMap<>();
+    Set<LocalDate> off = new HashSet<>();
+    Map<String, JsonNode> fields = fields(all, "calendar");
+    for (Map.Entry<String, JsonNode> e : fields.entrySet()) {
+      if (e.getKey().equals("off")) {
+        for (JsonNode day : e.getValue()) {
+          off.add(date(day.asString(), "calendar, off"));
+        }
+        continue;
+      }
+      List<Hours.Span> spans = new ArrayList<>();
+      for (JsonNode span : e.getValue()) {
+        spans.add(span(span.asString(), "calendar, " + e.getKey()));
+      }
+      if (DAYS.containsKey(e.getKey())) {
+        week.put(DAYS.get(e.getKey()), spans);
+      } else {
+        dates.put(date(e.getKey(), "calendar"), spans);
+      }
+    }
+    return new Hours.Calendar(zone, week, dates, off);
+  }
+
+  private static LocalDate date(String text, String where) throws Unreadable {
+    return of(text, where, LocalDate::parse, "2027-03-08 (or MON to SUN)");
+  }
+
+  private static Hours.Span span(String text, String where) throws Unreadable {
+    String[] ends = text.split("-", -1);
+    if (ends.length != 2) {
+      throw new Unreadable(where + ": hours look like 08:00-12:00, “" + text + "” does not.");
+    }
+    LocalTime from = of(ends[0].strip(), where, LocalTime::parse, "08:00-12:00");
+    String to = ends[1].strip();
+    return new Hours.Span(
+        from,
+        to.equals("24:00") ? LocalTime.MIDNIGHT : of(to, where, LocalTime::parse, "08:00-12:00"));
+  }
+
+  private Step step(JsonNode step, String group, String number) throws Unreadable {
+    String key = text(step, "key", number);
+    String kind = text(step, "kind", key);
+    if (!kind.equals("hands") && !kind.equals("wait")) {
+      throw new Unreadable(key + ", kind: hands or wait, “" + kind + "” is neither.");
+    }
+    List<After> after = new ArrayList<>();
+    for (JsonNode a : list(step, "after", key)) {
+      after.add(after(a, key));
+    }
+    Set<String> holds = new HashSet<>();
+    for (JsonNode h : list(step, "holds", key)) {
+      holds.add(h.asString());
+    }
+    JsonNode pinned = step.get("pinned");
+    boolean free = pinned == null || pinned.isNull() || pinned.isBoolean();
+    return new Step(
+        key,
+        kind.equals("hands"),
+        minutes(step.get("minutes"), key + ", minutes"),
+        flag(step, "at23", key),
+        after,
+        group,
+        holds,
+        free ? null : (Long) instant(pinned.asString(), key + ", pinned"));
+  }
+
+  /** The name of its group; one after the other that only say "true" are one. */
+  private static String group(JsonNode step, String before, String number) {
+    JsonNode group = step.get("unbroken");
+    if (group == null || group.isNull() || group.isBoolean() && !group.asBoolean()) {
+      return "";
+    }
+    return group.isString() ? group.asString() : before.isEmpty() ? number + " on" : before;
+  }
+
+  private After after(JsonNode after, String key) throws Unreadable {
+    if (after.isString()) {
+      return new After(after.asString(), 0, null, false, false);
+    }
+    String of = text(after, "step", key + ", after");
+    String where = key + ", after " + of;
+    JsonNode from = after.get("from");
+    String counted = from == null ? "end" : from.asString();
+    if (!counted.equals("begin") && !counted.equals("end")) {
+      throw new Unreadable(where + ", from: begin or end, “" + counted + "” is neither.");
+    }
+    JsonNode least = after.get("least");
+    JsonNode greatest = after.get("greatest");
+    return new After(
+        of,
+        least == null || least.isNull() ? 0 : minutes(least, where + ", least"),
+        greatest == null || greatest.isNull()
+            ? null
+            : (Double) minutes(greatest, where + ", greatest"),
+        counted.equals("begin"),
+        flag(after, "at23", where));
+  }
+
+  private long instant(String text, String where) throws Unreadable {
+    return of(text, where, LocalDateTime::parse, "2027-03-08T08:00").atZone(zone).toEpochSecond();
+  }
+
+  private static double minutes(JsonNode n, String where) throws Unreadable {
+    double minutes = number(n, where);
+    if (minutes < 0 || minutes > MOST_MINUTES) {
+      throw new Unreadable(where + ": minutes from 0 on are asked for, not " + n + ".");
+    }
+    return minutes;
+  }
+
+  private static double number(JsonNode n, String where) throws Unreadable {
+    if (n == null || !n.isNumber()) {
+      throw new Unreadable(where + ": a number is asked for" + (n == null ? "." : ", not " + n));
+    }
+    return n.asDouble();
+  }
+
+  private static boolean flag(JsonNode of, String key, String where) throws Unreadable {
+    JsonNode flag = of.get(key);
+    if (flag != null && !flag.isNull() && !flag.isBoolean()) {
+      throw new Unreadable(where + ", " + key + ": true or false, not " + flag + ".");
+    }
+    return flag != null && flag.isBoolean() && flag.asBoolean();
+  }
+
+  private static String text(JsonNode of, String key, String where) throws Unreadable {
+    JsonNode text = of.get(key);
+    if (text == null || !text.isString()) {
+      throw new Unreadable(where + ": \"" + key + "\" is missing, or is no text.");
+    }
+    return text.asString();
+  }
+
+  private static JsonNode list(JsonNode of, String key, String where) throws Unreadable {
+    JsonNode list = of.get(key);
+    if (list == null || list.isNull()) {
+      return JsonMapper.builder().build().createArrayNode();
+    }
+    if (!list.isArray()) {
+      throw new Unreadable(where + ", " + key + ": a list is asked for, [ … ].");
+    }
+    return list;
+  }
+
+  private static Map<String, JsonNode> fields(JsonNode of, String key) throws Unreadable {
+    JsonNode fields = of.get(key);
+    Map<String, JsonNode> all = new LinkedHashMap<>();
+    if (fields == null || fields.isNull()) {
+      return all;
+    }
+    if (!fields.isObject()) {
+      throw new Unreadable(key + ": an object is asked for, { … }.");
+    }
+    fields.properties().forEach(e -> all.put(e.getKey(), e.getValue()));
+    return all;
+  }
+
+  private static <T> T of(String text, String where, Function<String, T> read, String like)
+      throws Unreadable {
+    try {
+      return read.apply(text);
+    } catch (DateTimeException e) {
+      throw new Unreadable(where + ": written like " + like + ", “" + text + "” is not.");
+    }
+  }
+}
