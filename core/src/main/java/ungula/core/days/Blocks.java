@@ -1,5 +1,6 @@
 package ungula.core.days;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -51,12 +52,30 @@ final class Blocks {
 
   /**
    * Step {@code to} begins no sooner than the least lag after {@code from}, and no later than the
-   * greatest.
+   * greatest or on a later day.
    *
    * @param seconds least
    * @param most greatest, null without
+   * @param nextDay least for a later day, null when there is no such way
    */
-  record Lag(int from, int to, boolean fromBegin, boolean at23, double seconds, Double most) {}
+  record Lag(
+      int from,
+      int to,
+      boolean fromBegin,
+      boolean at23,
+      double seconds,
+      Double most,
+      Double nextDay) {}
+
+  /** Which way of two or more a lag is kept. */
+  record Kept(Lag lag, How how) {
+    enum How {
+      /** Just when it lets the other begin. */
+      AT_ONCE,
+      WITHIN,
+      NEXT_DAY
+    }
+  }
 
   /** One of two steps that would use the same comes first, or one comes after others' use of it. */
   sealed interface Order {
@@ -146,7 +165,8 @@ final class Blocks {
                 a.fromBegin(),
                 a.at23(),
                 60 * a.least(),
-                most == null ? null : (Double) (60 * most)));
+                most == null ? null : (Double) (60 * most),
+                a.nextDay() == null ? null : (Double) (60 * a.nextDay())));
       }
     }
   }
@@ -228,11 +248,11 @@ final class Blocks {
    *
    * @param starts raised in place; each must be no later than it can be
    * @param orders chosen between those who share
-   * @param tight lags that let a wait begin: it begins no later
+   * @param kept ways chosen to keep lags that could be kept otherwise
    * @param limit no later than {@link #horizon}: nothing is to begin after it
    * @return whether there is a time for all
    */
-  boolean settle(long[] starts, List<Order> orders, List<Lag> tight, long limit) {
+  boolean settle(long[] starts, List<Order> orders, List<Kept> kept, long limit) {
     boolean raised = true;
     while (raised) {
       raised = false;
@@ -245,10 +265,10 @@ final class Blocks {
         }
       }
       for (Lag lag : lags) {
-        raised |= hold(lag, lag.most, starts);
+        raised |= hold(lag, lag.nextDay == null ? lag.most : null, starts);
       }
-      for (Lag lag : tight) {
-        raised |= hold(lag, lag.seconds, starts);
+      for (Kept k : kept) {
+        raised |= hold(k, starts);
       }
       for (Order o : orders) {
         long least =
@@ -279,6 +299,36 @@ final class Blocks {
       raised |= raise(from, s -> lagged(lag, most, s), begin(lag.to, starts[to]), starts);
     }
     return raised;
+  }
+
+  private boolean hold(Kept k, long[] starts) {
+    Lag lag = k.lag;
+    return switch (k.how) {
+      case AT_ONCE -> hold(lag, lag.seconds, starts);
+      case WITHIN -> hold(lag, lag.most, starts);
+      case NEXT_DAY ->
+          raise(
+              blockOf[lag.to],
+              s -> begin(lag.to, s),
+              nextDay(lag, starts[blockOf[lag.from]]),
+              starts);
+    };
+  }
+
+  /** From when on a step may begin on a day after the one the other is done, or begun. */
+  private long nextDay(Lag lag, long start) {
+    long ref = lag.fromBegin ? begin(lag.from, start) : end(lag.from, start);
+    if (ref > horizon) {
+      return ref;
+    }
+    long midnight =
+        Instant.ofEpochSecond(ref)
+            .atZone(network.zone())
+            .toLocalDate()
+            .plusDays(1)
+            .atStartOfDay(network.zone())
+            .toEpochSecond();
+    return Math.max(midnight, lagged(lag, lag.nextDay, start));
   }
 
   /** Raises a block's beginning until what follows from it is no earlier than a time. */
@@ -407,22 +457,37 @@ final class Blocks {
         .toList();
   }
 
-  /** Waits for several that begin later than the last of them lets them; −1 without. */
-  int idle(long[] starts) {
+  /** The ways to keep the first lag that is not kept either way; none when all are. */
+  List<Kept> open(long[] starts) {
+    for (Lag lag : lags) {
+      long begin = begin(lag.to, starts[blockOf[lag.to]]);
+      long from = starts[blockOf[lag.from]];
+      boolean within = lag.most != null && begin <= lagged(lag, lag.most, from);
+      if (lag.nextDay != null && !within && begin < nextDay(lag, from)) {
+        Kept later = new Kept(lag, Kept.How.NEXT_DAY);
+        return lag.most == null ? List.of(later) : List.of(new Kept(lag, Kept.How.WITHIN), later);
+      }
+    }
+    return idle(starts);
+  }
+
+  /** Of a wait for several that begins later than the last of them lets it, which that may be. */
+  private List<Kept> idle(long[] starts) {
     for (int m = 0; m < steps.size(); m++) {
       Step s = steps.get(m);
       if (!s.hands() && s.after().size() > 1 && alone(m)) {
-        long least = Long.MIN_VALUE;
-        for (Lag lag : lags) {
-          if (lag.to == m) {
-            least = Math.max(least, lagged(lag, lag.seconds, starts[blockOf[lag.from]]));
-          }
-        }
+        int wait = m;
+        List<Lag> lets = lags.stream().filter(lag -> lag.to == wait).toList();
+        long least =
+            lets.stream()
+                .mapToLong(lag -> lagged(lag, lag.seconds, starts[blockOf[lag.from]]))
+                .max()
+                .orElseThrow();
         if (begin(m, starts[blockOf[m]]) > least) {
-          return m;
+          return lets.stream().map(lag -> new Kept(lag, Kept.How.AT_ONCE)).toList();
         }
       }
     }
-    return -1;
+    return List.of();
   }
 }

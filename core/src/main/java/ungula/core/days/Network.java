@@ -68,9 +68,16 @@ public record Network(
    * @param greatest minutes; null when no window closes
    * @param fromBegin whether the lags are counted from where the other begins, not where it ends
    * @param at23 whether they follow the room
+   * @param nextDay minutes after which it may also begin on a later day, whatever the window; null
+   *     when it may not
    */
   public record After(
-      String step, double least, Double greatest, boolean fromBegin, boolean at23) {}
+      String step, double least, Double greatest, boolean fromBegin, boolean at23, Double nextDay) {
+
+    public After(String step, double least, Double greatest, boolean fromBegin, boolean at23) {
+      this(step, least, greatest, fromBegin, at23, null);
+    }
+  }
 
   /** Something used by others meanwhile. */
   public record Busy(String resource, long from, long to) {}

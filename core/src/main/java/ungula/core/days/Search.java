@@ -5,7 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.LongStream;
-import ungula.core.days.Blocks.Lag;
+import ungula.core.days.Blocks.Kept;
 import ungula.core.days.Blocks.Order;
 import ungula.core.days.Network.Busy;
 
@@ -40,7 +40,7 @@ final class Search {
 
   private long[] best;
   private List<Order> orders = List.of();
-  private List<Lag> tights = List.of();
+  private List<Kept> ways = List.of();
   private long[] worth;
 
   private Search(Blocks blocks, Aim aim) {
@@ -67,26 +67,24 @@ final class Search {
     return new Found(s.best, s.tried <= MOST_TRIED || s.best == null && s.tried <= MOST_TO_FIND);
   }
 
-  private void look(long[] above, List<Order> chosen, List<Lag> tight) {
+  private void look(long[] above, List<Order> chosen, List<Kept> kept) {
     if (tried > MOST_TRIED && best != null || tried > MOST_TO_FIND) {
       return;
     }
     tried++;
     long[] starts = above.clone();
-    if (!blocks.settle(starts, chosen, tight, limit()) || !promises(starts)) {
+    if (!blocks.settle(starts, chosen, kept, limit()) || !promises(starts)) {
       return;
     }
     List<Order> open = conflict(starts);
     if (!open.isEmpty()) {
-      branch(starts, chosen, tight, open);
+      branch(starts, chosen, kept, open);
       return;
     }
-    int idle = blocks.idle(starts);
-    if (idle >= 0) {
-      for (Lag lag : blocks.lags) {
-        if (lag.to() == idle) {
-          look(starts, chosen, with(tight, lag));
-        }
+    List<Kept> either = blocks.open(starts);
+    if (!either.isEmpty()) {
+      for (Kept way : either) {
+        look(starts, chosen, with(kept, way));
       }
       return;
     }
@@ -95,7 +93,7 @@ final class Search {
       best = starts;
       worth = now;
       orders = chosen;
-      tights = tight;
+      ways = kept;
     }
   }
 
@@ -104,17 +102,17 @@ final class Search {
     return best == null || aim != Aim.FINISH ? blocks.horizon : Math.min(blocks.horizon, worth[0]);
   }
 
-  private void branch(long[] starts, List<Order> chosen, List<Lag> tight, List<Order> open) {
+  private void branch(long[] starts, List<Order> chosen, List<Kept> kept, List<Order> open) {
     List<long[]> promised = new ArrayList<>();
     for (int i = 0; i < open.size(); i++) {
       long[] s = starts.clone();
-      if (blocks.settle(s, with(chosen, open.get(i)), tight, limit())) {
+      if (blocks.settle(s, with(chosen, open.get(i)), kept, limit())) {
         promised.add(new long[] {first(s), sum(s), i});
       }
     }
     promised.sort((a, b) -> Arrays.compare(a, b));
     for (long[] p : promised) {
-      look(starts, with(chosen, open.get((int) p[2])), tight);
+      look(starts, with(chosen, open.get((int) p[2])), kept);
     }
   }
 
@@ -282,9 +280,9 @@ final class Search {
     }
     long[] starts = best.clone();
     starts[block] += next - end;
-    if (!blocks.settle(starts, orders, tights, limit())
+    if (!blocks.settle(starts, orders, ways, limit())
         || !conflict(starts).isEmpty()
-        || blocks.idle(starts) >= 0) {
+        || !blocks.open(starts).isEmpty()) {
       return false;
     }
     long[] now = worth(starts);

@@ -48,7 +48,15 @@ public class AnyNetworkTest {
       if (r.nextInt(i + 1) == 0 && after.size() < 2) {
         double least = 30 * r.nextInt(4);
         Double greatest = r.nextInt(3) == 0 ? (Double) (least + 30 * r.nextInt(5)) : null;
-        after.add(new After("s" + other, least, greatest, r.nextInt(3) == 0, false));
+        boolean nextDay = hands && r.nextInt(6) == 0;
+        after.add(
+            new After(
+                "s" + other,
+                least,
+                greatest,
+                r.nextInt(3) == 0,
+                false,
+                nextDay ? (Double) (30.0 * r.nextInt(20)) : null));
       }
     }
     if (!hands && after.isEmpty()) {
@@ -106,7 +114,10 @@ public class AnyNetworkTest {
       Network n = net(r, 10).network();
       boolean plain =
           n.steps().stream()
-              .noneMatch(s -> s.hands() && (s.minutes() > 120 || !s.unbroken().isEmpty()));
+              .noneMatch(
+                  s ->
+                      s.hands() && (s.minutes() > 120 || !s.unbroken().isEmpty())
+                          || s.after().stream().anyMatch(a -> a.nextDay() != null));
       Schedule s = plain ? Scheduler.earliest(n) : null;
       if (s != null && s.proven()) {
         long best = Solver.finish(n, 2 * DAYS);

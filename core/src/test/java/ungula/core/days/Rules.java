@@ -1,6 +1,7 @@
 package ungula.core.days;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -135,13 +136,21 @@ final class Rules {
       }
       long ref = o[a.fromBegin() ? 0 : 1];
       last = Math.max(last, ref + Math.round(60 * a.least()));
-      rule(
-          a.greatest() == null || t[0] <= ref + Math.round(60 * a.greatest()),
-          s.key() + " comes too late after " + a.step());
+      boolean within =
+          a.greatest() == null ? a.nextDay() == null : t[0] <= ref + Math.round(60 * a.greatest());
+      boolean later =
+          a.nextDay() != null
+              && day(t[0]).isAfter(day(ref))
+              && t[0] >= ref + Math.round(60 * a.nextDay());
+      rule(within || later, s.key() + " comes too late after " + a.step());
     }
     rule(t[0] >= last, s.key() + " comes too soon");
     boolean waits = !s.hands() && s.unbroken().isEmpty() && !s.after().isEmpty();
     rule(!waits || !all || t[0] == last, s.key() + " waits before it waits");
+  }
+
+  private LocalDate day(long at) {
+    return Instant.ofEpochSecond(at).atZone(n.calendar().zone()).toLocalDate();
   }
 
   private void unbroken(List<Step> group) {

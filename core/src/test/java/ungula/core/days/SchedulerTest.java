@@ -95,6 +95,22 @@ public class SchedulerTest {
     assertEquals(local(s.last()), "never");
   }
 
+  /** A coat that comes too late for the one before waits for the next day. */
+  @Test
+  public void aWindowMissedIsMadeUpOnTheNextDay() {
+    After coat = new After("coat.1", 99, 198.0, true, false, 960.0);
+    Net late = Net.week("2027-03-08T16:00").hands("coat.1", 30).pinStart();
+    late.hands("coat.2", 30, coat);
+    // sixteen hours after four in the afternoon
+    assertEquals(local(late.schedule().of("coat.2").from()), "2027-03-09T08:00");
+    Net early = Net.week("2027-03-08T08:00").hands("coat.1", 30).pinStart();
+    early.hands("coat.2", 30, coat);
+    assertEquals(local(early.schedule().of("coat.2").from()), "2027-03-08T09:39");
+    Net always = Net.week("2027-03-08T08:00").hands("coat.1", 30).pinStart();
+    always.hands("coat.2", 30, new After("coat.1", 0, null, true, false, 1_500.0));
+    assertEquals(local(always.schedule().of("coat.2").from()), "2027-03-09T09:00");
+  }
+
   @Test
   public void aCureRunsOverTheChangeOfSummerTime() {
     assertEquals(

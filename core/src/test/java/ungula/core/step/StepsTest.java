@@ -4,7 +4,12 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -17,6 +22,11 @@ import org.testng.annotations.Test;
 import ungula.core.AnyPlan;
 import ungula.core.Near;
 import ungula.core.caution.Caution;
+import ungula.core.days.Forecast;
+import ungula.core.days.Hours;
+import ungula.core.days.Network;
+import ungula.core.days.Schedule;
+import ungula.core.days.Scheduler;
 import ungula.core.job.JobPlan;
 import ungula.core.mould.MouldKind;
 import ungula.core.record.Recorded;
@@ -51,6 +61,43 @@ public class StepsTest {
         assertTrue(Double.isFinite(s.takes().minutes()) && s.takes().minutes() >= 0, s.key());
       }
     }
+  }
+
+  /** In the hours the times are worked out for, and done in any order, it takes no longer. */
+  @Test
+  public void theStepsOfAnyPlanCanBeScheduled() {
+    LocalTime eight = LocalTime.of(8, 0);
+    Map<DayOfWeek, List<Hours.Span>> week = new EnumMap<>(DayOfWeek.class);
+    for (DayOfWeek day : DayOfWeek.values()) {
+      week.put(day, List.of(new Hours.Span(eight, eight.plusMinutes((long) Timeline.WORKING_MIN))));
+    }
+    ZoneId zone = ZoneId.of("UTC");
+    Hours.Calendar calendar = new Hours.Calendar(zone, week, Map.of(), Set.of());
+    long start = LocalDate.of(2027, 3, 8).atTime(eight).atZone(zone).toEpochSecond();
+    int scheduled = 0;
+    for (JobPlan plan : plans.subList(0, 120)) {
+      Steps steps = plan.steps();
+      if (!steps.making().isEmpty()) {
+        Schedule s =
+            Scheduler.earliest(
+                new Network(
+                    calendar,
+                    start,
+                    false,
+                    Map.of(),
+                    Forecast.of(2, List.of()),
+                    StepNetwork.of(steps.making()),
+                    List.of()));
+        assertTrue(s.feasible(), steps.making().toString());
+        // each step by hand begins on a full minute
+        double minutes = (s.finish() - start) / 60.0;
+        assertTrue(
+            minutes <= steps.openMin() + steps.making().size(),
+            minutes + " for " + steps.openMin());
+        scheduled++;
+      }
+    }
+    assertTrue(scheduled > 50, scheduled + " scheduled");
   }
 
   /** No rule of its own is broken by the times worked out. */
