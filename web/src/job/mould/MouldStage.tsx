@@ -216,11 +216,14 @@ function Knife({ job }: { job: Job }) {
   const f = job.figures;
   return (
     <p className="sentence">
-      It is cut open on <Word k="cut.towardsDegrees" /> (
-      <FigureText figure={f['cut.towards']} />
-      ), and <Word k="cut.extent" after="." /> To cut: <FigureText figure={f['cut.area']} />, at
-      least <FigureText figure={f['cut.shallowest']} /> from the master to the outside, with a seam
-      of <FigureText figure={f['cut.seam']} />
+      It is cut open on <Word k="cut.towardsDegrees" />{' '}
+      <span className="together">
+        (<FigureText figure={f['cut.towards']} />
+        ),
+      </span>{' '}
+      and <Word k="cut.extent" after="." /> To cut: <FigureText figure={f['cut.area']} />, at least{' '}
+      <FigureText figure={f['cut.shallowest']} /> from the master to the outside, with a seam of{' '}
+      <FigureText figure={f['cut.seam']} />
       {f['cut.clean'] && (
         <>
           , <FigureText figure={f['cut.clean']} /> of it on what is to stay clean
@@ -273,9 +276,12 @@ function Casts({ job }: { job: Job }) {
           {f['sprue.diameter'] ? (
             <>
               {' '}
-              It runs in through a sprue <Word k="channels.sprueMm" /> (
-              <FigureText figure={f['sprue.diameter']} />
-              ), <Word k="channels.spout" after="," /> and fills in{' '}
+              It runs in through a sprue <Word k="channels.sprueMm" />{' '}
+              <span className="together">
+                (<FigureText figure={f['sprue.diameter']} />
+                ),
+              </span>{' '}
+              <Word k="channels.spout" after="," /> and fills in{' '}
               <span className="together">
                 <FigureText figure={f['sprue.fill']} />;
               </span>{' '}

@@ -26,7 +26,9 @@ export function SkinParts({ job, desk }: Props) {
         {f['skin.wall'] && job.words['skin.wallMm']?.unset && (
           <>
             {' '}
-            (<FigureText figure={f['skin.wall']} />)
+            <span className="together">
+              (<FigureText figure={f['skin.wall']} />)
+            </span>
           </>
         )}
         : a detail coat of <Word k="skin.detailMm" after="," /> build coats of up to{' '}
@@ -326,7 +328,9 @@ function Jacket({ job, skin, desk }: { job: Job; skin: Skin; desk: JobDesk }) {
         {job.words['jacket.sections']?.unset && (
           <>
             {' '}
-            (<FigureText figure={f['jacket.sections']} />)
+            <span className="together">
+              (<FigureText figure={f['jacket.sections']} />)
+            </span>
           </>
         )}{' '}
         with <Word k="jacket.relief" after=";" />{' '}

@@ -7,8 +7,8 @@ import ungula.core.geometry.Vec3;
 import ungula.core.mesh.TriangleMesh;
 
 /**
- * A small shaded picture of a master in its block of rubber, seen from the front left above,
- * without perspective. Drawn by z-buffer at twice the size and averaged down.
+ * A small shaded picture of a master in its block or skin of rubber, seen from the front left
+ * above, without perspective. Drawn by z-buffer at twice the size and averaged down.
  */
 public final class MouldPicture {
 
@@ -19,6 +19,9 @@ public final class MouldPicture {
   private static final int[] LOCKED = {0xb8, 0x5c, 0x4c};
   private static final int[] RUBBER = {0x6f, 0xa9, 0xb4};
   private static final int[] INK = {0x1d, 0x2a, 0x36};
+
+  /** What of a master a skin in front of it hides. */
+  private static final float SKIN_COVER = 0.55f;
 
   private final int width;
   private final int height;
@@ -102,6 +105,54 @@ public final class MouldPicture {
     p.walls(ring, z1, true);
     p.lid(ring, z1);
     return p.result();
+  }
+
+  /**
+   * A master in the rubber brushed on to it: about as far out as that is thick.
+   *
+   * @param master set down at z = 0
+   */
+  public static int[] inSkin(TriangleMesh master, double wallMm, int width, int height) {
+    TriangleMesh outside = grown(master, wallMm);
+    Vec3 size = outside.bounds().size();
+    MouldPicture p = new MouldPicture(width, height, size, outside.bounds().centre().z());
+    p.mesh(master, 0);
+    MouldPicture skin = new MouldPicture(width, height, size, outside.bounds().centre().z());
+    skin.mesh(outside, 0, LIGHT, t -> RUBBER);
+    for (int at = 0; at < p.depth.length; at++) {
+      if (skin.depth[at] > p.depth[at]) {
+        int[] shaded = new int[3];
+        for (int c = 0; c < 3; c++) {
+          shaded[c] = Math.round(skin.pixels[4 * at + c]);
+        }
+        p.blend(at, shaded, SKIN_COVER);
+      }
+    }
+    return p.result();
+  }
+
+  /** Every vertex further out, as the facets round it face; nothing below the plate. */
+  private static TriangleMesh grown(TriangleMesh mesh, double mm) {
+    int[] c = mesh.corners();
+    double[] out = new double[mesh.xyz().length];
+    for (int t = 0; t < c.length; t += 3) {
+      Vec3 a = mesh.vertex(c[t]);
+      // as long as the facet is large: that much it counts
+      Vec3 n = mesh.vertex(c[t + 1]).minus(a).cross(mesh.vertex(c[t + 2]).minus(a));
+      for (int k = t; k < t + 3; k++) {
+        out[3 * c[k]] += n.x();
+        out[3 * c[k] + 1] += n.y();
+        out[3 * c[k] + 2] += n.z();
+      }
+    }
+    for (int v = 0; v < mesh.vertexCount(); v++) {
+      Vec3 n = new Vec3(out[3 * v], out[3 * v + 1], out[3 * v + 2]);
+      Vec3 at = n.norm() > 0 ? mesh.vertex(v).plus(n.unit().times(mm)) : mesh.vertex(v);
+      out[3 * v] = at.x();
+      out[3 * v + 1] = at.y();
+      out[3 * v + 2] = Math.max(0, at.z());
+    }
+    return new TriangleMesh(out, c);
   }
 
   /** The upright faces of the rubber that look towards the eye, or away from it. */

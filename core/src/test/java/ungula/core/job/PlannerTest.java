@@ -8,6 +8,7 @@ import static org.testng.Assert.assertNull;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -608,9 +609,22 @@ public class PlannerTest {
     JobPlan plan = plan(FLAT, MARRAM);
     TriangleMesh mesh = Pose.AS_MODELLED.setDown(Tessellation.box(80, 55, 42), 1);
     int[] argb = MouldPicture.of(mesh, plan.plan().inBox().orElseThrow(), 120, 90);
-    long opaque = java.util.Arrays.stream(argb).filter(p -> p >>> 24 > 250).count();
-    long clear = java.util.Arrays.stream(argb).filter(p -> p >>> 24 == 0).count();
+    long opaque = Arrays.stream(argb).filter(p -> p >>> 24 > 250).count();
+    long clear = Arrays.stream(argb).filter(p -> p >>> 24 == 0).count();
     assertTrue(opaque > 1000 && clear > 2000, opaque + " opaque, " + clear + " clear");
+  }
+
+  /** Rubber that is brushed on stands round the master, and lets it be seen. */
+  @Test
+  public void aSkinIsSeenRoundItsMaster() {
+    TriangleMesh mesh = Pose.AS_MODELLED.setDown(Tessellation.box(80, 55, 42), 1);
+    int[] skin = MouldPicture.inSkin(mesh, 12, 120, 90);
+    int[] bare = MouldPicture.of(mesh, null, 120, 90);
+    long through = Arrays.stream(skin).filter(p -> p >>> 24 > 100 && p >>> 24 < 200).count();
+    long solid = Arrays.stream(skin).filter(p -> p >>> 24 == 255).count();
+    long master = Arrays.stream(bare).filter(p -> p >>> 24 == 255).count();
+    assertTrue(through > 500, through + " of rubber alone");
+    assertTrue(solid > 1000 && solid < master, solid + " of " + master);
   }
 
   @Test

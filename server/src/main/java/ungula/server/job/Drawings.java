@@ -282,14 +282,19 @@ public class Drawings {
         .orElse(drawing);
   }
 
-  /** The master in its block of rubber; empty while there is no shape to draw. */
+  /** The master in its block or skin of rubber; empty while there is no shape to draw. */
   public Optional<BufferedImage> picture(Jobs.Job job, int width, int height) {
     return shapes
         .posed(job.choices())
         .map(
             master -> {
-              BoxMould box = job.plan().plan().inBox().orElse(null);
-              return image(MouldPicture.of(master.mesh(), box, width, height), width, height);
+              Plan plan = job.plan().plan();
+              int[] argb =
+                  plan.skin().isPresent()
+                      ? MouldPicture.inSkin(
+                          master.mesh(), plan.skin().get().wallMm(), width, height)
+                      : MouldPicture.of(master.mesh(), plan.inBox().orElse(null), width, height);
+              return image(argb, width, height);
             });
   }
 

@@ -70,7 +70,7 @@ record Summary(
 
   /** Changes when its picture does. */
   static String picture(Choices c) {
-    return Choices.fingerprint(c.master(), c.pose(), c.laid(), c.mould());
+    return Choices.fingerprint(c.master(), c.pose(), c.laid(), c.mould(), c.skin());
   }
 
   private static int count(JobPlan plan, Caution.Level level) {
