@@ -1,7 +1,6 @@
 import {
   AmbientLight,
   Box3,
-  BoxGeometry,
   BufferAttribute,
   BufferGeometry,
   Color,
@@ -10,6 +9,7 @@ import {
   DirectionalLight,
   DoubleSide,
   EdgesGeometry,
+  ExtrudeGeometry,
   Group,
   IcosahedronGeometry,
   LineBasicMaterial,
@@ -21,6 +21,7 @@ import {
   Plane,
   Raycaster,
   Scene,
+  Shape,
   Spherical,
   TorusGeometry,
   Triangle,
@@ -34,6 +35,9 @@ import { acceleratedRaycast, MeshBVH } from 'three-mesh-bvh';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import type { Drawing, Study, SurfacePoint } from '../api/client';
 import { MARK_COLOURS, MASTER_COLOUR } from './marks';
+
+/** What turns by less is round: no edge is drawn. */
+const CORNER_DEGREES = 25;
 
 export type Preset = 'corner' | 'front' | 'side' | 'top';
 
@@ -309,7 +313,7 @@ export class SolidScene {
       return;
     }
     const lines = new LineSegments(
-      new EdgesGeometry(shape),
+      new EdgesGeometry(shape, CORNER_DEGREES),
       new LineBasicMaterial({
         color: '#1c2833',
         transparent: true,
@@ -349,9 +353,15 @@ export class SolidScene {
     cover: number,
     edges: boolean,
   ) {
-    const [x0 = 0, y0 = 0, x1 = 0, , , y1 = 0] = ring;
-    const shape = new BoxGeometry(x1 - x0, y1 - y0, high - low);
-    shape.translate((x0 + x1) / 2, (y0 + y1) / 2, (low + high) / 2);
+    const corners: Vector2[] = [];
+    for (let i = 0; i < ring.length; i += 2) {
+      corners.push(new Vector2(ring[i], ring[i + 1]));
+    }
+    const shape = new ExtrudeGeometry(new Shape(corners), {
+      depth: high - low,
+      bevelEnabled: false,
+    });
+    shape.translate(0, 0, low);
     const body = new Mesh(
       shape,
       new MeshLambertMaterial({
@@ -366,7 +376,7 @@ export class SolidScene {
     this.box.add(body);
     if (edges) {
       const lines = new LineSegments(
-        new EdgesGeometry(shape),
+        new EdgesGeometry(shape, CORNER_DEGREES),
         new LineBasicMaterial({ color: '#1c2833', transparent: true, opacity: 0.55 }),
       );
       lines.renderOrder = 3;
