@@ -43,7 +43,7 @@ final class Blocks {
   /** Whether work at it goes on after a break: it is longer than any span of hours. */
   private final boolean[] cut;
 
-  final List<Lag> lags = new ArrayList<>();
+  private final List<Lag> lags = new ArrayList<>();
 
   /** By resource, the steps that hold it; only what two could want at once. */
   final Map<String, int[]> holders = new LinkedHashMap<>();
@@ -132,16 +132,11 @@ final class Blocks {
                       s.after().stream()
                           .noneMatch(a -> left.stream().anyMatch(o -> o.key().equals(a.step()))))
               .findFirst()
-              .orElseThrow(() -> new IllegalArgumentException(round(left)));
+              .orElseThrow();
       left.remove(next);
       sorted.add(next);
     }
     return sorted;
-  }
-
-  static String round(List<Step> steps) {
-    return "Steps wait on each other in a circle: "
-        + String.join(", ", steps.stream().map(Step::key).toList());
   }
 
   private void lags() {
@@ -424,8 +419,11 @@ final class Blocks {
 
   /** From when on a step that would run from one time to another finds what it holds free. */
   private long freeFrom(int m, long begin, long end) {
-    if (busy.isEmpty() || end <= begin) {
+    if (end <= begin) {
       return begin;
+    }
+    if (lacks(steps.get(m)) != null) {
+      return horizon + 1;
     }
     long free = begin;
     for (Map.Entry<String, List<Busy>> e : busy.entrySet()) {
@@ -448,6 +446,16 @@ final class Blocks {
       }
     }
     return free;
+  }
+
+  /** What a step holds and there is none of; null when there is all of it. */
+  String lacks(Step s) {
+    for (String name : holders.keySet()) {
+      if (network.capacity(name) == 0 && s.holds(name) && s.minutes() > 0) {
+        return name;
+      }
+    }
+    return null;
   }
 
   /** How others use a resource at a time. */

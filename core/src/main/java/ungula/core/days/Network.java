@@ -55,6 +55,14 @@ public record Network(
       Set<String> holds,
       Long pinned) {
 
+    Step waitingOn(List<After> others) {
+      return new Step(key, hands, minutes, at23, others, unbroken, holds, pinned);
+    }
+
+    Step pinnedTo(Long at) {
+      return new Step(key, hands, minutes, at23, after, unbroken, holds, at);
+    }
+
     boolean holds(String resource) {
       return holds.contains(resource) || hands && resource.equals(PERSON);
     }

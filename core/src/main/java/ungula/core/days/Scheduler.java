@@ -3,11 +3,15 @@ package ungula.core.days;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import ungula.core.days.Network.After;
 import ungula.core.days.Network.Step;
 import ungula.core.days.Schedule.Planned;
@@ -32,6 +36,9 @@ public final class Scheduler {
    */
   private static final long AHEAD_DAYS = 40;
 
+  /** Nobody plans further; whatever asks for more cannot be. */
+  private static final long MOST_YEARS = 30;
+
   /** How far another start is looked for before the one wanted. */
   private static final long BACK_DAYS = 14;
 
@@ -51,7 +58,8 @@ public final class Scheduler {
       last = Math.max(last, b.to());
     }
     LocalDate day = network.calendar().last(day(last));
-    this.horizon = day.plusDays(AHEAD_DAYS).atStartOfDay(network.zone()).toEpochSecond() + 8 * work;
+    long ahead = day.plusDays(AHEAD_DAYS).atStartOfDay(network.zone()).toEpochSecond();
+    this.horizon = Math.min(ahead + 8 * work, network.start() + MOST_YEARS * 366 * DAY);
     LocalDate first = day(network.start()).minusDays(BACK_DAYS + 1);
     this.hours = Hours.of(network.calendar(), first, day(horizon).plusDays(1));
   }
@@ -92,7 +100,7 @@ public final class Scheduler {
         throw new IllegalArgumentException("There are two steps called " + s.key() + ".");
       }
     }
-    Map<String, Step> left = new HashMap<>();
+    Map<String, Step> left = new LinkedHashMap<>();
     for (Step s : network.steps()) {
       left.put(s.key(), s);
       for (After a : s.after()) {
@@ -109,7 +117,8 @@ public final class Scheduler {
               .removeIf(s -> s.after().stream().noneMatch(a -> left.containsKey(a.step())));
     }
     if (!left.isEmpty()) {
-      throw new IllegalArgumentException(Blocks.round(List.copyOf(left.values())));
+      throw new IllegalArgumentException(
+          "Steps wait on each other in a circle: " + String.join(", ", left.keySet()) + ".");
     }
   }
 
@@ -129,8 +138,7 @@ public final class Scheduler {
 
   private Schedule made(Found found, Long latest) {
     List<Planned> planned = planned(blocks(network), found.starts());
-    long finish = planned.stream().mapToLong(Planned::to).max().orElseThrow();
-    return new Schedule(true, finish, planned, latest, "", null, null, found.proven());
+    return new Schedule(true, finish(planned), planned, latest, "", null, null, found.proven());
   }
 
   private Blocks blocks(Network n) {
@@ -139,6 +147,10 @@ public final class Scheduler {
 
   private Found find(Network n, Aim aim) {
     return Search.of(blocks(n), aim);
+  }
+
+  private static long finish(List<Planned> planned) {
+    return planned.stream().mapToLong(Planned::to).max().orElseThrow();
   }
 
   private List<Planned> planned(Blocks blocks, long[] starts) {
@@ -151,14 +163,11 @@ public final class Scheduler {
     return all;
   }
 
-  /** When all is finished of what begins no earlier than a time. */
+  /** When all is finished of what begins no earlier than a time; null when it cannot be. */
   private Long finish(long start) {
     Network n = network.from(start, false);
     Found found = find(n, Aim.FINISH);
-    return found.none()
-        ? null
-        : (Long)
-            planned(blocks(n), found.starts()).stream().mapToLong(Planned::to).max().orElseThrow();
+    return found.none() ? null : (Long) finish(planned(blocks(n), found.starts()));
   }
 
   /** The latest start for which it is finished just as soon. */
@@ -214,32 +223,75 @@ public final class Scheduler {
     if (hours.count() == 0) {
       return "There are no hours of work in the calendar.";
     }
+    Blocks blocks = blocks(network);
     for (Step s : network.steps()) {
-      String group = s.unbroken();
-      if (!group.isEmpty()) {
-        List<Step> all = network.steps().stream().filter(o -> o.unbroken().equals(group)).toList();
-        Network alone = network.with(all.stream().map(o -> freed(o, all)).toList());
-        if (find(alone.from(network.start(), false), Aim.FINISH).none()) {
-          return group
-              + " takes "
-              + Timespan.formatMin(all.stream().mapToDouble(Step::minutes).sum())
-              + " without a break; no hours of work are that long (the longest are "
-              + Timespan.formatMin(hours.longest() / 60.0)
-              + ").";
-        }
+      if (blocks.lacks(s) != null) {
+        return s.key() + " needs what there is none of: " + blocks.lacks(s) + ".";
       }
     }
-    if (network.pinStart() && pinnedAlone(network.steps().get(0), network.start()) != null) {
-      return pinnedAlone(network.steps().get(0), network.start());
-    }
-    for (Step s : network.steps()) {
-      if (s.pinned() != null && pinnedAlone(s, s.pinned()) != null) {
-        return pinnedAlone(s, s.pinned());
+    return Stream.<Supplier<String>>of(
+            this::tooLong, this::pinnedOut, this::windowMissed, this::pinMissed)
+        .map(Supplier::get)
+        .filter(Objects::nonNull)
+        .findFirst()
+        .orElse("The windows between the steps cannot all be kept in the hours of work.");
+  }
+
+  private boolean can(Network n) {
+    return !find(n, Aim.FINISH).none();
+  }
+
+  /** A group that no span of hours is long enough for; null without. */
+  private String tooLong() {
+    Map<String, List<Step>> groups = new LinkedHashMap<>();
+    network.steps().stream()
+        .filter(s -> !s.unbroken().isEmpty())
+        .forEach(s -> groups.computeIfAbsent(s.unbroken(), g -> new ArrayList<>()).add(s));
+    for (Map.Entry<String, List<Step>> group : groups.entrySet()) {
+      List<Step> all = group.getValue();
+      Set<String> keys = all.stream().map(Step::key).collect(Collectors.toSet());
+      List<Step> alone =
+          all.stream()
+              .map(
+                  s ->
+                      s.waitingOn(s.after().stream().filter(a -> keys.contains(a.step())).toList()))
+              .map(s -> s.pinnedTo(null))
+              .toList();
+      if (!can(network.with(alone).from(network.start(), false))) {
+        return group.getKey()
+            + " takes "
+            + Timespan.formatMin(all.stream().mapToDouble(Step::minutes).sum())
+            + " without a break; no hours of work are that long (the longest are "
+            + Timespan.formatMin(hours.longest() / 60.0)
+            + ").";
       }
     }
+    return null;
+  }
+
+  /** A step that by itself cannot begin when it is pinned; null without. */
+  private String pinnedOut() {
+    for (Step s : network.steps()) {
+      boolean first = network.pinStart() && s == network.steps().get(0);
+      Long at = first ? (Long) network.start() : s.pinned();
+      if (at != null && at < network.start()) {
+        return s.key() + " is pinned to a time before the start.";
+      }
+      Step alone = s.waitingOn(List.of()).pinnedTo(at);
+      if (at != null && !can(network.with(List.of(alone)).from(network.start(), false))) {
+        return s.key() + " cannot begin at that time: it does not fit in the hours of work then.";
+      }
+    }
+    return null;
+  }
+
+  /** A window that would have to stay open longer; null when no one alone helps. */
+  private String windowMissed() {
     for (Step s : network.steps()) {
       for (After a : s.after()) {
-        if (a.greatest() != null && !find(without(s, a), Aim.FINISH).none()) {
+        After open = new After(a.step(), a.least(), null, a.fromBegin(), a.at23());
+        List<After> others = s.after().stream().map(o -> o == a ? open : o).toList();
+        if (a.greatest() != null && can(but(s, s.waitingOn(others)))) {
           return s.key()
               + " cannot begin within "
               + Timespan.formatMin(a.greatest())
@@ -250,77 +302,20 @@ public final class Scheduler {
         }
       }
     }
+    return null;
+  }
+
+  /** A pin without which it could be; null when no one alone helps. */
+  private String pinMissed() {
     for (Step s : network.steps()) {
-      if (s.pinned() != null && !find(unpinned(s), Aim.FINISH).none()) {
+      if (s.pinned() != null && can(but(s, s.pinnedTo(null)))) {
         return s.key() + " cannot begin just when it is pinned.";
       }
     }
-    return "The windows between the steps cannot all be kept in the hours of work.";
+    return null;
   }
 
-  /** A step of a group without what others it waits on. */
-  private static Step freed(Step s, List<Step> group) {
-    Set<String> keys = new HashSet<>();
-    group.forEach(o -> keys.add(o.key()));
-    return new Step(
-        s.key(),
-        s.hands(),
-        s.minutes(),
-        s.at23(),
-        s.after().stream().filter(a -> keys.contains(a.step())).toList(),
-        s.unbroken(),
-        s.holds(),
-        null);
-  }
-
-  /** What keeps a step by itself from beginning when it is pinned; null when nothing does. */
-  private String pinnedAlone(Step s, long at) {
-    Step alone = new Step(s.key(), s.hands(), s.minutes(), s.at23(), List.of(), "", s.holds(), at);
-    Network n = network.with(List.of(alone)).from(Math.min(at, network.start()), false);
-    if (at < network.start()) {
-      return s.key() + " is pinned to a time before the start.";
-    }
-    return !find(n, Aim.FINISH).none()
-        ? null
-        : s.key() + " cannot begin at that time: it does not fit in the hours of work then.";
-  }
-
-  private Network without(Step step, After after) {
-    return network.with(
-        network.steps().stream()
-            .map(
-                s ->
-                    s == step
-                        ? with(s, s.after().stream().map(a -> a == after ? open(a) : a).toList())
-                        : s)
-            .toList());
-  }
-
-  private static After open(After a) {
-    return new After(a.step(), a.least(), null, a.fromBegin(), a.at23());
-  }
-
-  private static Step with(Step s, List<After> after) {
-    return new Step(
-        s.key(), s.hands(), s.minutes(), s.at23(), after, s.unbroken(), s.holds(), s.pinned());
-  }
-
-  private Network unpinned(Step step) {
-    return network.with(
-        network.steps().stream()
-            .map(
-                s ->
-                    s == step
-                        ? new Step(
-                            s.key(),
-                            s.hands(),
-                            s.minutes(),
-                            s.at23(),
-                            s.after(),
-                            s.unbroken(),
-                            s.holds(),
-                            null)
-                        : s)
-            .toList());
+  private Network but(Step step, Step instead) {
+    return network.with(network.steps().stream().map(s -> s == step ? instead : s).toList());
   }
 }

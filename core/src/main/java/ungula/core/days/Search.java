@@ -17,10 +17,10 @@ import ungula.core.days.Network.Busy;
 final class Search {
 
   /** Orders tried before the best found so far is taken without proof. */
-  static final int MOST_TRIED = 4_000;
+  private static final int MOST_TRIED = 4_000;
 
   /** Orders tried before it is given up to find any. */
-  static final int MOST_TO_FIND = 40_000;
+  private static final int MOST_TO_FIND = 40_000;
 
   /** What is looked for first. */
   enum Aim {
@@ -159,7 +159,7 @@ final class Search {
     return blocks.steps.indexOf(blocks.network.steps().get(0));
   }
 
-  long finish(long[] starts) {
+  private long finish(long[] starts) {
     long finish = 0;
     for (int b = 0; b < blocks.count; b++) {
       finish = Math.max(finish, blocks.endOf(b, starts[b]));

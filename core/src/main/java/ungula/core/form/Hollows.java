@@ -138,8 +138,8 @@ public final class Hollows {
       in[s.number] = true;
       boolean before = s.opensUp && s.opensDown;
       for (Island other : s.beside) {
-        int a = root(parent, s.number);
-        int b = root(parent, other.number);
+        int a = Islands.root(parent, s.number);
+        int b = Islands.root(parent, other.number);
         if (in[other.number] && a != b) {
           before |= up[b] && down[b];
           parent[b] = a;
@@ -147,7 +147,7 @@ public final class Hollows {
           down[a] |= down[b];
         }
       }
-      int r = root(parent, s.number);
+      int r = Islands.root(parent, s.number);
       boolean through = up[r] && down[r];
       if (through && (!before || s.opensUp && s.opensDown) && s.cells() >= LEAST) {
         found.add(through(s));
@@ -155,22 +155,13 @@ public final class Hollows {
     }
     TreeMap<Integer, List<Island>> chains = new TreeMap<>();
     for (Island s : islands) {
-      int r = root(parent, s.number);
+      int r = Islands.root(parent, s.number);
       if (up[r] != down[r]) {
         chains.computeIfAbsent(r, n -> new ArrayList<>()).add(s);
       }
     }
     chains.forEach((r, chain) -> blind(chain, up[r], found));
     return found;
-  }
-
-  private static int root(int[] parent, int i) {
-    int r = i;
-    while (parent[r] != r) {
-      parent[r] = parent[parent[r]];
-      r = parent[r];
-    }
-    return r;
   }
 
   private Hollow through(Island neck) {

@@ -161,7 +161,8 @@ final class Islands {
     root[Math.max(a, b)] = Math.min(a, b);
   }
 
-  private static int root(int[] root, int n) {
+  /** Of what was united, the one that stands for all. */
+  static int root(int[] root, int n) {
     int r = n;
     while (root[r] != r) {
       root[r] = root[root[r]];

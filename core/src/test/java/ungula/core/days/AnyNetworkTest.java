@@ -36,7 +36,7 @@ public class AnyNetworkTest {
       n.add(step(r, i));
     }
     if (r.nextInt(4) == 0) {
-      n.busy("person", "2027-03-08T08:30", "2027-03-08T0" + (9 + r.nextInt(1)) + ":30");
+      n.busy("person", "2027-03-08T08:30", "2027-03-08T09:30");
     }
     return n;
   }

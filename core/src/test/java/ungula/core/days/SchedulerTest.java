@@ -200,6 +200,17 @@ public class SchedulerTest {
   }
 
   @Test
+  public void whatThereIsNoneOfCannotBeUsed() {
+    Net n = Net.week("2027-03-08T08:00").has("oven", 0);
+    n.add(new Step("cure", false, 60, false, List.of(), "", Set.of("oven"), null));
+    Schedule s = n.schedule();
+    assertFalse(s.feasible());
+    assertEquals(s.rule(), "cure needs what there is none of: oven.");
+    Schedule alone = Net.week("2027-03-08T08:00").has("person", 0).hands("a", 10).schedule();
+    assertEquals(alone.rule(), "a needs what there is none of: person.");
+  }
+
+  @Test
   public void whatOthersUseIsLeftToThem() {
     Net n =
         Net.week("2027-03-08T08:00")

@@ -12,6 +12,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
@@ -29,8 +30,13 @@ final class NetworkFile {
 
   private static final Map<String, DayOfWeek> DAYS = days();
 
-  /** Longer than anyone waits, minutes: a hundred years. */
-  private static final double MOST_MINUTES = 100 * 366 * 24 * 60.0;
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  /** Longer than anyone waits: ten years. */
+  private static final double MOST_MINUTES = 10 * 366 * 24 * 60.0;
+
+  private static final int FIRST_YEAR = 1970;
+  private static final int LAST_YEAR = 2200;
 
   /** A rate that nothing said. */
   private static final double USUAL_RATE = 2;
@@ -59,7 +65,7 @@ final class NetworkFile {
   static Network read(byte[] json) throws Unreadable {
     JsonNode all;
     try {
-      all = JsonMapper.builder().build().readTree(json);
+      all = JSON.readTree(json);
     } catch (JacksonException e) {
       throw new Unreadable("This is not JSON: " + e.getOriginalMessage().replaceAll("\\s+", " "));
     }
@@ -80,20 +86,17 @@ final class NetworkFile {
     }
     Map<String, Integer> resources = new LinkedHashMap<>();
     for (Map.Entry<String, JsonNode> e : fields(all, "resources").entrySet()) {
-      double many = number(e.getValue(), "resources, " + e.getKey());
-      if (many < 0 || many != Math.rint(many) || many > 1_000) {
+      double many = number(e.getValue(), "resources, " + e.getKey(), 0, 1_000);
+      if (many != Math.rint(many)) {
         throw new Unreadable("resources, " + e.getKey() + ": a whole number is asked for.");
       }
       resources.put(e.getKey(), (int) many);
     }
     JsonNode rate = all.get("rate");
-    double times = rate == null ? USUAL_RATE : number(rate, "rate");
-    if (!(times > 0)) {
-      throw new Unreadable("rate: a number above zero is asked for, times faster per 10 °C.");
-    }
+    double times = rate == null ? USUAL_RATE : number(rate, "rate, times faster per 10 °C", 1, 10);
     List<Forecast.From> room = new ArrayList<>();
     for (JsonNode from : list(all, "room", "the network")) {
-      double warm = number(from.get("degreesC"), "room, degreesC");
+      double warm = number(from.get("degreesC"), "room, degreesC", -50, 150);
       room.add(new Forecast.From(instant(text(from, "from", "room"), "room, from"), warm));
     }
     return new Network(
@@ -113,14 +116,14 @@ final class NetworkFile {
     Map<String, JsonNode> fields = fields(all, "calendar");
     for (Map.Entry<String, JsonNode> e : fields.entrySet()) {
       if (e.getKey().equals("off")) {
-        for (JsonNode day : e.getValue()) {
-          off.add(date(day.asString(), "calendar, off"));
+        for (String day : texts(fields.get("off"), "calendar, off")) {
+          off.add(date(day, "calendar, off"));
         }
         continue;
       }
       List<Hours.Span> spans = new ArrayList<>();
-      for (JsonNode span : e.getValue()) {
-        spans.add(span(span.asString(), "calendar, " + e.getKey()));
+      for (String span : texts(e.getValue(), "calendar, " + e.getKey())) {
+        spans.add(span(span, "calendar, " + e.getKey()));
       }
       if (DAYS.containsKey(e.getKey())) {
         week.put(DAYS.get(e.getKey()), spans);
@@ -132,7 +135,15 @@ final class NetworkFile {
   }
 
   private static LocalDate date(String text, String where) throws Unreadable {
-    return of(text, where, LocalDate::parse, "2027-03-08 (or MON to SUN)");
+    LocalDate day = of(text, where, LocalDate::parse, "2027-03-08 (or MON to SUN)");
+    near(day.getYear(), where);
+    return day;
+  }
+
+  private static void near(int year, String where) throws Unreadable {
+    if (year < FIRST_YEAR || year > LAST_YEAR) {
+      throw new Unreadable(where + ": a year from " + FIRST_YEAR + " to " + LAST_YEAR + ".");
+    }
   }
 
   private static Hours.Span span(String text, String where) throws Unreadable {
@@ -157,12 +168,9 @@ final class NetworkFile {
     for (JsonNode a : list(step, "after", key)) {
       after.add(after(a, key));
     }
-    Set<String> holds = new HashSet<>();
-    for (JsonNode h : list(step, "holds", key)) {
-      holds.add(h.asString());
-    }
+    Set<String> holds = new HashSet<>(texts(list(step, "holds", key), key + ", holds"));
     JsonNode pinned = step.get("pinned");
-    boolean free = pinned == null || pinned.isNull() || pinned.isBoolean();
+    boolean free = pinned == null || pinned.isNull();
     return new Step(
         key,
         kind.equals("hands"),
@@ -171,16 +179,23 @@ final class NetworkFile {
         after,
         group,
         holds,
-        free ? null : (Long) instant(pinned.asString(), key + ", pinned"));
+        free
+            ? null
+            : (Long)
+                instant(
+                    pinned.isString() ? pinned.asString() : pinned.toString(), key + ", pinned"));
   }
 
   /** The name of its group; one after the other that only say "true" are one. */
-  private static String group(JsonNode step, String before, String number) {
+  private static String group(JsonNode step, String before, String number) throws Unreadable {
     JsonNode group = step.get("unbroken");
     if (group == null || group.isNull() || group.isBoolean() && !group.asBoolean()) {
       return "";
     }
-    return group.isString() ? group.asString() : before.isEmpty() ? number + " on" : before;
+    if (group.isBoolean()) {
+      return before.isEmpty() ? number + " on" : before;
+    }
+    return text(step, "unbroken", number);
   }
 
   private After after(JsonNode after, String key) throws Unreadable {
@@ -190,7 +205,7 @@ final class NetworkFile {
     String of = text(after, "step", key + ", after");
     String where = key + ", after " + of;
     JsonNode from = after.get("from");
-    String counted = from == null ? "end" : from.asString();
+    String counted = from == null ? "end" : text(after, "from", where);
     if (!counted.equals("begin") && !counted.equals("end")) {
       throw new Unreadable(where + ", from: begin or end, “" + counted + "” is neither.");
     }
@@ -207,22 +222,26 @@ final class NetworkFile {
   }
 
   private long instant(String text, String where) throws Unreadable {
-    return of(text, where, LocalDateTime::parse, "2027-03-08T08:00").atZone(zone).toEpochSecond();
+    LocalDateTime at = of(text, where, LocalDateTime::parse, "2027-03-08T08:00");
+    near(at.getYear(), where);
+    return at.atZone(zone).toEpochSecond();
   }
 
   private static double minutes(JsonNode n, String where) throws Unreadable {
-    double minutes = number(n, where);
-    if (minutes < 0 || minutes > MOST_MINUTES) {
-      throw new Unreadable(where + ": minutes from 0 on are asked for, not " + n + ".");
-    }
-    return minutes;
+    return number(n, where, 0, MOST_MINUTES);
   }
 
-  private static double number(JsonNode n, String where) throws Unreadable {
+  private static double number(JsonNode n, String where, double least, double most)
+      throws Unreadable {
     if (n == null || !n.isNumber()) {
-      throw new Unreadable(where + ": a number is asked for" + (n == null ? "." : ", not " + n));
+      throw new Unreadable(where + ": a number is asked for.");
     }
-    return n.asDouble();
+    double number = n.asDouble();
+    if (!(number >= least && number <= most)) {
+      throw new Unreadable(
+          String.format(Locale.ROOT, "%s: from %.0f to %.0f, not %s.", where, least, most, n));
+    }
+    return number;
   }
 
   private static boolean flag(JsonNode of, String key, String where) throws Unreadable {
@@ -244,12 +263,27 @@ final class NetworkFile {
   private static JsonNode list(JsonNode of, String key, String where) throws Unreadable {
     JsonNode list = of.get(key);
     if (list == null || list.isNull()) {
-      return JsonMapper.builder().build().createArrayNode();
+      return JSON.createArrayNode();
     }
+    return isList(list, where + ", " + key);
+  }
+
+  private static JsonNode isList(JsonNode list, String where) throws Unreadable {
     if (!list.isArray()) {
-      throw new Unreadable(where + ", " + key + ": a list is asked for, [ … ].");
+      throw new Unreadable(where + ": a list is asked for, [ … ].");
     }
     return list;
+  }
+
+  private static List<String> texts(JsonNode list, String where) throws Unreadable {
+    List<String> all = new ArrayList<>();
+    for (JsonNode text : isList(list, where)) {
+      if (!text.isString()) {
+        throw new Unreadable(where + ": a text is asked for, not " + text + ".");
+      }
+      all.add(text.asString());
+    }
+    return all;
   }
 
   private static Map<String, JsonNode> fields(JsonNode of, String key) throws Unreadable {

@@ -130,7 +130,14 @@ public class DaysTest {
       {in(step + "}," + step + "}"), "There are two steps called a."},
       {in(step + ", \"after\": [\"a\"]}"), "in a circle: a"},
       {in("{\"key\": \"a\", \"kind\": \"gate\"}"), "a, kind: hands or wait"},
-      {in("{\"key\": \"a\", \"kind\": \"wait\", \"minutes\": -1}"), "a, minutes: minutes from 0"},
+      {in("{\"key\": \"a\", \"kind\": \"wait\", \"minutes\": -1}"), "a, minutes: from 0 to"},
+      {in(step + ", \"pinned\": true}"), "a, pinned: written like 2027-03-08T08:00"},
+      {in(step + ", \"holds\": [[1]]}"), "a, holds: a text is asked for"},
+      {with("\"calendar\": {\"MON\": \"08:00-12:00\"}"), "calendar, MON: a list is asked for"},
+      {with("\"calendar\": {\"off\": \"2027-03-08\"}"), "calendar, off: a list is asked for"},
+      {with("\"calendar\": {\"off\": [\"9999-03-08\"]}"), "calendar, off: a year from"},
+      {with("\"rate\": 0"), "rate, times faster per 10 °C: from 1 to 10"},
+      {with("\"room\": [{\"from\": \"2027-03-08T08:00\", \"degreesC\": -1e9}]"), "degreesC: from"},
       {in("{\"key\": \"a\", \"kind\": \"wait\"}"), "a, minutes: a number is asked for."},
       {
         "{\"zone\": \"UTC\", \"start\": \"2027-03-08T08:00\", \"calendar\": {\"MON\": [\"8-12\"]}}",
@@ -141,6 +148,10 @@ public class DaysTest {
 
   private static String in(String steps) {
     return "{\"zone\": \"UTC\", \"start\": \"2027-03-08T08:00\", \"steps\": [" + steps + "]}";
+  }
+
+  private static String with(String more) {
+    return "{\"zone\": \"UTC\", \"start\": \"2027-03-08T08:00\", " + more + "}";
   }
 
   @Test(dataProvider = "unreadable")
