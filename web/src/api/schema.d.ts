@@ -196,6 +196,38 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/jobs/{id}/days': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['days'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/jobs/{id}/days/begun': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['begun'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/jobs/{id}/dipstick': {
     parameters: {
       query?: never;
@@ -1215,6 +1247,13 @@ export interface components {
       fewer: string[];
       reason: string;
     };
+    BegunThen: {
+      begin: string;
+      finish: string;
+      fits: boolean;
+      /** Format: double */
+      later: number;
+    };
     /** @enum {string} */
     BoxFigure: 'rubber' | 'saved' | 'sheet' | 'thinnest';
     BoxKind: {
@@ -1271,6 +1310,10 @@ export interface components {
       stages: string[];
       what: string;
     };
+    CoatClockView: {
+      coats: components['schemas']['BrushingView'][];
+      days: string[];
+    };
     CoatView: {
       cloth: boolean;
       gap: string;
@@ -1291,6 +1334,68 @@ export interface components {
       degrees: number;
       /** Format: double */
       stepDegrees: number;
+    };
+    DayHours: {
+      /** Format: int32 */
+      from: number;
+      /** Format: int32 */
+      to: number;
+    };
+    DayPiece: {
+      /** Format: int32 */
+      day: number;
+      /** Format: int32 */
+      from: number;
+      /** Format: int32 */
+      to: number;
+    };
+    DayTaken: {
+      /** Format: int32 */
+      from: number;
+      /** Format: int32 */
+      to: number;
+    };
+    DayView: {
+      date: string;
+      hours: components['schemas']['DayHours'][];
+      name: string;
+      taken: components['schemas']['DayTaken'][];
+      text: string;
+      today: boolean;
+    };
+    DaysBack: {
+      at: string;
+      iso: string;
+      what: string;
+    };
+    DaysFinish: {
+      at: string;
+      what: string;
+    };
+    DaysNote: {
+      text: string;
+      title: string;
+    };
+    DaysOffer: {
+      button: string;
+      edits: components['schemas']['Edit'][];
+      hours: components['schemas']['Edit'][];
+      text: string;
+    };
+    DaysResponse: {
+      back?: components['schemas']['DaysBack'];
+      begin: string;
+      chain: string[];
+      days: components['schemas']['DayView'][];
+      finish: components['schemas']['DaysFinish'];
+      fits: boolean;
+      hands: string;
+      notes: components['schemas']['DaysNote'][];
+      offers: components['schemas']['DaysOffer'][];
+      rule: string;
+      schools: components['schemas']['SchoolView'][];
+      steps: components['schemas']['PlacedStep'][];
+      waits: string;
     };
     Dimension: {
       /** Format: double */
@@ -1600,6 +1705,7 @@ export interface components {
       | 'channels.ventMm'
       | 'cut.extent'
       | 'cut.towardsDegrees'
+      | 'days.begin'
       | 'hollow.wallMm'
       | 'jacket.boltMm'
       | 'jacket.flangeMm'
@@ -1853,6 +1959,23 @@ export interface components {
       /** Format: double */
       z: number;
     };
+    PlacedStep: {
+      begin: string;
+      end: string;
+      from: string;
+      group: string;
+      key: string;
+      /** @enum {string} */
+      kind: 'HANDS' | 'WAIT' | 'GATE';
+      label: string;
+      part: string;
+      pieces: components['schemas']['DayPiece'][];
+      pinned: boolean;
+      takes: string;
+      to: string;
+      what: string;
+      window?: components['schemas']['DayPiece'];
+    };
     PlanPartView: {
       /** @enum {string} */
       state: 'KNOWN' | 'BEING_WORKED_OUT' | 'CANNOT_BE_KNOWN';
@@ -2013,6 +2136,14 @@ export interface components {
       text: string;
       word: string;
     };
+    SchoolView: {
+      chosen: boolean;
+      cured: string;
+      /** Format: int32 */
+      days: number;
+      edits: components['schemas']['Edit'][];
+      text: string;
+    };
     SecondPart: {
       firstIsBase: boolean;
       /** @enum {string} */
@@ -2099,7 +2230,7 @@ export interface components {
       working: boolean;
     };
     SkinView: {
-      clock: components['schemas']['BrushingView'][];
+      clock?: components['schemas']['CoatClockView'];
       coats: components['schemas']['CoatView'][];
       /** Format: double */
       cutDegrees?: number;
@@ -2110,8 +2241,6 @@ export interface components {
       partings: number[];
       /** Format: double */
       stepDegrees: number;
-      /** Format: double */
-      workingMin: number;
     };
     /** @enum {string} */
     StandFigure: 'cast' | 'height' | 'locked' | 'poured' | 'rubber';
@@ -2279,6 +2408,7 @@ export interface components {
       sheets: components['schemas']['Row'][];
       /** Format: int32 */
       version: number;
+      weekdays: components['schemas']['Row'][];
       words: {
         [key in Numbered<components['schemas']['WorkshopWord']>]?: components['schemas']['State'];
       };
@@ -2327,6 +2457,18 @@ export interface components {
       | 'equipment.potDiameterMm'
       | 'equipment.potHeightMm'
       | 'handMixG'
+      | 'hours.dates'
+      | 'hours.forecast'
+      | 'hours.off'
+      | 'hours.people'
+      | 'hours.week.FRIDAY'
+      | 'hours.week.MONDAY'
+      | 'hours.week.SATURDAY'
+      | 'hours.week.SUNDAY'
+      | 'hours.week.THURSDAY'
+      | 'hours.week.TUESDAY'
+      | 'hours.week.WEDNESDAY'
+      | 'hours.zone'
       | 'lives.CONCRETE.addition'
       | 'lives.CONCRETE.condensation'
       | 'lives.CONCRETE.latex'
@@ -2746,6 +2888,52 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['JobId'];
+        };
+      };
+    };
+  };
+  days: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DaysResponse'];
+        };
+      };
+    };
+  };
+  begun: {
+    parameters: {
+      query: {
+        begin: string;
+      };
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BegunThen'];
         };
       };
     };

@@ -16,6 +16,8 @@ import type { Paint } from '../viewer/marks';
 import { ApproachStage } from './approach/ApproachStage';
 import { ApproachTable } from './approach/ApproachTable';
 import { AssumedLine } from './AssumedLine';
+import { DaysDrawing } from './days/DaysDrawing';
+import { DaysStage } from './days/DaysStage';
 import { JobHead } from './JobHead';
 import { MasterStage } from './master/MasterStage';
 import { ModelChooser } from './master/ModelChooser';
@@ -35,6 +37,7 @@ import { useMade } from './useMade';
 import { useSheet } from './useSheet';
 import { useModelUpload } from './master/useModelUpload';
 import { useStudy } from './useStudy';
+import { useWorkshop } from '../workshop/useWorkshop';
 
 const NO_TOOL: SolidTool = { placing: null, show: null };
 
@@ -52,6 +55,8 @@ export function JobPage() {
   const sheet = useSheet(job);
   const dropping = useDrop(upload.start);
   const chooser = useRef<HTMLInputElement>(null);
+  const [picked, setPicked] = useState<string | null>(null);
+  const workshop = useWorkshop();
   const [pointed, setPointed] = useState<string | null>(null);
   const [working, setWorking] = useState(false);
   const cautions = useRef<HTMLDivElement>(null);
@@ -161,6 +166,8 @@ export function JobPage() {
           <Boundary key={`drawing ${stage}`} what="The drawing">
             {stage === 'approach' && job.hasShape ? (
               <ApproachTable approaches={approaches} desk={desk} />
+            ) : stage === 'days' ? (
+              <DaysDrawing job={job} desk={desk} picked={picked} pick={setPicked} />
             ) : (
               <MouldDrawing
                 job={job}
@@ -226,6 +233,15 @@ export function JobPage() {
               )}
               {stage === 'rubber' && <RubberStage job={job} />}
               {stage === 'pours' && <PoursStage job={job} />}
+              {stage === 'days' && (
+                <DaysStage
+                  job={job}
+                  desk={desk}
+                  picked={picked}
+                  pick={setPicked}
+                  work={(edits) => void workshop.send(edits)}
+                />
+              )}
               <Parts job={job} all={stage === 'mould'} />
             </Boundary>
             <div ref={cautions}>

@@ -46,6 +46,15 @@ export const cutListQuery = (id: string, version: number) =>
     staleTime: Infinity,
   });
 
+export const daysQuery = (id: string, version: number) =>
+  queryOptions({
+    queryKey: ['job', id, 'days', version],
+    queryFn: () => unwrap(client.GET('/api/jobs/{id}/days', { params: { path: { id } } })),
+    placeholderData: keepPreviousData,
+    // other jobs and the hours of the workshop change it too
+    staleTime: 0,
+  });
+
 export const facesQuery = (id: string, shapeKey: string) =>
   queryOptions({
     queryKey: ['job', id, 'faces', shapeKey],

@@ -5,4 +5,5 @@ export const STAGES = [
   { id: 'mould', text: 'Mould' },
   { id: 'rubber', text: 'Rubber' },
   { id: 'pours', text: 'Pours' },
+  { id: 'days', text: 'Days' },
 ] as const;

@@ -14,6 +14,7 @@ const state = (length: string) => ({
   }),
   sheets: [{ word: 'boards.PLY_12', text: '12 mm ply' }],
   casts: [{ word: 'lives.WAX', text: 'wax' }],
+  weekdays: [{ word: 'hours.week.MONDAY', text: 'Monday' }],
   rates: [{ word: 'rates.CUT', text: 'cut rubber', per: 'a dm²', reason: 'in steps' }],
 });
 

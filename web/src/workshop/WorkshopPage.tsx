@@ -1,6 +1,5 @@
-import { queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback } from 'react';
-import { client, unwrap, wordOf, type Edit } from '../api/client';
+import { Fragment } from 'react';
+import { wordOf } from '../api/client';
 import { PageHead } from '../app/PageHead';
 import { useTitle } from '../app/useTitle';
 import { Word } from '../ui/Word';
@@ -8,11 +7,7 @@ import { useWordDesk } from '../ui/useWordDesk';
 import { useWordInAddress } from '../ui/useWordInAddress';
 import { NotRead } from '../ui/NotRead';
 import { WordContext } from '../ui/words';
-
-const workshopQuery = queryOptions({
-  queryKey: ['workshop'],
-  queryFn: () => unwrap(client.GET('/api/workshop')),
-});
+import { useWorkshop } from './useWorkshop';
 
 /** What a mould can be made of, for how many casts it lasts. */
 const LASTING = [
@@ -23,23 +18,8 @@ const LASTING = [
 ] as const;
 
 export function WorkshopPage() {
-  const { data: workshop, error, refetch } = useQuery(workshopQuery);
-  const queries = useQueryClient();
+  const { workshop, error, refetch, send } = useWorkshop();
   useTitle('Workshop');
-  const send = useCallback(
-    async (edits: Edit[]) => {
-      const version = queries.getQueryData(workshopQuery.queryKey)?.version ?? 0;
-      try {
-        queries.setQueryData(
-          workshopQuery.queryKey,
-          await unwrap(client.POST('/api/workshop/edits', { body: { version, edits } })),
-        );
-      } finally {
-        await queries.invalidateQueries({ queryKey: workshopQuery.queryKey });
-      }
-    },
-    [queries],
-  );
   const desk = useWordDesk('workshop', workshop?.words, send);
   useWordInAddress(desk !== null);
   return (
@@ -81,6 +61,27 @@ export function WorkshopPage() {
               An hour of work counts as {workshop?.words.currency?.text}{' '}
               <Word k="costs.hour" after="," /> consumables of a mould as{' '}
               {workshop?.words.currency?.text} <Word k="costs.consumables" after="." />
+            </p>
+            <h2 className="part" id="hours">
+              Hours of work
+            </h2>
+            <p className="sentence">
+              {workshop?.weekdays.map(({ word, text }) => (
+                <Fragment key={word}>
+                  {text}s <Word k={wordOf(word)} after="." />{' '}
+                </Fragment>
+              ))}
+              <Word k="hours.people" /> at work at once.
+            </p>
+            <p className="sentence">
+              Days off: <Word k="hours.off" after="." /> Days with other hours:{' '}
+              <Word k="hours.dates" after="." /> The clock on the wall is that of{' '}
+              <Word k="hours.zone" after="." />
+            </p>
+            <p className="sentence">
+              How warm the room will be: <Word k="hours.forecast" after="." /> Typed as “Tue 18:00
+              12 °C; Wed 8:00 20 °C”, it makes cures longer or shorter; without it the room stays as
+              above.
             </p>
             <h2 className="part">Equipment</h2>
             <p className="sentence">

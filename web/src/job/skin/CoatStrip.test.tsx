@@ -23,7 +23,7 @@ const coat = (number: number, fromMin: number, toMin: number, window?: [number, 
 });
 
 const draw = (...clock: ReturnType<typeof coat>[]) => {
-  render(<CoatStrip clock={clock} workingMin={540} />);
+  render(<CoatStrip clock={{ coats: clock, days: ['Mon', 'Tue'] }} />);
   const strip = screen.getByRole('img');
   const bars = (kind: string) =>
     [...strip.querySelectorAll(`rect.${kind}`)].map((r) => ({
@@ -35,7 +35,7 @@ const draw = (...clock: ReturnType<typeof coat>[]) => {
 };
 
 test('a minute is a pixel here, work and window side by side', () => {
-  const { bars } = draw(coat(1, 0, 20, [60, 400]), coat(2, 60, 80));
+  const { bars } = draw(coat(1, 480, 500, [540, 880]), coat(2, 540, 560));
   expect(bars('hands')).toEqual([
     { x: 26, width: 20 },
     { x: 86, width: 20 },
@@ -44,18 +44,18 @@ test('a minute is a pixel here, work and window side by side', () => {
 });
 
 test('nights take no room', () => {
-  const morning = 24 * 60;
+  const morning = (24 + 8) * 60;
   const { bars, times } = draw(
-    coat(1, 0, 60, [morning, morning + 540]),
+    coat(1, 480, 540, [morning, morning + 540]),
     coat(2, morning, morning + 60),
   );
   const [first, second] = bars('hands');
   // nine hours of the first day lie between them, not twenty-four
   expect((second?.x ?? 0) - (first?.x ?? 0)).toBeCloseTo(9 * (first?.width ?? 0), 6);
-  expect(times.some((t) => t.startsWith('day 2'))).toBe(true);
+  expect(times.some((t) => t.startsWith('Tue '))).toBe(true);
 });
 
 test('what takes no time can still be seen', () => {
-  const { bars } = draw(coat(1, 0, 0, [60, 400]), coat(2, 400, 400));
+  const { bars } = draw(coat(1, 480, 480, [540, 880]), coat(2, 880, 880));
   expect(bars('hands').every((b) => b.width >= 2)).toBe(true);
 });

@@ -47,12 +47,14 @@ const brushing = (number: number, fromMin: number, window: string, missed = '') 
 
 const SKIN: Skin = {
   coats: [coat(1, 'detail'), coat(2, 'build'), coat(3, 'smoothing', { gap: '' })],
-  clock: [
-    brushing(1, 0, '1:00 to 2:00', 'Missed? Let it cure.'),
-    brushing(2, 60, '2:00 to 3:00', 'Missed? Let it cure.'),
-    brushing(3, 120, ''),
-  ],
-  workingMin: 540,
+  clock: {
+    coats: [
+      brushing(1, 0, '1:00 to 2:00', 'Missed? Let it cure.'),
+      brushing(2, 60, '2:00 to 3:00', 'Missed? Let it cure.'),
+      brushing(3, 120, ''),
+    ],
+    days: ['Mon'],
+  },
   gaps: [
     { value: 'TACKY', text: 'while tacky' },
     { value: 'SET', text: 'over set rubber' },
@@ -149,7 +151,7 @@ test('the strip draws a bar for each coat and a window for each but the last', (
 });
 
 test('without the times of its rubber there is no clock', () => {
-  const { reads } = show({}, { clock: [] });
+  const { reads } = show({}, { clock: undefined });
   expect(reads()).toContain('Choose a rubber whose sheet gives its times');
   expect(screen.queryByRole('img')).toBeNull();
 });

@@ -203,9 +203,9 @@ function Clock({ job, skin, desk }: { job: Job; skin: Skin; desk: JobDesk }) {
           </>
         )}
       </p>
-      {skin.clock.length > 0 ? (
+      {skin.clock ? (
         <>
-          <CoatStrip clock={skin.clock} workingMin={skin.workingMin} />
+          <CoatStrip clock={skin.clock} />
           <Gaps skin={skin} desk={desk} />
         </>
       ) : (
@@ -228,12 +228,12 @@ function Gaps({ skin, desk }: { skin: Skin; desk: JobDesk }) {
           <th scope="col">After coat</th>
           <th scope="col">the next goes on</th>
           <th scope="col" className="n">
-            from that morning
+            from and until
           </th>
         </tr>
       </thead>
       <tbody>
-        {skin.clock.slice(0, -1).map((b, i) => {
+        {(skin.clock?.coats ?? []).slice(0, -1).map((b, i) => {
           const gap = skin.coats[i]?.gap ?? '';
           return (
             <tr key={b.number} title={b.missed}>

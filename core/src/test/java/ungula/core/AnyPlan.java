@@ -11,6 +11,7 @@ import ungula.core.choice.Site;
 import ungula.core.contact.CastingMaterial;
 import ungula.core.contact.Patch;
 import ungula.core.contact.Preparation;
+import ungula.core.days.Diary;
 import ungula.core.geometry.Vec3;
 import ungula.core.jacket.Locators;
 import ungula.core.job.JobPlan;
@@ -65,7 +66,8 @@ public record AnyPlan(Choices choices, Recorded recorded, MasterFacts facts, Pro
                 ? null
                 : CASTS.get(choices.cast().wanted() % CASTS.size())),
         workshop,
-        Planner.box(choices, facts));
+        Planner.box(choices, facts),
+        Diary.PLAIN);
   }
 
   /** After edits of what is decided, and of what happened. */

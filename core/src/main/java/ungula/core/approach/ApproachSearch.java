@@ -23,6 +23,7 @@ import ungula.core.choice.Materials;
 import ungula.core.contact.MouldLife;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.cutline.Extent;
+import ungula.core.days.Diary;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
@@ -59,6 +60,7 @@ import ungula.core.sentence.WordBook.Edit;
 import ungula.core.skin.SkinField;
 import ungula.core.skin.SkinStudy;
 import ungula.core.skin.TakenOff;
+import ungula.core.step.StepNetwork;
 import ungula.core.step.Steps;
 import ungula.core.study.MeshReport;
 import ungula.core.work.Parallel;
@@ -75,7 +77,7 @@ import ungula.core.workshop.Workshop;
 public final class ApproachSearch {
 
   /** Changes when the same question comes out otherwise: old answers are made again. */
-  public static final int VERSION = 9;
+  public static final int VERSION = 10;
 
   /** Cells of the rooms air is looked for in: enough to compare by. */
   private static final double CELLS = 400_000;
@@ -232,7 +234,9 @@ public final class ApproachSearch {
         "The master has no flat face to stand on.",
         List.of(),
         new FigureBook(Approach.FIGURES, choices.units(), workshop.currency()).all(),
-        new Worth(0, 0, 0, 0));
+        new Worth(0, 0, 0, 0),
+        List.of(),
+        1);
   }
 
   private Approach made(Try t) {
@@ -308,7 +312,7 @@ public final class ApproachSearch {
   private record Made(Plan plan, Steps steps, FigureBook shown) {
 
     static Made of(Plan plan) {
-      Steps steps = Steps.of(plan);
+      Steps steps = Steps.of(plan, Diary.PLAIN);
       FigureBook shown = plan.figures();
       steps.show(shown);
       return new Made(plan, steps, shown);
@@ -326,9 +330,6 @@ public final class ApproachSearch {
     double money = money(made, moulds, book);
     sum(made, "job.hands", "work", "work by hand", moulds, book);
     double work = moulds * made.steps.handsMin() / 60;
-    taken(
-        made, "job.open", "open", "until " + (moulds > 1 ? "the first" : "it") + " is open", book);
-    double hours = made.steps.openMin() / 60;
     boolean round = made.plan.cut().filter(c -> c.extent() == Extent.ROUND).isPresent();
     int pieces = made.plan.parting().isPresent() || round ? 2 : 1;
     book.put(
@@ -354,7 +355,9 @@ public final class ApproachSearch {
         reason(t, chosen, made, posed, locked, stretch),
         edits,
         book.all(),
-        new Worth(money, hours, work, seam + SEAM_MM_PER_ML * air / 1000));
+        new Worth(money, 0, work, seam + SEAM_MM_PER_ML * air / 1000),
+        StepNetwork.of(made.steps.making(), made.plan.workshop().roomC()),
+        moulds);
   }
 
   /**

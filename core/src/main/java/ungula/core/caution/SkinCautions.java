@@ -26,6 +26,7 @@ import ungula.core.skin.TakenOff;
 import ungula.core.skin.Thickener;
 import ungula.core.step.CoatClock;
 import ungula.core.step.Steps;
+import ungula.core.step.Timeline;
 
 /** What can go wrong with a skin. */
 final class SkinCautions extends Finding {
@@ -237,13 +238,13 @@ final class SkinCautions extends Finding {
       return;
     }
     for (SkinClock.Brushing b : clock.coats()) {
-      if (clock.tooLate(b.number())) {
+      if (b.late()) {
         add(
             "skin.late",
             CHECK,
             "Coat " + b.number() + " is no longer tacky when the next goes on",
             "Brushing it takes "
-                + Timespan.formatMin(b.toMin() - b.fromMin())
+                + Timespan.formatMin(Timeline.minutes(b.from(), b.to()))
                 + ", and the rubber stays sticky until "
                 + Timespan.formatMin(skin.detail().times().openMin())
                 + ". Brush with two, or let each coat set.",

@@ -8,6 +8,8 @@ import ungula.core.contact.CastingMaterial;
 import ungula.core.contact.Preparation;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.cutline.Extent;
+import ungula.core.days.Moments;
+import ungula.core.days.Moments.Moment;
 import ungula.core.geometry.Vec3;
 import ungula.core.jacket.Jacket;
 import ungula.core.jacket.JacketKind;
@@ -61,6 +63,9 @@ public final class ChoiceWords {
   private static final int MOST_CASTS = 100_000;
   private static final int MOST_COATS = 40;
 
+  private static final String BEGIN = "days.begin";
+  private static final String PIN = "days.pin";
+
   private static final WordBook<Choices> BOOK = book();
 
   private ChoiceWords() {}
@@ -74,6 +79,12 @@ public final class ChoiceWords {
     mould(book);
     skin(book);
     rubber(book);
+    book.open(
+            BEGIN,
+            "when it is begun",
+            Kind.parsed("moment", Moment::of, Moment::text, Moment::exact),
+            "the next morning")
+        .deed(PIN, "pin a step", (c, text) -> c.withDays(c.days().pinned(text)));
     return book;
   }
 
@@ -103,6 +114,26 @@ public final class ChoiceWords {
               + "”: "
               + Ratio.sentence(product.hardenerPerBase(product.ratio()))
               + ".");
+    }
+  }
+
+  /** Times typed, counted from the day they are typed on, as they are kept. */
+  public static List<Edit> dated(List<Edit> edits, Moments today) {
+    return edits.stream().map(e -> e.text() == null ? e : dated(e, today)).toList();
+  }
+
+  private static Edit dated(Edit e, Moments today) {
+    try {
+      String text = e.text().strip();
+      if (e.word().equals(BEGIN) && !text.isEmpty()) {
+        return Edit.of(BEGIN, today.moment(text).kept());
+      }
+      String[] words = text.split("\\s+", 2);
+      return e.word().equals(PIN) && words.length == 2
+          ? Edit.of(PIN, words[0] + " " + today.moment(words[1]).kept())
+          : e;
+    } catch (UnreadableQuantity refused) {
+      throw new Refused(e.word(), refused.getMessage());
     }
   }
 

@@ -51,6 +51,7 @@ public record Choices(
     CastChoice cast,
     Casting casting,
     Marks marks,
+    DaysChoice days,
     SortedSet<String> decided) {
 
   private static final Pattern RECORD_NAME = Pattern.compile("\\b[A-Z]\\w*\\[");
@@ -72,6 +73,7 @@ public record Choices(
     cast = cast == null ? CastChoice.USUAL : cast;
     casting = casting == null ? Casting.NOTHING : casting;
     marks = marks == null ? Marks.NONE : marks;
+    days = days == null ? DaysChoice.OPEN : days;
     decided = decided == null ? null : Collections.unmodifiableSortedSet(new TreeSet<>(decided));
   }
 
@@ -131,6 +133,7 @@ public record Choices(
         CastChoice.USUAL,
         Casting.NOTHING,
         Marks.NONE,
+        DaysChoice.OPEN,
         new TreeSet<>());
   }
 
@@ -148,7 +151,7 @@ public record Choices(
     all.addAll(words);
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks, all);
+        site, rubber, cast, casting, marks, days, all);
   }
 
   /** How the masters stand: only in an open mould are several laid out. */
@@ -159,13 +162,13 @@ public record Choices(
   Choices withCasting(Casting changed) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, changed, marks, decided);
+        site, rubber, cast, changed, marks, days, decided);
   }
 
   Choices withMarks(Marks changed) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, changed, decided);
+        site, rubber, cast, casting, changed, days, decided);
   }
 
   /**
@@ -223,6 +226,7 @@ public record Choices(
             others.cast,
             casting,
             others.marks,
+            others.days,
             others.decided)
         .consistentAfter(this)
         .withMarks(others.marks)
@@ -237,43 +241,54 @@ public record Choices(
   private Choices mastered(MasterChoice changed) {
     return new Choices(
         units, changed, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks, decided);
+        site, rubber, cast, casting, marks, days, decided);
+  }
+
+  /** The same with nothing said of when it is done. */
+  public Choices undated() {
+    return withDays(DaysChoice.OPEN);
+  }
+
+  Choices withDays(DaysChoice changed) {
+    return new Choices(
+        units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
+        site, rubber, cast, casting, marks, changed, decided);
   }
 
   private Choices withRubber(RubberChoice changed) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, changed, cast, casting, marks, decided);
+        site, changed, cast, casting, marks, days, decided);
   }
 
   private Choices plated(Plate changed) {
     return new Choices(
         units, master, pose, changed, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks, decided);
+        site, rubber, cast, casting, marks, days, decided);
   }
 
   private Choices parted(PartingChoice halves, CutChoice knife) {
     return new Choices(
         units, master, pose, plate, mould, halves, knife, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks, decided);
+        site, rubber, cast, casting, marks, days, decided);
   }
 
   Choices skinned(Skin coats, Jacket round) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, coats, round,
-        site, rubber, cast, casting, marks, decided);
+        site, rubber, cast, casting, marks, days, decided);
   }
 
   private Choices moulded(BoxChoice changed) {
     return new Choices(
         units, master, pose, plate, changed, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks, decided);
+        site, rubber, cast, casting, marks, days, decided);
   }
 
   Choices withPose(Pose changed) {
     return new Choices(
         units, master, changed, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks, decided);
+        site, rubber, cast, casting, marks, days, decided);
   }
 
   /** The same for equal parts, in this run of the program and in any other. */

@@ -62,7 +62,7 @@ final class Blocks {
       int from,
       int to,
       boolean fromBegin,
-      boolean at23,
+      Double perTen,
       double seconds,
       Double most,
       Double nextDay) {}
@@ -94,7 +94,8 @@ final class Blocks {
     this.horizon = horizon;
     Map<String, List<Step>> groups = new LinkedHashMap<>();
     for (Step s : network.steps()) {
-      String group = s.unbroken().isEmpty() ? "step " + s.key() : "group " + s.unbroken();
+      boolean alone = s.unbroken().isEmpty() || s.done() != null;
+      String group = alone ? "step " + s.key() : "group " + s.unbroken();
       groups.computeIfAbsent(group, g -> new ArrayList<>()).add(s);
     }
     List<Integer> blocks = new ArrayList<>();
@@ -146,6 +147,10 @@ final class Blocks {
     }
     for (int m = 0; m < steps.size(); m++) {
       Step s = steps.get(m);
+      if (s.done() != null) {
+        // it was done, whatever it should have waited for
+        continue;
+      }
       boolean one = s.after().size() == 1 && !s.hands();
       for (After a : s.after()) {
         // a wait for one thing begins just when that lets it
@@ -158,7 +163,7 @@ final class Blocks {
                 at.get(a.step()),
                 m,
                 a.fromBegin(),
-                a.at23(),
+                a.perTen(),
                 60 * a.least(),
                 most == null ? null : (Double) (60 * most),
                 a.nextDay() == null ? null : (Double) (60 * a.nextDay())));
@@ -174,7 +179,8 @@ final class Blocks {
       int[] all = new int[steps.size()];
       int n = 0;
       for (int m = 0; m < steps.size(); m++) {
-        if (steps.get(m).holds(name) && steps.get(m).minutes() > 0) {
+        Step s = steps.get(m);
+        if (s.holds(name) && s.minutes() > 0 && s.done() == null) {
           all[n++] = m;
         }
       }
@@ -208,10 +214,15 @@ final class Blocks {
 
   private long ends(int m, long begin) {
     Step s = steps.get(m);
+    if (s.done() != null) {
+      return begin + s.done().to() - s.done().from();
+    }
     if (cut[m]) {
       return hours.worked(begin, seconds(s.minutes()));
     }
-    return s.at23() ? room.after(begin, 60 * s.minutes()) : begin + seconds(s.minutes());
+    return s.perTen() == null
+        ? begin + seconds(s.minutes())
+        : room.after(begin, 60 * s.minutes(), s.perTen());
   }
 
   private int last(int block) {
@@ -228,13 +239,18 @@ final class Blocks {
     if (ref == Long.MAX_VALUE) {
       return ref;
     }
-    return lag.at23 ? room.after(ref, seconds) : ref + Math.round(seconds);
+    return lag.perTen == null ? ref + Math.round(seconds) : room.after(ref, seconds, lag.perTen);
   }
 
   /** Of each block the beginning at first. */
   long[] atFirst() {
     long[] starts = new long[count];
     Arrays.fill(starts, network.start());
+    for (int m = 0; m < steps.size(); m++) {
+      if (steps.get(m).done() != null) {
+        starts[blockOf[m]] = steps.get(m).done().from();
+      }
+    }
     return starts;
   }
 
@@ -359,6 +375,10 @@ final class Blocks {
 
   /** From when on a block can stand in the hours, at its pin and beside what others use. */
   private long allowed(int block, long earliest) {
+    Network.Done done = steps.get(firstOf[block]).done();
+    if (done != null) {
+      return earliest > done.from() ? horizon + 1 : done.from();
+    }
     long at = earliest;
     long before = -1;
     while (at != before && !late(at)) {
@@ -483,7 +503,7 @@ final class Blocks {
   private List<Kept> idle(long[] starts) {
     for (int m = 0; m < steps.size(); m++) {
       Step s = steps.get(m);
-      if (!s.hands() && s.after().size() > 1 && alone(m)) {
+      if (!s.hands() && s.done() == null && s.after().size() > 1 && alone(m)) {
         int wait = m;
         List<Lag> lets = lags.stream().filter(lag -> lag.to == wait).toList();
         long least =

@@ -11,13 +11,11 @@ public final class Forecast {
   private static final double SHEET_C = 23;
 
   private final long[] from;
+  private final double[] degreesC;
 
-  /** How much faster than at 23 °C, in each stretch of time. */
-  private final double[] speed;
-
-  private Forecast(long[] from, double[] speed) {
+  private Forecast(long[] from, double[] degreesC) {
     this.from = from;
-    this.speed = speed;
+    this.degreesC = degreesC;
   }
 
   /**
@@ -26,15 +24,28 @@ public final class Forecast {
   public record From(long from, double degreesC) {}
 
   /**
-   * @param rate times faster per 10 °C
    * @param all by time; before the first it is as warm as then; without any, 23 °C
    */
-  public static Forecast of(double rate, List<From> all) {
+  public static Forecast of(List<From> all) {
     List<From> sorted = all.stream().sorted((a, b) -> Long.compare(a.from, b.from)).toList();
     List<From> warm = sorted.isEmpty() ? List.of(new From(0, SHEET_C)) : sorted;
-    double[] speed =
-        warm.stream().mapToDouble(f -> Math.pow(rate, (f.degreesC - SHEET_C) / 10)).toArray();
-    return new Forecast(warm.stream().mapToLong(From::from).toArray(), speed);
+    return new Forecast(
+        warm.stream().mapToLong(From::from).toArray(),
+        warm.stream().mapToDouble(From::degreesC).toArray());
+  }
+
+  /** Always as warm. */
+  public static Forecast of(double degreesC) {
+    return of(List.of(new From(0, degreesC)));
+  }
+
+  /** What takes so long in a room takes so long at 23 °C. */
+  public static double at23(double time, double roomC, double perTen) {
+    return time * speed(perTen, roomC);
+  }
+
+  private static double speed(double perTen, double degreesC) {
+    return Math.pow(perTen, (degreesC - SHEET_C) / 10);
   }
 
   /** From when on it stays as warm; 0 when it always is. */
@@ -42,23 +53,36 @@ public final class Forecast {
     return from[from.length - 1];
   }
 
+  /** How warm it is at a time. */
+  public double at(long time) {
+    return degreesC[stretch(time)];
+  }
+
+  private int stretch(long time) {
+    int i = from.length - 1;
+    while (i > 0 && from[i] > time) {
+      i--;
+    }
+    return i;
+  }
+
   /**
    * When what is begun at a time is done, to the second.
    *
    * @param seconds it takes at 23 °C
+   * @param perTen how many times faster it goes per 10 °C
    */
-  long after(long begin, double seconds) {
-    int i = from.length - 1;
-    while (i > 0 && from[i] > begin) {
-      i--;
-    }
+  long after(long begin, double seconds, double perTen) {
+    int i = stretch(begin);
     double at = begin;
     double left = seconds;
-    while (i + 1 < from.length && left > (from[i + 1] - at) * speed[i]) {
-      left -= (from[i + 1] - at) * speed[i];
+    double speed = speed(perTen, degreesC[i]);
+    while (i + 1 < from.length && left > (from[i + 1] - at) * speed) {
+      left -= (from[i + 1] - at) * speed;
       at = from[i + 1];
       i++;
+      speed = speed(perTen, degreesC[i]);
     }
-    return Math.round(at + left / speed[i]);
+    return Math.round(at + left / speed);
   }
 }

@@ -7,6 +7,7 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 
@@ -50,10 +51,16 @@ public final class Hours {
       Map<LocalDate, List<Span>> dates,
       Set<LocalDate> off) {
 
-    private List<Span> of(LocalDate day) {
+    /** Of a day; none where nobody works. */
+    public List<Span> of(LocalDate day) {
       return off.contains(day)
           ? List.of()
           : dates.getOrDefault(day, week.getOrDefault(day.getDayOfWeek(), List.of()));
+    }
+
+    /** When work ends on a day, second of the epoch; empty where there is none. */
+    public Optional<Long> ends(LocalDate day) {
+      return Hours.of(this, day, day).last();
     }
 
     /** The last of a day and those that are not like others of the week. */
@@ -91,6 +98,10 @@ public final class Hours {
     return new Hours(
         apart.stream().mapToLong(s -> s[0]).toArray(),
         apart.stream().mapToLong(s -> s[1]).toArray());
+  }
+
+  private Optional<Long> last() {
+    return to.length == 0 ? Optional.empty() : Optional.of(to[to.length - 1]);
   }
 
   /** The longest span, s; 0 without any. */

@@ -38,29 +38,44 @@ public record Network(
    * Something to do, or to wait for.
    *
    * @param hands whether somebody works at it; a wait goes on by itself
-   * @param at23 whether its time is stated for 23 °C, and follows the room
+   * @param perTen how many times faster it goes per 10 °C: its time is stated for 23 °C, and
+   *     follows the room; null when it does not
    * @param after what it waits on
    * @param unbroken name of the group it runs with, one after the other in the order they are given
    *     (or wait on each other), without a gap inside one span of hours; empty for none
    * @param holds what it uses; by hand always a person
    * @param pinned when it begins; null when that is free
+   * @param done when it was done, whatever the rules say; null while it was not
    */
   public record Step(
       String key,
       boolean hands,
       double minutes,
-      boolean at23,
+      Double perTen,
       List<After> after,
       String unbroken,
       Set<String> holds,
-      Long pinned) {
+      Long pinned,
+      Done done) {
 
-    Step waitingOn(List<After> others) {
-      return new Step(key, hands, minutes, at23, others, unbroken, holds, pinned);
+    public Step(
+        String key,
+        boolean hands,
+        double minutes,
+        Double perTen,
+        List<After> after,
+        String unbroken,
+        Set<String> holds,
+        Long pinned) {
+      this(key, hands, minutes, perTen, after, unbroken, holds, pinned, null);
     }
 
-    Step pinnedTo(Long at) {
-      return new Step(key, hands, minutes, at23, after, unbroken, holds, at);
+    public Step waitingOn(List<After> others) {
+      return new Step(key, hands, minutes, perTen, others, unbroken, holds, pinned, done);
+    }
+
+    public Step pinnedTo(Long at) {
+      return new Step(key, hands, minutes, perTen, after, unbroken, holds, at, done);
     }
 
     boolean holds(String resource) {
@@ -75,26 +90,35 @@ public record Network(
    * @param least minutes
    * @param greatest minutes; null when no window closes
    * @param fromBegin whether the lags are counted from where the other begins, not where it ends
-   * @param at23 whether they follow the room
+   * @param perTen how many times faster it goes per 10 °C: the lags follow the room; null when they
+   *     do not
    * @param nextDay minutes after which it may also begin on a later day, whatever the window; null
    *     when it may not
    */
   public record After(
-      String step, double least, Double greatest, boolean fromBegin, boolean at23, Double nextDay) {
+      String step,
+      double least,
+      Double greatest,
+      boolean fromBegin,
+      Double perTen,
+      Double nextDay) {
 
-    public After(String step, double least, Double greatest, boolean fromBegin, boolean at23) {
-      this(step, least, greatest, fromBegin, at23, null);
+    public After(String step, double least, Double greatest, boolean fromBegin, Double perTen) {
+      this(step, least, greatest, fromBegin, perTen, null);
     }
   }
+
+  /** When a step was begun and ended. */
+  public record Done(long from, long to) {}
 
   /** Something used by others meanwhile. */
   public record Busy(String resource, long from, long to) {}
 
-  Network with(List<Step> others) {
+  public Network with(List<Step> others) {
     return new Network(calendar, start, pinStart, resources, room, others, busy);
   }
 
-  Network from(long other, boolean pin) {
+  public Network from(long other, boolean pin) {
     return new Network(calendar, other, pin, resources, room, steps, busy);
   }
 }

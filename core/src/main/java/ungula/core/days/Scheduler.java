@@ -86,6 +86,9 @@ public final class Scheduler {
    */
   public static Schedule earliest(Network network) {
     check(network);
+    if (network.steps().isEmpty()) {
+      return nothing(network);
+    }
     Scheduler s = new Scheduler(network);
     Found found = s.find(network, Aim.FINISH);
     return found.none()
@@ -122,9 +125,13 @@ public final class Scheduler {
     }
   }
 
+  private static Schedule nothing(Network n) {
+    return new Schedule(true, n.start(), List.of(), n.start(), "", null, null, true);
+  }
+
   private Schedule schedule() {
     if (network.steps().isEmpty()) {
-      return new Schedule(true, network.start(), List.of(), network.start(), "", null, null, true);
+      return nothing(network);
     }
     Found found = find(network, Aim.FINISH);
     if (found.none()) {
@@ -289,7 +296,7 @@ public final class Scheduler {
   private String windowMissed() {
     for (Step s : network.steps()) {
       for (After a : s.after()) {
-        After open = new After(a.step(), a.least(), null, a.fromBegin(), a.at23());
+        After open = new After(a.step(), a.least(), null, a.fromBegin(), a.perTen());
         List<After> others = s.after().stream().map(o -> o == a ? open : o).toList();
         if (a.greatest() != null && can(but(s, s.waitingOn(others)))) {
           return s.key()

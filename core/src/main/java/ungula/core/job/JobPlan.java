@@ -7,6 +7,7 @@ import ungula.core.caution.Caution;
 import ungula.core.caution.CautionFinder;
 import ungula.core.choice.Choices;
 import ungula.core.choice.Materials;
+import ungula.core.days.Diary;
 import ungula.core.mould.BoxMould;
 import ungula.core.plan.Brief;
 import ungula.core.plan.MasterFacts;
@@ -45,6 +46,8 @@ public record JobPlan(
     List<PlanPart> parts) {
 
   /**
+   * On a plain Monday, with nothing else to do.
+   *
    * @param facts null while the master's size is not known
    * @param product null while no rubber is picked
    */
@@ -55,13 +58,15 @@ public record JobPlan(
         facts,
         Materials.of(product),
         workshop,
-        Planner.box(choices, facts));
+        Planner.box(choices, facts),
+        Diary.PLAIN);
   }
 
   /**
    * @param recorded what happened so far
    * @param facts null while the master's size is not known
    * @param known what {@link Planner#box} says of the same choices and facts
+   * @param diary what else there is to do in the workshop
    */
   public static JobPlan of(
       Choices choices,
@@ -69,10 +74,11 @@ public record JobPlan(
       MasterFacts facts,
       Materials materials,
       Workshop workshop,
-      Optional<BoxMould> known) {
+      Optional<BoxMould> known,
+      Diary diary) {
     Plan plan = Planner.plan(Brief.of(choices, recorded, facts, materials, workshop), known);
     FigureBook figures = plan.figures();
-    Steps steps = Steps.of(plan);
+    Steps steps = Steps.of(plan, diary);
     steps.show(figures);
     Cost.of(steps).ifPresent(c -> c.show(figures));
     return new JobPlan(

@@ -19,7 +19,8 @@ public enum Stage {
   MOULD(c -> List.of(c.master().shape(), c.pose()), Stage::kindDecided),
   RUBBER(Stage::mould, p -> p.firstMix().isPresent()),
   /** Nothing is decided here, so it is done once it was seen. */
-  POURS(Stage::mix, p -> p.firstMix().isPresent());
+  POURS(Stage::mix, p -> p.firstMix().isPresent()),
+  DAYS(Stage::work, p -> p.choices().days().begin() != null);
 
   private final Function<Choices, List<Object>> restsOn;
   private final Predicate<Plan> decided;
@@ -85,6 +86,11 @@ public enum Stage {
         r.additive());
   }
 
+  private static List<Object> work(Choices c) {
+    RubberChoice r = c.rubber();
+    return Arrays.asList(mix(c), r.batches(), r.sealingMm(), r.bubbles());
+  }
+
   /** Its name in addresses and answers. */
   public String key() {
     return name().toLowerCase(Locale.ROOT);
@@ -122,12 +128,13 @@ public enum Stage {
               r.moulds(),
               c.cast());
       case POURS -> Arrays.asList(r.batches(), r.sealingMm(), r.bubbles());
+      case DAYS -> List.of(c.days());
     };
   }
 
   /** Keys of the stages that show what is different; the one to look at first comes first. */
   public static List<String> changed(Choices before, Choices after) {
-    return Stream.of(MOULD, RUBBER, POURS, MASTER, APPROACH)
+    return Stream.of(MOULD, RUBBER, POURS, DAYS, MASTER, APPROACH)
         .filter(s -> !s.decides(before).equals(s.decides(after)))
         .map(Stage::key)
         .toList();

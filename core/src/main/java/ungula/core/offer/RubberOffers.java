@@ -11,6 +11,7 @@ import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.choice.Materials;
 import ungula.core.contact.Contact.Verdict;
+import ungula.core.days.Diary;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.MasterMaterial;
 import ungula.core.mould.BoxMould;
@@ -102,7 +103,7 @@ public final class RubberOffers {
   private RubberOffers(Plan plan, Product product, Choices choices, MasterFacts facts) {
     this.plan = plan;
     this.shown = plan.figures();
-    this.steps = Steps.of(plan);
+    this.steps = Steps.of(plan, Diary.PLAIN);
     steps.show(shown);
     Cost.of(steps).ifPresent(c -> c.show(shown));
     this.product = product;

@@ -228,6 +228,21 @@ public final class Kind<V> {
     return new Kind<>(name, parse, format, format, (v, steps, u) -> v, List.of());
   }
 
+  /** The same, with another text to be edited. */
+  public static <V> Kind<V> parsed(
+      String name,
+      Function<String, V> parse,
+      Function<V, String> format,
+      Function<V, String> exact) {
+    return new Kind<>(
+        name,
+        (t, u) -> parse.apply(t),
+        (v, u) -> format.apply(v),
+        (v, u) -> exact.apply(v),
+        (v, steps, u) -> v,
+        List.of());
+  }
+
   /** One of an enum's constants; nudging goes to the next one. */
   public static <E extends Enum<E> & Choosable> Kind<E> choice(Class<E> type) {
     E[] all = type.getEnumConstants();

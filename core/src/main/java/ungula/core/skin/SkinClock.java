@@ -1,48 +1,42 @@
 package ungula.core.skin;
 
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.ZonedDateTime;
 import java.util.List;
-import ungula.core.quantity.Timespan;
+import ungula.core.days.Moments;
 
 /**
- * When each coat of a skin goes on, in minutes from the morning of the first.
+ * When each coat of a skin goes on. Times are seconds of the epoch.
  *
  * @param coats in turn
- * @param curedMin when the last has cured
+ * @param cured when the last has cured
+ * @param zone of the clock on the wall
  */
-public record SkinClock(List<Brushing> coats, double curedMin) {
+public record SkinClock(List<Brushing> coats, long cured, ZoneId zone) {
 
   /**
    * One coat on the clock.
    *
    * @param number of the coat
-   * @param fromMin its rubber is mixed
-   * @param toMin it is on
+   * @param from its rubber is mixed
+   * @param to it is on
    * @param next how the next follows; null after the last
-   * @param opensMin from when the next may go on
-   * @param closesMin until when
+   * @param opens from when the next may go on
+   * @param closes until when
    * @param missed what is done once that is over
+   * @param late whether it takes longer to brush on than the rubber stays sticky, though the next
+   *     was to stick
    */
   public record Brushing(
       int number,
-      double fromMin,
-      double toMin,
+      long from,
+      long to,
       Recoat next,
-      double opensMin,
-      double closesMin,
-      String missed) {
-
-    /**
-     * When the next may go on, such as "1:39 to 3:18" or "from day 2, 0:00"; empty after the last.
-     */
-    public String window() {
-      if (next == null) {
-        return "";
-      }
-      return next == Recoat.NEXT_DAY
-          ? "from " + Timespan.clock(opensMin)
-          : Timespan.clock(opensMin) + " to " + Timespan.clock(closesMin);
-    }
-  }
+      long opens,
+      long closes,
+      String missed,
+      boolean late) {}
 
   /**
    * What the rubber takes, in the room it is in.
@@ -53,14 +47,37 @@ public record SkinClock(List<Brushing> coats, double curedMin) {
    */
   public record Times(double gelMin, double openMin, double setMin) {}
 
-  /** Whether a coat goes on after the last has stopped being sticky, though it was to stick. */
-  public boolean tooLate(int coat) {
-    Brushing b = coats.get(coat - 1);
-    return b.next == Recoat.TACKY && b.toMin > b.closesMin;
+  public ZonedDateTime at(long time) {
+    return Instant.ofEpochSecond(time).atZone(zone);
+  }
+
+  private String clock(long time) {
+    return Moments.clock(at(time).toLocalTime());
+  }
+
+  private String day(long time) {
+    return Moments.weekday(at(time).toLocalDate()) + " " + clock(time);
+  }
+
+  /** When a coat goes on, such as "Tue 8:00 to 8:20". */
+  public String brushed(Brushing b) {
+    return day(b.from) + " to " + clock(b.to);
+  }
+
+  /** When the next may go on, such as "9:39 to 11:18" or "from Wed 8:00"; empty after the last. */
+  public String window(Brushing b) {
+    if (b.next == null) {
+      return "";
+    }
+    if (b.next == Recoat.NEXT_DAY) {
+      return "from " + day(b.opens);
+    }
+    boolean sameDay = at(b.opens).toLocalDate().equals(at(b.closes).toLocalDate());
+    return clock(b.opens) + " to " + (sameDay ? clock(b.closes) : day(b.closes));
   }
 
   /** Days on which there is work. */
   public int days() {
-    return 1 + (int) coats.stream().filter(b -> b.next == Recoat.NEXT_DAY).count();
+    return (int) coats.stream().map(b -> at(b.from).toLocalDate()).distinct().count();
   }
 }

@@ -71,7 +71,8 @@ final class CastingProcedure extends Procedure {
       steps
           .wait(
               "cast.cure",
-              Takes.of(min, Given.Source.SHEET, "demould time, at the room's temperature"),
+              Takes.of(min, Given.Source.SHEET, "demould time, at the room's temperature")
+                  .faster(of.factorPerTen()),
               "Let the cast cure.")
           .holds(Hold.MOULD)
           .add();

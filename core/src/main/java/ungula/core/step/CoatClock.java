@@ -17,7 +17,7 @@ import ungula.core.step.Timeline.Span;
 import ungula.core.working.FigureBook;
 import ungula.core.working.Working;
 
-/** When each coat of a skin goes on, read off its steps: minutes from the morning of the first. */
+/** When each coat of a skin goes on, read off the schedule of its steps. */
 public record CoatClock(SkinPart skin, SkinClock clock) {
 
   /** Empty while the times of its rubber are not known. */
@@ -38,48 +38,40 @@ public record CoatClock(SkinPart skin, SkinClock clock) {
    * @param times of each coat's rubber
    */
   static SkinClock clock(Timeline t, Skin asked, List<SkinClock.Times> times) {
-    double first =
-        Timeline.day(t.of(SkinProcedure.key(1) + ".weigh").beginMin()) * Timeline.DAY_MIN;
     List<Brushing> all = new ArrayList<>();
     for (int n = 1; n <= times.size(); n++) {
-      Span weigh = t.of(SkinProcedure.key(n) + ".weigh");
-      double on = t.of(SkinProcedure.key(n) + ".brush").endMin() - first;
-      double from = weigh.beginMin() - first;
+      long from = t.of(SkinProcedure.key(n) + ".weigh").begin();
+      long on = t.of(SkinProcedure.key(n) + ".brush").end();
       Span next = t.of(SkinProcedure.key(n + 1) + ".weigh");
       all.add(
           next == null
-              ? new Brushing(n, from, on, null, on, on, "")
-              : brushing(n, asked.after(n), times.get(n - 1), on, first, weigh, next));
+              ? new Brushing(n, from, on, null, on, on, "", false)
+              : brushing(t, n, asked.after(n), times.get(n - 1), new Span(from, on), next));
     }
-    return new SkinClock(List.copyOf(all), t.of("coat.cure").endMin() - first);
+    return new SkinClock(List.copyOf(all), t.of("coat.cure").end(), t.at(0).getZone());
   }
 
   private static Brushing brushing(
-      int coat,
-      Recoat asked,
-      SkinClock.Times times,
-      double on,
-      double first,
-      Span weigh,
-      Span next) {
-    double from = weigh.beginMin() - first;
-    boolean night = Timeline.day(next.beginMin()) > Timeline.day(weigh.beginMin());
-    Recoat how = night ? Recoat.NEXT_DAY : asked;
-    double evening = Timeline.day(weigh.beginMin()) * Timeline.DAY_MIN + Timeline.WORKING_MIN;
-    double morning = Timeline.day(next.beginMin()) * Timeline.DAY_MIN;
-    double opens =
+      Timeline t, int coat, Recoat asked, SkinClock.Times times, Span on, Span next) {
+    Recoat how = t.days(on.begin(), next.begin()) > 0 ? Recoat.NEXT_DAY : asked;
+    long opens =
         switch (how) {
-          case TACKY -> from + times.gelMin();
-          case SET -> from + times.setMin();
-          case NEXT_DAY -> morning - first;
+          case TACKY -> after(on.begin(), times.gelMin());
+          case SET -> after(on.begin(), times.setMin());
+          case NEXT_DAY -> next.begin();
         };
-    double closes =
+    long closes =
         switch (how) {
-          case TACKY -> from + times.openMin();
-          case SET -> Math.max(opens, evening - first);
-          case NEXT_DAY -> morning + Timeline.WORKING_MIN - first;
+          case TACKY -> after(on.begin(), times.openMin());
+          case SET -> Math.max(opens, t.endOfDay(opens));
+          case NEXT_DAY -> t.endOfDay(opens);
         };
-    return new Brushing(coat, from, on, how, opens, closes, missed(how));
+    boolean late = asked == Recoat.TACKY && on.end() > after(on.begin(), times.openMin());
+    return new Brushing(coat, on.begin(), on.end(), how, opens, closes, missed(how), late);
+  }
+
+  private static long after(long time, double minutes) {
+    return time + Math.round(60 * minutes);
   }
 
   private static String missed(Recoat how) {
@@ -92,13 +84,14 @@ public record CoatClock(SkinPart skin, SkinClock clock) {
 
   void show(FigureBook figures) {
     Coat last = skin.coats().get(skin.coats().size() - 1);
+    double min = Timeline.minutes(clock.coats().get(0).from(), clock.cured());
     figures.put(
         "skin.cured",
         "until the skin has cured",
-        clock.curedMin(),
-        Timespan.formatMin(clock.curedMin()),
+        min,
+        Timespan.formatMin(min),
         Working.of("last coat mixed + time until it has set")
-            .given("counted from", "the morning of the first coat", COMPUTED)
+            .given("counted from", "when the first coat is mixed", COMPUTED)
             .given("days with coats", clock.days() + "", COMPUTED)
             .given("sets in", Timespan.formatMin(skin.times(last).setMin()), SHEET)
             .done());

@@ -65,11 +65,12 @@ public record PourClock(List<Turn> turns) {
     Double gel = rubber.inRoomMin(rubber.gelMin(), plan.workshop().roomC());
     SkinPart.Rubber times = plan.pours().get().times();
     Turn before = null;
-    double mould = begin(steps, plan.pours().get().list().get(0));
-    double first = mould;
+    Timeline line = steps.timeline();
+    long mould = begin(steps, plan.pours().get().list().get(0));
+    long first = mould;
     for (PourPart.Batch b : plan.pours().get().list()) {
       String key = PourSteps.key(b);
-      double begin = begin(steps, b);
+      long begin = begin(steps, b);
       if (before == null || b.batch().pour() != before.batch.batch().pour()) {
         before = null;
         first = begin;
@@ -77,14 +78,14 @@ public record PourClock(List<Turn> turns) {
       boolean onSealing = before != null && before.batch.sealing();
       Double tacky = times == null ? null : Double.valueOf(times.times().openMin());
       Double bonds = onSealing ? tacky : gel;
-      double start = begin - first;
-      double meet = steps.timeline().of(key + ".stir").beginMin() - first;
-      double takes = end(steps, key) - begin;
+      double start = Timeline.minutes(first, begin);
+      double meet = Timeline.minutes(first, line.of(key + ".stir").begin());
+      double takes = Timeline.minutes(begin, end(steps, key));
       Turn turn =
           new Turn(
               b,
-              first - mould,
-              Timeline.day(first) == Timeline.day(mould) ? 0 : 1 + (int) Timeline.day(first),
+              Timeline.minutes(mould, first),
+              line.days(mould, first) == 0 ? 0 : 1 + line.days(mould, first),
               start,
               meet,
               takes,
@@ -97,15 +98,15 @@ public record PourClock(List<Turn> turns) {
     return new PourClock(List.copyOf(turns));
   }
 
-  private static double begin(Steps steps, PourPart.Batch b) {
-    return steps.timeline().of(PourSteps.key(b) + ".weigh").beginMin();
+  private static long begin(Steps steps, PourPart.Batch b) {
+    return steps.timeline().of(PourSteps.key(b) + ".weigh").begin();
   }
 
   /** When a batch is poured, and its air out. */
-  private static double end(Steps steps, String key) {
+  private static long end(Steps steps, String key) {
     return Optional.ofNullable(steps.timeline().of(key + ".vibrate"))
         .orElse(steps.timeline().of(key + ".pour"))
-        .endMin();
+        .end();
   }
 
   void show(FigureBook figures) {

@@ -77,7 +77,10 @@ final class PourSteps extends Procedure {
             key(t) + ".tacky",
             p.pours()
                 .map(all -> all.tackyMin(t))
-                .map(min -> Step.Takes.of(min, gelFrom(), "gel time, less what is past"))
+                .map(
+                    min ->
+                        Step.Takes.of(min, gelFrom(), "gel time, less what is past")
+                            .faster(b.product().factorPerTen()))
                 .orElse(usual(USUAL_TACKY_MIN, "until a sheet says")),
             "Let it turn tacky: it takes a fingerprint and leaves nothing on the glove.")
         .why("Tacky, it holds air under the master back, and the rest still bonds to it.")

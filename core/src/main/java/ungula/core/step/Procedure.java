@@ -187,7 +187,8 @@ abstract class Procedure {
             key + ".cure",
             min == null
                 ? usual(USUAL_CURE_MIN, "overnight, until a sheet says")
-                : Takes.of(min, Given.Source.SHEET, "demould time, at the room's temperature"),
+                : Takes.of(min, Given.Source.SHEET, "demould time, at the room's temperature")
+                    .faster(b.product().factorPerTen()),
             what)
         .shows("rubber.demould")
         .holds(Step.Hold.MOULD, Step.Hold.MASTER)

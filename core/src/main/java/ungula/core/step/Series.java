@@ -8,20 +8,20 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import java.util.stream.IntStream;
+import ungula.core.days.Network;
 import ungula.core.quantity.Numbers;
-import ungula.core.step.Step.After;
 import ungula.core.step.Step.Hold;
 import ungula.core.working.FigureBook;
 import ungula.core.working.Working;
 
 /**
  * Several identical moulds, one after the other of one master: it is made ready and fixed once, and
- * the next mould is begun when the last has let go of it.
+ * the next mould is begun when the last has let go of it. Each is done as early as it can be beside
+ * those before.
  *
- * @param timeline of all, by one person
+ * @param each when each is made, as far as they are looked at one by one
  */
-record Series(Steps one, int moulds, Timeline timeline) {
+record Series(Steps one, int moulds, List<Timeline> each) {
 
   /** Of a master that stays on its base, done once: these, and what belongs to them. */
   private static final List<String> ONCE = List.of("master", "fix", "board");
@@ -29,34 +29,50 @@ record Series(Steps one, int moulds, Timeline timeline) {
   /** So many in a row show how many a day. */
   private static final int PACED = 8;
 
+  /** More of them come at the pace of these. */
+  private static final int MOST = 30;
+
   /**
    * @param moulds at least one
    */
   static Series of(Steps one, int moulds) {
-    List<Step> all = new ArrayList<>(one.making());
-    for (int n = 2; n <= moulds; n++) {
-      again(one.making(), n, all);
-    }
-    return new Series(one, moulds, Timeline.of(all));
+    return new Series(one, moulds, each(one, Math.min(MOST, Math.max(PACED, moulds))));
   }
 
-  /** Adds the steps of a further mould. */
-  private static void again(List<Step> making, int n, List<Step> to) {
+  private static List<Timeline> each(Steps one, int count) {
+    String free = free(one.making());
+    List<Network.Step> again = StepNetwork.of(again(one.making()), one.plan().workshop().roomC());
+    Timeline first = one.timeline();
+    List<Network.Step> mould =
+        first.network().steps().stream()
+            .filter(s -> one.making().stream().anyMatch(m -> m.key().equals(s.key())))
+            .toList();
+    List<Timeline> all = new ArrayList<>();
+    all.add(first.then(mould, first.network().start(), List.of()));
+    List<Network.Busy> taken = new ArrayList<>();
+    for (int n = 1; n < count; n++) {
+      Timeline before = all.get(n - 1);
+      taken.addAll(before.taken());
+      long begin = before.of(free).end();
+      taken.removeIf(b -> b.to() <= begin);
+      all.add(first.then(again, begin, taken));
+    }
+    return List.copyOf(all);
+  }
+
+  /** The steps of a further mould. */
+  private static List<Step> again(List<Step> making) {
     Set<String> repeated = new HashSet<>();
     making.stream().filter(s -> !once(s)).forEach(s -> repeated.add(s.key()));
-    After free = After.end(key(free(making), n - 1));
-    for (Step s : making) {
-      if (once(s)) {
-        continue;
-      }
-      List<After> after = new ArrayList<>();
-      for (After a : s.after()) {
-        if (repeated.contains(a.key())) {
-          after.add(a.of(key(a.key(), n)));
-        }
-      }
-      to.add(s.again(key(s.key(), n), after.isEmpty() ? List.of(free) : after, " " + n));
-    }
+    return making.stream()
+        .filter(s -> !once(s))
+        .map(
+            s ->
+                s.again(
+                    s.key(),
+                    s.after().stream().filter(a -> repeated.contains(a.key())).toList(),
+                    ""))
+        .toList();
   }
 
   /** The step with which a mould lets go of the master. */
@@ -66,10 +82,6 @@ record Series(Steps one, int moulds, Timeline timeline) {
         .reduce((a, b) -> b)
         .orElse(making.get(making.size() - 1))
         .key();
-  }
-
-  private static String key(String key, int n) {
-    return n == 1 ? key : key + "#" + n;
   }
 
   private static boolean once(Step s) {
@@ -91,13 +103,22 @@ record Series(Steps one, int moulds, Timeline timeline) {
 
   /** Moulds that open in a day, once the first is open. */
   private double perDay() {
-    Series many = of(one, PACED);
-    List<Double> opened =
-        IntStream.rangeClosed(1, PACED)
-            .mapToObj(n -> many.timeline.of(key(free(one.making()), n)).endMin())
-            .toList();
-    double days = Timeline.day(opened.get(PACED - 1)) - Timeline.day(opened.get(0));
-    return (PACED - 1) / Math.max(1, days);
+    String free = free(one.making());
+    Timeline first = each.get(0);
+    int days = first.days(first.of(free).end(), each.get(PACED - 1).of(free).end());
+    return (PACED - 1) / (double) Math.max(1, days);
+  }
+
+  /** When a mould opens, second of the epoch. */
+  private static long opens(Timeline mould) {
+    return mould.end();
+  }
+
+  /** Hours until the last opens, and the day on which it does. */
+  private double lastMin() {
+    Timeline last = each.get(Math.min(moulds, each.size()) - 1);
+    double beyond = Math.max(0, moulds - each.size()) / perDay();
+    return Timeline.minutes(each.get(0).begin(), opens(last)) + beyond * 24 * 60;
   }
 
   void show(FigureBook figures) {
@@ -111,17 +132,17 @@ record Series(Steps one, int moulds, Timeline timeline) {
             .given("on one", Steps.hours(one.handsMin()), COMPUTED)
             .given("master made ready and fixed, once", Steps.hours(onceMin(one)), COMPUTED)
             .done());
-    double last = timeline.endMin();
+    double last = lastMin();
     figures.put(
         "moulds.elapsed",
         "until the last opens",
         last,
-        Steps.elapsed(last),
+        Steps.elapsed(each.get(0), each.get(0).begin() + Math.round(60 * last)),
         Working.of("one master, one mould at a time, each begun as soon as the last is open")
             .given("moulds", String.valueOf(moulds), CHOSEN)
-            .given("until one is open", Steps.elapsed(one.openMin()), COMPUTED)
-            .given("hours of work in a day", Steps.hours(Timeline.WORKING_MIN), DEFAULT)
-            .step("Rubber sets through the night; what is done by hand waits for the morning.")
+            .given("until one is open", Steps.elapsed(one.timeline(), one.open()), COMPUTED)
+            .step(
+                "Rubber sets through the night; what is done by hand keeps to your hours of work.")
             .done());
     double perDay = perDay();
     figures.put(
@@ -133,7 +154,7 @@ record Series(Steps one, int moulds, Timeline timeline) {
             : Numbers.trimmed(perDay, 1) + " a day",
         Working.of("moulds that open in a row, one after the other ÷ days they take")
             .given("in a row", String.valueOf(PACED), DEFAULT)
-            .given("until one is open", Steps.elapsed(one.openMin()), COMPUTED)
+            .given("until one is open", Steps.elapsed(one.timeline(), one.open()), COMPUTED)
             .done());
   }
 }

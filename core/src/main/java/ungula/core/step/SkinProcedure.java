@@ -100,24 +100,31 @@ final class SkinProcedure extends Procedure {
     if (rubber == null) {
       return new After[] {After.end(key(before.number()) + ".brush")};
     }
-    return follows(before.number(), rubber.times(), b.choices().skin().after(before.number()));
+    return follows(
+        before.number(),
+        rubber.times(),
+        b.choices().skin().after(before.number()),
+        coated.product(before).factorPerTen());
   }
 
-  /** After a coat of rubber with such times. */
-  static After[] follows(int coat, SkinClock.Times t, Recoat how) {
+  /**
+   * After a coat of rubber with such times.
+   *
+   * @param perTen times faster per 10 °C
+   */
+  static After[] follows(int coat, SkinClock.Times t, Recoat how, double perTen) {
     String weighed = key(coat) + ".weigh";
     return switch (how) {
       case TACKY ->
           new After[] {
             After.end(key(coat) + ".brush"),
-            After.within(weighed, t.gelMin(), t.openMin(), t.setMin())
+            After.within(weighed, t.gelMin(), t.openMin(), t.setMin()).faster(perTen)
           };
       case SET ->
           new After[] {
-            After.end(key(coat) + ".brush"),
-            new After(weighed, After.From.BEGIN, t.setMin(), null, null)
+            After.end(key(coat) + ".brush"), After.begin(weighed, t.setMin()).faster(perTen)
           };
-      case NEXT_DAY -> new After[] {After.nextDay(weighed, t.setMin())};
+      case NEXT_DAY -> new After[] {After.nextDay(weighed, t.setMin()).faster(perTen)};
     };
   }
 
@@ -237,11 +244,12 @@ final class SkinProcedure extends Procedure {
         .wait(
             "coat.cure",
             Takes.of(
-                rubber.times().setMin(),
-                Given.Source.SHEET,
-                "demould time, from when the last coat was mixed"),
+                    rubber.times().setMin(),
+                    Given.Source.SHEET,
+                    "demould time, from when the last coat was mixed")
+                .faster(coated.product(last).factorPerTen()),
             "Let the skin cure.")
-        .after(new After(weighed, After.From.BEGIN, 0, null, null))
+        .after(After.begin(weighed, 0))
         .shows("skin.cured")
         .holds(Hold.MOULD, Hold.MASTER)
         .notes(Noted.ROOM)

@@ -1,6 +1,8 @@
 package ungula.core.step;
 
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -74,20 +76,39 @@ public record Step(
    * How long a step takes.
    *
    * @param from what it comes about by
+   * @param perTen how many times faster it goes in a room 10 °C warmer; null when the room does not
+   *     count
    */
-  public record Takes(double minutes, List<Given> from) {
+  public record Takes(double minutes, List<Given> from, Double perTen) {
+
+    /** Whatever the room is like. */
+    static Takes of(double minutes, List<Given> from) {
+      return new Takes(minutes, from, null);
+    }
 
     /** As it is said somewhere. */
     static Takes of(double minutes, Given.Source source, String how) {
-      return new Takes(minutes, List.of(new Given(how, Timespan.formatMin(minutes), source)));
+      return of(minutes, List.of(new Given(how, Timespan.formatMin(minutes), source)));
+    }
+
+    /** The same, faster in a warmer room. */
+    Takes faster(double perTenDegrees) {
+      return new Takes(minutes, from, perTenDegrees);
     }
 
     /** One after the other. */
     Takes and(Takes other) {
-      return new Takes(
+      return of(
           minutes + other.minutes, Stream.concat(from.stream(), other.from.stream()).toList());
     }
   }
+
+  private static final int LABEL_WORDS = 3;
+
+  /** What a mould does while one waits. */
+  private static final Map<String, String> DOES =
+      Map.of(
+          "dry", "dries", "cure", "cures", "set", "sets", "cool", "cools", "turn", "turns tacky");
 
   /** Its time with its working; empty for a look, which takes none. */
   public Optional<Figure> time() {
@@ -111,8 +132,11 @@ public record Step(
    * @param mostMin no later than so long after; null when there is no window
    * @param nextDayMin on the morning of a later day instead, so long after, when the window falls
    *     out of the hours of work, and always where there is none; null for the same day or any
+   * @param perTen how many times shorter all of it is in a room 10 °C warmer; null when the room
+   *     does not count
    */
-  public record After(String key, From from, double leastMin, Double mostMin, Double nextDayMin) {
+  public record After(
+      String key, From from, double leastMin, Double mostMin, Double nextDayMin, Double perTen) {
 
     public enum From {
       BEGIN,
@@ -121,22 +145,32 @@ public record Step(
 
     /** The same of another step. */
     After of(String other) {
-      return new After(other, from, leastMin, mostMin, nextDayMin);
+      return new After(other, from, leastMin, mostMin, nextDayMin, perTen);
     }
 
     /** As soon as the other is done. */
     static After end(String key) {
-      return new After(key, From.END, 0, null, null);
+      return new After(key, From.END, 0, null, null, null);
+    }
+
+    /** So long after the other began, or later. */
+    static After begin(String key, double leastMin) {
+      return new After(key, From.BEGIN, leastMin, null, null, null);
     }
 
     /** Within a window that opens and closes after the other began. */
     static After within(String key, double opensMin, double closesMin, double nextDayMin) {
-      return new After(key, From.BEGIN, opensMin, closesMin, nextDayMin);
+      return new After(key, From.BEGIN, opensMin, closesMin, nextDayMin, null);
     }
 
     /** On the next day on which the other began so long ago. */
     static After nextDay(String key, double leastMin) {
-      return new After(key, From.BEGIN, leastMin, null, leastMin);
+      return new After(key, From.BEGIN, leastMin, null, leastMin, null);
+    }
+
+    /** The same, shorter in a warmer room. */
+    After faster(double perTenDegrees) {
+      return new After(key, from, leastMin, mostMin, nextDayMin, perTenDegrees);
     }
   }
 
@@ -149,6 +183,37 @@ public record Step(
     String group = unbroken.isEmpty() ? "" : unbroken + of;
     return new Step(
         otherKey, part, what, why, kind, takes, others, group, holds, figures, cautions, records);
+  }
+
+  /** In a few words, for where there is little room: "seal", "pour 1", "the sealer dries". */
+  public String label() {
+    if (kind != Kind.WAIT) {
+      return unbroken.isEmpty() ? shortly(what) : unbroken.replace('.', ' ');
+    }
+    String[] words = what.replaceFirst("^Let ", "").replaceFirst("[,.:].*$", "").split(" ");
+    StringBuilder said = new StringBuilder();
+    for (String word : words) {
+      String does = DOES.get(word);
+      said.append(said.isEmpty() ? "" : " ").append(does == null ? word : does);
+      if (does != null) {
+        break;
+      }
+    }
+    return said.toString();
+  }
+
+  /** What is done to what: "take master out", "seal master". */
+  private static String shortly(String sentence) {
+    String[] words =
+        sentence
+            .replaceFirst("[,.:;].*$", "")
+            .replaceFirst(
+                " (and|to|with|round|from|in|into|against|between|level|that|on|of|for|through) .*$",
+                "")
+            .toLowerCase(Locale.ROOT)
+            .replaceAll("\\b(the|a|its|all|up|or stand|two|unlike|shallow|\\d+) ", "")
+            .split(" ");
+    return String.join(" ", List.of(words).subList(0, Math.min(LABEL_WORDS, words.length)));
   }
 
   public boolean byHand() {

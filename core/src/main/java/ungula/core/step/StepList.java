@@ -48,7 +48,7 @@ final class StepList {
     if (!of.isEmpty()) {
       from.add(new Given("of it", of, Given.Source.COMPUTED));
     }
-    return new Takes(times * each, from);
+    return Takes.of(times * each, from);
   }
 
   Takes rate(Rate rate) {
@@ -65,7 +65,7 @@ final class StepList {
   }
 
   Making gate(String key, String what) {
-    return new Making(key, Kind.GATE, new Takes(0, List.of()), what);
+    return new Making(key, Kind.GATE, Takes.of(0, List.of()), what);
   }
 
   /** A step in the making; {@link #add} puts it into the list. */

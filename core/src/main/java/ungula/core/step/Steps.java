@@ -3,17 +3,22 @@ package ungula.core.step;
 import static ungula.core.working.Given.Source.COMPUTED;
 import static ungula.core.working.Given.Source.DEFAULT;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import ungula.core.days.Diary;
+import ungula.core.days.Moments;
 import ungula.core.plan.Plan;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Timespan;
+import ungula.core.working.Figure;
 import ungula.core.working.FigureBook;
 import ungula.core.working.Working;
 import ungula.core.workshop.Rate;
+import ungula.core.workshop.Workshop;
 
 /**
  * The network of steps a plan asks for, made by the procedure of its kind of mould. The order of
@@ -21,11 +26,14 @@ import ungula.core.workshop.Rate;
  *
  * @param making of the mould, each after all that it waits for; empty while it is not known
  * @param casting one cast from it
- * @param timeline of the making, by one person
+ * @param timeline of both, in the hours of the workshop
  */
 public record Steps(Plan plan, List<Step> making, List<Step> casting, Timeline timeline) {
 
-  public static Steps of(Plan p) {
+  /**
+   * @param diary what else there is to do
+   */
+  public static Steps of(Plan p, Diary diary) {
     StepList making = new StepList(p.workshop());
     StepList casting = new StepList(p.workshop());
     if (known(p)) {
@@ -39,8 +47,25 @@ public record Steps(Plan plan, List<Step> making, List<Step> casting, Timeline t
       p.core().ifPresent(core -> new CoreProcedure(p, making).steps(core));
       new CastingProcedure(p, casting).steps();
     }
-    List<Step> all = making.all();
-    return new Steps(p, all, casting.all(), Timeline.of(all));
+    return new Steps(
+        p, making.all(), casting.all(), timeline(p, making.all(), casting.all(), diary));
+  }
+
+  /** Of the mould, and of the first cast from it. */
+  private static Timeline timeline(Plan p, List<Step> making, List<Step> casting, Diary diary) {
+    Workshop w = p.workshop();
+    List<Step> all = new ArrayList<>(making);
+    for (Step s : casting) {
+      boolean first = s.after().isEmpty() && !making.isEmpty();
+      String open = first ? making.get(making.size() - 1).key() : "";
+      all.add(first ? s.again(s.key(), List.of(Step.After.end(open)), "") : s);
+    }
+    return Timeline.of(
+        StepNetwork.of(all, w.roomC()),
+        w.hours(),
+        w.hours().room(w.roomC()),
+        p.choices().days(),
+        diary);
   }
 
   /** Whether the mould is known; of a skin not before its coats are worked out. */
@@ -53,8 +78,14 @@ public record Steps(Plan plan, List<Step> making, List<Step> casting, Timeline t
    * mixed"; empty where that is all.
    */
   public String waits(Step step) {
-    Timeline.Span span = timeline.of(step.key());
-    boolean nextDay = span != null && span.nextDay();
+    boolean nextDay =
+        step.after().stream()
+            .anyMatch(
+                a ->
+                    a.nextDayMin() != null
+                        && timeline.days(
+                                timeline.of(a.key()).begin(), timeline.of(step.key()).begin())
+                            > 0);
     return step.after().stream()
         .filter(a -> a.from() == Step.After.From.BEGIN && a.leastMin() > 0)
         .map(a -> waits(a, nextDay))
@@ -77,9 +108,17 @@ public record Steps(Plan plan, List<Step> making, List<Step> casting, Timeline t
     return making.stream().filter(Step::byHand).mapToDouble(s -> s.takes().minutes()).sum();
   }
 
-  /** Until the mould is open and washed, minutes from the morning it is begun. */
+  /** When the mould is open and washed; second of the epoch. */
+  public long open() {
+    return making.stream()
+        .mapToLong(s -> timeline.of(s.key()).end())
+        .max()
+        .orElse(timeline.begin());
+  }
+
+  /** Until the mould is open and washed, minutes from when it is begun. */
   public double openMin() {
-    return timeline.endMin();
+    return Timeline.minutes(timeline.begin(), open());
   }
 
   /** Whether all of the mould's making is known: a skin's jacket may still be worked out. */
@@ -120,17 +159,8 @@ public record Steps(Plan plan, List<Step> making, List<Step> casting, Timeline t
         handsMin() / 60,
         hours(handsMin()),
         w.step("By the times on the Workshop page: make them your own.").done());
-    figures.put(
-        "job.open",
-        "until it is open",
-        openMin() / 60,
-        elapsed(openMin()),
-        Working.of("the steps one after the other, by one person")
-            .given("begun", "as a day of work begins", DEFAULT)
-            .given("hours of work in a day", hours(Timeline.WORKING_MIN), DEFAULT)
-            .given("work by hand", hours(handsMin()), COMPUTED)
-            .step("Waits run through the night. Days off come on top.")
-            .done());
+    Figure open = opened("job.open", "until it is open", timeline, open());
+    figures.put(open.key(), open.label(), open.value(), open.text(), open.working());
     series().ifPresent(all -> all.show(figures));
   }
 
@@ -161,9 +191,39 @@ public record Steps(Plan plan, List<Step> making, List<Step> casting, Timeline t
     return Numbers.fixed(min / 60, 1) + " h";
   }
 
-  /** Hours from a morning, and the day on which it is reached. */
-  public static String elapsed(double min) {
-    long day = 1 + (long) ((min - 1e-6) / Timeline.DAY_MIN);
-    return Numbers.fixed(min / 60, 0) + " h" + (day > 1 ? ", day " + day : "");
+  /** Hours from when it is begun, and the day on which it is reached. */
+  public static String elapsed(Timeline line, long time) {
+    int day = 1 + line.day(time);
+    return Numbers.fixed(Timeline.minutes(line.begin(), time) / 60, 0)
+        + " h"
+        + (day > 1 ? ", day " + day : "");
+  }
+
+  /**
+   * Until a mould is open.
+   *
+   * @param open when it is
+   */
+  public static Figure opened(String key, String label, Timeline line, long open) {
+    Working working =
+        Working.of("each step as early as it can be, in your hours of work")
+            .given("begun", said(line, line.begin()), COMPUTED)
+            .given("open", said(line, open), COMPUTED)
+            .step("Waits run through nights and days off." + strained(line))
+            .done();
+    String text = elapsed(line, open);
+    return new Figure(key, label, Timeline.minutes(line.begin(), open) / 60, text, text, working);
+  }
+
+  private static String said(Timeline line, long time) {
+    return Moments.text(line.at(time).toLocalDateTime());
+  }
+
+  private static String strained(Timeline line) {
+    return switch (line.kept()) {
+      case HOURS -> "";
+      case BREAKS_WORKED -> " It does not fit in your hours: breaks are worked through.";
+      case DAY_AND_NIGHT -> " It does not fit in your hours: nights are worked through.";
+    };
   }
 }

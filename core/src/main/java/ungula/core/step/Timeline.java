@@ -1,137 +1,216 @@
 package ungula.core.step;
 
+import java.time.DayOfWeek;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.time.ZonedDateTime;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import ungula.core.step.Step.After;
+import java.util.Set;
+import ungula.core.choice.DaysChoice;
+import ungula.core.days.Diary;
+import ungula.core.days.Forecast;
+import ungula.core.days.Hours;
+import ungula.core.days.Network;
+import ungula.core.days.Schedule;
+import ungula.core.days.Scheduler;
+import ungula.core.workshop.WorkHours;
 
 /**
- * When each step of a job can be done, by one person who does them in the order they are told, as
- * early as can be. Work by hand keeps within the hours of a day; waits run through the night.
- * Minutes from the first step, which is begun as a day of work begins. Days off are not known here.
+ * When each step of a job is done: the earliest schedule in the hours of its workshop (handbook
+ * 6.2). Made when it is first asked for.
+ *
+ * <p>Where it does not fit into those hours, the times are those of days without breaks, or without
+ * nights, so that what lies between steps can still be told; {@link #kept} says so.
  */
 public final class Timeline {
 
-  /** Hours of work in a day. */
-  public static final double WORKING_MIN = 9 * 60;
+  /** In what a schedule was found. */
+  public enum Kept {
+    /** In the hours of work. */
+    HOURS,
+    /** Through their breaks. */
+    BREAKS_WORKED,
+    /** Day and night. */
+    DAY_AND_NIGHT
+  }
 
-  static final double DAY_MIN = 24 * 60;
+  /** Seconds of the epoch. */
+  public record Span(long begin, long end) {}
 
-  /** Rounding of sums of minutes. */
-  private static final double ROUNDING = 1e-9;
+  private final Network network;
+  private Map<String, Span> spans;
+  private Kept kept;
 
-  /**
-   * @param nextDay whether it waits for the morning of a later day
-   */
-  public record Span(double beginMin, double endMin, boolean nextDay) {}
-
-  private final List<Step> steps;
-  private final Map<String, Span> spans = new LinkedHashMap<>();
-  private double free;
-
-  private Timeline(List<Step> steps) {
-    this.steps = steps;
+  private Timeline(Network network) {
+    this.network = network;
   }
 
   /**
-   * @param steps each after all that it waits for
+   * @param room by time
    */
-  static Timeline of(List<Step> steps) {
-    Timeline t = new Timeline(steps);
-    for (int i = 0; i < steps.size(); ) {
-      int to = t.groupEnd(i);
-      t.place(steps.subList(i, to));
-      i = to;
-    }
-    return t;
+  public static Timeline of(
+      List<Network.Step> steps, WorkHours hours, Forecast room, DaysChoice days, Diary diary) {
+    ZoneId zone = hours.clock();
+    long start =
+        days.begin() == null ? diary.morning() : days.begin().at().atZone(zone).toEpochSecond();
+    List<Network.Step> pinned =
+        steps.stream()
+            .map(
+                s ->
+                    days.pins().containsKey(s.key())
+                        ? s.pinnedTo(days.pins().get(s.key()).atZone(zone).toEpochSecond())
+                        : s)
+            .toList();
+    return new Timeline(
+        new Network(
+            hours.calendar(),
+            start,
+            false,
+            Map.of(Network.PERSON, hours.people()),
+            room,
+            pinned,
+            diary.taken()));
   }
 
-  private int groupEnd(int from) {
-    String group = steps.get(from).unbroken();
-    int to = from + 1;
-    while (!group.isEmpty() && to < steps.size() && steps.get(to).unbroken().equals(group)) {
-      to++;
-    }
-    return to;
+  /** What is scheduled. */
+  public Network network() {
+    return network;
   }
 
-  /** Steps that run without a break, or one alone. */
-  private void place(List<Step> group) {
-    Step first = group.get(0);
-    boolean work = group.stream().anyMatch(Step::byHand);
-    double length = group.stream().mapToDouble(s -> s.takes().minutes()).sum();
-    double begin = earliest(first);
-    boolean nextDay = false;
-    if (work) {
-      begin = working(Math.max(begin, free), length);
-      for (After a : first.after()) {
-        boolean other = a.nextDayMin() != null;
-        if (other && (a.mostMin() == null || day(begin) > day(from(a)))) {
-          nextDay = true;
-          begin = working(Math.max(begin, morning(from(a) + a.nextDayMin(), from(a))), length);
-        }
+  private synchronized Map<String, Span> made() {
+    if (spans == null) {
+      Schedule s = Scheduler.earliest(network);
+      kept = Kept.HOURS;
+      if (!s.feasible()) {
+        s = Scheduler.earliest(in(dayLong(network.calendar())));
+        kept = Kept.BREAKS_WORKED;
       }
+      if (!s.feasible()) {
+        s = Scheduler.earliest(in(always(network.calendar())));
+        kept = Kept.DAY_AND_NIGHT;
+      }
+      Map<String, Span> all = new LinkedHashMap<>();
+      s.steps().forEach(p -> all.put(p.key(), new Span(p.from(), p.to())));
+      spans = all;
     }
-    double at = begin;
-    for (Step s : group) {
-      double end = group.size() == 1 && work ? worked(at, length) : at + s.takes().minutes();
-      spans.put(s.key(), new Span(at, end, nextDay && s == first));
-      at = end;
-    }
-    if (work) {
-      free = at;
-    }
-  }
-
-  private double earliest(Step step) {
-    return step.after().stream().mapToDouble(a -> from(a) + a.leastMin()).max().orElse(0);
-  }
-
-  private double from(After a) {
-    Span other = spans.get(a.key());
-    return a.from() == After.From.BEGIN ? other.beginMin : other.endMin;
-  }
-
-  /** Which day a time is on, from 0. */
-  static double day(double min) {
-    return Math.floor((min + ROUNDING) / DAY_MIN);
-  }
-
-  /** The beginning of the first day after one that is no earlier than a time. */
-  private static double morning(double least, double after) {
-    double next = (day(after) + 1) * DAY_MIN;
-    return Math.max(next, Math.ceil((least - ROUNDING) / DAY_MIN) * DAY_MIN);
-  }
-
-  /** From when on so much is done within the hours of one day, or begun as one begins. */
-  private static double working(double earliest, double length) {
-    double within = earliest - day(earliest) * DAY_MIN;
-    boolean fits = within + length <= WORKING_MIN + ROUNDING || within < ROUNDING;
-    return fits ? earliest : (day(earliest) + 1) * DAY_MIN;
-  }
-
-  /** When work alone that is longer than a day is done, going on each morning. */
-  private static double worked(double begin, double length) {
-    double at = begin;
-    double left = length;
-    while (left > WORKING_MIN + ROUNDING) {
-      left -= WORKING_MIN;
-      at = (day(at) + 1) * DAY_MIN;
-    }
-    return at + left;
-  }
-
-  /** Of each step, by its key, in the order they are told. */
-  public Map<String, Span> spans() {
     return spans;
   }
 
-  public Span of(String key) {
-    return spans.get(key);
+  private Network in(Hours.Calendar calendar) {
+    return new Network(
+        calendar,
+        network.start(),
+        false,
+        network.resources(),
+        network.room(),
+        network.steps().stream().map(s -> s.pinnedTo(null)).toList(),
+        List.of());
   }
 
-  /** When the last step is done; 0 without any. */
-  public double endMin() {
-    return spans.values().stream().mapToDouble(Span::endMin).max().orElse(0);
+  /** From the first hour of each day to its last. */
+  private static Hours.Calendar dayLong(Hours.Calendar c) {
+    Map<DayOfWeek, List<Hours.Span>> week = new EnumMap<>(DayOfWeek.class);
+    c.week().forEach((day, spans) -> week.put(day, joined(spans)));
+    Map<LocalDate, List<Hours.Span>> dates = new LinkedHashMap<>();
+    c.dates().forEach((day, spans) -> dates.put(day, joined(spans)));
+    return new Hours.Calendar(c.zone(), week, dates, c.off());
+  }
+
+  private static List<Hours.Span> joined(List<Hours.Span> spans) {
+    return spans.isEmpty()
+        ? spans
+        : List.of(new Hours.Span(spans.get(0).from(), spans.get(spans.size() - 1).to()));
+  }
+
+  private static Hours.Calendar always(Hours.Calendar c) {
+    List<Hours.Span> day = List.of(new Hours.Span(LocalTime.MIDNIGHT, LocalTime.MIDNIGHT));
+    Map<DayOfWeek, List<Hours.Span>> week = new EnumMap<>(DayOfWeek.class);
+    for (DayOfWeek d : DayOfWeek.values()) {
+      week.put(d, day);
+    }
+    return new Hours.Calendar(c.zone(), week, Map.of(), Set.of());
+  }
+
+  /** In what hours it could be done. */
+  public Kept kept() {
+    made();
+    return kept;
+  }
+
+  /** Of each step, by its key. */
+  public Map<String, Span> spans() {
+    return made();
+  }
+
+  /** Null for a step that is not there. */
+  public Span of(String key) {
+    return made().get(key);
+  }
+
+  /** When the first step begins; the start wanted where there is none. */
+  public long begin() {
+    return made().values().stream().mapToLong(Span::begin).min().orElse(network.start());
+  }
+
+  /** When the last step is done; the start wanted where there is none. */
+  public long end() {
+    return made().values().stream().mapToLong(Span::end).max().orElse(network.start());
+  }
+
+  public ZonedDateTime at(long time) {
+    return Instant.ofEpochSecond(time).atZone(network.calendar().zone());
+  }
+
+  /** How many days a time is after the day it is begun, by the clock on the wall. */
+  public int day(long time) {
+    return days(begin(), time);
+  }
+
+  /** How many midnights lie between two times. */
+  public int days(long from, long to) {
+    return (int) ChronoUnit.DAYS.between(at(from).toLocalDate(), at(to).toLocalDate());
+  }
+
+  /** When work ends on the day of a time; midnight where nobody works. */
+  public long endOfDay(long time) {
+    LocalDate day = at(time).toLocalDate();
+    long midnight = day.plusDays(1).atStartOfDay(network.calendar().zone()).toEpochSecond();
+    return network.calendar().ends(day).orElse(midnight);
+  }
+
+  /** Minutes between two times. */
+  public static double minutes(long from, long to) {
+    return (to - from) / 60.0;
+  }
+
+  /** The same workshop, with other steps that begin no earlier than a time, and more taken. */
+  public Timeline then(List<Network.Step> steps, long start, List<Network.Busy> more) {
+    List<Network.Busy> taken = new ArrayList<>(network.busy());
+    taken.addAll(more);
+    return new Timeline(
+        new Network(
+            network.calendar(), start, false, network.resources(), network.room(), steps, taken));
+  }
+
+  /** What it uses, and when. */
+  public List<Network.Busy> taken() {
+    List<Network.Busy> all = new ArrayList<>();
+    for (Network.Step s : network.steps()) {
+      Span at = of(s.key());
+      if (at != null && at.end > at.begin) {
+        if (s.hands()) {
+          all.add(new Network.Busy(Network.PERSON, at.begin, at.end));
+        }
+        s.holds().forEach(h -> all.add(new Network.Busy(h, at.begin, at.end)));
+      }
+    }
+    return all;
   }
 }

@@ -8,6 +8,7 @@ import java.util.Map;
 import ungula.core.contact.CastingMaterial;
 import ungula.core.contact.MouldLife;
 import ungula.core.contact.Releases;
+import ungula.core.days.Moments;
 import ungula.core.fit.Pot;
 import ungula.core.mould.SheetStock;
 import ungula.core.pour.BatchLimits;
@@ -42,6 +43,7 @@ import ungula.core.sentence.WordBook.Edit;
  * @param releases what is released before rubber goes on
  * @param lives casts a mould gives, by what is cast
  * @param rates of work by hand, minutes
+ * @param hours of work
  * @param roomAssumed whether nobody has said how warm the room is; null is said
  * @param nameAssumed whether nobody has said what it is called; null is said
  */
@@ -64,6 +66,7 @@ public record Workshop(
     Releases releases,
     Map<CastingMaterial, MouldLife> lives,
     Map<Rate, Double> rates,
+    WorkHours hours,
     Boolean roomAssumed,
     Boolean nameAssumed) {
 
@@ -84,6 +87,7 @@ public record Workshop(
       work.put(rate, own == null ? Double.valueOf(rate.usualMin()) : own);
     }
     rates = Collections.unmodifiableMap(work);
+    hours = hours == null ? WorkHours.USUAL : hours;
     equipment = equipment == null ? Equipment.NONE : equipment;
     boxes = boxes == null || boxes.isEmpty() ? null : List.copyOf(boxes);
     mixing = mixing == null ? Mixing.UNKNOWN : mixing;
@@ -182,23 +186,35 @@ public record Workshop(
     return states;
   }
 
-  /** With words written: what was written is no longer assumed. */
-  public Workshop edited(List<Edit> edits) {
-    Workshop edited = WORDS.edit(this, edits, units);
-    return edited.at(
-        edited.roomC, roomAssumed && !wrote(edits, "roomC"), nameAssumed && !wrote(edits, "name"));
+  /**
+   * With words written: what was written is no longer assumed.
+   *
+   * @param today when they are written
+   */
+  public Workshop edited(List<Edit> edits, Moments today) {
+    Workshop edited = WORDS.edit(this, WorkHoursWords.dated(edits, today), units);
+    return edited.with(
+        edited.hours,
+        edited.roomC,
+        roomAssumed && !wrote(edits, "roomC"),
+        nameAssumed && !wrote(edits, "name"));
   }
 
   private static boolean wrote(List<Edit> edits, String word) {
     return edits.stream().anyMatch(e -> e.word().equals(word));
   }
 
-  /** The same at a temperature that was said. */
+  /** The same somewhere else, at a temperature that was said. */
   public Workshop at(double degreesC) {
-    return at(degreesC, false, nameAssumed);
+    return with(hours.withoutForecast(), degreesC, false, nameAssumed);
   }
 
-  private Workshop at(double degreesC, boolean ofRoom, boolean ofName) {
+  /** The same with other hours. */
+  public Workshop in(WorkHours other) {
+    return with(other, roomC, roomAssumed, nameAssumed);
+  }
+
+  private Workshop with(WorkHours other, double degreesC, boolean ofRoom, boolean ofName) {
     return new Workshop(
         name,
         currency,
@@ -218,6 +234,7 @@ public record Workshop(
         releases,
         lives,
         rates,
+        other,
         ofRoom,
         ofName);
   }
@@ -252,6 +269,7 @@ public record Workshop(
           Releases.RUBBER_ONLY,
           Map.of(),
           Map.of(),
+          WorkHours.USUAL,
           true,
           true);
 
@@ -296,6 +314,7 @@ public record Workshop(
                 "boxes, frames and pipes to pour in",
                 Kind.parsed("boxes", OwnBox::parse, OwnBox::text),
                 "none");
+    WorkHoursWords.words(words);
     Mixing.words(words);
     for (SheetStock sheet : SheetStock.values()) {
       String board = boards(sheet);

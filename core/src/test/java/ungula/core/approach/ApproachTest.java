@@ -233,7 +233,9 @@ public class ApproachTest {
         reason,
         List.of(),
         book.all(),
-        new Worth(w[0], w[1], w[2], w[3]));
+        new Worth(w[0], w[1], w[2], w[3]),
+        List.of(),
+        1);
   }
 
   @Test
@@ -304,7 +306,9 @@ public class ApproachTest {
               "",
               List.of(),
               rough.all(),
-              new Worth(0, 0, 0, 0));
+              new Worth(0, 0, 0, 0),
+              List.of(),
+              1);
       Map<String, Figure> said = a.asPlanned(close.all()).figures();
       assertEquals(said.get("air").text(), now ? "0.1 mL" : "none found");
       assertEquals(said.get("seam").text(), "300 mm");
@@ -325,7 +329,9 @@ public class ApproachTest {
             "",
             List.of(),
             Map.of(),
-            new Approach.Worth(0, 0, 0, 0));
+            new Worth(0, 0, 0, 0),
+            List.of(),
+            1);
     Choices fresh = Choices.fresh(Units.METRIC);
     Approach offered = stands.offered(fresh);
     assertFalse(offered.now());

@@ -38,7 +38,9 @@ public class ProposalTest {
         reason,
         List.of(Edit.of("mould.kind", kind.name())),
         Map.of(),
-        new Worth(0, 0, 0, 0));
+        new Worth(0, 0, 0, 0),
+        List.of(),
+        1);
   }
 
   private static Candidate rubber(String id, boolean fits, double score) {
@@ -79,7 +81,9 @@ public class ProposalTest {
             "",
             List.of(),
             Map.of(),
-            new Worth(0, 0, 0, 0));
+            new Worth(0, 0, 0, 0),
+            List.of(),
+            1);
     assertEquals(
         of(FRESH, List.of(now), Map.of()).orElseThrow().edits(),
         List.of(CUT, Edit.of("rubber.product", "best")));

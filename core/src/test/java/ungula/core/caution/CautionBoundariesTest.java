@@ -11,6 +11,7 @@ import ungula.core.Modelled;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.choice.Materials;
+import ungula.core.days.Diary;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.job.JobPlan;
@@ -72,7 +73,14 @@ public class CautionBoundariesTest {
     Workshop shop = Workshop.words().edit(Workshop.DEFAULT, room, Units.METRIC);
     MasterFacts facts = mesh == null ? measured() : Modelled.facts(mesh, c);
     JobPlan plan =
-        JobPlan.of(c, Recorded.NOTHING, facts, Materials.of(product), shop, Planner.box(c, facts));
+        JobPlan.of(
+            c,
+            Recorded.NOTHING,
+            facts,
+            Materials.of(product),
+            shop,
+            Planner.box(c, facts),
+            Diary.PLAIN);
     return plan.cautions().stream().anyMatch(found -> found.id().equals(id));
   }
 

@@ -55,7 +55,7 @@ public class AnyNetworkTest {
                 least,
                 greatest,
                 r.nextInt(3) == 0,
-                false,
+                null,
                 nextDay ? (Double) (30.0 * r.nextInt(20)) : null));
       }
     }
@@ -65,7 +65,7 @@ public class AnyNetworkTest {
     double minutes = hands ? 30 * (1 + r.nextInt(r.nextInt(6) == 0 ? 6 : 3)) : 30 * r.nextInt(30);
     boolean grouped = hands && minutes <= 60 && r.nextInt(4) == 0;
     Set<String> holds = r.nextInt(4) == 0 ? Set.of("oven") : Set.of();
-    return new Step("s" + i, hands, minutes, false, after, grouped ? "group" : "", holds, null);
+    return new Step("s" + i, hands, minutes, null, after, grouped ? "group" : "", holds, null);
   }
 
   @Test

@@ -28,7 +28,7 @@ final class Net {
   private final Map<String, Integer> resources = new LinkedHashMap<>();
   private final List<Step> steps = new ArrayList<>();
   private final List<Busy> busy = new ArrayList<>();
-  private Forecast room = Forecast.of(2, List.of());
+  private Forecast room = Forecast.of(List.of());
   private LocalDateTime start;
   private boolean pinStart;
 
@@ -80,7 +80,7 @@ final class Net {
   }
 
   Net room(Forecast.From... all) {
-    room = Forecast.of(2, List.of(all));
+    room = Forecast.of(List.of(all));
     return this;
   }
 
@@ -90,12 +90,12 @@ final class Net {
   }
 
   static After end(String step) {
-    return new After(step, 0, null, false, false);
+    return new After(step, 0, null, false, null);
   }
 
   /** Within a window after another began. */
   static After window(String step, double least, double greatest) {
-    return new After(step, least, greatest, true, false);
+    return new After(step, least, greatest, true, null);
   }
 
   Net add(Step step) {
@@ -104,15 +104,15 @@ final class Net {
   }
 
   Net hands(String key, double minutes, After... after) {
-    return add(new Step(key, true, minutes, false, List.of(after), "", Set.of(), null));
+    return add(new Step(key, true, minutes, null, List.of(after), "", Set.of(), null));
   }
 
   Net group(String key, String group, double minutes, After... after) {
-    return add(new Step(key, true, minutes, false, List.of(after), group, Set.of(), null));
+    return add(new Step(key, true, minutes, null, List.of(after), group, Set.of(), null));
   }
 
   Net wait(String key, double minutes, After... after) {
-    return add(new Step(key, false, minutes, false, List.of(after), "", Set.of(), null));
+    return add(new Step(key, false, minutes, null, List.of(after), "", Set.of(), null));
   }
 
   static long at(String local) {

@@ -98,7 +98,7 @@ public class SchedulerTest {
   /** A coat that comes too late for the one before waits for the next day. */
   @Test
   public void aWindowMissedIsMadeUpOnTheNextDay() {
-    After coat = new After("coat.1", 99, 198.0, true, false, 960.0);
+    After coat = new After("coat.1", 99, 198.0, true, null, 960.0);
     Net late = Net.week("2027-03-08T16:00").hands("coat.1", 30).pinStart();
     late.hands("coat.2", 30, coat);
     // sixteen hours after four in the afternoon
@@ -107,7 +107,7 @@ public class SchedulerTest {
     early.hands("coat.2", 30, coat);
     assertEquals(local(early.schedule().of("coat.2").from()), "2027-03-08T09:39");
     Net always = Net.week("2027-03-08T08:00").hands("coat.1", 30).pinStart();
-    always.hands("coat.2", 30, new After("coat.1", 0, null, true, false, 1_500.0));
+    always.hands("coat.2", 30, new After("coat.1", 0, null, true, null, 1_500.0));
     assertEquals(local(always.schedule().of("coat.2").from()), "2027-03-09T09:00");
   }
 
@@ -127,7 +127,7 @@ public class SchedulerTest {
     Net n =
         Net.week("2027-03-08T17:00")
             .room(new Forecast.From(start, 15), new Forecast.From(start + 12 * 3600, 20))
-            .add(new Step("cure", false, 960, true, List.of(), "", Set.of(), null));
+            .add(new Step("cure", false, 960, 2.0, List.of(), "", Set.of(), null));
     Near.absolute((n.schedule().finish() - start) / 3600.0, 23.21, 0.005);
   }
 
@@ -143,8 +143,8 @@ public class SchedulerTest {
                     "coat.2",
                     true,
                     30,
-                    false,
-                    List.of(new After("coat.1", 60, 120.0, true, true)),
+                    null,
+                    List.of(new After("coat.1", 60, 120.0, true, 2.0)),
                     "",
                     Set.of(),
                     null));
@@ -189,7 +189,7 @@ public class SchedulerTest {
   public void aChamberHoldsOneThingWhateverHoldsIt() {
     Net n = Net.week("2027-03-08T08:00").hands("a", 10).hands("b", 10);
     for (String of : new String[] {"a", "b"}) {
-      n.add(new Step(of + ".oven", false, 120, false, List.of(end(of)), "", Set.of("oven"), null));
+      n.add(new Step(of + ".oven", false, 120, null, List.of(end(of)), "", Set.of("oven"), null));
     }
     Schedule s = n.schedule();
     assertEquals(local(s.finish()), "2027-03-08T12:10");
@@ -202,7 +202,7 @@ public class SchedulerTest {
   @Test
   public void whatThereIsNoneOfCannotBeUsed() {
     Net n = Net.week("2027-03-08T08:00").has("oven", 0);
-    n.add(new Step("cure", false, 60, false, List.of(), "", Set.of("oven"), null));
+    n.add(new Step("cure", false, 60, null, List.of(), "", Set.of("oven"), null));
     Schedule s = n.schedule();
     assertFalse(s.feasible());
     assertEquals(s.rule(), "cure needs what there is none of: oven.");
@@ -248,7 +248,7 @@ public class SchedulerTest {
   @Test
   public void aPinnedStepBeginsJustThen() {
     Step pinned =
-        new Step("b", true, 60, false, List.of(end("a")), "", Set.of(), Net.at("2027-03-09T10:00"));
+        new Step("b", true, 60, null, List.of(end("a")), "", Set.of(), Net.at("2027-03-09T10:00"));
     Schedule s = Net.week("2027-03-08T08:00").hands("a", 60).add(pinned).schedule();
     assertEquals(local(s.of("b").from()), "2027-03-09T10:00");
     // two steps by hand, and no more gaps than need be: the first is done just before

@@ -15,6 +15,7 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.testng.annotations.Test;
 import ungula.core.AnyPlan;
+import ungula.core.days.Mondays;
 import ungula.core.master.Tessellation;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.sentence.WordBook.Edit;
@@ -65,7 +66,8 @@ public class AnyPlansTest {
               Edit.of("boards.FOAM_BOARD_6.count", "1"),
               Edit.of("boards.ACRYLIC_3.lengthMm", "400 mm"),
               Edit.of("boards.ACRYLIC_3.widthMm", "300 mm"),
-              Edit.of("boards.ACRYLIC_3.count", "2")));
+              Edit.of("boards.ACRYLIC_3.count", "2")),
+          Mondays.MORNING);
 
   private static final TriangleMesh CUP =
       Tessellation.turned(

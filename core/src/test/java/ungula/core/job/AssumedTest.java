@@ -10,6 +10,7 @@ import org.testng.annotations.Test;
 import ungula.core.Blocks;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
+import ungula.core.days.Mondays;
 import ungula.core.plan.MasterFacts;
 import ungula.core.quantity.Units;
 import ungula.core.sentence.WordBook.Edit;
@@ -18,7 +19,8 @@ import ungula.core.workshop.Workshop;
 /** What a plan rests on that nobody has said. */
 public class AssumedTest {
 
-  private static final Workshop SAID = Workshop.DEFAULT.edited(List.of(Edit.of("roomC", "21 °C")));
+  private static final Workshop SAID =
+      Workshop.DEFAULT.edited(List.of(Edit.of("roomC", "21 °C")), Mondays.MORNING);
 
   private static Choices choices(String... edits) {
     Choices c = Choices.fresh(Units.METRIC);

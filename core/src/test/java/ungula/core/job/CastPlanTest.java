@@ -14,6 +14,7 @@ import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.choice.Materials;
 import ungula.core.contact.Contact.Verdict;
+import ungula.core.days.Diary;
 import ungula.core.offer.RubberOffers;
 import ungula.core.plan.MasterFacts;
 import ungula.core.plan.Planner;
@@ -47,7 +48,7 @@ public class CastPlanTest {
       c = ChoiceWords.edit(c, List.of(Edit.of(typed[i], typed[i + 1])), product);
     }
     Materials all = new Materials(product, null, PRODUCTS.get(cast));
-    return JobPlan.of(c, Recorded.NOTHING, BLOCK, all, shop, Planner.box(c, BLOCK));
+    return JobPlan.of(c, Recorded.NOTHING, BLOCK, all, shop, Planner.box(c, BLOCK), Diary.PLAIN);
   }
 
   private static Map<Touching.What, Verdict> verdicts(JobPlan plan) {

@@ -27,6 +27,7 @@ import ungula.core.choice.Materials;
 import ungula.core.contact.Patch;
 import ungula.core.contact.Preparation;
 import ungula.core.cutline.CutPlanes;
+import ungula.core.days.Diary;
 import ungula.core.demo.Harbour;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
@@ -100,7 +101,8 @@ public class PlannerTest {
         FLAT,
         Materials.of(MARRAM),
         Workshop.DEFAULT,
-        Planner.box(choices, FLAT));
+        Planner.box(choices, FLAT),
+        Diary.PLAIN);
   }
 
   private static double value(JobPlan plan, String key) {

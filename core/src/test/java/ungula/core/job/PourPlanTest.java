@@ -25,6 +25,7 @@ import ungula.core.quantity.Units;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
+import ungula.core.step.Timeline;
 import ungula.core.workshop.Mixing;
 import ungula.core.workshop.Mixing.ScaleSize;
 import ungula.core.workshop.Mixing.VesselSize;
@@ -32,6 +33,9 @@ import ungula.core.workshop.Workshop;
 
 /** Rubber split into batches by what the workshop has. */
 public class PourPlanTest {
+
+  /** Each step is scheduled in whole seconds. */
+  private static final double WHOLE_SECONDS = 5 / 120.0;
 
   private static final Product MARRAM = ExampleProducts.all().get("marram-20");
 
@@ -66,6 +70,7 @@ public class PourPlanTest {
         d.releases(),
         d.lives(),
         d.rates(),
+        d.hours(),
         false,
         false);
   }
@@ -116,7 +121,9 @@ public class PourPlanTest {
       assertTrue(level > before, level + " after " + before);
       before = level;
       Near.absolute(
-          value(plan, "batch." + i + ".start"), (i - 1) * value(plan, "batch.minutes"), 1e-9);
+          value(plan, "batch." + i + ".start"),
+          (i - 1) * value(plan, "batch.minutes"),
+          i * WHOLE_SECONDS);
       Near.absolute(
           value(plan, "batch." + i + ".by"),
           value(plan, "batch." + i + ".start") + 3 + value(plan, "rubber.potLife"),
@@ -154,9 +161,9 @@ public class PourPlanTest {
         0.005);
     // the rest is weighed once it is tacky, and before it has set
     SkinPart.Rubber times = plan.plan().pours().orElseThrow().times();
-    double met = plan.steps().timeline().of("pour.1.0.stir").beginMin();
-    double weighed = plan.steps().timeline().of("pour.1.1.weigh").beginMin();
-    Near.absolute(weighed - met, times.times().gelMin(), 1e-6);
+    long met = plan.steps().timeline().of("pour.1.0.stir").begin();
+    long weighed = plan.steps().timeline().of("pour.1.1.weigh").begin();
+    Near.absolute(Timeline.minutes(met, weighed), times.times().gelMin(), 0.02);
     double latest = value(plan, "batch.2.latest");
     assertTrue(value(plan, "batch.2.start") < latest && latest < times.times().openMin());
     assertFalse(warns(plan, "batch.late"));
@@ -274,7 +281,8 @@ public class PourPlanTest {
   public void aBatchBeginsBeforeTheOneUnderItHasGelled() {
     JobPlan plan = plan(shop(null));
     // gels 75 min after its parts met, 3 min after it began; at 23 °C as on the sheet
-    Near.absolute(value(plan, "batch.2.latest"), 3 + 75 - value(plan, "batch.minutes"), 1e-9);
+    Near.absolute(
+        value(plan, "batch.2.latest"), 3 + 75 - value(plan, "batch.minutes"), WHOLE_SECONDS);
     assertFalse(plan.figures().containsKey("batch.1.latest"));
     assertFalse(warns(plan, "batch.late"));
     Workshop slow =
@@ -466,9 +474,9 @@ public class PourPlanTest {
         value(plan, "pour.first"),
         of(plan, 1).stream().mapToDouble(PourPart.Batch::mm3).sum(),
         1e-9);
+    Timeline line = plan.steps().timeline();
     double cured =
-        plan.steps().timeline().of("pour.1.cure").endMin()
-            - plan.steps().timeline().of("pour.1.1.weigh").beginMin();
+        Timeline.minutes(line.of("pour.1.1.weigh").begin(), line.of("pour.1.cure").end());
     assertTrue(value(plan, "batch.3.start") >= cured, "the first half cures first");
     assertTrue(value(plan, "batch.4.start") > value(plan, "batch.3.start"));
     String begins = plan.figures().get("batch.3.start").text();

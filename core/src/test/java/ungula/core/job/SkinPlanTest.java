@@ -21,6 +21,7 @@ import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.choice.Materials;
 import ungula.core.cutline.CutPlanes;
+import ungula.core.days.Diary;
 import ungula.core.demo.Harbour;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
@@ -117,7 +118,8 @@ public class SkinPlanTest {
           facts,
           new Materials(product, build, null),
           Workshop.DEFAULT,
-          Planner.box(c, facts));
+          Planner.box(c, facts),
+          Diary.PLAIN);
     }
 
     JobPlan plan(String... edits) {

@@ -7,6 +7,7 @@ import static org.testng.Assert.assertTrue;
 import java.util.Collections;
 import java.util.List;
 import org.testng.annotations.Test;
+import ungula.core.days.Diary;
 import ungula.core.skin.Recoat;
 import ungula.core.skin.Skin;
 import ungula.core.skin.SkinClock;
@@ -36,7 +37,7 @@ public class CoatClockTest {
       StepList.Making weigh =
           steps.hands(SkinProcedure.key(n) + ".weigh", NONE, "weigh").unbroken("coat." + n);
       if (n > 1) {
-        weigh.after(SkinProcedure.follows(n - 1, rubber.get(n - 2), skin.after(n - 1)));
+        weigh.after(SkinProcedure.follows(n - 1, rubber.get(n - 2), skin.after(n - 1), 2));
       }
       weigh.add();
       steps.hands(SkinProcedure.key(n) + ".brush", takes, "brush").unbroken("coat." + n).add();
@@ -45,53 +46,59 @@ public class CoatClockTest {
     String last = SkinProcedure.key(brushMin.length) + ".weigh";
     steps
         .wait("coat.cure", Takes.of(set, Given.Source.SHEET, ""), "cure")
-        .after(new After(last, After.From.BEGIN, 0, null, null))
+        .after(After.begin(last, 0))
         .add();
-    return CoatClock.clock(Timeline.of(steps.all()), skin, rubber);
+    return CoatClock.clock(NineHours.line(steps.all()), skin, rubber);
+  }
+
+  /** Minutes from when work began on the first day. */
+  private static double min(long time) {
+    return Timeline.minutes(Diary.PLAIN.morning(), time);
   }
 
   @Test
   public void whileItIsTackyTheNextGoesOnFromGelToOpenLimit() {
     SkinClock c = clock(Skin.USUAL, RUBBER, 20, 20, 20);
     Brushing first = c.coats().get(0);
-    assertEquals(first.toMin(), 20.0);
-    assertEquals(first.opensMin(), 60.0);
-    assertEquals(first.closesMin(), 120.0);
-    assertEquals(first.window(), "1:00 to 2:00");
-    assertEquals(c.coats().get(1).fromMin(), 60.0);
-    assertEquals(c.coats().get(2).window(), "");
-    assertEquals(c.curedMin(), 120.0 + 300);
+    assertEquals(min(first.to()), 20.0);
+    assertEquals(min(first.opens()), 60.0);
+    assertEquals(min(first.closes()), 120.0);
+    assertEquals(c.window(first), "9:00 to 10:00");
+    assertEquals(min(c.coats().get(1).from()), 60.0);
+    assertEquals(c.window(c.coats().get(2)), "");
+    assertEquals(min(c.cured()), 120.0 + 300);
     assertEquals(c.days(), 1);
-    assertFalse(c.tooLate(1));
+    assertFalse(first.late());
+    assertEquals(c.brushed(first), "Mon 8:00 to 8:20");
   }
 
-  /** A coat that takes longer than the rubber stays sticky is missed. */
+  /** After a coat that takes longer than the rubber stays sticky, the next waits for a night. */
   @Test
-  public void brushedTooSlowlyTheNextComesTooLate() {
+  public void brushedTooSlowlyTheNextWaitsForANight() {
     SkinClock c = clock(Skin.USUAL, RUBBER, 150, 20);
-    assertEquals(c.coats().get(1).fromMin(), 150.0);
-    assertTrue(c.tooLate(1));
-    assertTrue(c.coats().get(0).missed().contains("massage"));
-    assertFalse(clock(Skin.USUAL.after(1, Recoat.SET), RUBBER, 150, 20).tooLate(1));
+    assertTrue(c.coats().get(0).late());
+    assertEquals(c.window(c.coats().get(0)), "from Tue 8:00");
+    assertTrue(c.coats().get(0).missed().contains("massaged"));
+    assertFalse(clock(Skin.USUAL.after(1, Recoat.SET), RUBBER, 150, 20).coats().get(0).late());
   }
 
   @Test
   public void overSetRubberItWaitsUntilThatCanBeHandled() {
     SkinClock c = clock(Skin.USUAL.after(1, Recoat.SET), RUBBER, 20, 20, 20);
-    assertEquals(c.coats().get(1).fromMin(), 300.0);
+    assertEquals(min(c.coats().get(1).from()), 300.0);
     // the gap after it is as all others
     assertEquals(c.coats().get(1).next(), Recoat.TACKY);
-    assertEquals(c.coats().get(2).fromMin(), 360.0);
+    assertEquals(min(c.coats().get(2).from()), 360.0);
   }
 
   @Test
   public void aNightBeginsTheNextDayInTheMorning() {
     SkinClock c = clock(Skin.USUAL.after(2, Recoat.NEXT_DAY), RUBBER, 20, 20, 20, 20);
-    assertEquals(c.coats().get(2).fromMin(), 24 * 60.0);
-    assertEquals(c.coats().get(1).window(), "from day 2, 0:00");
-    assertEquals(c.coats().get(3).fromMin(), 24 * 60 + 60.0);
+    assertEquals(min(c.coats().get(2).from()), 24 * 60.0);
+    assertEquals(c.window(c.coats().get(1)), "from Tue 8:00");
+    assertEquals(min(c.coats().get(3).from()), 24 * 60 + 60.0);
     assertEquals(c.days(), 2);
-    assertEquals(c.curedMin(), 24 * 60 + 60 + 300.0);
+    assertEquals(min(c.cured()), 24 * 60 + 60 + 300.0);
   }
 
   /** What no longer fits into a day waits for the next without being told to. */
@@ -99,7 +106,7 @@ public class CoatClockTest {
   public void aDayHasNineHours() {
     SkinClock c = clock(Skin.USUAL, RUBBER, 20, 20, 20, 20, 20, 20, 20, 20, 20, 20);
     for (Brushing b : c.coats()) {
-      assertTrue(b.toMin() % (24 * 60) <= Timeline.WORKING_MIN, b.toString());
+      assertTrue(min(b.to()) % (24 * 60) <= 9 * 60, b.toString());
     }
     assertEquals(c.days(), 2);
   }
@@ -109,15 +116,15 @@ public class CoatClockTest {
   public void nobodyGoesOnOverRubberThatHasNotSet() {
     Times cold = new Times(600, 1200, 2000);
     SkinClock c = clock(Skin.USUAL.after(1, Recoat.NEXT_DAY), cold, 20, 20);
-    assertEquals(c.coats().get(1).fromMin(), 2 * 24 * 60.0);
+    assertEquals(min(c.coats().get(1).from()), 2 * 24 * 60.0);
   }
 
   @Test
   public void eachCoatKeepsTheTimesOfItsOwnRubber() {
     Times fast = new Times(10, 30, 60);
     SkinClock c = clock(Skin.USUAL, new double[] {5, 5, 5}, List.of(RUBBER, fast, RUBBER));
-    assertEquals(c.coats().get(1).fromMin(), 60.0);
-    assertEquals(c.coats().get(2).fromMin(), 70.0);
-    assertEquals(c.curedMin(), 70 + 300.0);
+    assertEquals(min(c.coats().get(1).from()), 60.0);
+    assertEquals(min(c.coats().get(2).from()), 70.0);
+    assertEquals(min(c.cured()), 70 + 300.0);
   }
 }

@@ -1,16 +1,19 @@
 package ungula.core.step;
 
 import static org.testng.Assert.assertEquals;
-import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
 import org.testng.annotations.Test;
 import ungula.core.AnyPlan;
 import ungula.core.Near;
 import ungula.core.step.Step.Hold;
+import ungula.core.step.Timeline.Kept;
 import ungula.core.step.Timeline.Span;
+import ungula.core.working.FigureBook;
 
 /** Several moulds of one master, of many plans. */
 public class SeriesTest {
@@ -44,27 +47,45 @@ public class SeriesTest {
     }
   }
 
-  /** No mould is begun on the master before the last has let go of it; days and nights count. */
+  /** No mould is begun before the last has let go of the master, nor are hands in two. */
   @Test
   public void theMasterIsInOneMouldAtATime() {
     for (Steps one : plans()) {
-      Timeline line = Series.of(one, 4).timeline();
-      Step last = null;
+      List<Timeline> each = Series.of(one, 4).each();
+      String last = null;
       for (Step s : one.making()) {
-        last = s.holds().contains(Hold.MASTER) ? s : last;
+        last = s.holds().contains(Hold.MASTER) ? s.key() : last;
       }
-      for (int n = 2; n <= 4; n++) {
-        double free = line.of(last.key() + (n == 2 ? "" : "#" + (n - 1))).endMin();
+      List<Span> hands = new ArrayList<>();
+      for (int n = 1; n <= 4; n++) {
+        Timeline mould = each.get(n - 1);
         for (Step s : one.making()) {
-          Span at = line.of(s.key() + "#" + n);
-          assertEquals(at == null, once(s), s.key());
-          assertTrue(at == null || at.beginMin() >= free - 1e-6, s.key() + " of " + n);
+          Span at = mould.of(s.key());
+          assertEquals(at == null, n > 1 && once(s), s.key());
+          if (at != null && n > 1) {
+            assertTrue(at.begin() >= each.get(n - 2).of(last).end(), s.key() + " of " + n);
+          }
+          if (at != null && s.byHand() && at.end() > at.begin() && mould.kept() == Kept.HOURS) {
+            hands.add(at);
+          }
         }
       }
-      // each takes no less than the first did once its master was ready
-      double first = one.openMin();
-      assertTrue(line.endMin() > first, "ends with the first");
-      assertFalse(line.endMin() > 4 * (first + 2 * Timeline.DAY_MIN), first + " " + line.endMin());
+      hands.sort(Comparator.comparingLong(Span::begin));
+      for (int i = 1; i < hands.size(); i++) {
+        assertTrue(hands.get(i).begin() >= hands.get(i - 1).end(), hands.toString());
+      }
     }
+  }
+
+  /** A thousand are not made one by one, and come at the pace of those that are. */
+  @Test
+  public void manyComeAtTheirPace() {
+    Steps one = plans().get(0);
+    assertEquals(Series.of(one, 500).each().size(), 30);
+    FigureBook few = one.plan().figures();
+    Series.of(one, 30).show(few);
+    FigureBook many = one.plan().figures();
+    Series.of(one, 300).show(many);
+    assertTrue(many.value("moulds.elapsed") > 5 * few.value("moulds.elapsed"));
   }
 }

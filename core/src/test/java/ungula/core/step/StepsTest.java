@@ -4,12 +4,9 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
-import java.time.DayOfWeek;
-import java.time.LocalDate;
-import java.time.LocalTime;
-import java.time.ZoneId;
+import java.time.ZonedDateTime;
 import java.util.ArrayList;
-import java.util.EnumMap;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -22,22 +19,22 @@ import org.testng.annotations.Test;
 import ungula.core.AnyPlan;
 import ungula.core.Near;
 import ungula.core.caution.Caution;
-import ungula.core.days.Forecast;
-import ungula.core.days.Hours;
-import ungula.core.days.Network;
-import ungula.core.days.Schedule;
-import ungula.core.days.Scheduler;
+import ungula.core.days.Diary;
 import ungula.core.job.JobPlan;
 import ungula.core.mould.MouldKind;
 import ungula.core.record.Recorded;
 import ungula.core.rubber.Product;
 import ungula.core.step.Step.After;
+import ungula.core.step.Timeline.Kept;
 import ungula.core.step.Timeline.Span;
 import ungula.core.workshop.Rate;
 import ungula.core.workshop.Workshop;
 
 /** What holds for the steps of any plan, tried on many, and what each kind of mould asks for. */
 public class StepsTest {
+
+  /** Times are whole seconds, work by hand begins on whole minutes. */
+  private static final double SECOND = 1 / 30.0;
 
   private final List<JobPlan> plans = new ArrayList<>();
 
@@ -63,72 +60,47 @@ public class StepsTest {
     }
   }
 
-  /** In the hours the times are worked out for, and done in any order, it takes no longer. */
-  @Test
-  public void theStepsOfAnyPlanCanBeScheduled() {
-    LocalTime eight = LocalTime.of(8, 0);
-    Map<DayOfWeek, List<Hours.Span>> week = new EnumMap<>(DayOfWeek.class);
-    for (DayOfWeek day : DayOfWeek.values()) {
-      week.put(day, List.of(new Hours.Span(eight, eight.plusMinutes((long) Timeline.WORKING_MIN))));
-    }
-    ZoneId zone = ZoneId.of("UTC");
-    Hours.Calendar calendar = new Hours.Calendar(zone, week, Map.of(), Set.of());
-    long start = LocalDate.of(2027, 3, 8).atTime(eight).atZone(zone).toEpochSecond();
-    int scheduled = 0;
-    for (JobPlan plan : plans.subList(0, 120)) {
-      Steps steps = plan.steps();
-      if (!steps.making().isEmpty()) {
-        Schedule s =
-            Scheduler.earliest(
-                new Network(
-                    calendar,
-                    start,
-                    false,
-                    Map.of(),
-                    Forecast.of(2, List.of()),
-                    StepNetwork.of(steps.making()),
-                    List.of()));
-        assertTrue(s.feasible(), steps.making().toString());
-        // each step by hand begins on a full minute
-        double minutes = (s.finish() - start) / 60.0;
-        assertTrue(
-            minutes <= steps.openMin() + steps.making().size(),
-            minutes + " for " + steps.openMin());
-        scheduled++;
-      }
-    }
-    assertTrue(scheduled > 50, scheduled + " scheduled");
-  }
-
-  /** No rule of its own is broken by the times worked out. */
+  /** No rule of any plan is broken by the times worked out. */
   @Test
   public void theTimelineOfAnyPlanKeepsItsRules() {
+    int inHours = 0;
     for (JobPlan plan : plans) {
       Steps steps = plan.steps();
-      double free = 0;
-      double before = 0;
-      String group = "";
+      Timeline line = steps.timeline();
+      List<Span> hands = new ArrayList<>();
       for (Step s : steps.making()) {
-        Span at = steps.timeline().of(s.key());
+        Span at = line.of(s.key());
         for (After a : s.after()) {
-          Span other = steps.timeline().of(a.key());
-          double from = a.from() == After.From.BEGIN ? other.beginMin() : other.endMin();
-          assertTrue(at.beginMin() >= from + a.leastMin() - 1e-6, s.key());
+          Span other = line.of(a.key());
+          long from = a.from() == After.From.BEGIN ? other.begin() : other.end();
+          double waited = Timeline.minutes(from, at.begin());
+          boolean nextDay = a.nextDayMin() != null && line.days(from, at.begin()) > 0;
+          double least = nextDay ? a.nextDayMin() : a.leastMin();
+          assertTrue(waited >= least - SECOND, s.key());
+          assertTrue(a.mostMin() == null || nextDay || waited <= a.mostMin() + SECOND, s.key());
         }
-        boolean goesOn = !s.unbroken().isEmpty() && s.unbroken().equals(group);
-        if (goesOn) {
-          Near.absolute(at.beginMin(), before, 1e-6);
+        if (s.byHand() && at.end() > at.begin()) {
+          hands.add(at);
         }
-        if (s.byHand()) {
-          assertTrue(at.beginMin() >= free - 1e-6, s.key() + " while the hands are full");
-          free = at.endMin();
-          double within = at.beginMin() % (24 * 60);
-          assertTrue(goesOn || within <= Timeline.WORKING_MIN + 1e-6, s.key() + " at night");
-        }
-        before = at.endMin();
-        group = s.unbroken();
       }
+      hands.sort(Comparator.comparingLong(Span::begin));
+      for (int i = 0; i < hands.size(); i++) {
+        Span at = hands.get(i);
+        assertTrue(i == 0 || at.begin() >= hands.get(i - 1).end(), "two at once: " + at);
+        if (line.kept() == Kept.HOURS) {
+          assertTrue(works(line, at.begin()) && works(line, at.end() - 1), "out of hours: " + at);
+        }
+      }
+      inHours += line.kept() == Kept.HOURS ? 1 : 0;
     }
+    assertTrue(4 * inHours > 3 * plans.size() && inHours < plans.size(), inHours + " in hours");
+  }
+
+  /** Monday to Friday from eight to five, but for an hour at noon. */
+  private static boolean works(Timeline line, long time) {
+    ZonedDateTime at = line.at(time);
+    int hour = at.getHour();
+    return at.getDayOfWeek().getValue() <= 5 && hour >= 8 && hour < 17 && hour != 12;
   }
 
   /** The hours shown are those of the steps, whatever is shown of them. */
@@ -144,12 +116,14 @@ public class StepsTest {
                 .mapToDouble(s -> s.takes().minutes())
                 .sum();
         Near.relative(plan.figures().get("job.hands").value(), hands / 60, 1e-9);
-        double last =
-            plan.steps().timeline().spans().values().stream()
-                .mapToDouble(Span::endMin)
+        Timeline line = plan.steps().timeline();
+        long last =
+            plan.steps().making().stream()
+                .mapToLong(step -> line.of(step.key()).end())
                 .max()
                 .orElseThrow();
-        Near.relative(plan.figures().get("job.open").value(), last / 60, 1e-9);
+        long first = line.of(plan.steps().making().get(0).key()).begin();
+        Near.relative(plan.figures().get("job.open").value(), (last - first) / 3600.0, 1e-9);
       }
     }
     assertTrue(2 * whole > plans.size(), whole + " of " + plans.size());
@@ -369,9 +343,12 @@ public class StepsTest {
 
   @Test
   public void aDayIsOverWhenItIsOver() {
-    assertEquals(Steps.elapsed(24 * 60), "24 h");
-    assertEquals(Steps.elapsed(24 * 60 + 31), "25 h, day 2");
-    assertEquals(Timeline.of(List.of()).endMin(), 0.0);
+    Timeline empty = NineHours.line(List.of());
+    long eight = empty.begin();
+    assertEquals(eight, Diary.PLAIN.morning());
+    assertEquals(empty.end(), eight);
+    assertEquals(Steps.elapsed(empty, eight + 16 * 3600 - 60), "16 h");
+    assertEquals(Steps.elapsed(empty, eight + 16 * 3600), "16 h, day 2");
   }
 
   private Steps of(MouldKind kind) {
@@ -437,9 +414,14 @@ public class StepsTest {
     for (JobPlan plan : plans) {
       Steps steps = plan.steps();
       for (Step s : steps.making()) {
-        boolean nextDay = steps.timeline().of(s.key()).nextDay();
         String waits = steps.waits(s);
-        assertEquals(waits.startsWith("on the next day, once coat "), nextDay, waits);
+        boolean nextDay = waits.startsWith("on the next day, once coat ");
+        Timeline line = steps.timeline();
+        for (After a : s.after()) {
+          long from = line.of(a.key()).begin();
+          boolean later = line.days(from, line.of(s.key()).begin()) > 0;
+          assertTrue(a.nextDayMin() == null || later == nextDay, s.key());
+        }
         if (!waits.isEmpty() && !nextDay) {
           assertTrue(
               waits.matches("[\\d smhin]+( to [\\d smhin]+)? after coat \\d+ was mixed"), waits);

@@ -59,6 +59,10 @@ class ApproachFinder {
     Optional<Approaches> found = question.flatMap(studies::known);
     return new Found(
         WorkView.of(question, found.isPresent(), studies),
-        Ranking.of(found.map(Approaches::all).orElse(List.of()), job.choices().weights()));
+        Ranking.of(
+            found.map(Approaches::all).orElse(List.of()).stream()
+                .map(a -> a.timed(job.plan().steps().timeline()))
+                .toList(),
+            job.choices().weights()));
   }
 }

@@ -43,8 +43,12 @@ final class NetworkFile {
 
   private final ZoneId zone;
 
-  private NetworkFile(ZoneId zone) {
+  /** How many times faster what is stated at 23 °C goes per 10 °C. */
+  private final double perTen;
+
+  private NetworkFile(ZoneId zone, double perTen) {
     this.zone = zone;
+    this.perTen = perTen;
   }
 
   /** What of a network is not understood: one line with what, where and what would be. */
@@ -73,7 +77,9 @@ final class NetworkFile {
       throw new Unreadable("A network is one object, { … }.");
     }
     ZoneId zone = of(text(all, "zone", "the network"), "zone", ZoneId::of, "Europe/Berlin");
-    return new NetworkFile(zone).network(all);
+    JsonNode rate = all.get("rate");
+    double times = rate == null ? USUAL_RATE : number(rate, "rate, times faster per 10 °C", 1, 10);
+    return new NetworkFile(zone, times).network(all);
   }
 
   private Network network(JsonNode all) throws Unreadable {
@@ -92,8 +98,6 @@ final class NetworkFile {
       }
       resources.put(e.getKey(), (int) many);
     }
-    JsonNode rate = all.get("rate");
-    double times = rate == null ? USUAL_RATE : number(rate, "rate, times faster per 10 °C", 1, 10);
     List<Forecast.From> room = new ArrayList<>();
     for (JsonNode from : list(all, "room", "the network")) {
       double warm = number(from.get("degreesC"), "room, degreesC", -50, 150);
@@ -104,7 +108,7 @@ final class NetworkFile {
         instant(text(all, "start", "the network"), "start"),
         flag(all, "pinStart", "the network"),
         resources,
-        Forecast.of(times, room),
+        Forecast.of(room),
         steps,
         List.of());
   }
@@ -175,7 +179,7 @@ final class NetworkFile {
         key,
         kind.equals("hands"),
         minutes(step.get("minutes"), key + ", minutes"),
-        flag(step, "at23", key),
+        flag(step, "at23", key) ? (Double) perTen : null,
         after,
         group,
         holds,
@@ -200,7 +204,7 @@ final class NetworkFile {
 
   private After after(JsonNode after, String key) throws Unreadable {
     if (after.isString()) {
-      return new After(after.asString(), 0, null, false, false);
+      return new After(after.asString(), 0, null, false, null);
     }
     String of = text(after, "step", key + ", after");
     String where = key + ", after " + of;
@@ -218,7 +222,7 @@ final class NetworkFile {
             ? null
             : (Double) minutes(greatest, where + ", greatest"),
         counted.equals("begin"),
-        flag(after, "at23", where));
+        flag(after, "at23", where) ? (Double) perTen : null);
   }
 
   private long instant(String text, String where) throws Unreadable {

@@ -33,6 +33,7 @@ import ungula.core.work.Progress;
 import ungula.core.workshop.Board;
 import ungula.core.workshop.Mixing;
 import ungula.core.workshop.OwnBox;
+import ungula.core.workshop.WorkHours;
 import ungula.core.workshop.Workshop;
 import ungula.server.job.Jobs;
 import ungula.server.model.Models;
@@ -119,6 +120,7 @@ class DemoShelf {
             Releases.RUBBER_ONLY,
             Map.of(),
             Map.of(),
+            WorkHours.USUAL,
             false,
             false));
     for (int i = 0; i < entries.size(); i++) {

@@ -8,6 +8,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import ungula.core.choice.Choices;
+import ungula.core.days.Moments.Moment;
 import ungula.server.web.Json;
 import ungula.server.web.Problem;
 
@@ -45,6 +46,7 @@ class JobHistory {
     String id = UUID.randomUUID().toString();
     mapper.add(id, name, demo, now());
     mapper.putStep(new JobMapper.Step(id, 0, "begun", null, json.write(choices)));
+    onBench(id, choices);
     return id;
   }
 
@@ -61,13 +63,22 @@ class JobHistory {
     mapper.dropStepsAfter(on.id(), on.stepNow());
     mapper.dropStepsBefore(on.id(), step - HISTORY);
     mapper.putStep(new JobMapper.Step(on.id(), step, label, nudged, json.write(choices)));
+    onBench(on.id(), choices);
     return mapper.find(on.id());
   }
 
   /** Goes back one step (−1) or forward again (+1), and keeps all of them. */
   public JobMapper.Row move(JobMapper.Row on, int by) {
     advance(on, on.stepNow() + by);
-    return mapper.find(on.id());
+    JobMapper.Row now = mapper.find(on.id());
+    onBench(on.id(), json.read(now.choices(), Choices.class));
+    return now;
+  }
+
+  /** A job takes its place on the bench when somebody says when it is begun. */
+  private void onBench(String id, Choices choices) {
+    Moment begin = choices.days().begin();
+    mapper.begins(id, begin == null ? null : begin.at());
   }
 
   private void advance(JobMapper.Row on, int step) {

@@ -1,5 +1,6 @@
 package ungula.server.job;
 
+import java.time.LocalDateTime;
 import java.time.OffsetDateTime;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
@@ -54,6 +55,19 @@ interface JobMapper {
   /** Lets nobody else change a job until the end of the transaction. */
   @Select("SELECT id FROM job WHERE id = #{id} FOR UPDATE")
   String hold(String id);
+
+  /** Jobs somebody has said the beginning of, in the order they are done. */
+  @Select(
+      JOB
+          + "WHERE j.begins IS NOT NULL AND NOT j.deleted AND NOT j.archived"
+          + " ORDER BY j.bench_place IS NULL, j.bench_place, j.begins, j.id")
+  List<Row> onBench();
+
+  @Update("UPDATE job SET begins = #{begins} WHERE id = #{id}")
+  void begins(String id, LocalDateTime begins);
+
+  @Update("UPDATE job SET bench_place = #{place} WHERE id = #{id}")
+  void place(String id, int place);
 
   @Select(JOB + "WHERE s.job_id IS NULL")
   List<Row> withoutStep();

@@ -40,6 +40,7 @@ import ungula.core.study.FormStudy;
 import ungula.core.study.ShapeStudy;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
+import ungula.core.workshop.WorkHours;
 import ungula.core.workshop.Workshop;
 import ungula.server.job.Studies.Question;
 import ungula.server.model.FieldBytes;
@@ -288,7 +289,7 @@ public class JobQuestions {
             c.units(),
             recorded.master(),
             materials,
-            workshop),
+            workshop.in(WorkHours.USUAL)),
         Approaches.class,
         (known, keep, progress) ->
             keep.keep(

@@ -175,10 +175,9 @@ public record JobResponse(
 
   /**
    * @param coats from the master outwards
-   * @param clock when each goes on; empty while the rubber's times are not known
+   * @param clock when each goes on; null while the rubber's times are not known
    * @param off how it comes off, in words
    * @param cutDegrees the way it is cut open; null when it is not
-   * @param workingMin in a day; nights are left out of the clock as it is drawn
    * @param gaps how a coat can follow the one before
    * @param partings of the jacket, degrees from the right counter-clockwise, seen from above
    * @param moved whether they were moved one by one or turned
@@ -187,8 +186,7 @@ public record JobResponse(
    */
   public record SkinView(
       List<CoatView> coats,
-      List<BrushingView> clock,
-      double workingMin,
+      @Nullable CoatClockView clock,
       List<Kind.Option> gaps,
       String off,
       @Nullable Double cutDegrees,
@@ -214,7 +212,13 @@ public record JobResponse(
       String gap) {}
 
   /**
-   * One coat on the clock, minutes from the morning of the first.
+   * @param coats in turn
+   * @param days on which they go on or may, by name
+   */
+  public record CoatClockView(List<BrushingView> coats, List<String> days) {}
+
+  /**
+   * One coat on the clock, minutes from midnight before the first.
    *
    * @param window when the next may go on, in words; empty after the last
    * @param missed what to do once the next can no longer go on; empty after the last

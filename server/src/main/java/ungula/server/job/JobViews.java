@@ -1,11 +1,16 @@
 package ungula.server.job;
 
+import java.time.LocalDate;
+import java.time.ZonedDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.LongStream;
 import org.springframework.stereotype.Component;
 import ungula.core.caution.Caution;
 import ungula.core.choice.ChoiceWords;
@@ -13,6 +18,7 @@ import ungula.core.choice.Choices;
 import ungula.core.choice.MasterSource;
 import ungula.core.contact.Contact;
 import ungula.core.cutline.CutPlanes;
+import ungula.core.days.Moments;
 import ungula.core.geometry.Vec3;
 import ungula.core.jacket.JacketScan;
 import ungula.core.job.Assumed;
@@ -42,10 +48,10 @@ import ungula.core.skin.SkinClock;
 import ungula.core.skin.Thickener;
 import ungula.core.step.CoatClock;
 import ungula.core.step.Step;
-import ungula.core.step.Timeline;
 import ungula.core.study.MeshReport;
 import ungula.server.job.JobResponse.AssumedView;
 import ungula.server.job.JobResponse.BrushingView;
+import ungula.server.job.JobResponse.CoatClockView;
 import ungula.server.job.JobResponse.CoatView;
 import ungula.server.job.JobResponse.DipstickView;
 import ungula.server.job.JobResponse.MarkView;
@@ -188,11 +194,7 @@ class JobViews {
                             ? ""
                             : job.choices().skin().after(c.number()).name()))
             .toList(),
-        CoatClock.of(job.plan().steps()).stream()
-            .flatMap(c -> c.clock().coats().stream())
-            .map(JobViews::brushing)
-            .toList(),
-        Timeline.WORKING_MIN,
+        clock(job),
         Arrays.stream(Recoat.values()).map(r -> new Kind.Option(r.name(), r.text())).toList(),
         skin.off().text(),
         skin.cutDegrees(),
@@ -202,14 +204,36 @@ class JobViews {
         job.plan().figures().keySet().stream().filter(k -> k.startsWith("jacket.need.")).toList());
   }
 
-  private static BrushingView brushing(SkinClock.Brushing b) {
+  /** Null while the rubber's times are not known. */
+  private static CoatClockView clock(Jobs.Job job) {
+    return CoatClock.of(job.plan().steps()).map(CoatClock::clock).map(JobViews::clock).orElse(null);
+  }
+
+  private static CoatClockView clock(SkinClock clock) {
+    LocalDate first = clock.at(clock.coats().get(0).from()).toLocalDate();
+    ToDoubleFunction<Long> minutes =
+        time -> {
+          ZonedDateTime at = clock.at(time);
+          long days = ChronoUnit.DAYS.between(first, at.toLocalDate());
+          return days * 24 * 60 + at.toLocalTime().toSecondOfDay() / 60.0;
+        };
+    long last =
+        clock.coats().stream().mapToLong(b -> Math.max(b.to(), b.closes())).max().getAsLong();
+    long days = ChronoUnit.DAYS.between(first, clock.at(last).toLocalDate());
+    return new CoatClockView(
+        clock.coats().stream().map(b -> brushing(clock, b, minutes)).toList(),
+        LongStream.rangeClosed(0, days).mapToObj(d -> Moments.weekday(first.plusDays(d))).toList());
+  }
+
+  private static BrushingView brushing(
+      SkinClock clock, SkinClock.Brushing b, ToDoubleFunction<Long> minutes) {
     return new BrushingView(
         b.number(),
-        b.fromMin(),
-        b.toMin(),
-        b.opensMin(),
-        b.closesMin(),
-        b.window(),
+        minutes.applyAsDouble(b.from()),
+        minutes.applyAsDouble(b.to()),
+        minutes.applyAsDouble(b.opens()),
+        minutes.applyAsDouble(b.closes()),
+        clock.window(b),
         b.next() == null ? "" : "Missed? Then " + b.missed() + ".");
   }
 

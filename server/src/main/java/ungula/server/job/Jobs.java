@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
@@ -16,6 +17,8 @@ import org.springframework.transaction.annotation.Transactional;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.choice.Materials;
+import ungula.core.days.Diary;
+import ungula.core.days.Network;
 import ungula.core.geometry.Vec3;
 import ungula.core.hollow.HollowCore;
 import ungula.core.jacket.OutsideStudy;
@@ -421,7 +424,12 @@ public class Jobs {
 
   /** All that a plan follows from. */
   private record PlanKey(
-      Choices choices, Recorded recorded, Materials materials, Workshop workshop, Answers known) {}
+      Choices choices,
+      Recorded recorded,
+      Materials materials,
+      Workshop workshop,
+      Answers known,
+      Diary diary) {}
 
   /** Which questions about a shape are answered: each has one answer. */
   private record Answers(
@@ -447,7 +455,64 @@ public class Jobs {
     }
   }
 
+  /** What else there is to do: other jobs whose beginning is said, and that come before. */
+  private Diary diary(JobMapper.Row of) {
+    long morning = workshop.current().hours().nextMorning(workshop.now());
+    List<Network.Busy> taken = new ArrayList<>();
+    for (JobMapper.Row row : mapper.onBench()) {
+      if (row.id().equals(of.id())) {
+        break;
+      }
+      onBench(row, new Diary(morning, List.copyOf(taken)))
+          .ifPresent(job -> taken.addAll(job.plan().steps().timeline().taken()));
+    }
+    return new Diary(morning, List.copyOf(taken));
+  }
+
+  /** One of several jobs, after those before it; empty when it cannot be read. */
+  private Optional<Job> onBench(JobMapper.Row row, Diary diary) {
+    try {
+      Choices choices = choices(row);
+      return Optional.of(planned(row, choices, records.of(row.id(), choices), diary));
+    } catch (RuntimeException e) {
+      LOG.error("The job " + row.name() + " cannot be planned", e);
+      return Optional.empty();
+    }
+  }
+
+  /** Jobs whose beginning is said and that are not put away, in the order they are done. */
+  public List<Job> onBench() {
+    long morning = workshop.current().hours().nextMorning(workshop.now());
+    List<Network.Busy> taken = new ArrayList<>();
+    List<Job> jobs = new ArrayList<>();
+    for (JobMapper.Row row : mapper.onBench()) {
+      onBench(row, new Diary(morning, List.copyOf(taken)))
+          .ifPresent(
+              job -> {
+                jobs.add(job);
+                taken.addAll(job.plan().steps().timeline().taken());
+              });
+    }
+    return jobs;
+  }
+
+  /** Puts jobs on the bench in another order. */
+  @Transactional
+  public void order(List<String> ids) {
+    List<String> all = new ArrayList<>(mapper.onBench().stream().map(JobMapper.Row::id).toList());
+    List<String> first = ids.stream().filter(all::contains).distinct().toList();
+    all.removeAll(first);
+    int place = 0;
+    for (String id : Stream.concat(first.stream(), all.stream()).toList()) {
+      mapper.place(id, place++);
+    }
+  }
+
   private Job planned(JobMapper.Row row, Choices choices, Recorded recorded) {
+    return planned(row, choices, recorded, diary(row));
+  }
+
+  private Job planned(JobMapper.Row row, Choices choices, Recorded recorded, Diary diary) {
     Materials materials = materials(choices);
     MasterFacts facts = shapes.facts(choices);
     Optional<BoxMould> box = Planner.box(choices, facts);
@@ -465,13 +530,15 @@ public class Jobs {
             .flatMap(SkinAsked::facts)
             .map(skin -> cored.with(skin))
             .orElse(cored);
-    PlanKey key = new PlanKey(choices, recorded, materials, workshop.current(), Answers.of(shape));
+    PlanKey key =
+        new PlanKey(choices, recorded, materials, workshop.current(), Answers.of(shape), diary);
     Planned made =
         plans.get(
             key,
             k ->
                 new Planned(
-                    JobPlan.of(choices, recorded, known, materials, k.workshop, box), known));
+                    JobPlan.of(choices, recorded, known, materials, k.workshop, box, k.diary),
+                    known));
     return new Job(row, choices, recorded, made.plan, made.facts, materials, shape);
   }
 
@@ -590,7 +657,9 @@ public class Jobs {
   }
 
   private Choices edited(Choices before, List<Edit> edits) {
-    Choices after = ChoiceWords.edit(before, edits, materials(before).rubber());
+    Choices after =
+        ChoiceWords.edit(
+            before, ChoiceWords.dated(edits, workshop.today()), materials(before).rubber());
     return GrainBox.kept(before, after, shapes::facts);
   }
 
@@ -704,7 +773,8 @@ public class Jobs {
     JobMapper.Row from = row(id);
     String name = from.name() + ", copy";
     String copy =
-        history.begin(name.substring(0, Math.min(name.length(), 120)), false, choices(from));
+        history.begin(
+            name.substring(0, Math.min(name.length(), 120)), false, choices(from).undated());
     mapper.copyLooks(id, copy);
     records.copyOfMaster(id, copy);
     return copy;

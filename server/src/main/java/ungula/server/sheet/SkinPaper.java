@@ -4,7 +4,6 @@ import java.awt.Color;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
-import ungula.core.quantity.Timespan;
 import ungula.core.skin.SkinClock;
 import ungula.core.step.CoatClock;
 import ungula.core.working.Figure;
@@ -58,8 +57,9 @@ final class SkinPaper {
   private void strip(SkinClock clock) throws IOException {
     pen.room(40 + 14 * clock.coats().size());
     pen.line("When the coats go on", 11, true, SheetPen.INK);
-    double end =
-        clock.coats().stream().mapToDouble(b -> Math.max(b.toMin(), b.closesMin())).max().orElse(1);
+    long begin = clock.coats().get(0).from();
+    double lasts =
+        clock.coats().stream().mapToLong(b -> Math.max(b.to(), b.closes())).max().orElse(1) - begin;
     float x0 = pen.left() + 215;
     float wide = pen.width() - 225;
     for (SkinClock.Brushing b : clock.coats()) {
@@ -67,17 +67,15 @@ final class SkinPaper {
       pen.text(
           b.number()
               + "   "
-              + Timespan.clock(b.fromMin())
-              + " to "
-              + Timespan.clock(b.toMin())
-              + (b.next() == null ? "" : "; the next " + b.window()),
+              + clock.brushed(b)
+              + (b.next() == null ? "" : "; the next " + clock.window(b)),
           pen.left(),
           y,
           9,
           false,
           SheetPen.INK);
-      bar(x0, wide, b.opensMin() / end, b.closesMin() / end, y, SheetPen.RUBBER);
-      bar(x0, wide, b.fromMin() / end, b.toMin() / end, y, SheetPen.INK);
+      bar(x0, wide, (b.opens() - begin) / lasts, (b.closes() - begin) / lasts, y, SheetPen.RUBBER);
+      bar(x0, wide, (b.from() - begin) / lasts, (b.to() - begin) / lasts, y, SheetPen.INK);
       pen.down(14);
     }
     pen.down(4);

@@ -1,9 +1,13 @@
 package ungula.server.workshop;
 
 import jakarta.annotation.PostConstruct;
+import java.time.Clock;
+import java.time.LocalDateTime;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Component;
+import ungula.core.days.Moments;
+import ungula.core.workshop.WorkHours;
 import ungula.core.workshop.Workshop;
 import ungula.server.web.Json;
 import ungula.server.web.Problem;
@@ -14,11 +18,13 @@ public class Habits {
 
   private final WorkshopMapper mapper;
   private final Json json;
+  private final Clock clock;
   private final AtomicReference<Read> last = new AtomicReference<>();
 
-  Habits(WorkshopMapper mapper, Json json) {
+  Habits(WorkshopMapper mapper, Json json, Clock clock) {
     this.mapper = mapper;
     this.json = json;
+    this.clock = clock;
   }
 
   @PostConstruct
@@ -40,10 +46,22 @@ public class Habits {
     WorkshopMapper.Row row = row();
     Read known = last.get();
     if (known == null || known.version != row.version()) {
-      known = new Read(row.version(), json.read(row.habits(), Workshop.class));
+      Workshop kept = json.read(row.habits(), Workshop.class);
+      known = new Read(row.version(), kept.in(kept.hours().in(clock.getZone())));
       last.set(known);
     }
     return known;
+  }
+
+  /** Second of the epoch. */
+  public long now() {
+    return clock.instant().getEpochSecond();
+  }
+
+  /** The clock on the workshop's wall, for what is typed now. */
+  public Moments today() {
+    WorkHours hours = current().hours();
+    return new Moments(LocalDateTime.ofInstant(clock.instant(), hours.clock()), hours::morning);
   }
 
   private WorkshopMapper.Row row() {

@@ -1,5 +1,6 @@
 package ungula.server.workshop;
 
+import java.time.DayOfWeek;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -15,6 +16,7 @@ import ungula.core.sentence.Word;
 import ungula.core.sentence.WordBook;
 import ungula.core.working.KeyedBy;
 import ungula.core.workshop.Rate;
+import ungula.core.workshop.WorkHours;
 import ungula.core.workshop.Workshop;
 
 /** The workshop's habits and limits. There is one workshop. */
@@ -50,13 +52,15 @@ class WorkshopController {
    * @param sheets boxes are made of
    * @param casts what is cast, with the life of moulds for it
    * @param rates of work by hand
+   * @param weekdays with their hours
    */
   record WorkshopResponse(
       int version,
       @KeyedBy("WorkshopWord") Map<String, Word.State> words,
       List<Row> sheets,
       List<Row> casts,
-      List<RateRow> rates) {}
+      List<RateRow> rates,
+      List<Row> weekdays) {}
 
   /**
    * @param version the edits were made on
@@ -71,7 +75,7 @@ class WorkshopController {
   @PostMapping("/edits")
   @Transactional
   public WorkshopResponse editWorkshop(@RequestBody WorkshopEdits body) {
-    return response(habits.save(body.version(), now -> now.edited(body.edits())));
+    return response(habits.save(body.version(), now -> now.edited(body.edits(), habits.today())));
   }
 
   private static WorkshopResponse response(Habits.Read read) {
@@ -84,6 +88,9 @@ class WorkshopController {
             .toList(),
         Arrays.stream(Rate.values())
             .map(r -> new RateRow(Workshop.rates(r), r.text(), r.per(), r.reason()))
+            .toList(),
+        Arrays.stream(DayOfWeek.values())
+            .map(d -> new Row(WorkHours.week(d), WorkHours.name(d)))
             .toList());
   }
 }
