@@ -26,6 +26,7 @@ export type Approach = components['schemas']['ApproachView'];
 export type Partition = components['schemas']['PartitionResponse'];
 export type Proposal = components['schemas']['ProposalResponse'];
 export type Approaches = components['schemas']['ApproachesResponse'];
+export type Bench = components['schemas']['BenchResponse'];
 export type Days = components['schemas']['DaysResponse'];
 export type PlacedStep = components['schemas']['PlacedStep'];
 export type Variant = components['schemas']['VariantView'];

@@ -20,6 +20,102 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/calendar/address': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['calendarAddress'];
+    put?: never;
+    post: operations['makeCalendarAddress'];
+    delete: operations['revokeCalendarAddress'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/calendar/{code}.ics': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['calendar'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/days': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['bench'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/days/alarms': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['alarms'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/days/between': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['between'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/days/order': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['orderBench'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/jobs': {
     parameters: {
       query?: never;
@@ -212,6 +308,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/jobs/{id}/days.ics': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['jobCalendar'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/jobs/{id}/days/begun': {
     parameters: {
       query?: never;
@@ -220,6 +332,22 @@ export interface paths {
       cookie?: never;
     };
     get: operations['begun'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/jobs/{id}/days/steps.csv': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['stepsCsv'];
     put?: never;
     post?: never;
     delete?: never;
@@ -1195,6 +1323,16 @@ export interface components {
     AccessView: {
       initials: string;
     };
+    Alarm: {
+      at: string;
+      job: string;
+      name: string;
+      text: string;
+    };
+    AlarmsResponse: {
+      alarms: components['schemas']['Alarm'][];
+      now: string;
+    };
     /** @enum {string} */
     ApproachFigure:
       | 'air'
@@ -1254,6 +1392,41 @@ export interface components {
       /** Format: double */
       later: number;
     };
+    BenchBar: {
+      /** Format: int32 */
+      day: number;
+      /** Format: int32 */
+      from: number;
+      hands: boolean;
+      label: string;
+      /** Format: int32 */
+      to: number;
+    };
+    BenchJob: {
+      back?: components['schemas']['DaysBack'];
+      bars: components['schemas']['BenchBar'][];
+      begin: string;
+      finish: string;
+      fits: boolean;
+      id: string;
+      later: string;
+      name: string;
+    };
+    BenchResponse: {
+      days: components['schemas']['DayView'][];
+      jobs: components['schemas']['BenchJob'][];
+      shares: components['schemas']['Share'][];
+      tools: components['schemas']['Tool'][];
+      waiting: components['schemas']['WaitingJob'][];
+    };
+    Between: {
+      could: string[];
+      /** Format: int32 */
+      free: number;
+      from: string;
+      planned: string[];
+      to: string;
+    };
     /** @enum {string} */
     BoxFigure: 'rubber' | 'saved' | 'sheet' | 'thinnest';
     BoxKind: {
@@ -1286,6 +1459,9 @@ export interface components {
       /** Format: double */
       toMin: number;
       window: string;
+    };
+    CalendarAddress: {
+      path: string;
     };
     Candidate: {
       costOfCast?: components['schemas']['Figure'];
@@ -1435,6 +1611,12 @@ export interface components {
       masterTopMm: number;
       parting?: components['schemas']['Reading'];
       ticks: components['schemas']['Tick'][];
+    };
+    Due: {
+      at: string;
+      iso: string;
+      late: string;
+      what: string;
     };
     Edit: {
       /** Format: int32 */
@@ -1641,6 +1823,9 @@ export interface components {
     };
     JobName: {
       name?: string;
+    };
+    JobOrder: {
+      jobs: string[];
     };
     JobResponse: {
       archived: boolean;
@@ -2199,6 +2384,10 @@ export interface components {
         | 'AIR'
         | 'CAST_AIR';
     };
+    Share: {
+      product: string;
+      text: string;
+    };
     Shelf: {
       demo: boolean;
       jobs: components['schemas']['ShelfJob'][];
@@ -2212,6 +2401,7 @@ export interface components {
       /** Format: int32 */
       checks: number;
       demo: boolean;
+      due?: components['schemas']['Due'];
       id: string;
       line: string;
       name: string;
@@ -2351,6 +2541,10 @@ export interface components {
     };
     /** @enum {string} */
     TogetherFigure: 'batch.#.base' | 'batch.#.fill' | 'batch.#.hardener';
+    Tool: {
+      name: string;
+      text: string;
+    };
     TouchView: {
       /** @enum {string} */
       level: 'FINE' | 'RELEASE' | 'SEAL' | 'PATCH' | 'DO_NOT';
@@ -2374,6 +2568,11 @@ export interface components {
       id: string;
       name: string;
       now: boolean;
+    };
+    WaitingJob: {
+      first: string;
+      id: string;
+      name: string;
     };
     WayView: {
       advice: string;
@@ -2577,6 +2776,173 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['AccessView'];
+        };
+      };
+    };
+  };
+  calendarAddress: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CalendarAddress'];
+        };
+      };
+    };
+  };
+  makeCalendarAddress: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CalendarAddress'];
+        };
+      };
+    };
+  };
+  revokeCalendarAddress: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  calendar: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        code: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'text/calendar;charset=UTF-8': string;
+        };
+      };
+    };
+  };
+  bench: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BenchResponse'];
+        };
+      };
+    };
+  };
+  alarms: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['AlarmsResponse'];
+        };
+      };
+    };
+  };
+  between: {
+    parameters: {
+      query: {
+        from: string;
+        to: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['Between'];
+        };
+      };
+    };
+  };
+  orderBench: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['JobOrder'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BenchResponse'];
         };
       };
     };
@@ -2914,6 +3280,28 @@ export interface operations {
       };
     };
   };
+  jobCalendar: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'text/calendar;charset=UTF-8': string;
+        };
+      };
+    };
+  };
   begun: {
     parameters: {
       query: {
@@ -2934,6 +3322,28 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['BegunThen'];
+        };
+      };
+    };
+  };
+  stepsCsv: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'text/csv;charset=UTF-8': string;
         };
       };
     };

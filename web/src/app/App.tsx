@@ -1,11 +1,13 @@
 import { lazy, Suspense } from 'react';
 import { Navigate, Route, Routes } from 'react-router-dom';
 import { SignInPage } from '../access/SignInPage';
+import { Alarms } from '../days/Alarms';
 import { ShelfPage } from '../shelf/ShelfPage';
 import { Boundary } from '../ui/Boundary';
 import { Failed } from './Failed';
 
 // what is not opened first is fetched when it is
+const BenchPage = lazy(async () => ({ default: (await import('../days/BenchPage')).BenchPage }));
 const HelpPage = lazy(async () => ({ default: (await import('../help/HelpPage')).HelpPage }));
 const JobPage = lazy(async () => ({ default: (await import('../job/JobPage')).JobPage }));
 const MixPage = lazy(async () => ({ default: (await import('../rubber/MixPage')).MixPage }));
@@ -29,6 +31,7 @@ export function App() {
   return (
     <>
       <Failed />
+      <Alarms />
       <Boundary what="This page">
         <Suspense fallback={<p className="fetching">Fetching the page …</p>}>
           <Routes>
@@ -36,6 +39,7 @@ export function App() {
             <Route path="/jobs/:id" element={<Navigate to="master" replace />} />
             <Route path="/jobs/:id/proposal" element={<ProposalPage />} />
             <Route path="/jobs/:id/:stage" element={<JobPage />} />
+            <Route path="/days" element={<BenchPage />} />
             <Route path="/rubber" element={<RubberPage />} />
             <Route path="/rubber/:product" element={<RubberPage />} />
             <Route path="/shopping" element={<ShoppingPage />} />

@@ -12,6 +12,7 @@ export function PageHead() {
         <NavLink to="/" end>
           Shelf
         </NavLink>
+        <NavLink to="/days">Days</NavLink>
         <NavLink to="/rubber">Rubber</NavLink>
         <NavLink to="/mix">Mix now</NavLink>
         <NavLink to="/workshop">Workshop</NavLink>

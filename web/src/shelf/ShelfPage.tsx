@@ -204,6 +204,12 @@ export function ShelfPage() {
                   </p>
                 </>
               )}
+              {j.due && (
+                <p className={j.due.late ? 'count CHECK' : 'due'}>
+                  {j.due.late ? `Since ${j.due.late}: ` : `${j.due.at}: `}
+                  <Link to={`/jobs/${j.id}/days`}>{j.due.what}</Link>
+                </p>
+              )}
               {j.note && <p className="count CHECK">{j.note}</p>}
               {j.checks > 0 && (
                 <p className="count CHECK">

@@ -7,6 +7,7 @@ import { NotRead } from '../../ui/NotRead';
 import { Word } from '../../ui/Word';
 import { daysQuery } from '../jobQueries';
 import type { JobDesk } from '../useJob';
+import { AlarmSwitch } from '../../days/AlarmSwitch';
 import { RoomWords } from './RoomWords';
 
 interface Props {
@@ -55,9 +56,12 @@ export function DaysStage({ job, desk, picked, pick, work }: Props) {
           </p>
           {days.schools.length > 0 && <Schools days={days} desk={desk} />}
           <Listed days={days} pick={pick} picked={picked} />
-          <p>
-            <Link to="/days">All jobs on the bench</Link>
+          <p className="dayslinks">
+            <Link to="/days">All jobs on the bench, and a calendar to subscribe to</Link>
+            <a href={`/api/jobs/${job.id}/days.ics`}>As a calendar file</a>
+            <a href={`/api/jobs/${job.id}/days/steps.csv`}>Steps with their times, CSV</a>
           </p>
+          <AlarmSwitch />
         </>
       )}
     </>

@@ -41,6 +41,12 @@ export function Timeline({ days, zoom, setZoom, picked, pick, begin }: Props) {
         <span className="legend small quiet">
           <i className="hands" /> your hands <i className="waits" /> the mould works{' '}
           <i className="chain" /> decides the finish
+          {days.days.some((d) => d.taken.length > 0) && (
+            <>
+              {' '}
+              <i className="taken" /> another job
+            </>
+          )}
         </span>
       </div>
       <div ref={ref} className="rows">

@@ -115,7 +115,12 @@ final class Running implements AutoCloseable {
     return data;
   }
 
-  record Answer(int status, JsonNode body, byte[] raw, java.net.http.HttpHeaders headers) {}
+  record Answer(int status, JsonNode body, byte[] raw, java.net.http.HttpHeaders headers) {
+
+    String text() {
+      return new String(raw, StandardCharsets.UTF_8);
+    }
+  }
 
   int port() {
     return ((WebServerApplicationContext) context).getWebServer().getPort();

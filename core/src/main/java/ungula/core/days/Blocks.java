@@ -43,6 +43,9 @@ final class Blocks {
   /** Whether work at it goes on after a break: it is longer than any span of hours. */
   private final boolean[] cut;
 
+  /** After its block, s, where that is always the same; −1 where the room counts. */
+  private final long[] offset;
+
   private final List<Lag> lags = new ArrayList<>();
 
   /** By resource, the steps that hold it; only what two could want at once. */
@@ -116,9 +119,22 @@ final class Blocks {
       Step s = steps.get(m);
       cut[m] = s.hands() && s.unbroken().isEmpty() && seconds(s.minutes()) > hours.longest();
     }
+    offset = offsets();
     lags();
     holders();
     network.busy().forEach(b -> busy.computeIfAbsent(b.resource(), r -> new ArrayList<>()).add(b));
+  }
+
+  private long[] offsets() {
+    long[] all = new long[steps.size()];
+    for (int block = 0; block < count; block++) {
+      for (int m = firstOf[block] + 1; m < firstOf[block + 1]; m++) {
+        Step before = steps.get(m - 1);
+        all[m] =
+            before.perTen() != null || all[m - 1] < 0 ? -1 : all[m - 1] + seconds(before.minutes());
+      }
+    }
+    return all;
   }
 
   /** A group in an order in which each comes after those of it that it waits on. */
@@ -201,6 +217,9 @@ final class Blocks {
 
   /** When a step of a block begins that begins then. */
   long begin(int m, long start) {
+    if (offset[m] >= 0) {
+      return start + offset[m];
+    }
     long at = start;
     for (int i = firstOf[blockOf[m]]; i < m; i++) {
       at = ends(i, at);
@@ -246,9 +265,18 @@ final class Blocks {
   long[] atFirst() {
     long[] starts = new long[count];
     Arrays.fill(starts, network.start());
+    long first =
+        steps.stream()
+            .filter(s -> s.done() != null)
+            .mapToLong(s -> s.done().from())
+            .reduce(network.start(), Math::min);
     for (int m = 0; m < steps.size(); m++) {
-      if (steps.get(m).done() != null) {
-        starts[blockOf[m]] = steps.get(m).done().from();
+      Step s = steps.get(m);
+      if (s.done() != null) {
+        starts[blockOf[m]] = s.done().from();
+      } else if (!s.hands() && alone(m) && !s.after().isEmpty()) {
+        // a wait may be under way since something was done
+        starts[blockOf[m]] = first;
       }
     }
     return starts;
@@ -493,7 +521,8 @@ final class Blocks {
       boolean within = lag.most != null && begin <= lagged(lag, lag.most, from);
       if (lag.nextDay != null && !within && begin < nextDay(lag, from)) {
         Kept later = new Kept(lag, Kept.How.NEXT_DAY);
-        return lag.most == null ? List.of(later) : List.of(new Kept(lag, Kept.How.WITHIN), later);
+        // the way that always is comes first: what is found bounds how far the other is looked for
+        return lag.most == null ? List.of(later) : List.of(later, new Kept(lag, Kept.How.WITHIN));
       }
     }
     return idle(starts);

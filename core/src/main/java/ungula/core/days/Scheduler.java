@@ -181,8 +181,14 @@ public final class Scheduler {
   private long latest(long finish) {
     long low = network.start();
     long high = finish;
-    while (high - low > 1) {
-      long mid = (low + high) >>> 1;
+    // work by hand begins on full minutes: only a wait could begin in between
+    boolean waits = network.steps().stream().anyMatch(s -> !s.hands() && s.after().isEmpty());
+    long exact = waits ? 1 : 60;
+    while (high - low > exact) {
+      long mid = low + (high - low) / 2 / exact * exact;
+      if (mid == low) {
+        break;
+      }
       Long at = finish(mid);
       if (at != null && at <= finish) {
         low = mid;

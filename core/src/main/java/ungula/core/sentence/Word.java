@@ -47,7 +47,7 @@ public final class Word<V> {
   State state(Record root, Units units) {
     @SuppressWarnings("unchecked")
     V value = (V) path.get(root);
-    boolean none = value == null || "".equals(value) || List.of().equals(value);
+    boolean none = value == null || "".equals(value) || empty != null && List.of().equals(value);
     return new State(
         label,
         kind.name(),

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import ungula.core.days.Hours;
 import ungula.core.days.Network;
 import ungula.core.step.Timeline.Span;
@@ -70,6 +71,11 @@ public record DayPlan(
    */
   public record Block(long begin, long end, List<Step> steps) {
 
+    /** What is done in it, in a few words. */
+    public String labels() {
+      return steps.stream().map(Step::label).distinct().collect(Collectors.joining(", "));
+    }
+
     /** Minutes of work in it. */
     public double workMin() {
       return steps.stream().mapToDouble(s -> s.takes().minutes()).sum();
@@ -97,17 +103,20 @@ public record DayPlan(
     LocalDate last = line.at(Math.max(line.begin(), line.end() - 1)).toLocalDate();
     Hours.Calendar calendar = line.network().calendar();
     for (LocalDate d = line.at(line.begin()).toLocalDate(); !d.isAfter(last); d = d.plusDays(1)) {
-      List<Minutes> hours =
-          calendar.of(d).stream()
-              .map(
-                  s -> {
-                    int to = s.to().toSecondOfDay() / 60;
-                    return new Minutes(s.from().toSecondOfDay() / 60, to == 0 ? DAY_MIN : to);
-                  })
-              .toList();
-      days.add(new Day(d, hours));
+      days.add(new Day(d, hours(calendar, d)));
     }
     return List.copyOf(days);
+  }
+
+  /** When there is work on a day. */
+  public static List<Minutes> hours(Hours.Calendar calendar, LocalDate day) {
+    return calendar.of(day).stream()
+        .map(
+            s -> {
+              int to = s.to().toSecondOfDay() / 60;
+              return new Minutes(s.from().toSecondOfDay() / 60, to == 0 ? DAY_MIN : to);
+            })
+        .toList();
   }
 
   private static List<Piece> pieces(Timeline line, Span span, LocalDate first) {
@@ -144,16 +153,16 @@ public record DayPlan(
     List<Block> all = new ArrayList<>();
     List<Step> steps = new ArrayList<>();
     long begin = 0;
-    long end = Long.MIN_VALUE;
+    long end = 0;
     for (Placed p : placed) {
       if (!p.step.byHand()) {
         continue;
       }
-      if (p.span.begin() - end > STOOD_BY) {
-        if (!steps.isEmpty()) {
-          all.add(new Block(begin, end, List.copyOf(steps)));
-        }
+      if (!steps.isEmpty() && p.span.begin() - end > STOOD_BY) {
+        all.add(new Block(begin, end, List.copyOf(steps)));
         steps.clear();
+      }
+      if (steps.isEmpty()) {
         begin = p.span.begin();
       }
       steps.add(p.step);
@@ -214,6 +223,11 @@ public record DayPlan(
   public Optional<Block> back(long now) {
     boolean begun = !blocks.isEmpty() && now >= blocks.get(0).begin;
     return blocks.stream().skip(begun ? 0 : 1).filter(b -> b.begin > now).findFirst();
+  }
+
+  /** What is at hand at a time, or next; empty when all of it is over. */
+  public Optional<Block> due(long now) {
+    return blocks.stream().filter(b -> b.end > now).findFirst();
   }
 
   /** Work by hand in all, minutes. */

@@ -199,6 +199,19 @@ public final class Timeline {
             network.calendar(), start, false, network.resources(), network.room(), steps, taken));
   }
 
+  /** The same with nothing else to do. */
+  public Timeline alone() {
+    return new Timeline(
+        new Network(
+            network.calendar(),
+            network.start(),
+            false,
+            network.resources(),
+            network.room(),
+            network.steps(),
+            List.of()));
+  }
+
   /** What it uses, and when. */
   public List<Network.Busy> taken() {
     List<Network.Busy> all = new ArrayList<>();

@@ -78,7 +78,9 @@ final class WorkHoursWords {
   private static String dates(String text, Moments today) {
     List<String> all = new ArrayList<>();
     for (String part : parts(text)) {
-      Matcher m = Pattern.compile("^(.*?)[\\s:,]+(\\d[\\d:., –-]*)$").matcher(part.strip());
+      Matcher m =
+          Pattern.compile("^(.*?)[\\s:,]+(\\d{1,2}(?:[:.]\\d\\d)? *(?:–|-|to).*)$")
+              .matcher(part.strip());
       if (!m.matches()) {
         throw new UnreadableQuantity("Write a day and its hours: Thu 11 Feb 8:00–20:00.");
       }
@@ -92,14 +94,14 @@ final class WorkHoursWords {
     List<String> all = new ArrayList<>();
     for (String part : parts(text.replace(',', ';'))) {
       Matcher m =
-          Pattern.compile("^(.*?)\\s*(-?\\d+(?:\\.\\d+)?)\\s*(?:°?\\s*([CF]))$")
+          Pattern.compile("^(.*?)\\s*([−-]?\\d+(?:\\.\\d+)?)\\s*(?:°?\\s*([CF]))$")
               .matcher(part.strip());
       if (!m.matches()) {
         throw new UnreadableQuantity(
             "Write from when and how warm, with a semicolon between: Tue 18:00 12 °C; Wed 8:00 20"
                 + " °C.");
       }
-      double typed = Double.parseDouble(m.group(2));
+      double typed = Double.parseDouble(m.group(2).replace('−', '-'));
       double degrees = m.group(3).equals("F") ? (typed - 32) / 1.8 : typed;
       if (!(degrees >= COLDEST_C && degrees <= WARMEST_C)) {
         throw new UnreadableQuantity("A room has from −10 °C to 50 °C: " + part.strip() + ".");

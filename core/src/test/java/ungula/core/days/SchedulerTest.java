@@ -280,4 +280,39 @@ public class SchedulerTest {
     }
     throw new AssertionError("Taken: " + what);
   }
+
+  /** What was done is where it was done, whatever the hours say; the rest follows from it. */
+  @Test
+  public void whatWasDoneStaysAndTheRestFollows() {
+    Network.Done late = new Network.Done(Net.at("2027-03-08T18:10"), Net.at("2027-03-08T18:40"));
+    Network n =
+        Net.week("2027-03-08T19:00")
+            .add(new Step("pour", true, 25, null, List.of(), "", Set.of(), null, late))
+            .wait("cure", 960, end("pour"))
+            .hands("open", 20, end("cure"))
+            .network();
+    Schedule s = Scheduler.of(n);
+    assertEquals(local(s.of("pour").from()), "2027-03-08T18:10");
+    assertEquals(local(s.of("pour").to()), "2027-03-08T18:40");
+    assertEquals(local(s.of("cure").to()), "2027-03-09T10:40");
+    assertEquals(local(s.of("open").from()), "2027-03-09T10:40");
+  }
+
+  /** A coat that went on at 16:00 leaves no window for the next: which rule, and no schedule. */
+  @Test
+  public void aWindowAfterWhatWasDoneCanBeMissed() {
+    Network.Done done = new Network.Done(Net.at("2027-03-08T16:00"), Net.at("2027-03-08T16:30"));
+    Step first = new Step("coat.1", true, 30, null, List.of(), "", Set.of(), null, done);
+    Net missed =
+        Net.week("2027-03-08T16:30").add(first).hands("coat.2", 30, window("coat.1", 99, 198));
+    Schedule s = missed.schedule();
+    assertFalse(s.feasible());
+    assertTrue(s.rule().startsWith("coat.2 cannot begin within"), s.rule());
+    // on the next day it may, where there is that way
+    Net other =
+        Net.week("2027-03-08T16:30")
+            .add(first)
+            .hands("coat.2", 30, new After("coat.1", 99, 198.0, true, null, 960.0));
+    assertEquals(local(other.schedule().of("coat.2").from()), "2027-03-09T08:00");
+  }
 }

@@ -17,6 +17,7 @@ import org.springframework.boot.web.server.servlet.CookieSameSiteSupplier;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
@@ -104,6 +105,9 @@ class Access {
     return http.authorizeHttpRequests(
             a ->
                 a.requestMatchers(Access::fromThisMachine)
+                    .permitAll()
+                    // whoever has the address reads the days, and nothing else
+                    .requestMatchers(HttpMethod.GET, "/api/calendar/*.ics")
                     .permitAll()
                     .requestMatchers("/api/**")
                     .authenticated()

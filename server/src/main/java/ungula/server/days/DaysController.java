@@ -1,6 +1,11 @@
 package ungula.server.days;
 
+import java.io.IOException;
 import java.util.List;
+import java.util.Locale;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -8,10 +13,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import ungula.core.days.Moments;
 import ungula.core.sentence.WordBook.Edit;
+import ungula.core.step.DayPlan;
 import ungula.core.step.Steps;
 import ungula.core.step.Timeline;
 import ungula.core.step.Timeline.Kept;
 import ungula.server.job.Jobs;
+import ungula.server.web.Named;
 
 /** When a job is done. */
 @RestController
@@ -29,6 +36,28 @@ class DaysController {
   @GetMapping
   DaysResponse days(@PathVariable String id) {
     return views.view(jobs.find(id));
+  }
+
+  /** Every step with its planned times. RFC 4180, UTF-8. */
+  @GetMapping(value = "/steps.csv", produces = "text/csv;charset=UTF-8")
+  ResponseEntity<String> stepsCsv(@PathVariable String id) throws IOException {
+    Jobs.Job job = jobs.find(id);
+    DayPlan plan = DaysViews.planned(job);
+    StringBuilder csv = new StringBuilder();
+    try (CSVPrinter out = new CSVPrinter(csv, CSVFormat.RFC4180)) {
+      out.printRecord("step", "part", "what", "kind", "begin", "end", "minutes");
+      for (DayPlan.Placed p : plan.steps()) {
+        out.printRecord(
+            p.step().key(),
+            p.step().part(),
+            p.step().what(),
+            p.step().kind().name().toLowerCase(Locale.ROOT),
+            plan.line().at(p.span().begin()).toOffsetDateTime(),
+            plan.line().at(p.span().end()).toOffsetDateTime(),
+            Math.round(Timeline.minutes(p.span().begin(), p.span().end())));
+      }
+    }
+    return Named.attachment(job.row().name() + ", steps.csv").body(csv.toString());
   }
 
   /**

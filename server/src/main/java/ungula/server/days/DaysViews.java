@@ -18,7 +18,6 @@ import ungula.core.skin.SkinClock;
 import ungula.core.step.CoatClock;
 import ungula.core.step.DayPlan;
 import ungula.core.step.DayPlan.Block;
-import ungula.core.step.Step;
 import ungula.core.step.Steps;
 import ungula.core.step.Timeline;
 import ungula.core.step.Timeline.Kept;
@@ -89,15 +88,14 @@ class DaysViews {
     return Moments.text(line.at(time).toLocalDateTime());
   }
 
-  private static DaysBack back(Timeline line, Block b) {
+  static DaysBack back(Timeline line, Block b) {
     return new DaysBack(
         text(line, b.begin()), line.at(b.begin()).toOffsetDateTime().toString(), told(b));
   }
 
   /** What is done in a stretch of work, such as "turn, release, then pour 2: 1 h 5 min". */
   static String told(Block b) {
-    List<String> labels = b.steps().stream().map(Step::label).distinct().toList();
-    return String.join(", ", labels) + ": " + Timespan.formatMin(b.workMin());
+    return b.labels() + ": " + Timespan.formatMin(b.workMin());
   }
 
   /** Time in which somebody waits and does nothing. */

@@ -6,10 +6,16 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.function.Supplier;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -19,6 +25,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.contact.Releases;
+import ungula.core.days.Moments;
 import ungula.core.demo.HarbourShapes;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mesh.io.StlWriter;
@@ -55,6 +62,14 @@ class DemoShelf {
   private final Products products;
   private final Stocks stocks;
   private final TransactionTemplate once;
+
+  /** After the next morning of work. */
+  private static final Map<String, Duration> BEGUN =
+      Map.of(
+          "Nautilus touch model", Duration.ZERO,
+          "Bollard chess pieces", Duration.ofMinutes(90),
+          "Barnacled mooring post", Duration.ofDays(1));
+
   private final Clock clock;
 
   DemoShelf(
@@ -123,9 +138,15 @@ class DemoShelf {
             WorkHours.USUAL,
             false,
             false));
+    SortedMap<Duration, String> begun = new TreeMap<>();
     for (int i = 0; i < entries.size(); i++) {
-      add(entries.get(i), kept.get(i));
+      String id = add(entries.get(i), kept.get(i));
+      Duration after = BEGUN.get(entries.get(i).name);
+      if (after != null) {
+        begun.put(after, id);
+      }
     }
+    jobs.order(List.copyOf(begun.values()));
     stock("marram-20", 5500, 62, 31, 3180, 322);
     stock("samphire-15", 2000, 80, 74, 610, 690);
     stock("dulse-30", 5250, 150, null, 5000, 250);
@@ -268,6 +289,18 @@ class DemoShelf {
     return new Entry(name, shape, fileName, List.of(edits));
   }
 
+  /** Some are begun: from the next morning of work, or so long after it. */
+  private Optional<Edit> begin(String name) {
+    Duration after = BEGUN.get(name);
+    if (after == null) {
+      return Optional.empty();
+    }
+    WorkHours hours = workshop.current().hours();
+    Instant morning = Instant.ofEpochSecond(hours.nextMorning(workshop.now()));
+    LocalDateTime at = LocalDateTime.ofInstant(morning.plus(after), hours.clock());
+    return Optional.of(edit("days.begin", new Moments.Moment(at, "").kept()));
+  }
+
   private Models.Stored keep(Entry entry) {
     try {
       Path file = Files.createTempFile("ungula-demo", ".stl");
@@ -280,16 +313,18 @@ class DemoShelf {
     }
   }
 
-  private void add(Entry entry, Models.Stored model) {
+  private String add(Entry entry, Models.Stored model) {
     List<Edit> all = new ArrayList<>();
     all.add(edit("master.source", "FILE"));
     all.add(edit("master.model", model.id()));
     all.add(edit("master.unitMm", "1"));
     all.addAll(entry.edits.stream().filter(e -> !Recorded.has(e.word())).toList());
+    begin(entry.name).ifPresent(all::add);
     Choices choices = ChoiceWords.edit(Choices.fresh(workshop.current().units()), all, null);
     String id = jobs.add(entry.name, true, choices);
     jobs.edit(id, entry.edits.stream().filter(e -> Recorded.has(e.word())).toList());
     jobs.look(id, "mould");
     jobs.look(id, "rubber");
+    return id;
   }
 }

@@ -78,7 +78,11 @@ class JobHistory {
   /** A job takes its place on the bench when somebody says when it is begun. */
   private void onBench(String id, Choices choices) {
     Moment begin = choices.days().begin();
-    mapper.begins(id, begin == null ? null : begin.at());
+    if (begin == null) {
+      mapper.notBegun(id);
+    } else {
+      mapper.begins(id, begin.at());
+    }
   }
 
   private void advance(JobMapper.Row on, int step) {

@@ -60,11 +60,21 @@ interface JobMapper {
   @Select(
       JOB
           + "WHERE j.begins IS NOT NULL AND NOT j.deleted AND NOT j.archived"
-          + " ORDER BY j.bench_place IS NULL, j.bench_place, j.begins, j.id")
+          + " ORDER BY j.bench_place, j.id")
   List<Row> onBench();
 
-  @Update("UPDATE job SET begins = #{begins} WHERE id = #{id}")
+  @Select(
+      JOB + "WHERE j.begins IS NULL AND NOT j.deleted AND NOT j.archived ORDER BY j.changed DESC")
+  List<Row> undated();
+
+  /** Takes a job's place after those that have one, unless it has one itself. */
+  @Update(
+      "UPDATE job SET begins = #{begins}, bench_place = COALESCE(bench_place,"
+          + " (SELECT COALESCE(MAX(bench_place), 0) + 1 FROM job)) WHERE id = #{id}")
   void begins(String id, LocalDateTime begins);
+
+  @Update("UPDATE job SET begins = NULL, bench_place = NULL WHERE id = #{id}")
+  void notBegun(String id);
 
   @Update("UPDATE job SET bench_place = #{place} WHERE id = #{id}")
   void place(String id, int place);

@@ -457,16 +457,15 @@ public class Jobs {
 
   /** What else there is to do: other jobs whose beginning is said, and that come before. */
   private Diary diary(JobMapper.Row of) {
-    long morning = workshop.current().hours().nextMorning(workshop.now());
-    List<Network.Busy> taken = new ArrayList<>();
-    for (JobMapper.Row row : mapper.onBench()) {
-      if (row.id().equals(of.id())) {
-        break;
-      }
-      onBench(row, new Diary(morning, List.copyOf(taken)))
-          .ifPresent(job -> taken.addAll(job.plan().steps().timeline().taken()));
-    }
-    return new Diary(morning, List.copyOf(taken));
+    return new Diary(morning(), taken(onBench(of.id())));
+  }
+
+  private long morning() {
+    return workshop.current().hours().nextMorning(workshop.now());
+  }
+
+  private static List<Network.Busy> taken(List<Job> jobs) {
+    return jobs.stream().flatMap(j -> j.plan().steps().timeline().taken().stream()).toList();
   }
 
   /** One of several jobs, after those before it; empty when it cannot be read. */
@@ -482,18 +481,28 @@ public class Jobs {
 
   /** Jobs whose beginning is said and that are not put away, in the order they are done. */
   public List<Job> onBench() {
-    long morning = workshop.current().hours().nextMorning(workshop.now());
-    List<Network.Busy> taken = new ArrayList<>();
+    return onBench(null);
+  }
+
+  /**
+   * @param before the job before which it ends; null for all of them
+   */
+  private List<Job> onBench(String before) {
+    long morning = morning();
     List<Job> jobs = new ArrayList<>();
     for (JobMapper.Row row : mapper.onBench()) {
-      onBench(row, new Diary(morning, List.copyOf(taken)))
-          .ifPresent(
-              job -> {
-                jobs.add(job);
-                taken.addAll(job.plan().steps().timeline().taken());
-              });
+      if (row.id().equals(before)) {
+        break;
+      }
+      onBench(row, new Diary(morning, taken(jobs))).ifPresent(jobs::add);
     }
     return jobs;
+  }
+
+  /** Jobs that are not put away and of which nobody says when they are begun. */
+  public List<Job> undated() {
+    Diary diary = new Diary(morning(), taken(onBench()));
+    return mapper.undated().stream().flatMap(row -> onBench(row, diary).stream()).toList();
   }
 
   /** Puts jobs on the bench in another order. */

@@ -3,6 +3,7 @@ package ungula.server.job;
 import java.io.IOException;
 import java.time.Duration;
 import java.time.OffsetDateTime;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -16,6 +17,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import ungula.core.days.Moments;
+import ungula.core.quantity.Timespan;
+import ungula.core.step.DayPlan;
 import ungula.core.workshop.Workshop;
 import ungula.server.web.Named;
 import ungula.server.web.Problem;
@@ -48,6 +52,7 @@ class ShelfController {
    * @param checks how many ask for a look
    * @param trouble why it cannot be read, and what helps; empty when it can
    * @param note what there is to know about it; empty for nothing
+   * @param due what is to be done next and when; null while nobody says when it is begun
    */
   record ShelfJob(
       String id,
@@ -62,7 +67,16 @@ class ShelfController {
       int checks,
       OffsetDateTime changed,
       String trouble,
-      String note) {}
+      String note,
+      @Nullable Due due) {}
+
+  /**
+   * @param at when, in words
+   * @param iso the same instant
+   * @param what is done then
+   * @param late how long ago that was to begin; empty when it is to come
+   */
+  record Due(String at, String iso, String what, String late) {}
 
   /**
    * @param workshop what it is called
@@ -74,7 +88,9 @@ class ShelfController {
   @GetMapping("/shelf")
   Shelf shelf() {
     Map<String, Map<String, String>> seen = jobs.seen();
-    List<ShelfJob> all = jobs.listed().stream().map(l -> entry(l, seen)).toList();
+    Map<String, Due> due = due();
+    List<ShelfJob> all =
+        jobs.listed().stream().map(l -> entry(l, seen, due.get(l.row().id()))).toList();
     Workshop ours = workshop.current();
     return new Shelf(ours.name(), ours.nameAssumed(), all.stream().anyMatch(ShelfJob::demo), all);
   }
@@ -86,7 +102,29 @@ class ShelfController {
     jobs.deleteDemo();
   }
 
-  private static ShelfJob entry(Jobs.Listed listed, Map<String, Map<String, String>> seen) {
+  /** What is next of each job whose beginning is said. */
+  private Map<String, Due> due() {
+    Map<String, Due> all = new HashMap<>();
+    long now = workshop.now();
+    for (Jobs.Job job : jobs.onBench()) {
+      if (!job.plan().steps().making().isEmpty()) {
+        DayPlan plan = DayPlan.of(job.plan().steps());
+        plan.due(now).ifPresent(b -> all.put(job.row().id(), due(plan, b, now)));
+      }
+    }
+    return all;
+  }
+
+  private static Due due(DayPlan plan, DayPlan.Block b, long now) {
+    return new Due(
+        Moments.text(plan.line().at(b.begin()).toLocalDateTime()),
+        plan.line().at(b.begin()).toOffsetDateTime().toString(),
+        b.labels(),
+        b.begin() > now ? "" : Timespan.formatMin((now - b.begin()) / 60.0));
+  }
+
+  private static ShelfJob entry(
+      Jobs.Listed listed, Map<String, Map<String, String>> seen, Due due) {
     var row = listed.row();
     if (!listed.readable()) {
       return new ShelfJob(
@@ -102,7 +140,8 @@ class ShelfController {
           0,
           row.changed(),
           listed.trouble(),
-          "");
+          "",
+          null);
     }
     Summary job = listed.summary();
     return new ShelfJob(
@@ -118,7 +157,8 @@ class ShelfController {
         job.checks(),
         row.changed(),
         "",
-        row.note() == null ? "" : row.note());
+        row.note() == null ? "" : row.note(),
+        due);
   }
 
   /** Rendered once for what it shows, then kept. */

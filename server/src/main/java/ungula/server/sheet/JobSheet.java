@@ -15,6 +15,7 @@ import ungula.core.mould.SectionDrawing;
 import ungula.core.plan.SkinPart;
 import ungula.core.pour.PlannedBatch;
 import ungula.core.quantity.Day;
+import ungula.core.step.DayPlan;
 import ungula.core.step.Steps;
 import ungula.core.working.Figure;
 import ungula.core.workshop.Workshop;
@@ -92,6 +93,9 @@ final class JobSheet {
       heading("The skin", VIEW_HEIGHT + 70);
       views();
       SkinPaper.write(c, pen);
+    }
+    if (!c.steps.making().isEmpty() && c.stop.isEmpty()) {
+      DaysPaper.write(DayPlan.of(c.steps), pen);
     }
     if (c.working) {
       WorkingPaper.write(c.figures.values(), pen);

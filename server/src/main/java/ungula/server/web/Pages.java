@@ -25,6 +25,7 @@ class Pages implements WebMvcConfigurer {
     String[] paths = {
       "/",
       "/jobs/**",
+      "/days",
       "/rubber/**",
       "/mix",
       "/shopping",

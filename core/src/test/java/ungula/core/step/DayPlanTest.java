@@ -1,0 +1,102 @@
+package ungula.core.step;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.stream.Stream;
+import org.testng.annotations.Test;
+import ungula.core.AnyPlan;
+import ungula.core.days.Diary;
+import ungula.core.step.DayPlan.Block;
+import ungula.core.step.DayPlan.Piece;
+import ungula.core.step.DayPlan.Placed;
+
+/** Days of many plans, as they are shown. */
+public class DayPlanTest {
+
+  private static List<DayPlan> plans() {
+    Random random = new Random(23);
+    return Stream.generate(() -> AnyPlan.any(random).plan().steps())
+        .filter(s -> !s.making().isEmpty())
+        .limit(80)
+        .map(DayPlan::of)
+        .toList();
+  }
+
+  /** Cut at midnight, the pieces of a step are as long as it is. */
+  @Test
+  public void piecesOfAStepAreTheStep() {
+    for (DayPlan plan : plans()) {
+      for (Placed p : plan.steps()) {
+        int minutes = 0;
+        for (Piece piece : p.pieces()) {
+          minutes += piece.minutes().to() - piece.minutes().from();
+          assertTrue(piece.day() >= 0 && piece.day() < plan.days().size(), p.toString());
+        }
+        double takes = Timeline.minutes(p.span().begin(), p.span().end());
+        assertTrue(Math.abs(minutes - takes) <= 1, p.step().key() + " " + minutes + " " + takes);
+      }
+    }
+  }
+
+  /** Every step by hand is in one stretch of work, and between two there is time to leave. */
+  @Test
+  public void stretchesOfWorkLieApart() {
+    for (DayPlan plan : plans()) {
+      List<String> told = new ArrayList<>();
+      Block before = null;
+      for (Block b : plan.blocks()) {
+        b.steps().forEach(s -> told.add(s.key()));
+        assertTrue(before == null || b.begin() - before.end() > 20 * 60, b.toString());
+        before = b;
+      }
+      assertEquals(
+          told,
+          plan.steps().stream().filter(p -> p.step().byHand()).map(p -> p.step().key()).toList());
+    }
+  }
+
+  /** What decides runs from the first step to the last, each waiting for the one before. */
+  @Test
+  public void theChainLeadsFromTheBeginningToTheFinish() {
+    for (DayPlan plan : plans()) {
+      Timeline line = plan.line();
+      List<String> chain = plan.chain();
+      assertEquals(line.of(chain.get(chain.size() - 1)).end(), line.end());
+      assertEquals(line.of(chain.get(0)).begin(), line.begin());
+      for (int i = 1; i < chain.size(); i++) {
+        assertTrue(line.of(chain.get(i)).begin() >= line.of(chain.get(i - 1)).begin());
+      }
+    }
+  }
+
+  @Test
+  public void oneIsBackAtTheNextStretch() {
+    DayPlan plan = plans().stream().filter(p -> p.blocks().size() > 2).findFirst().orElseThrow();
+    List<Block> blocks = plan.blocks();
+    assertEquals(blocks.get(0).begin(), Diary.PLAIN.morning());
+    long before = blocks.get(0).begin() - 60;
+    // before it is begun, when to be back after the first
+    assertEquals(plan.back(before).orElseThrow(), blocks.get(1));
+    assertEquals(plan.due(before).orElseThrow(), blocks.get(0));
+    assertEquals(plan.back(blocks.get(0).begin()).orElseThrow(), blocks.get(1));
+    assertEquals(plan.due(blocks.get(1).begin() + 60).orElseThrow(), blocks.get(1));
+    assertEquals(plan.back(blocks.get(1).begin()).orElseThrow(), blocks.get(2));
+    assertTrue(plan.back(plan.line().end()).isEmpty());
+    assertTrue(plan.due(plan.line().end()).isEmpty());
+  }
+
+  /** A few words each, of which no two steps of one plan but the same work have the same. */
+  @Test
+  public void stepsHaveShortNames() {
+    for (DayPlan plan : plans()) {
+      for (Placed p : plan.steps()) {
+        String label = p.step().label();
+        assertTrue(label.matches("[\\p{Ll}\\d][\\p{Ll}\\d’'/-]*( [\\p{Ll}\\d’'/-]+){0,3}"), label);
+      }
+    }
+  }
+}

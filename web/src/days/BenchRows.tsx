@@ -1,0 +1,131 @@
+import type { Bench } from '../api/client';
+import { across, clock, DAY_MIN } from '../job/days/axis';
+import { Hatch } from '../job/days/Hatch';
+import { useSize } from '../ui/useSize';
+
+const HEAD = 30;
+const LEFT = 70;
+const LANE = 26;
+const PAD = 12;
+const IDLE = 34;
+
+type Job = Bench['jobs'][number];
+
+/** A row a day, in it a lane for each job that is worked at. */
+export function BenchRows({ bench }: { bench: Bench }) {
+  const { ref, width } = useSize<HTMLDivElement>();
+  return (
+    <div ref={ref} className="thing days rows">
+      {width > 0 && <Drawn bench={bench} width={width} />}
+    </div>
+  );
+}
+
+function Drawn({ bench, width }: { bench: Bench; width: number }) {
+  const range = hours(bench);
+  const x = across(range, LEFT, width - 12);
+  const on = (day: number) =>
+    bench.jobs.filter((j) => j.bars.some((b) => b.day === day && b.hands));
+  const high = (day: number) => {
+    const lanes = on(day).length;
+    return lanes === 0 ? IDLE : PAD + lanes * LANE;
+  };
+  const tops: number[] = [];
+  let below = HEAD;
+  for (let day = 0; day < bench.days.length; day++) {
+    tops.push(below);
+    below += high(day) + 8;
+  }
+  const step = width < 600 ? 240 : 120;
+  const ticks = x.ticks(30).filter((t) => t % step === 0);
+  return (
+    <svg height={below} role="img" aria-label="Jobs by day and hour">
+      <Hatch />
+      {ticks.map((t) => (
+        <text key={t} className="hour" x={x(t)} y={18} textAnchor="middle">
+          {t / 60}
+        </text>
+      ))}
+      {bench.days.map((d, i) => {
+        const top = tops[i] ?? HEAD;
+        return (
+          <g key={d.date}>
+            <text className={`weekday${d.today ? ' today' : ''}`} x={2} y={top + 21}>
+              {d.name}
+            </text>
+            {high(i) > IDLE && (
+              <text className="date" x={2} y={top + 36}>
+                {d.text}
+              </text>
+            )}
+            {d.hours.map((h) => (
+              <rect
+                key={h.from}
+                className="open"
+                x={x(h.from)}
+                width={Math.max(0, x(h.to) - x(h.from))}
+                y={top}
+                height={high(i)}
+              />
+            ))}
+            {ticks.map((t) => (
+              <line key={t} className="grid" x1={x(t)} x2={x(t)} y1={top} y2={top + high(i)} />
+            ))}
+            {on(i).map((j, lane) => (
+              <Lane key={j.id} job={j} day={i} x={x} y={top + PAD / 2 + lane * LANE} />
+            ))}
+          </g>
+        );
+      })}
+    </svg>
+  );
+}
+
+/** Hands as blocks, waits behind them, and whose they are. */
+function Lane({
+  job,
+  day,
+  x,
+  y,
+}: {
+  job: Job;
+  day: number;
+  x: ReturnType<typeof across>;
+  y: number;
+}) {
+  const bars = job.bars.filter((b) => b.day === day);
+  const last = Math.max(...bars.filter((b) => b.hands).map((b) => b.to));
+  const sorted = [...bars].sort((a, b) => Number(a.hands) - Number(b.hands));
+  return (
+    <g>
+      {sorted.map((b, i) => (
+        <g key={i} className={b.hands ? 'bar' : 'wait'}>
+          <title>{`${job.name}: ${b.label}, ${clock(b.from)} to ${clock(b.to)}`}</title>
+          <rect
+            x={x(b.from)}
+            width={Math.max(2, x(b.to) - x(b.from) - (b.hands ? 1 : 0))}
+            y={b.hands ? y : y + 5}
+            height={b.hands ? LANE - 6 : LANE - 16}
+          />
+        </g>
+      ))}
+      <text className="whose" x={x(last) + 7} y={y + 14}>
+        {job.name}
+      </text>
+    </g>
+  );
+}
+
+/** From the first hour of work or hands to the last. */
+function hours(bench: Bench): [number, number] {
+  const all = [
+    ...bench.days.flatMap((d) => d.hours.flatMap((h) => [h.from, h.to])),
+    ...bench.jobs.flatMap((j) => j.bars.filter((b) => b.hands).flatMap((b) => [b.from, b.to])),
+    8 * 60,
+    17 * 60,
+  ];
+  return [
+    Math.max(0, Math.floor(Math.min(...all) / 60) * 60 - 60),
+    Math.min(DAY_MIN, Math.ceil(Math.max(...all) / 60) * 60 + 120),
+  ];
+}

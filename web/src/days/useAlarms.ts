@@ -1,0 +1,87 @@
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { client, unwrap } from '../api/client';
+
+const KEPT = 'ungula.alarms';
+const CHANGED = 'ungula-alarms';
+
+/** Whether waits that end ring on this page: said once, and kept by the browser. */
+export function useAlarmsWanted() {
+  const read = () => localStorage.getItem(KEPT) === 'on';
+  const [wanted, setWanted] = useState(read);
+  useEffect(() => {
+    const onChange = () => setWanted(read());
+    window.addEventListener(CHANGED, onChange);
+    return () => window.removeEventListener(CHANGED, onChange);
+  }, []);
+  const want = (on: boolean) => {
+    localStorage.setItem(KEPT, on ? 'on' : 'off');
+    window.dispatchEvent(new Event(CHANGED));
+    if (on && 'Notification' in window && Notification.permission === 'default') {
+      void Notification.requestPermission();
+    }
+  };
+  return { wanted, want };
+}
+
+export interface Ringing {
+  key: string;
+  job: string;
+  text: string;
+}
+
+/** Waits that have ended since this page was opened, until they are put out. */
+export function useAlarms(wanted: boolean) {
+  const { data } = useQuery({
+    queryKey: ['bench', 'alarms'],
+    queryFn: () => unwrap(client.GET('/api/days/alarms')),
+    enabled: wanted,
+    refetchInterval: 60_000,
+    staleTime: 0,
+  });
+  const [ringing, setRinging] = useState<Ringing[]>([]);
+  useEffect(() => {
+    if (!data || !wanted) {
+      return;
+    }
+    const now = Date.parse(data.now);
+    const bells = data.alarms
+      .filter((a) => Date.parse(a.at) > now)
+      .map((a) =>
+        setTimeout(
+          () => {
+            const alarm = {
+              key: `${a.job} ${a.at}`,
+              job: a.job,
+              text: `${a.name}: ${a.text}, over`,
+            };
+            setRinging((all) => [...all.filter((r) => r.key !== alarm.key), alarm]);
+            ring(alarm.text);
+          },
+          Date.parse(a.at) - now,
+        ),
+      );
+    return () => bells.forEach(clearTimeout);
+  }, [data, wanted]);
+  const put = (key: string) => setRinging((all) => all.filter((r) => r.key !== key));
+  return { ringing, put };
+}
+
+/** A sound, and a notification where the browser may show one. */
+function ring(text: string) {
+  if ('Notification' in window && Notification.permission === 'granted') {
+    new Notification(text);
+  }
+  if ('AudioContext' in window) {
+    const sound = new AudioContext();
+    for (const at of [0, 0.35, 0.7]) {
+      const tone = sound.createOscillator();
+      const loud = sound.createGain();
+      tone.frequency.value = 880;
+      loud.gain.value = 0.15;
+      tone.connect(loud).connect(sound.destination);
+      tone.start(sound.currentTime + at);
+      tone.stop(sound.currentTime + at + 0.2);
+    }
+  }
+}
