@@ -8,6 +8,7 @@ const LEFT = 70;
 const LANE = 26;
 const PAD = 12;
 const IDLE = 34;
+const LETTER = 7;
 
 type Job = Bench['jobs'][number];
 
@@ -95,6 +96,9 @@ function Lane({
 }) {
   const bars = job.bars.filter((b) => b.day === day);
   const last = Math.max(...bars.filter((b) => b.hands).map((b) => b.to));
+  const first = Math.min(...bars.filter((b) => b.hands).map((b) => b.from));
+  const room = job.name.length * LETTER;
+  const before = x(last) + room > (x.range()[1] ?? 0) && x(first) - room > LEFT;
   const sorted = [...bars].sort((a, b) => Number(a.hands) - Number(b.hands));
   return (
     <g>
@@ -109,7 +113,12 @@ function Lane({
           />
         </g>
       ))}
-      <text className="whose" x={x(last) + 7} y={y + 14}>
+      <text
+        className="whose"
+        x={before ? x(first) - 7 : x(last) + 7}
+        y={y + 14}
+        textAnchor={before ? 'end' : 'start'}
+      >
         {job.name}
       </text>
     </g>

@@ -13,6 +13,8 @@ export interface BeginDesk {
   leave: () => void;
   dragged: string | null;
   cost: Cost | null;
+  /** What is shown is about to be replaced. */
+  stale: boolean;
 }
 
 /** The beginning, to be dragged along the hours and from day to day, or moved by keys. */
@@ -33,6 +35,9 @@ export function BeginMark({ days, lay, desk }: { days: Days; lay: Layout; desk: 
     return `${date}T${padded(snapped)}`;
   };
   const move = (e: KeyboardEvent) => {
+    if (desk.stale) {
+      return;
+    }
     const by = { ArrowLeft: -1, ArrowRight: 1 }[e.key];
     const byDay = { PageUp: -1, ArrowUp: -1, PageDown: 1, ArrowDown: 1 }[e.key];
     if (e.key === 'Enter' && dragged !== null) {
@@ -49,6 +54,7 @@ export function BeginMark({ days, lay, desk }: { days: Days; lay: Layout; desk: 
     e.stopPropagation();
   };
   const { y, high } = lay.handLane;
+  const toTheLeft = lay.x(min) > (lay.x(lay.range[0]) + lay.x(lay.range[1])) / 2;
   return (
     <g
       className={`begin${held || dragged !== null ? ' held' : ''}`}
@@ -63,8 +69,10 @@ export function BeginMark({ days, lay, desk }: { days: Days; lay: Layout; desk: 
       onKeyDown={move}
       onBlur={desk.leave}
       onPointerDown={(e) => {
-        e.currentTarget.setPointerCapture(e.pointerId);
-        setHeld(true);
+        if (!desk.stale) {
+          e.currentTarget.setPointerCapture(e.pointerId);
+          setHeld(true);
+        }
       }}
       onPointerMove={(e) => {
         if (held) {
@@ -85,7 +93,7 @@ export function BeginMark({ days, lay, desk }: { days: Days; lay: Layout; desk: 
       <line y1={6} y2={y + high} />
       <path d="M-8 10 L8 10 L0 24 Z" />
       <rect className="grip" x={-14} y={0} width={28} height={y} />
-      <text x={12} y={15}>
+      <text x={toTheLeft ? -12 : 12} y={15} textAnchor={toTheLeft ? 'end' : 'start'}>
         {dragged === null ? `begin ${clock(min)}` : said(days, dragged, cost, min)}
       </text>
     </g>

@@ -16,7 +16,7 @@ interface Props {
 
 /** The left half of the stage Days: the timeline, whose beginning is dragged. */
 export function DaysDrawing({ job, desk, picked, pick }: Props) {
-  const { data: days } = useQuery(daysQuery(job.id, job.version));
+  const { data: days, isPlaceholderData: stale } = useQuery(daysQuery(job.id, job.version));
   const [zoom, setZoom] = useState<Zoom>('hours');
   const begin = useBegin(job.id);
   if (!days) {
@@ -41,6 +41,7 @@ export function DaysDrawing({ job, desk, picked, pick }: Props) {
         leave: begin.end,
         dragged: begin.at,
         cost: begin.cost,
+        stale,
       }}
     />
   );

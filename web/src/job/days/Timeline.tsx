@@ -49,7 +49,7 @@ export function Timeline({ days, zoom, setZoom, picked, pick, begin }: Props) {
           )}
         </span>
       </div>
-      <div ref={ref} className="rows">
+      <div ref={ref} className={`rows${begin.stale ? ' stale' : ''}`}>
         {width > 0 &&
           (zoom === 'week' ? (
             <Weeks days={days} width={width} />

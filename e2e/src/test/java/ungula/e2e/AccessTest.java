@@ -22,6 +22,7 @@ public class AccessTest extends Browsing {
   public Object[][] pages() {
     return new Object[][] {
       {""},
+      {"days"},
       {"rubber"},
       {"rubber/oyster-75"},
       {"shopping"},
@@ -34,7 +35,8 @@ public class AccessTest extends Browsing {
       {"{job}/approach"},
       {"{job}/mould"},
       {"{job}/rubber"},
-      {"{job}/pours"}
+      {"{job}/pours"},
+      {"{job}/days"}
     };
   }
 
@@ -44,7 +46,9 @@ public class AccessTest extends Browsing {
     visit(path.replace("{job}", job));
     assertThat(page.locator("h1")).not().hasText("");
     if (!job.isEmpty()) {
-      assertThat(page.locator(".drawing svg, .solid canvas, .approaches table, .proposed img"))
+      assertThat(
+              page.locator(
+                  ".drawing svg, .solid canvas, .approaches table, .proposed img," + " .days svg"))
           .isVisible();
     }
     AxeRunOptions wrong = new AxeRunOptions();
