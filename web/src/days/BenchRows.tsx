@@ -27,15 +27,20 @@ function Drawn({ bench, width }: { bench: Bench; width: number }) {
   const x = across(range, LEFT, width - 12);
   const on = (day: number) =>
     bench.jobs.filter((j) => j.bars.some((b) => b.day === day && b.hands));
+  const lanes = bench.days.map((_, day) => on(day).length);
+  const hidden = bench.days.map((_, day) => dull(lanes, day));
   const high = (day: number) => {
-    const lanes = on(day).length;
-    return lanes === 0 ? IDLE : PAD + lanes * LANE;
+    if (hidden[day]) {
+      return 0;
+    }
+    const many = lanes[day] ?? 0;
+    return many === 0 ? IDLE : PAD + many * LANE;
   };
   const tops: number[] = [];
   let below = HEAD;
   for (let day = 0; day < bench.days.length; day++) {
     tops.push(below);
-    below += high(day) + 8;
+    below += hidden[day] ? 0 : high(day) + 8;
   }
   const step = width < 600 ? 240 : 120;
   const ticks = x.ticks(30).filter((t) => t % step === 0);
@@ -49,6 +54,10 @@ function Drawn({ bench, width }: { bench: Bench; width: number }) {
       ))}
       {bench.days.map((d, i) => {
         const top = tops[i] ?? HEAD;
+        if (hidden[i]) {
+          return null;
+        }
+        const skipped = hidden[i + 1] ? hidden.indexOf(false, i + 1) - i - 1 : 0;
         return (
           <g key={d.date}>
             <text className={`weekday${d.today ? ' today' : ''}`} x={2} y={top + 21}>
@@ -72,6 +81,11 @@ function Drawn({ bench, width }: { bench: Bench; width: number }) {
             {ticks.map((t) => (
               <line key={t} className="grid" x1={x(t)} x2={x(t)} y1={top} y2={top + high(i)} />
             ))}
+            {skipped > 0 && (
+              <text className="lane" x={LEFT + 6} y={top + 21}>
+                and {skipped} more days without work by hand
+              </text>
+            )}
             {on(i).map((j, lane) => (
               <Lane key={j.id} job={j} day={i} x={x} y={top + PAD / 2 + lane * LANE} />
             ))}
@@ -123,6 +137,11 @@ function Lane({
       </text>
     </g>
   );
+}
+
+/** Whether a day is one of several without work, and not the first of them. */
+function dull(lanes: number[], day: number) {
+  return lanes[day] === 0 && lanes[day - 1] === 0 && day + 1 < lanes.length;
 }
 
 /** From the first hour of work or hands to the last. */

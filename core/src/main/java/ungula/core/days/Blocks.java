@@ -53,6 +53,9 @@ final class Blocks {
 
   private final Map<String, List<Busy>> busy = new HashMap<>();
 
+  /** When others leave nothing of a resource. */
+  private final Map<String, Taken> taken = new HashMap<>();
+
   /**
    * Step {@code to} begins no sooner than the least lag after {@code from}, and no later than the
    * greatest or on a later day.
@@ -122,7 +125,10 @@ final class Blocks {
     offset = offsets();
     lags();
     holders();
-    network.busy().forEach(b -> busy.computeIfAbsent(b.resource(), r -> new ArrayList<>()).add(b));
+    network.busy().stream()
+        .filter(b -> b.to() > network.start())
+        .forEach(b -> busy.computeIfAbsent(b.resource(), r -> new ArrayList<>()).add(b));
+    busy.forEach((name, all) -> taken.put(name, Taken.of(all, network.capacity(name))));
   }
 
   private long[] offsets() {
@@ -474,23 +480,9 @@ final class Blocks {
       return horizon + 1;
     }
     long free = begin;
-    for (Map.Entry<String, List<Busy>> e : busy.entrySet()) {
+    for (Map.Entry<String, Taken> e : taken.entrySet()) {
       if (steps.get(m).holds(e.getKey())) {
-        List<Busy> others =
-            e.getValue().stream().filter(o -> o.from() < end && o.to() > begin).toList();
-        for (Busy one : others) {
-          long at = Math.max(begin, one.from());
-          long used = others.stream().filter(o -> o.from() <= at && o.to() > at).count();
-          if (used >= network.capacity(e.getKey())) {
-            long until =
-                others.stream()
-                    .filter(o -> o.from() <= at && o.to() > at)
-                    .mapToLong(Busy::to)
-                    .min()
-                    .orElseThrow();
-            free = Math.max(free, until);
-          }
-        }
+        free = Math.max(free, e.getValue().freeFrom(begin, end));
       }
     }
     return free;

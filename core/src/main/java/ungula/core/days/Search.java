@@ -217,8 +217,10 @@ final class Search {
             together.add(o);
           }
         }
-        List<Busy> used = blocks.used(e.getKey(), at);
-        int room = Math.max(0, blocks.network.capacity(e.getKey()) - used.size());
+        int capacity = blocks.network.capacity(e.getKey());
+        // of what there is one of, nothing stands where others use it
+        List<Busy> used = capacity == 1 ? List.of() : blocks.used(e.getKey(), at);
+        int room = Math.max(0, capacity - used.size());
         if (together.size() > room) {
           soonest = at;
           of = together.subList(0, room + 1);
@@ -231,12 +233,16 @@ final class Search {
 
   /** When use of a resource may become more. */
   private long[] moments(String resource, int[] holders, long[] starts) {
-    return LongStream.concat(
-            Arrays.stream(holders).mapToLong(m -> blocks.begin(m, starts[blocks.blockOf[m]])),
-            blocks.network.busy().stream()
-                .filter(b -> b.resource().equals(resource))
-                .mapToLong(Busy::from))
-        .toArray();
+    LongStream begins =
+        Arrays.stream(holders).mapToLong(m -> blocks.begin(m, starts[blocks.blockOf[m]]));
+    return blocks.network.capacity(resource) == 1
+        ? begins.toArray()
+        : LongStream.concat(
+                begins,
+                blocks.network.busy().stream()
+                    .filter(b -> b.resource().equals(resource))
+                    .mapToLong(Busy::from))
+            .toArray();
   }
 
   private List<Order> orders(List<Integer> of, List<Busy> others) {

@@ -37,6 +37,10 @@ public class AnyNetworkTest {
     }
     if (r.nextInt(4) == 0) {
       n.busy("person", "2027-03-08T08:30", "2027-03-08T09:30");
+      if (r.nextBoolean()) {
+        n.busy("person", "2027-03-08T09:30", "2027-03-08T11:30");
+        n.busy("oven", "2027-03-08T11:00", "2027-03-09T08:30");
+      }
     }
     return n;
   }

@@ -42,7 +42,7 @@ import ungula.server.workshop.Habits;
 final class BenchDays {
 
   /** Nobody looks further ahead at once. */
-  private static final int MOST_DAYS = 62;
+  private static final int MOST_DAYS = 366;
 
   /** A wait that is over sooner does not ring. */
   private static final long LONG = 10 * 60;
