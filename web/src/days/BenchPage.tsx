@@ -199,7 +199,7 @@ function Tools({ bench }: { bench: Bench }) {
     bench.tools.length > 0 && (
       <section className="part">
         <h2>Tools</h2>
-        <ul className="tools">
+        <ul className="benchtools">
           {bench.tools.map((t) => (
             <li key={t.name}>
               <strong>{t.name}</strong> {t.text}

@@ -49,13 +49,24 @@ export function HelpPage() {
           its working. Drag the pour line on the dipstick. Choose a rubber, read what to weigh,
           print the sheet and take it to the bench.
         </p>
+        <h2>Days</h2>
+        <p>
+          The stage Days puts every step into your hours of work. Drag the red mark, or type when it
+          is begun: it says what that costs. Dark is your hands, hatched is what the mould does by
+          itself; a green line marks what decides the finish. “Come back at” says when you are
+          needed next. A job whose beginning is said takes its place on the page Days, where all
+          jobs share one bench. Hours, days off and how warm the room will be are on the Workshop
+          page. Typed lists of days are parted by semicolons.
+        </p>
         <h2>How things may be written</h2>
         <p>
           <kbd>12</kbd> <kbd>1.2 cm</kbd> <kbd>3/8&quot;</kbd> <kbd>5 3/16 in</kbd>{' '}
           <kbd>2 ft 3 in</kbd> · <kbd>350 g</kbd> <kbd>1 lb 6 oz</kbd> · <kbd>87 cc</kbd>{' '}
           <kbd>1.5 L</kbd> <kbd>3 US gal</kbd> · <kbd>100 : 10 by weight</kbd>{' '}
           <kbd>1 : 1 by volume</kbd> <kbd>4 % of base</kbd> · <kbd>28 Nov 2026</kbd>{' '}
-          <kbd>28.11.2026</kbd> · <kbd>−0.95 bar</kbd> <kbd>28 inHg</kbd> <kbd>5 kPa absolute</kbd>
+          <kbd>28.11.2026</kbd> · <kbd>−0.95 bar</kbd> <kbd>28 inHg</kbd> <kbd>5 kPa absolute</kbd>{' '}
+          · <kbd>Tue 9</kbd> <kbd>tomorrow 8:30</kbd> <kbd>when the rubber comes, Thursday</kbd> ·{' '}
+          <kbd>8–12, 13–17</kbd>
         </p>
         <h2>Words</h2>
         <dl>

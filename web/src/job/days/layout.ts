@@ -7,7 +7,7 @@ const RIGHT = 26;
 
 /** Heights of a day's row, by the room there is; of a day on which nothing is done. */
 const LOW = 128;
-const TALL = 176;
+const TALL = 230;
 const IDLE = 62;
 
 const HOUR = 60;

@@ -53,9 +53,6 @@ public class Screenshots extends Browsing {
     visit(nautilus + "/rubber");
     drawn();
     take("rubber");
-    page.locator("[data-tally='rubber.box'] button").click();
-    assertThat(page.locator(".popover")).isVisible();
-    take("working");
     visit(demoJobItself("Bollard chess pieces") + "/mould?view=TOP");
     drawn();
     write("plate.copies", "2");
@@ -104,9 +101,12 @@ public class Screenshots extends Browsing {
     visit("shopping");
     page.locator("table.compare tfoot").waitFor();
     take("shopping");
-    visit("rubber/samphire-15");
-    assertThat(page.locator("article")).isVisible();
-    take("rubber-sheet");
+    visit(demoJobItself("Barnacled mooring post") + "/days");
+    assertThat(page.locator(".days .finish")).isVisible();
+    take("days");
+    visit("days");
+    assertThat(page.locator(".whose").first()).isVisible();
+    take("bench");
     visit("workshop");
     assertThat(word("name")).isVisible();
     take("workshop");
