@@ -24,7 +24,7 @@ const TERMS: [string, string][] = [
 ];
 
 const KEYS: [string, string][] = [
-  ['1 2 3 4 5', 'the stages of a job'],
+  ['1 … 6', 'the stages of a job'],
   ['Tab', 'the next word'],
   ['Enter', 'change the word, or take what is typed'],
   ['Esc', 'leave it as it was'],
