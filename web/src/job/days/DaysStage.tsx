@@ -36,7 +36,11 @@ export function DaysStage({ job, desk, picked, pick, work }: Props) {
       <h1>Days</h1>
       <NotRead what="The days" error={error} again={refetch} />
       <p className="sentence">
-        Begin <Word k="days.begin" unsaid={days?.begin} after="." /> {days && <RoomWords />}
+        Begin <Word k="days.begin" unsaid={days?.begin} after="." />{' '}
+        {days && waitsForOthers(job, days) && (
+          <>It begins {days.begin.replace(/^.* /, '')}, when your hands are free of other jobs. </>
+        )}
+        {days && <RoomWords />}
       </p>
       {days && (
         <>
@@ -66,6 +70,13 @@ export function DaysStage({ job, desk, picked, pick, work }: Props) {
       )}
     </>
   );
+}
+
+/** Whether it begins later than somebody said, for what stands above it on the bench. */
+function waitsForOthers(job: Job, days: Days) {
+  const said = job.words['days.begin'];
+  const taken = days.days.some((d) => d.taken.length > 0);
+  return taken && said !== undefined && !said.unset && !said.text.startsWith(days.begin);
 }
 
 /** What is waited for and what belongs together in the chain: each name once in a row. */

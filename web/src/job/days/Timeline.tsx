@@ -40,7 +40,12 @@ export function Timeline({ days, zoom, setZoom, picked, pick, begin }: Props) {
         </span>
         <span className="legend small quiet">
           <i className="hands" /> your hands <i className="waits" /> the mould works{' '}
-          <i className="chain" /> decides the finish
+          <i className="chain" /> decides the finish{' '}
+          {days.steps.some((s) => s.window) && (
+            <>
+              <i className="window" /> may begin{' '}
+            </>
+          )}
           {days.days.some((d) => d.taken.length > 0) && (
             <>
               {' '}

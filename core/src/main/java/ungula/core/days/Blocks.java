@@ -40,6 +40,9 @@ final class Blocks {
   private final int[] firstOf;
   final int count;
 
+  /** How long each takes, s; what follows the room at 23 °C. */
+  private final long[] takes;
+
   /** Whether work at it goes on after a break: it is longer than any span of hours. */
   private final boolean[] cut;
 
@@ -117,10 +120,11 @@ final class Blocks {
     blockOf = blocks.stream().mapToInt(Integer::intValue).toArray();
     firstOf = firsts.stream().mapToInt(Integer::intValue).toArray();
     count = firstOf.length - 1;
+    takes = steps.stream().mapToLong(s -> seconds(s.minutes())).toArray();
     cut = new boolean[steps.size()];
     for (int m = 0; m < cut.length; m++) {
       Step s = steps.get(m);
-      cut[m] = s.hands() && s.unbroken().isEmpty() && seconds(s.minutes()) > hours.longest();
+      cut[m] = s.hands() && s.unbroken().isEmpty() && takes[m] > hours.longest();
     }
     offset = offsets();
     lags();
@@ -136,8 +140,7 @@ final class Blocks {
     for (int block = 0; block < count; block++) {
       for (int m = firstOf[block] + 1; m < firstOf[block + 1]; m++) {
         Step before = steps.get(m - 1);
-        all[m] =
-            before.perTen() != null || all[m - 1] < 0 ? -1 : all[m - 1] + seconds(before.minutes());
+        all[m] = before.perTen() != null || all[m - 1] < 0 ? -1 : all[m - 1] + takes[m - 1];
       }
     }
     return all;
@@ -243,11 +246,9 @@ final class Blocks {
       return begin + s.done().to() - s.done().from();
     }
     if (cut[m]) {
-      return hours.worked(begin, seconds(s.minutes()));
+      return hours.worked(begin, takes[m]);
     }
-    return s.perTen() == null
-        ? begin + seconds(s.minutes())
-        : room.after(begin, 60 * s.minutes(), s.perTen());
+    return s.perTen() == null ? begin + takes[m] : room.after(begin, 60 * s.minutes(), s.perTen());
   }
 
   private int last(int block) {

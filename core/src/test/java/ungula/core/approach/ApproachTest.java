@@ -21,6 +21,8 @@ import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.choice.Materials;
 import ungula.core.choice.Weights;
+import ungula.core.days.Diary;
+import ungula.core.days.Forecast;
 import ungula.core.demo.Harbour;
 import ungula.core.geometry.Rotation;
 import ungula.core.mesh.TriangleMesh;
@@ -31,6 +33,7 @@ import ungula.core.record.Recorded;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
+import ungula.core.step.Timeline;
 import ungula.core.study.MeshReport;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
@@ -58,7 +61,12 @@ public class ApproachTest {
     Choices c = ChoiceWords.edit(Choices.fresh(Units.METRIC), List.of(edits), MARRAM);
     return new ApproachSearch(
             mesh, report, c, Recorded.NOTHING, Materials.of(MARRAM), workshop, Parallel.ALL)
-        .run(Progress.NONE);
+        .run(Progress.NONE).stream().map(a -> a.timed(begun(c, workshop))).toList();
+  }
+
+  /** A job that begins on a plain Monday. */
+  private static Timeline begun(Choices c, Workshop w) {
+    return Timeline.of(List.of(), w.hours(), Forecast.of(w.roomC()), c.days(), Diary.PLAIN);
   }
 
   private static Approach one(List<Approach> all, MouldKind kind) {
