@@ -1,6 +1,6 @@
 import type { Bench } from '../api/client';
 import { across, clock, DAY_MIN } from '../job/days/axis';
-import { Hatch } from '../job/days/Hatch';
+import { Hatch, WAITING } from '../job/days/Hatch';
 import { useSize } from '../ui/useSize';
 
 const HEAD = 30;
@@ -124,6 +124,7 @@ function Lane({
             width={Math.max(2, x(b.to) - x(b.from) - (b.hands ? 1 : 0))}
             y={b.hands ? y : y + 5}
             height={b.hands ? LANE - 6 : LANE - 16}
+            fill={b.hands ? undefined : WAITING}
           />
         </g>
       ))}

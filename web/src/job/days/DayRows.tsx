@@ -1,7 +1,7 @@
 import type { Days } from '../../api/client';
 import { clock, DAY_MIN, type Bar } from './axis';
 import { BeginMark, type BeginDesk } from './BeginMark';
-import { Hatch } from './Hatch';
+import { Hatch, WAITING } from './Hatch';
 import { LEFT, type Layout } from './layout';
 
 /** A letter takes about so many pixels. */
@@ -194,7 +194,7 @@ function Wait({ bar, lay }: { bar: Bar; lay: Layout }) {
   return (
     <g className="wait">
       <title>{`${bar.label}, ${clock(bar.from)} to ${clock(bar.to)}`}</title>
-      <rect x={x} width={wide} y={y} height={waitLane.high} />
+      <rect x={x} width={wide} y={y} height={waitLane.high} fill={WAITING} />
       {bar.chain && (
         <rect className="chain" x={x} width={wide} y={y + waitLane.high + 2} height={3} />
       )}

@@ -1,3 +1,6 @@
+/** What is drawn with it. */
+export const WAITING = 'url(#waiting)';
+
 /** Hatching for what the mould does by itself. */
 export function Hatch() {
   return (

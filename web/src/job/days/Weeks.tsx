@@ -1,6 +1,6 @@
 import type { Days } from '../../api/client';
 import { bars, clock, DAY_MIN } from './axis';
-import { Hatch } from './Hatch';
+import { Hatch, WAITING } from './Hatch';
 import { HEAD, LEFT } from './layout';
 
 const ROW = 66;
@@ -49,6 +49,7 @@ export function Weeks({ days, width }: { days: Days; width: number }) {
               width={Math.max(1.5, (one * (b.to - b.from)) / DAY_MIN)}
               y={top(b.day) + (waits ? 30 : 6)}
               height={waits ? 14 : 20}
+              fill={waits ? WAITING : undefined}
             />
           </g>
         )),

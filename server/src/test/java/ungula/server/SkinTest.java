@@ -69,7 +69,7 @@ public class SkinTest extends OnServer {
       sum += Running.value(job, coat.get("key").asString() + ".volume");
     }
     assertEquals(sum, coats, 0.01 * coats);
-    assertEquals(job.get("skin").get("clock").size(), 5);
+    assertEquals(job.get("skin").get("clock").get("coats").size(), 5);
     server.restart();
     assertEquals(
         Running.value(server.job(id), "coat.1.volume"), Running.value(job, "coat.1.volume"));
