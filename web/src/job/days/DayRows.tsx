@@ -161,6 +161,7 @@ function Hand({
       tabIndex={0}
       aria-label={name}
       aria-pressed={picked}
+      data-listed
       onClick={pick}
       onKeyDown={(e) => {
         if (e.key === 'Enter' || e.key === ' ') {

@@ -31,7 +31,9 @@
       found.add(`cut off: ${named(e)}`);
     }
     const touched = 'a, button, input, select, textarea, summary, [role=button], [role=slider]';
-    if (e.matches(touched) && !e.disabled) {
+    // as wide as its time, and again in a list beside it
+    const listed = e.matches('[data-listed]');
+    if (e.matches(touched) && !e.disabled && !listed) {
       const label = e.matches('[type=checkbox], [type=radio]') ? e.closest('label') : null;
       const { width: w, height: h } = box(label ?? e);
       if (w < 23.5 || h < 23.5) {
