@@ -1387,10 +1387,7 @@ export interface components {
     };
     BegunThen: {
       begin: string;
-      finish: string;
-      fits: boolean;
-      /** Format: double */
-      later: number;
+      says: string;
     };
     BenchBar: {
       /** Format: int32 */
@@ -1541,14 +1538,10 @@ export interface components {
     };
     DaysBack: {
       at: string;
-      iso: string;
-      what: string;
-    };
-    DaysFinish: {
-      at: string;
       what: string;
     };
     DaysNote: {
+      step: string;
       text: string;
       title: string;
     };
@@ -1563,15 +1556,18 @@ export interface components {
       begin: string;
       chain: string[];
       days: components['schemas']['DayView'][];
-      finish: components['schemas']['DaysFinish'];
-      fits: boolean;
-      hands: string;
+      held: boolean;
       notes: components['schemas']['DaysNote'][];
       offers: components['schemas']['DaysOffer'][];
       rule: string;
       schools: components['schemas']['SchoolView'][];
       steps: components['schemas']['PlacedStep'][];
-      waits: string;
+      told?: components['schemas']['DaysTold'];
+    };
+    DaysTold: {
+      finish: components['schemas']['Figure'];
+      hands: components['schemas']['Figure'];
+      waits: components['schemas']['Figure'];
     };
     Dimension: {
       /** Format: double */
@@ -1614,7 +1610,6 @@ export interface components {
     };
     Due: {
       at: string;
-      iso: string;
       late: string;
       what: string;
     };
@@ -2145,6 +2140,7 @@ export interface components {
       z: number;
     };
     PlacedStep: {
+      at: string;
       begin: string;
       end: string;
       from: string;
@@ -2156,7 +2152,7 @@ export interface components {
       part: string;
       pieces: components['schemas']['DayPiece'][];
       pinned: boolean;
-      takes: string;
+      takes: components['schemas']['Figure'];
       to: string;
       what: string;
       window?: components['schemas']['DayPiece'];
@@ -2323,11 +2319,12 @@ export interface components {
     };
     SchoolView: {
       chosen: boolean;
-      cured: string;
+      cured: components['schemas']['Figure'];
       /** Format: int32 */
       days: number;
       edits: components['schemas']['Edit'][];
       text: string;
+      until: string;
     };
     SecondPart: {
       firstIsBase: boolean;

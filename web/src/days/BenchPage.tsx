@@ -89,7 +89,8 @@ function Order({ bench }: { bench: Bench }) {
                 <strong>{j.name}</strong>
               </Link>{' '}
               <span className="quiet">
-                begins {j.begin}, first cast out {j.finish}
+                begins {j.begin}
+                {j.finish !== '' && `, first cast out ${j.finish}`}
               </span>
               {j.back && (
                 <p>

@@ -1,5 +1,6 @@
 import type { Bench } from '../api/client';
-import { across, clock, DAY_MIN } from '../job/days/axis';
+import { across, clock, workday } from '../job/days/axis';
+import { DayGround } from '../job/days/DayGround';
 import { Hatch, WAITING } from '../job/days/Hatch';
 import { useSize } from '../ui/useSize';
 
@@ -23,7 +24,10 @@ export function BenchRows({ bench }: { bench: Bench }) {
 }
 
 function Drawn({ bench, width }: { bench: Bench; width: number }) {
-  const range = hours(bench);
+  const range = workday([
+    ...bench.days.flatMap((d) => d.hours),
+    ...bench.jobs.flatMap((j) => j.bars.filter((b) => b.hands)),
+  ]);
   const x = across(range, LEFT, width - 12);
   const on = (day: number) =>
     bench.jobs.filter((j) => j.bars.some((b) => b.day === day && b.hands));
@@ -68,19 +72,7 @@ function Drawn({ bench, width }: { bench: Bench; width: number }) {
                 {d.text}
               </text>
             )}
-            {d.hours.map((h) => (
-              <rect
-                key={h.from}
-                className="open"
-                x={x(h.from)}
-                width={Math.max(0, x(h.to) - x(h.from))}
-                y={top}
-                height={high(i)}
-              />
-            ))}
-            {ticks.map((t) => (
-              <line key={t} className="grid" x1={x(t)} x2={x(t)} y1={top} y2={top + high(i)} />
-            ))}
+            <DayGround hours={d.hours} ticks={ticks} x={x} top={top} high={high(i)} />
             {skipped > 0 && (
               <text className="lane" x={LEFT + 6} y={top + 21}>
                 and {skipped} more days without work by hand
@@ -143,18 +135,4 @@ function Lane({
 /** Whether a day is one of several without work, and not the first of them. */
 function dull(lanes: number[], day: number) {
   return lanes[day] === 0 && lanes[day - 1] === 0 && day + 1 < lanes.length;
-}
-
-/** From the first hour of work or hands to the last. */
-function hours(bench: Bench): [number, number] {
-  const all = [
-    ...bench.days.flatMap((d) => d.hours.flatMap((h) => [h.from, h.to])),
-    ...bench.jobs.flatMap((j) => j.bars.filter((b) => b.hands).flatMap((b) => [b.from, b.to])),
-    8 * 60,
-    17 * 60,
-  ];
-  return [
-    Math.max(0, Math.floor(Math.min(...all) / 60) * 60 - 60),
-    Math.min(DAY_MIN, Math.ceil(Math.max(...all) / 60) * 60 + 120),
-  ];
 }

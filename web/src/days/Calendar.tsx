@@ -43,16 +43,23 @@ export function Calendar() {
             Subscribe to this address in your calendar. Whoever knows it reads these days, and
             nothing else.
           </p>
-          <input readOnly aria-label="Calendar address" value={address} />
+          <input
+            readOnly
+            aria-label="Calendar address"
+            value={address}
+            onFocus={(e) => e.target.select()}
+          />
           <p className="fixes">
-            <Button
-              variant="outline-primary"
-              onClick={() =>
-                void navigator.clipboard.writeText(address).then(() => setCopied(true))
-              }
-            >
-              {copied ? 'Copied' : 'Copy the address'}
-            </Button>{' '}
+            {window.isSecureContext && (
+              <Button
+                variant="outline-primary"
+                onClick={() =>
+                  void navigator.clipboard.writeText(address).then(() => setCopied(true))
+                }
+              >
+                {copied ? 'Copied' : 'Copy the address'}
+              </Button>
+            )}{' '}
             <Button variant="outline-primary" onClick={() => void revoke()}>
               Revoke it
             </Button>

@@ -108,4 +108,11 @@ test('a wait that is over rings where that is wanted, by the clock of the server
   await act(() => vi.advanceTimersByTimeAsync(3_000));
   expect(screen.getByRole('alert').textContent).toContain('The first: it cures, over');
   expect(screen.queryByText(/The old/)).toBeNull();
+  // looked at again later, what has rung does not ring again, and what was missed does
+  const later = answers['/api/days/alarms'] as { now: string; alarms: object[] };
+  later.now = '2027-03-01T07:02:00Z';
+  later.alarms.push({ at: '2027-03-01T07:01:00Z', job: 'two', name: 'Two', text: 'it dries' });
+  await act(() => vi.advanceTimersByTimeAsync(61_000));
+  await vi.waitFor(() => expect(screen.getAllByRole('alert')).toHaveLength(2));
+  expect(screen.getByText('Two: it dries, over')).toBeTruthy();
 });

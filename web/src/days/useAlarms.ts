@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { client, unwrap } from '../api/client';
 
 const KEPT = 'ungula.alarms';
@@ -40,25 +40,31 @@ export function useAlarms(wanted: boolean) {
     staleTime: 0,
   });
   const [ringing, setRinging] = useState<Ringing[]>([]);
+  // by the clock of the server: what ended before is not rung, what ended unheard still is
+  const since = useRef<number | null>(null);
+  const rung = useRef(new Set<string>());
   useEffect(() => {
     if (!data || !wanted) {
       return;
     }
     const now = Date.parse(data.now);
+    const from = (since.current ??= now);
     const bells = data.alarms
-      .filter((a) => Date.parse(a.at) > now)
-      .map((a) =>
+      .map((a) => ({
+        key: `${a.job} ${a.at}`,
+        job: a.job,
+        text: `${a.name}: ${a.text}, over`,
+        at: Date.parse(a.at),
+      }))
+      .filter((a) => a.at > from && !rung.current.has(a.key))
+      .map(({ at, ...alarm }) =>
         setTimeout(
           () => {
-            const alarm = {
-              key: `${a.job} ${a.at}`,
-              job: a.job,
-              text: `${a.name}: ${a.text}, over`,
-            };
-            setRinging((all) => [...all.filter((r) => r.key !== alarm.key), alarm]);
+            rung.current.add(alarm.key);
+            setRinging((all) => [...all, alarm]);
             ring(alarm.text);
           },
-          Date.parse(a.at) - now,
+          Math.max(0, at - now),
         ),
       );
     return () => bells.forEach(clearTimeout);

@@ -37,7 +37,6 @@ import { useMade } from './useMade';
 import { useSheet } from './useSheet';
 import { useModelUpload } from './master/useModelUpload';
 import { useStudy } from './useStudy';
-import { useWorkshop } from '../workshop/useWorkshop';
 
 const NO_TOOL: SolidTool = { placing: null, show: null };
 
@@ -56,7 +55,6 @@ export function JobPage() {
   const dropping = useDrop(upload.start);
   const chooser = useRef<HTMLInputElement>(null);
   const [picked, setPicked] = useState<string | null>(null);
-  const workshop = useWorkshop();
   const [pointed, setPointed] = useState<string | null>(null);
   const [working, setWorking] = useState(false);
   const cautions = useRef<HTMLDivElement>(null);
@@ -234,13 +232,7 @@ export function JobPage() {
               {stage === 'rubber' && <RubberStage job={job} />}
               {stage === 'pours' && <PoursStage job={job} />}
               {stage === 'days' && (
-                <DaysStage
-                  job={job}
-                  desk={desk}
-                  picked={picked}
-                  pick={setPicked}
-                  work={(edits) => void workshop.send(edits)}
-                />
+                <DaysStage job={job} desk={desk} picked={picked} pick={setPicked} />
               )}
               <Parts job={job} all={stage === 'mould'} />
             </Boundary>

@@ -2,7 +2,7 @@ import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Days } from '../../api/client';
 import { clock, DAY_MIN, dateAfter } from './axis';
 import type { Layout } from './layout';
-import { laterBy, type Cost } from './useBegin';
+import type { Cost } from './useBegin';
 
 const SNAP_MIN = 10;
 
@@ -107,9 +107,7 @@ function said(days: Days, dragged: string | null, cost: Cost | null, min: number
   if (dragged === null) {
     return days.begin;
   }
-  return cost === null
-    ? `begin ${clock(min)} …`
-    : `begin ${cost.begin}: ${laterBy(cost.later)}${cost.fits ? '' : ', not in your hours'}`;
+  return cost === null ? `begin ${clock(min)} …` : `begin ${cost.begin}: ${cost.says}`;
 }
 
 function moved(at: string, minutes: number, days: number) {

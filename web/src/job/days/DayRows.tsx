@@ -1,6 +1,7 @@
 import type { Days } from '../../api/client';
 import { clock, DAY_MIN, type Bar } from './axis';
 import { BeginMark, type BeginDesk } from './BeginMark';
+import { DayGround } from './DayGround';
 import { Hatch, WAITING } from './Hatch';
 import { LEFT, type Layout } from './layout';
 
@@ -64,19 +65,7 @@ function Row({
           today
         </text>
       )}
-      {day.hours.map((h) => (
-        <rect
-          key={h.from}
-          className="open"
-          x={x(h.from)}
-          width={Math.max(0, x(h.to) - x(h.from))}
-          y={top}
-          height={high}
-        />
-      ))}
-      {lay.ticks.map((t) => (
-        <line key={t} className="grid" x1={x(t)} x2={x(t)} y1={top} y2={top + high} />
-      ))}
+      <DayGround hours={day.hours} ticks={lay.ticks} x={x} top={top} high={high} />
       {day.hours.length === 0 && (
         <text className="lane" x={LEFT + 6} y={top + 14}>
           no work
@@ -254,7 +243,7 @@ function Marks({ days, lay }: { days: Days; lay: Layout }) {
         ))}
       {last && (
         <text className="finish" x={lay.x(last.to) + 8} y={lay.top(last.day) + middle + 5}>
-          ◆ {days.finish.what} {clock(last.to)}
+          ◆ {days.told?.finish.label} {clock(last.to)}
         </text>
       )}
     </>

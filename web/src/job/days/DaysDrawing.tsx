@@ -19,11 +19,15 @@ export function DaysDrawing({ job, desk, picked, pick }: Props) {
   const { data: days, isPlaceholderData: stale } = useQuery(daysQuery(job.id, job.version));
   const [zoom, setZoom] = useState<Zoom>('hours');
   const begin = useBegin(job.id);
-  if (!days) {
+  if (!days || days.days.length === 0) {
     return (
       <section className="thing" aria-label="Day by day">
         <div className="empty">
-          <p>What is done when is shown here, day by day.</p>
+          <p>
+            {days
+              ? 'It does not fit in your hours of work: see what would help.'
+              : 'What is done when is shown here, day by day.'}
+          </p>
         </div>
       </section>
     );

@@ -3,11 +3,13 @@ import { Fragment, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Link } from 'react-router-dom';
 import { Problem, type Days, type Edit, type Job, type PlacedStep } from '../../api/client';
+import { FigureText } from '../../ui/FigureText';
 import { NotRead } from '../../ui/NotRead';
 import { Word } from '../../ui/Word';
 import { daysQuery } from '../jobQueries';
 import type { JobDesk } from '../useJob';
 import { AlarmSwitch } from '../../days/AlarmSwitch';
+import { useWorkshop } from '../../workshop/useWorkshop';
 import { RoomWords } from './RoomWords';
 
 interface Props {
@@ -15,12 +17,10 @@ interface Props {
   desk: JobDesk;
   picked: string | null;
   pick: (step: string | null) => void;
-  /** Changes the hours of the workshop. */
-  work: (edits: Edit[]) => void;
 }
 
 /** When it is done, and when to be back. */
-export function DaysStage({ job, desk, picked, pick, work }: Props) {
+export function DaysStage({ job, desk, picked, pick }: Props) {
   const { data: days, error, refetch } = useQuery(daysQuery(job.id, job.version));
   if (error instanceof Problem && error.status === 409) {
     return (
@@ -37,9 +37,7 @@ export function DaysStage({ job, desk, picked, pick, work }: Props) {
       <NotRead what="The days" error={error} again={refetch} />
       <p className="sentence">
         Begin <Word k="days.begin" unsaid={days?.begin} after="." />{' '}
-        {days && waitsForOthers(job, days) && (
-          <>It begins {days.begin.replace(/^.* /, '')}, when your hands are free of other jobs. </>
-        )}
+        {days?.held && <>It begins {days.begin}, when your hands are free of other jobs. </>}
         {days && <RoomWords />}
       </p>
       {days && (
@@ -51,13 +49,18 @@ export function DaysStage({ job, desk, picked, pick, work }: Props) {
               <span>{days.back.what}</span>
             </p>
           )}
-          <Told days={days} desk={desk} work={work} />
+          <Told days={days} desk={desk} pick={pick} />
           {step && <StepCard step={step} desk={desk} close={() => pick(null)} />}
-          <p className="quiet">
-            {days.hands} of your hands, {days.waits} of waiting; {days.finish.what}{' '}
-            <span className="together">{days.finish.at}.</span> What decides:{' '}
-            {chained(days).join(' → ')}.
-          </p>
+          {days.told && (
+            <p className="quiet">
+              <FigureText figure={days.told.hands} /> of your hands,{' '}
+              <FigureText figure={days.told.waits} /> of waiting; {days.told.finish.label}{' '}
+              <span className="together">
+                <FigureText figure={days.told.finish} />.
+              </span>{' '}
+              What decides: {chained(days).join(' → ')}.
+            </p>
+          )}
           {days.schools.length > 0 && <Schools days={days} desk={desk} />}
           <Listed days={days} pick={pick} picked={picked} />
           <p className="dayslinks">
@@ -72,13 +75,6 @@ export function DaysStage({ job, desk, picked, pick, work }: Props) {
   );
 }
 
-/** Whether it begins later than somebody said, for what stands above it on the bench. */
-function waitsForOthers(job: Job, days: Days) {
-  const said = job.words['days.begin'];
-  const taken = days.days.some((d) => d.taken.length > 0);
-  return taken && said !== undefined && !said.unset && !said.text.startsWith(days.begin);
-}
-
 /** What is waited for and what belongs together in the chain: each name once in a row. */
 function chained(days: Days) {
   const labels = days.chain
@@ -90,24 +86,56 @@ function chained(days: Days) {
 }
 
 /** What cannot be kept, what is worth knowing, and what else could be. */
-function Told({ days, desk, work }: { days: Days; desk: JobDesk; work: (edits: Edit[]) => void }) {
+function Told({
+  days,
+  desk,
+  pick,
+}: {
+  days: Days;
+  desk: JobDesk;
+  pick: (step: string | null) => void;
+}) {
+  const workshop = useWorkshop();
+  const [refused, setRefused] = useState('');
+  const work = (hours: Edit[]) =>
+    workshop.send(hours).then(
+      () => setRefused(''),
+      (e: unknown) => setRefused(e instanceof Problem ? e.message : 'It was not saved.'),
+    );
   return (
     <ul className="cautions">
-      {!days.fits && (
+      {days.rule !== '' && (
         <li className="caution CHECK">
           <h3>
             <span className="level">Check</span>Not in your hours of work
           </h3>
-          <p>{days.rule} Shown is what it takes when breaks or nights are worked through.</p>
+          <p>{days.rule} Until it fits, no times are shown.</p>
+          {refused !== '' && (
+            <p className="refusal" role="alert">
+              {refused}
+            </p>
+          )}
         </li>
       )}
       {days.notes.map((n) => (
-        <li key={n.title} className="caution CHECK">
+        <li key={n.step} className="caution CHECK">
           <h3>
             <span className="level">Check</span>
             {n.title}
           </h3>
           <p>{n.text}</p>
+          {days.steps.some((s) => s.key === n.step) && (
+            <div className="fixes">
+              <Button
+                variant="outline-primary"
+                size="sm"
+                aria-label={`Show the step: ${n.title}`}
+                onClick={() => pick(n.step)}
+              >
+                Show the step
+              </Button>
+            </div>
+          )}
         </li>
       ))}
       {days.offers.map((o) => (
@@ -117,7 +145,7 @@ function Told({ days, desk, work }: { days: Days; desk: JobDesk; work: (edits: E
             <Button
               variant="outline-primary"
               size="sm"
-              onClick={() => (o.edits.length > 0 ? desk.apply(o.edits) : work(o.hours))}
+              onClick={() => (o.edits.length > 0 ? desk.apply(o.edits) : void work(o.hours))}
             >
               {o.button}
             </Button>
@@ -145,7 +173,8 @@ function StepCard({ step, desk, close }: { step: PlacedStep; desk: JobDesk; clos
       <h2>{step.part}</h2>
       <p>{step.what}</p>
       <p className="quiet">
-        {step.from} to {step.to}, {step.takes}.{step.pinned && ' It begins when you said.'}
+        {step.from} to {step.to}, <FigureText figure={step.takes} />.
+        {step.pinned && ' It begins when you said.'}
       </p>
       <form
         className="pinning"
@@ -196,7 +225,7 @@ function Schools({ days, desk }: { days: Days; desk: JobDesk }) {
             Days with coats
           </th>
           <th scope="col" className="n">
-            Cured
+            Cured after
           </th>
           <th />
         </tr>
@@ -208,8 +237,9 @@ function Schools({ days, desk }: { days: Days; desk: JobDesk }) {
             <td className="n" data-label="Days with coats">
               {s.days}
             </td>
-            <td className="n" data-label="Cured">
-              {s.cured}
+            <td className="n" data-label="Cured after">
+              <FigureText figure={s.cured} />
+              <span className="small quiet by">{s.until}</span>
             </td>
             <td className="n">
               {s.chosen ? (
@@ -262,9 +292,9 @@ function Listed({
                       aria-pressed={picked === s.key}
                       onClick={() => pick(s.key)}
                     >
-                      <span className="at">{s.from.replace(/^.* /, '')}</span>
+                      <span className="at">{s.at}</span>
                       <span>{s.what}</span>
-                      <span className="takes">{s.takes}</span>
+                      <span className="takes">{s.takes.text}</span>
                     </button>
                   </li>
                 ))}

@@ -14,15 +14,19 @@ export function shown(days: Days, zoom: Zoom): [number, number] {
   if (zoom === 'week') {
     return [0, 7 * DAY_MIN];
   }
-  const worked = days.days.flatMap((d) => d.hours.flatMap((h) => [h.from, h.to]));
-  const done = days.steps
-    .filter((s) => s.kind !== 'WAIT')
-    .flatMap((s) => s.pieces.flatMap((p) => [p.from, p.to]));
-  const all = [...worked, ...done, 8 * 60, 17 * 60];
-  const whole = (min: number) => Math.floor(min / 60) * 60;
+  return workday([
+    ...days.days.flatMap((d) => d.hours),
+    ...days.steps.filter((s) => s.kind !== 'WAIT').flatMap((s) => s.pieces),
+  ]);
+}
+
+/** Whole hours round all work of a day, with some of the evening. */
+export function workday(work: { from: number; to: number }[]): [number, number] {
+  const from = Math.min(8 * 60, ...work.map((w) => w.from));
+  const to = Math.max(17 * 60, ...work.map((w) => w.to));
   return [
-    Math.max(0, whole(Math.min(...all)) - 60),
-    Math.min(DAY_MIN, whole(Math.max(...all) + 59) + 120),
+    Math.max(0, Math.floor(from / 60) * 60 - 60),
+    Math.min(DAY_MIN, Math.ceil(to / 60) * 60 + 120),
   ];
 }
 

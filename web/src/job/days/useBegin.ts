@@ -3,9 +3,7 @@ import { client, unwrap } from '../../api/client';
 
 export interface Cost {
   begin: string;
-  finish: string;
-  later: number;
-  fits: boolean;
+  says: string;
 }
 
 /** What another beginning would cost, while it is dragged: the last one asked for counts. */
@@ -43,20 +41,4 @@ export function useBegin(id: string) {
       setCost(null);
     },
   };
-}
-
-/** What a change of the finish comes to, in words. */
-export function laterBy(minutes: number) {
-  const by = Math.round(Math.abs(minutes));
-  if (by === 0) {
-    return 'the finish stays';
-  }
-  const hours = Math.floor(by / 60);
-  const text = hours >= 48 ? `${Math.round(hours / 24)} days` : span(hours, by % 60);
-  return minutes > 0 ? `${text} later` : `${text} sooner`;
-}
-
-function span(hours: number, min: number) {
-  const parts = [hours > 0 ? `${hours} h` : '', min > 0 ? `${min} min` : ''];
-  return parts.filter((p) => p !== '').join(' ');
 }

@@ -31,7 +31,6 @@ final class Blocks {
 
   final Network network;
   final Hours hours;
-  final Forecast room;
 
   /** Steps, block by block in the order they run. */
   final List<Step> steps = new ArrayList<>();
@@ -63,7 +62,7 @@ final class Blocks {
    * Step {@code to} begins no sooner than the least lag after {@code from}, and no later than the
    * greatest or on a later day.
    *
-   * @param seconds least
+   * @param least minutes
    * @param most greatest, null without
    * @param nextDay least for a later day, null when there is no such way
    */
@@ -72,7 +71,7 @@ final class Blocks {
       int to,
       boolean fromBegin,
       Double perTen,
-      double seconds,
+      double least,
       Double most,
       Double nextDay) {}
 
@@ -99,7 +98,6 @@ final class Blocks {
   Blocks(Network network, Hours hours, long horizon) {
     this.network = network;
     this.hours = hours;
-    this.room = network.room();
     this.horizon = horizon;
     Map<String, List<Step>> groups = new LinkedHashMap<>();
     for (Step s : network.steps()) {
@@ -184,14 +182,7 @@ final class Blocks {
           most = a.greatest();
         }
         lags.add(
-            new Lag(
-                at.get(a.step()),
-                m,
-                a.fromBegin(),
-                a.perTen(),
-                60 * a.least(),
-                most == null ? null : (Double) (60 * most),
-                a.nextDay() == null ? null : (Double) (60 * a.nextDay())));
+            new Lag(at.get(a.step()), m, a.fromBegin(), a.perTen(), a.least(), most, a.nextDay()));
       }
     }
   }
@@ -248,7 +239,7 @@ final class Blocks {
     if (cut[m]) {
       return hours.worked(begin, takes[m]);
     }
-    return s.perTen() == null ? begin + takes[m] : room.after(begin, 60 * s.minutes(), s.perTen());
+    return s.perTen() == null ? begin + takes[m] : network.later(begin, s.minutes(), s.perTen());
   }
 
   private int last(int block) {
@@ -260,12 +251,9 @@ final class Blocks {
   }
 
   /** When a lag from a step ends that begins with its block. */
-  private long lagged(Lag lag, double seconds, long start) {
+  private long lagged(Lag lag, double minutes, long start) {
     long ref = lag.fromBegin ? begin(lag.from, start) : end(lag.from, start);
-    if (ref == Long.MAX_VALUE) {
-      return ref;
-    }
-    return lag.perTen == null ? ref + Math.round(seconds) : room.after(ref, seconds, lag.perTen);
+    return ref == Long.MAX_VALUE ? ref : network.later(ref, minutes, lag.perTen);
   }
 
   /** Of each block the beginning at first. */
@@ -339,8 +327,7 @@ final class Blocks {
   private boolean hold(Lag lag, Double most, long[] starts) {
     int from = blockOf[lag.from];
     int to = blockOf[lag.to];
-    boolean raised =
-        raise(to, s -> begin(lag.to, s), lagged(lag, lag.seconds, starts[from]), starts);
+    boolean raised = raise(to, s -> begin(lag.to, s), lagged(lag, lag.least, starts[from]), starts);
     if (most != null) {
       raised |= raise(from, s -> lagged(lag, most, s), begin(lag.to, starts[to]), starts);
     }
@@ -350,7 +337,7 @@ final class Blocks {
   private boolean hold(Kept k, long[] starts) {
     Lag lag = k.lag;
     return switch (k.how) {
-      case AT_ONCE -> hold(lag, lag.seconds, starts);
+      case AT_ONCE -> hold(lag, lag.least, starts);
       case WITHIN -> hold(lag, lag.most, starts);
       case NEXT_DAY ->
           raise(
@@ -530,7 +517,7 @@ final class Blocks {
         List<Lag> lets = lags.stream().filter(lag -> lag.to == wait).toList();
         long least =
             lets.stream()
-                .mapToLong(lag -> lagged(lag, lag.seconds, starts[blockOf[lag.from]]))
+                .mapToLong(lag -> lagged(lag, lag.least, starts[blockOf[lag.from]]))
                 .max()
                 .orElseThrow();
         if (begin(m, starts[blockOf[m]]) > least) {

@@ -1,6 +1,7 @@
 package ungula.core.days;
 
 import java.time.DayOfWeek;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
@@ -56,6 +57,15 @@ public final class Hours {
       return off.contains(day)
           ? List.of()
           : dates.getOrDefault(day, week.getOrDefault(day.getDayOfWeek(), List.of()));
+    }
+
+    /** Seconds of work between two times, each a second of the epoch. */
+    public long worked(long from, long to) {
+      return Hours.of(this, day(from).minusDays(1), day(to)).between(from, to);
+    }
+
+    private LocalDate day(long time) {
+      return Instant.ofEpochSecond(time).atZone(zone).toLocalDate();
     }
 
     /** When work ends on a day, second of the epoch; empty where there is none. */

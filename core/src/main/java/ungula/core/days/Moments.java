@@ -7,6 +7,7 @@ import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.Month;
 import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -24,6 +25,8 @@ public final class Moments {
   private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("H:mm", Locale.ROOT);
   private static final DateTimeFormatter DAY =
       DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
+  private static final DateTimeFormatter DAY_OF_MONTH =
+      DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
   private static final DateTimeFormatter DAY_OF_YEAR =
       DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.ENGLISH);
   private static final DateTimeFormatter WEEKDAY =
@@ -58,6 +61,11 @@ public final class Moments {
    * @param because what it waits for, as it was written; empty without
    */
   public record Moment(LocalDateTime at, String because) {
+
+    /** Nobody names seconds. */
+    public Moment {
+      at = at.truncatedTo(ChronoUnit.MINUTES);
+    }
 
     private static final Pattern KEPT =
         Pattern.compile("(\\d{4,5}-\\d\\d-\\d\\dT\\d\\d:\\d\\d)(?: (.*))?");
@@ -97,6 +105,11 @@ public final class Moments {
   /** "Tue 9 Feb". */
   public static String day(LocalDate day) {
     return day.format(DAY);
+  }
+
+  /** "9 Feb". */
+  public static String dayOfMonth(LocalDate day) {
+    return day.format(DAY_OF_MONTH);
   }
 
   /** "Tue 9 Feb 2027". */

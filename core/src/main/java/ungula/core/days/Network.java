@@ -114,6 +114,28 @@ public record Network(
   /** Something used by others meanwhile. */
   public record Busy(String resource, long from, long to) {}
 
+  /**
+   * When so long after a time has passed, to the second.
+   *
+   * @param perTen how many times faster it goes per 10 °C, of what is stated at 23 °C; null for
+   *     what does not follow the room
+   */
+  public long later(long from, double minutes, Double perTen) {
+    return perTen == null
+        ? from + Math.round(60 * minutes)
+        : room.after(from, 60 * minutes, perTen);
+  }
+
+  /** The same in other hours. */
+  public Network in(Hours.Calendar other) {
+    return new Network(other, start, pinStart, resources, room, steps, busy);
+  }
+
+  /** The same beside what others use. */
+  public Network beside(List<Busy> others) {
+    return new Network(calendar, start, pinStart, resources, room, steps, others);
+  }
+
   public Network with(List<Step> others) {
     return new Network(calendar, start, pinStart, resources, room, others, busy);
   }

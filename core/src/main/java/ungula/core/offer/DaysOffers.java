@@ -1,9 +1,12 @@
 package ungula.core.offer;
 
+import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
 import ungula.core.days.Hours;
 import ungula.core.days.Moments;
+import ungula.core.days.Moments.Moment;
 import ungula.core.days.Network;
 import ungula.core.days.Schedule;
 import ungula.core.days.Scheduler;
@@ -31,6 +34,7 @@ public record DaysOffers(String rule, List<Note> notes, List<Offer> offers) {
   private static final double SLOWED = 1.1;
 
   private static final int LONGER_MIN = 60;
+  private static final LocalTime LATEST = LocalTime.MIDNIGHT.minusMinutes(LONGER_MIN);
 
   /** Beginnings are offered on full five minutes. */
   private static final long FULL = 300;
@@ -38,8 +42,9 @@ public record DaysOffers(String rule, List<Note> notes, List<Offer> offers) {
   /**
    * @param title what happens
    * @param text what comes of it
+   * @param step it happens to, by key
    */
-  public record Note(String title, String text) {}
+  public record Note(String title, String text, String step) {}
 
   /**
    * @param text what it brings
@@ -58,6 +63,14 @@ public record DaysOffers(String rule, List<Note> notes, List<Offer> offers) {
       m.make();
     }
     return new DaysOffers(m.rule, List.copyOf(m.notes), List.copyOf(m.offers));
+  }
+
+  /** How much later or sooner something is finished. Seconds of the epoch. */
+  public static String change(long now, long then) {
+    double later = Timeline.minutes(now, then);
+    return Math.abs(later) < 1
+        ? "just as soon"
+        : Timespan.formatMin(Math.abs(later)) + (later > 0 ? " later" : " sooner");
   }
 
   private static final class Maker {
@@ -97,8 +110,7 @@ public record DaysOffers(String rule, List<Note> notes, List<Offer> offers) {
     /** Keys of steps as what is done. */
     private String named(String sentence) {
       String said = sentence;
-      List<Step> all = new ArrayList<>(steps.making());
-      all.addAll(steps.casting());
+      List<Step> all = new ArrayList<>(steps.all());
       all.sort((a, b) -> Integer.compare(b.key().length(), a.key().length()));
       for (Step s : all) {
         said =
@@ -109,9 +121,12 @@ public record DaysOffers(String rule, List<Note> notes, List<Offer> offers) {
       return said;
     }
 
+    private String kept(long at) {
+      return new Moment(line.at(at).toLocalDateTime(), "").kept();
+    }
+
     private List<Edit> beginning(long at) {
-      return List.of(
-          Edit.of("days.begin", new Moments.Moment(line.at(at).toLocalDateTime(), "").kept()));
+      return List.of(Edit.of("days.begin", kept(at)));
     }
 
     /** Begun at another time. */
@@ -128,7 +143,8 @@ public record DaysOffers(String rule, List<Note> notes, List<Offer> offers) {
                     + (brings.isEmpty() ? " it fits in your hours" : " " + brings)
                     + ", and is finished "
                     + text(then.finish())
-                    + change(then.finish())
+                    + ", "
+                    + change(line.end(), then.finish())
                     + ".",
                 "Begin " + text(at),
                 beginning(at),
@@ -161,7 +177,8 @@ public record DaysOffers(String rule, List<Note> notes, List<Offer> offers) {
                   + first.label()
                   + "” no longer fits into the day while the last is tacky: it waits until "
                   + text(line.of(first.key()).begin())
-                  + ", and is massaged in thin over set rubber."));
+                  + ", and is massaged in thin over set rubber.",
+              first.key()));
       Network strict = strict();
       sooner(strict);
       Schedule s = Scheduler.of(strict);
@@ -180,13 +197,11 @@ public record DaysOffers(String rule, List<Note> notes, List<Offer> offers) {
                     + text(at)
                     + " all go on while the last is tacky, and it is finished "
                     + text(s.finish())
-                    + change(s.finish())
+                    + ", "
+                    + change(line.end(), s.finish())
                     + ".",
                 "Begin " + coat.label() + " " + text(at),
-                List.of(
-                    Edit.of(
-                        "days.pin",
-                        coat.key() + " " + line.at(at).toLocalDateTime().withSecond(0))),
+                List.of(Edit.of("days.pin", coat.key() + " " + kept(at))),
                 List.of()));
       }
     }
@@ -206,14 +221,6 @@ public record DaysOffers(String rule, List<Note> notes, List<Offer> offers) {
           begin(s.latestStart() / FULL * FULL, "all coats go on while the last is tacky");
         }
       }
-    }
-
-    /** How much later or sooner than now. */
-    private String change(long finish) {
-      double later = Timeline.minutes(line.end(), finish);
-      return later == 0
-          ? ", just as soon"
-          : " (" + Timespan.formatMin(Math.abs(later)) + (later > 0 ? " later)" : " sooner)");
     }
 
     /** Without the way out that a later day is. */
@@ -247,31 +254,22 @@ public record DaysOffers(String rule, List<Note> notes, List<Offer> offers) {
      */
     private void longer() {
       WorkHours hours = steps.plan().workshop().hours();
-      var day = line.at(line.network().start()).toLocalDate();
+      LocalDate day = line.at(line.network().start()).toLocalDate();
       List<Hours.Span> today = hours.calendar().of(day);
       if (today.isEmpty()) {
         return;
       }
-      var from = today.get(0).from();
-      var to = today.get(today.size() - 1).to();
-      List<String> tries =
-          List.of(
-              Moments.clock(from) + "–" + Moments.clock(to),
-              Moments.clock(from) + "–" + Moments.clock(to.plusMinutes(LONGER_MIN)));
-      for (String spans : tries) {
-        WorkHours other = hours.on(day, spans);
-        Schedule s =
-            Scheduler.earliest(
-                new Network(
-                    other.calendar(),
-                    line.network().start(),
-                    false,
-                    line.network().resources(),
-                    line.network().room(),
-                    line.network().steps(),
-                    line.network().busy()));
+      LocalTime from = today.get(0).from();
+      LocalTime to = today.get(today.size() - 1).to();
+      // a day ends at midnight
+      boolean late = to.isAfter(LATEST) || to.equals(LocalTime.MIDNIGHT);
+      LocalTime later = late ? LocalTime.MIDNIGHT : to.plusMinutes(LONGER_MIN);
+      for (LocalTime end : List.of(to, later)) {
+        List<Hours.Span> whole = List.of(new Hours.Span(from, end));
+        WorkHours other = hours.on(day, whole);
+        Schedule s = Scheduler.earliest(line.network().in(other.calendar()));
         if (s.feasible()) {
-          String said = Moments.day(day) + " " + spans;
+          String said = Moments.day(day) + " " + WorkHours.text(whole);
           offers.add(
               new Offer(
                   "With work on "
@@ -310,7 +308,8 @@ public record DaysOffers(String rule, List<Note> notes, List<Offer> offers) {
                       + text(at.end())
                       + " instead of "
                       + text(then)
-                      + "."));
+                      + ".",
+                  s.key()));
         }
       }
     }

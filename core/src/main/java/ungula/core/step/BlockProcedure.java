@@ -30,6 +30,7 @@ final class BlockProcedure extends Procedure {
     steps.part("Box");
     steps
         .hands("fix", steps.rate(Rate.FIX, masters(), ""), open ? fixed() : standing())
+        .called(open ? "" : "hang master")
         .holds(Hold.MASTER)
         .shows("plate.masters", "plate.land")
         .against("master.floats", "sprue.heavy", "plate.wide", "plate.land")
@@ -163,6 +164,7 @@ final class BlockProcedure extends Procedure {
                 : "Press two unlike dents into the base, one towards "
                     + p.cut().get().side()
                     + ": the block shows by them which way it lay. Keep the drawing of the cut.")
+        .called("mark cut")
         .holds(Hold.MASTER)
         .shows("cut.towards")
         .add();

@@ -30,48 +30,32 @@ public record CoatClock(SkinPart skin, SkinClock clock) {
   }
 
   private static SkinClock clock(Timeline t, SkinPart skin) {
-    Skin asked = skin.brief().choices().skin();
-    return clock(t, asked, skin.coats().stream().map(skin::times).toList());
+    return clock(t, skin.brief().choices().skin(), skin.coats().size());
   }
 
-  /**
-   * @param times of each coat's rubber
-   */
-  static SkinClock clock(Timeline t, Skin asked, List<SkinClock.Times> times) {
+  static SkinClock clock(Timeline t, Skin asked, int coats) {
     List<Brushing> all = new ArrayList<>();
-    for (int n = 1; n <= times.size(); n++) {
+    for (int n = 1; n <= coats; n++) {
       long from = t.of(SkinProcedure.key(n) + ".weigh").begin();
       long on = t.of(SkinProcedure.key(n) + ".brush").end();
-      Span next = t.of(SkinProcedure.key(n + 1) + ".weigh");
       all.add(
-          next == null
+          n == coats
               ? new Brushing(n, from, on, null, on, on, "", false)
-              : brushing(t, n, asked.after(n), times.get(n - 1), new Span(from, on), next));
+              : brushing(t, n, asked.after(n), new Span(from, on)));
     }
     return new SkinClock(List.copyOf(all), t.of("coat.cure").end(), t.at(0).getZone());
   }
 
-  private static Brushing brushing(
-      Timeline t, int coat, Recoat asked, SkinClock.Times times, Span on, Span next) {
-    Recoat how = t.days(on.begin(), next.begin()) > 0 ? Recoat.NEXT_DAY : asked;
-    long opens =
-        switch (how) {
-          case TACKY -> after(on.begin(), times.gelMin());
-          case SET -> after(on.begin(), times.setMin());
-          case NEXT_DAY -> next.begin();
-        };
-    long closes =
-        switch (how) {
-          case TACKY -> after(on.begin(), times.openMin());
-          case SET -> Math.max(opens, t.endOfDay(opens));
-          case NEXT_DAY -> t.endOfDay(opens);
-        };
-    boolean late = asked == Recoat.TACKY && on.end() > after(on.begin(), times.openMin());
-    return new Brushing(coat, on.begin(), on.end(), how, opens, closes, missed(how), late);
-  }
-
-  private static long after(long time, double minutes) {
-    return time + Math.round(60 * minutes);
+  private static Brushing brushing(Timeline t, int coat, Recoat asked, Span on) {
+    String key = SkinProcedure.key(coat + 1) + ".weigh";
+    long next = t.of(key).begin();
+    Recoat how = t.days(on.begin(), next) > 0 ? Recoat.NEXT_DAY : asked;
+    long lets = t.after(key).stream().mapToLong(t::lets).max().orElse(on.end());
+    long sticks = t.window(key).map(Timeline.Window::closes).orElse(Long.MAX_VALUE);
+    long opens = how == Recoat.NEXT_DAY ? next : lets;
+    long closes = how == Recoat.TACKY ? sticks : Math.max(opens, t.endOfDay(opens));
+    return new Brushing(
+        coat, on.begin(), on.end(), how, opens, closes, missed(how), on.end() > sticks);
   }
 
   private static String missed(Recoat how) {

@@ -1,5 +1,7 @@
 package ungula.core.step;
 
+import static ungula.core.working.Given.Source.COMPUTED;
+
 import java.time.LocalDate;
 import java.time.ZonedDateTime;
 import java.time.temporal.ChronoUnit;
@@ -13,8 +15,13 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import ungula.core.days.Hours;
+import ungula.core.days.Moments;
 import ungula.core.days.Network;
+import ungula.core.quantity.Timespan;
 import ungula.core.step.Timeline.Span;
+import ungula.core.step.Timeline.Window;
+import ungula.core.working.Figure;
+import ungula.core.working.Working;
 
 /**
  * A job's timeline day by day, as it is shown and told: by the clock on the wall.
@@ -50,14 +57,6 @@ public record DayPlan(
   public record Piece(int day, Minutes minutes) {}
 
   /**
-   * A window in which a step may begin.
-   *
-   * @param opens second of the epoch
-   * @param closes second of the epoch
-   */
-  public record Window(long opens, long closes) {}
-
-  /**
    * A step with its time.
    *
    * @param window empty where none closes
@@ -82,16 +81,22 @@ public record DayPlan(
     }
   }
 
-  public static DayPlan of(Steps steps) {
-    List<Step> all = new ArrayList<>(steps.making());
-    all.addAll(steps.casting());
+  /** Empty while nothing is to be done, and where it does not fit in the hours of work. */
+  public static Optional<DayPlan> of(Steps steps) {
+    return steps.making().isEmpty() || steps.timeline().kept() != Timeline.Kept.HOURS
+        ? Optional.empty()
+        : Optional.of(planned(steps));
+  }
+
+  private static DayPlan planned(Steps steps) {
+    List<Step> all = steps.all();
     Timeline line = steps.timeline();
     LocalDate first = line.at(line.begin()).toLocalDate();
     List<Placed> placed = new ArrayList<>();
     for (Step s : all) {
       Span at = line.of(s.key());
       if (at.end() > at.begin()) {
-        placed.add(new Placed(s, at, pieces(line, at, first), window(line, s)));
+        placed.add(new Placed(s, at, pieces(line, at, first), line.window(s.key())));
       }
     }
     placed.sort(Comparator.comparingLong((Placed p) -> p.span.begin()));
@@ -103,20 +108,22 @@ public record DayPlan(
     LocalDate last = line.at(Math.max(line.begin(), line.end() - 1)).toLocalDate();
     Hours.Calendar calendar = line.network().calendar();
     for (LocalDate d = line.at(line.begin()).toLocalDate(); !d.isAfter(last); d = d.plusDays(1)) {
-      days.add(new Day(d, hours(calendar, d)));
+      days.add(day(calendar, d));
     }
     return List.copyOf(days);
   }
 
-  /** When there is work on a day. */
-  public static List<Minutes> hours(Hours.Calendar calendar, LocalDate day) {
-    return calendar.of(day).stream()
-        .map(
-            s -> {
-              int to = s.to().toSecondOfDay() / 60;
-              return new Minutes(s.from().toSecondOfDay() / 60, to == 0 ? DAY_MIN : to);
-            })
-        .toList();
+  /** A day with its hours of work. */
+  public static Day day(Hours.Calendar calendar, LocalDate date) {
+    return new Day(
+        date,
+        calendar.of(date).stream()
+            .map(
+                s -> {
+                  int to = s.to().toSecondOfDay() / 60;
+                  return new Minutes(s.from().toSecondOfDay() / 60, to == 0 ? DAY_MIN : to);
+                })
+            .toList());
   }
 
   private static List<Piece> pieces(Timeline line, Span span, LocalDate first) {
@@ -133,20 +140,6 @@ public record DayPlan(
       }
     }
     return all;
-  }
-
-  /** The window that closes first. */
-  private static Optional<Window> window(Timeline line, Step s) {
-    return s.after().stream()
-        .filter(a -> a.mostMin() != null)
-        .map(
-            a -> {
-              Span other = line.of(a.key());
-              long from = a.from() == Step.After.From.BEGIN ? other.begin() : other.end();
-              return new Window(
-                  from + Math.round(60 * a.leastMin()), from + Math.round(60 * a.mostMin()));
-            })
-        .min(Comparator.comparingLong(Window::closes));
   }
 
   private static List<Block> blocks(List<Placed> placed) {
@@ -199,8 +192,7 @@ public record DayPlan(
     String by = null;
     long latest = Long.MIN_VALUE;
     for (Network.After a : step.after()) {
-      Span other = line.of(a.step());
-      long lets = a.fromBegin() ? other.begin() + Math.round(60 * a.least()) : other.end();
+      long lets = line.lets(a);
       if (lets > latest) {
         latest = lets;
         by = a.step();
@@ -230,8 +222,71 @@ public record DayPlan(
     return blocks.stream().filter(b -> b.end > now).findFirst();
   }
 
-  /** Work by hand in all, minutes. */
-  public double handsMin() {
-    return blocks.stream().mapToDouble(Block::workMin).sum();
+  /** Work by hand in all. */
+  public Figure hands() {
+    Map<String, Double> parts = new LinkedHashMap<>();
+    steps.stream()
+        .filter(p -> p.step.byHand())
+        .forEach(p -> parts.merge(p.step.part(), p.step.takes().minutes(), Double::sum));
+    Working.Builder w = Working.of("sum of the steps by hand, the first cast with them");
+    parts.forEach((part, min) -> w.given(part, Timespan.formatMin(min), COMPUTED));
+    double all = parts.values().stream().mapToDouble(Double::doubleValue).sum();
+    return figure("days.hands", "your hands, to the first cast", all, Timespan.formatMin(all), w);
+  }
+
+  /** Time in which nobody works at it. */
+  public Figure waits() {
+    double all = Timeline.minutes(line.begin(), line.end());
+    double left = Math.max(0, all - hands().value());
+    return figure(
+        "days.waits",
+        "waiting, to the first cast",
+        left,
+        Timespan.formatMin(left),
+        Working.of("from the beginning to the finish − your hands")
+            .given("from the beginning to the finish", Timespan.formatMin(all), COMPUTED)
+            .given("your hands", hands().text(), COMPUTED));
+  }
+
+  /** When all of it is done, with what decides it. */
+  public Figure finish() {
+    Working.Builder w =
+        Working.of("each step as early as it can be, in your hours of work")
+            .given("begun", text(line.begin()), COMPUTED);
+    for (Placed p : steps) {
+      if (chain.contains(p.step.key())) {
+        w.given(p.step.label() + ", until", text(p.span.end()), COMPUTED);
+      }
+    }
+    return figure("days.finish", "first cast out", line.end(), text(line.end()), w);
+  }
+
+  /** How long a step takes, as it lies. */
+  public Figure takes(Placed p) {
+    double min = Timeline.minutes(p.span.begin(), p.span.end());
+    double planned = p.step.takes().minutes();
+    String text = Timespan.formatMin(min);
+    if (Math.abs(min - planned) < 1) {
+      return p.step.time().orElseThrow();
+    }
+    Working.Builder w =
+        Working.of(
+                p.step.byHand()
+                    ? "time by hand, and the breaks in it"
+                    : "time to wait, as warm as the room will be")
+            .given(
+                p.step.byHand() ? "time by hand" : "in the room as it usually is",
+                Timespan.formatMin(planned),
+                COMPUTED);
+    return figure("step." + p.step.key(), "this step takes", min, text, w);
+  }
+
+  private static Figure figure(
+      String key, String label, double value, String text, Working.Builder w) {
+    return new Figure(key, label, value, text, text, w.done());
+  }
+
+  private String text(long time) {
+    return Moments.text(line.at(time).toLocalDateTime());
   }
 }

@@ -227,6 +227,7 @@ final class SkinProcedure extends Procedure {
                 : "Cut "
                     + count
                     + " shallow hollows into the last coat, a hand's breadth and a half apart.")
+        .called(buttons ? "set buttons" : "cut hollows")
         .why(buttons ? "" : "The jacket fills them, and the skin finds its place in it.")
         .shows("jacket.locators")
         .against("jacket.buttons")

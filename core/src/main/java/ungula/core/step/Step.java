@@ -1,8 +1,6 @@
 package ungula.core.step;
 
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -16,6 +14,7 @@ import ungula.core.working.Working;
  *
  * @param key stable when the plan changes, such as {@code pour.2.1.weigh}: records stay with it
  * @param part of the work it belongs to, as a heading
+ * @param label the same in a few words, for where there is little room: "seal master", "pour 1"
  * @param what one imperative sentence, with its own numbers
  * @param why one line of reason; empty where it goes without saying
  * @param takes how long
@@ -29,6 +28,7 @@ import ungula.core.working.Working;
 public record Step(
     String key,
     String part,
+    String label,
     String what,
     String why,
     Kind kind,
@@ -103,13 +103,6 @@ public record Step(
     }
   }
 
-  private static final int LABEL_WORDS = 3;
-
-  /** What a mould does while one waits. */
-  private static final Map<String, String> DOES =
-      Map.of(
-          "dry", "dries", "cure", "cures", "set", "sets", "cool", "cools", "turn", "turns tacky");
-
   /** Its time with its working; empty for a look, which takes none. */
   public Optional<Figure> time() {
     if (!(takes.minutes > 0)) {
@@ -182,38 +175,8 @@ public record Step(
   Step again(String otherKey, List<After> others, String of) {
     String group = unbroken.isEmpty() ? "" : unbroken + of;
     return new Step(
-        otherKey, part, what, why, kind, takes, others, group, holds, figures, cautions, records);
-  }
-
-  /** In a few words, for where there is little room: "seal", "pour 1", "the sealer dries". */
-  public String label() {
-    if (kind != Kind.WAIT) {
-      return unbroken.isEmpty() ? shortly(what) : unbroken.replace('.', ' ');
-    }
-    String[] words = what.replaceFirst("^Let ", "").replaceFirst("[,.:].*$", "").split(" ");
-    StringBuilder said = new StringBuilder();
-    for (String word : words) {
-      String does = DOES.get(word);
-      said.append(said.isEmpty() ? "" : " ").append(does == null ? word : does);
-      if (does != null) {
-        break;
-      }
-    }
-    return said.toString();
-  }
-
-  /** What is done to what: "take master out", "seal master". */
-  private static String shortly(String sentence) {
-    String[] words =
-        sentence
-            .replaceFirst("[,.:;].*$", "")
-            .replaceFirst(
-                " (and|to|with|round|from|in|into|against|between|level|that|on|of|for|through) .*$",
-                "")
-            .toLowerCase(Locale.ROOT)
-            .replaceAll("\\b(the|a|its|all|up|or stand|two|unlike|shallow|\\d+) ", "")
-            .split(" ");
-    return String.join(" ", List.of(words).subList(0, Math.min(LABEL_WORDS, words.length)));
+        otherKey, part, label, what, why, kind, takes, others, group, holds, figures, cautions,
+        records);
   }
 
   public boolean byHand() {

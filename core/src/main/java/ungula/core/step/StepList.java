@@ -77,6 +77,7 @@ final class StepList {
     private final String what;
     private String why = "";
     private String unbroken = "";
+    private String label = "";
     private List<After> after;
     private final Set<Hold> holds = EnumSet.noneOf(Hold.class);
     private List<String> figures = List.of();
@@ -95,6 +96,12 @@ final class StepList {
 
     Making why(String reason) {
       why = reason;
+      return this;
+    }
+
+    /** In a few words, where the sentence does not begin with what is done to what. */
+    Making called(String name) {
+      label = name;
       return this;
     }
 
@@ -136,6 +143,7 @@ final class StepList {
           new Step(
               key,
               part,
+              label.isEmpty() ? Labels.of(kind, unbroken, what) : label,
               what,
               why,
               kind,

@@ -9,8 +9,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import ungula.core.days.Diary;
 import ungula.core.days.Moments;
+import ungula.core.days.Network;
 import ungula.core.plan.Plan;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Timespan;
@@ -68,6 +70,11 @@ public record Steps(Plan plan, List<Step> making, List<Step> casting, Timeline t
         diary);
   }
 
+  /** Of the mould and of the first cast from it, in the order they are told. */
+  public List<Step> all() {
+    return Stream.concat(making.stream(), casting.stream()).toList();
+  }
+
   /** Whether the mould is known; of a skin not before its coats are worked out. */
   private static boolean known(Plan p) {
     return p.box().isPresent() && (p.poured() || p.skin().isPresent());
@@ -86,21 +93,27 @@ public record Steps(Plan plan, List<Step> making, List<Step> casting, Timeline t
                         && timeline.days(
                                 timeline.of(a.key()).begin(), timeline.of(step.key()).begin())
                             > 0);
-    return step.after().stream()
-        .filter(a -> a.from() == Step.After.From.BEGIN && a.leastMin() > 0)
-        .map(a -> waits(a, nextDay))
+    return timeline.after(step.key()).stream()
+        .filter(a -> a.fromBegin() && a.least() > 0)
+        .map(a -> waits(step, a, nextDay))
         .collect(Collectors.joining(", "));
   }
 
-  private static String waits(Step.After a, boolean nextDay) {
-    String other = a.key().replace(".weigh", "").replace('.', ' ');
+  private String waits(Step step, Network.After a, boolean nextDay) {
+    String other = a.step().replace(".weigh", "").replace('.', ' ');
     if (nextDay) {
       return "on the next day, once " + other + " has set";
     }
-    String after = " after " + other + " was mixed";
-    return a.mostMin() == null
-        ? Timespan.formatMin(a.leastMin()) + after
-        : Timespan.formatMin(a.leastMin()) + " to " + Timespan.formatMin(a.mostMin()) + after;
+    long mixed = timeline.of(a.step()).begin();
+    String opens = Timespan.formatMin(Timeline.minutes(mixed, timeline.lets(a)));
+    return opens
+        + timeline
+            .window(step.key())
+            .map(w -> " to " + Timespan.formatMin(Timeline.minutes(mixed, w.closes())))
+            .orElse("")
+        + " after "
+        + other
+        + " was mixed";
   }
 
   /** Work by hand on the mould, minutes. */
@@ -196,7 +209,8 @@ public record Steps(Plan plan, List<Step> making, List<Step> casting, Timeline t
     int day = 1 + line.day(time);
     return Numbers.fixed(Timeline.minutes(line.begin(), time) / 60, 0)
         + " h"
-        + (day > 1 ? ", day " + day : "");
+        + (day > 1 ? ", day " + day : "")
+        + (line.kept() == Timeline.Kept.HOURS ? "" : ", not in your hours");
   }
 
   /**

@@ -8,10 +8,12 @@ import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import ungula.core.choice.DaysChoice;
 import ungula.core.days.Diary;
@@ -26,8 +28,8 @@ import ungula.core.workshop.WorkHours;
  * When each step of a job is done: the earliest schedule in the hours of its workshop (handbook
  * 6.2). Made when it is first asked for.
  *
- * <p>Where it does not fit into those hours, the times are those of days without breaks, or without
- * nights, so that what lies between steps can still be told; {@link #kept} says so.
+ * <p>Where it does not fit into those hours, {@link #kept} says so, and the times are those of days
+ * without breaks, or without nights: only what lies between steps is to be told by them.
  */
 public final class Timeline {
 
@@ -103,15 +105,12 @@ public final class Timeline {
     return spans;
   }
 
+  /** In longer hours, without pins and what others use: nobody is told to keep it. */
   private Network in(Hours.Calendar calendar) {
-    return new Network(
-        calendar,
-        network.start(),
-        false,
-        network.resources(),
-        network.room(),
-        network.steps().stream().map(s -> s.pinnedTo(null)).toList(),
-        List.of());
+    return network
+        .in(calendar)
+        .beside(List.of())
+        .with(network.steps().stream().map(s -> s.pinnedTo(null)).toList());
   }
 
   /** From the first hour of each day to its last. */
@@ -194,27 +193,55 @@ public final class Timeline {
   public Timeline then(List<Network.Step> steps, long start, List<Network.Busy> more) {
     List<Network.Busy> taken = new ArrayList<>(network.busy());
     taken.addAll(more);
-    return new Timeline(
-        new Network(
-            network.calendar(), start, false, network.resources(), network.room(), steps, taken));
+    return new Timeline(network.with(steps).from(start, false).beside(taken));
   }
 
   /** The same with nothing else to do. */
   public Timeline alone() {
-    return new Timeline(
-        new Network(
-            network.calendar(),
-            network.start(),
-            false,
-            network.resources(),
-            network.room(),
-            network.steps(),
-            List.of()));
+    return new Timeline(network.beside(List.of()));
   }
 
-  /** What it uses, and when. */
+  /** What a step waits on. */
+  List<Network.After> after(String key) {
+    return network.steps().stream()
+        .filter(s -> s.key().equals(key))
+        .findFirst()
+        .orElseThrow()
+        .after();
+  }
+
+  /** From when on what a step waits on lets it begin. */
+  long lets(Network.After a) {
+    return lag(a, a.least());
+  }
+
+  private long lag(Network.After a, double minutes) {
+    Span other = of(a.step());
+    return network.later(a.fromBegin() ? other.begin : other.end, minutes, a.perTen());
+  }
+
+  /**
+   * A window in which a step is to begin. Seconds of the epoch.
+   *
+   * @param opens from when on
+   * @param closes until when
+   */
+  public record Window(long opens, long closes) {}
+
+  /** The window of a step that closes first; empty where none closes. */
+  Optional<Window> window(String key) {
+    return after(key).stream()
+        .filter(a -> a.greatest() != null)
+        .map(a -> new Window(lets(a), lag(a, a.greatest())))
+        .min(Comparator.comparingLong(Window::closes));
+  }
+
+  /** What it uses, and when; nothing where it does not fit in the hours. */
   public List<Network.Busy> taken() {
     List<Network.Busy> all = new ArrayList<>();
+    if (kept() != Kept.HOURS) {
+      return all;
+    }
     for (Network.Step s : network.steps()) {
       Span at = of(s.key());
       if (at != null && at.end > at.begin) {

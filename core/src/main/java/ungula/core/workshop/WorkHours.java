@@ -66,15 +66,16 @@ public record WorkHours(
     return new WorkHours(zone, week, dates, off, people, null);
   }
 
-  /**
-   * The same but for a day.
-   *
-   * @param spans of that day, such as "8:00–12:00, 13:00–18:00"
-   */
-  public WorkHours on(LocalDate day, String spans) {
+  /** The same but for a day. */
+  public WorkHours on(LocalDate day, List<Span> spans) {
     SortedMap<LocalDate, List<Span>> other = new TreeMap<>(dates);
-    other.put(day, WorkHoursWords.spans(spans));
+    other.put(day, spans);
     return new WorkHours(zone, week, other, off, people, forecast);
+  }
+
+  /** Hours of a day as they are said: "8:00–12:00, 13:00–17:00". */
+  public static String text(List<Span> spans) {
+    return WorkHoursWords.text(spans);
   }
 
   /** Days with other hours, as they are typed. */
@@ -103,15 +104,14 @@ public record WorkHours(
     return all.isEmpty() ? Forecast.of(usualC) : Forecast.of(all);
   }
 
-  private List<Span> of(LocalDate day) {
-    return off.contains(day) ? List.of() : dates.getOrDefault(day, week.get(day.getDayOfWeek()));
-  }
-
   /** When work begins on the day of a time; when nobody works, as on other days. */
   public LocalDateTime morning(LocalDateTime at) {
     LocalTime usual = USUAL_DAY.get(0).from();
     LocalTime first =
-        of(at.toLocalDate()).stream().map(Span::from).min(LocalTime::compareTo).orElse(usual);
+        calendar().of(at.toLocalDate()).stream()
+            .map(Span::from)
+            .min(LocalTime::compareTo)
+            .orElse(usual);
     return at.toLocalDate().atTime(first);
   }
 
@@ -121,7 +121,7 @@ public record WorkHours(
     for (int i = 0; i <= 366; i++) {
       LocalDateTime morning = morning(at.toLocalDateTime().plusDays(i));
       long time = morning.atZone(clock()).toEpochSecond();
-      if (!of(morning.toLocalDate()).isEmpty() && time >= now) {
+      if (!calendar().of(morning.toLocalDate()).isEmpty() && time >= now) {
         return time;
       }
     }

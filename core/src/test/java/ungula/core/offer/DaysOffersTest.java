@@ -56,7 +56,7 @@ public class DaysOffersTest {
       Timeline line = then.plan(shop).steps().timeline();
       assertEquals(line.kept(), Kept.HOURS, o.text());
       String finish = Moments.text(line.at(line.end()).toLocalDateTime());
-      if (o.text().contains("just as soon") && !o.text().contains("finished M")) {
+      if (o.text().startsWith("Begun as late as")) {
         assertEquals(line.end(), now.end(), o.text());
       } else {
         assertTrue(o.text().contains(finish), o.text() + " and is " + finish);
@@ -112,5 +112,13 @@ public class DaysOffersTest {
       }
     }
     assertTrue(named > 5, named + " named");
+  }
+
+  @Test
+  public void aChangeOfTheFinishIsSaidInWords() {
+    assertEquals(DaysOffers.change(0, 12), "just as soon");
+    assertEquals(DaysOffers.change(0, 75 * 60), "75 min later");
+    assertEquals(DaysOffers.change(3600, 0), "60 min sooner");
+    assertEquals(DaysOffers.change(0, 22 * 3600 + 58 * 60), "22 h 58 min later");
   }
 }

@@ -48,7 +48,7 @@ public class CoatClockTest {
         .wait("coat.cure", Takes.of(set, Given.Source.SHEET, ""), "cure")
         .after(After.begin(last, 0))
         .add();
-    return CoatClock.clock(NineHours.line(steps.all()), skin, rubber);
+    return CoatClock.clock(NineHours.line(steps.all()), skin, rubber.size());
   }
 
   /** Minutes from when work began on the first day. */

@@ -20,9 +20,8 @@ public class DayPlanTest {
   private static List<DayPlan> plans() {
     Random random = new Random(23);
     return Stream.generate(() -> AnyPlan.any(random).plan().steps())
-        .filter(s -> !s.making().isEmpty())
+        .flatMap(s -> DayPlan.of(s).stream())
         .limit(80)
-        .map(DayPlan::of)
         .toList();
   }
 
@@ -89,7 +88,7 @@ public class DayPlanTest {
     assertTrue(plan.due(plan.line().end()).isEmpty());
   }
 
-  /** A few words each, of which no two steps of one plan but the same work have the same. */
+  /** A few words each. */
   @Test
   public void stepsHaveShortNames() {
     for (DayPlan plan : plans()) {
@@ -98,5 +97,44 @@ public class DayPlanTest {
         assertTrue(label.matches("[\\p{Ll}\\d][\\p{Ll}\\d’'/-]*( [\\p{Ll}\\d’'/-]+){0,3}"), label);
       }
     }
+  }
+
+  /**
+   * Hands and waits are all the time there is; what is told of the finish names what decides it.
+   */
+  @Test
+  public void whatIsToldOfAllDaysHasItsWorking() {
+    for (DayPlan plan : plans()) {
+      Timeline line = plan.line();
+      double all = Timeline.minutes(line.begin(), line.end());
+      assertEquals(plan.hands().value() + plan.waits().value(), all, 1e-6);
+      int decide =
+          (int) plan.steps().stream().filter(p -> plan.chain().contains(p.step().key())).count();
+      assertEquals(plan.finish().working().givens().size(), decide + 1);
+      for (Placed p : plan.steps()) {
+        assertEquals(
+            plan.takes(p).value(),
+            Timeline.minutes(p.span().begin(), p.span().end()),
+            1,
+            p.step().key());
+      }
+    }
+  }
+
+  /** What does not fit in the hours has no days. */
+  @Test
+  public void whatDoesNotFitIsNotShown() {
+    Random random = new Random(23);
+    int none = 0;
+    for (int i = 0; i < 150; i++) {
+      Steps steps = AnyPlan.any(random).plan().steps();
+      boolean fits = steps.timeline().kept() == Timeline.Kept.HOURS && !steps.making().isEmpty();
+      assertEquals(DayPlan.of(steps).isPresent(), fits);
+      if (steps.timeline().kept() != Timeline.Kept.HOURS) {
+        none++;
+        assertTrue(steps.timeline().taken().isEmpty());
+      }
+    }
+    assertTrue(none > 5, none + " do not fit");
   }
 }

@@ -116,6 +116,7 @@ public class WorkHoursTest {
     assertEquals(berlin.in(oslo).clock(), ZoneId.of("Europe/Berlin"));
     assertThrows(Refused.class, () -> with("hours.zone", "Atlantis"));
     assertEquals(
-        berlin.on(LocalDate.parse("2027-02-09"), "8–20").datesText(), "Tue 9 Feb 2027 8:00–20:00");
+        berlin.on(LocalDate.parse("2027-02-09"), WorkHoursWords.spans("8–20")).datesText(),
+        "Tue 9 Feb 2027 8:00–20:00");
   }
 }

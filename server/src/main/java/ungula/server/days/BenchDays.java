@@ -3,18 +3,18 @@ package ungula.server.days;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
-import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import ungula.core.days.Hours;
 import ungula.core.days.Moments;
+import ungula.core.days.Moments.Moment;
 import ungula.core.days.Network;
 import ungula.core.quantity.Timespan;
 import ungula.core.quantity.UnreadableQuantity;
@@ -23,8 +23,8 @@ import ungula.core.step.DayPlan;
 import ungula.core.step.DayPlan.Block;
 import ungula.core.step.DayPlan.Placed;
 import ungula.core.step.Timeline;
-import ungula.core.step.Timeline.Kept;
 import ungula.core.workshop.WorkHours;
+import ungula.core.workshop.Workshop;
 import ungula.server.days.BenchResponse.Alarm;
 import ungula.server.days.BenchResponse.AlarmsResponse;
 import ungula.server.days.BenchResponse.BenchBar;
@@ -33,7 +33,6 @@ import ungula.server.days.BenchResponse.Between;
 import ungula.server.days.BenchResponse.Share;
 import ungula.server.days.BenchResponse.Tool;
 import ungula.server.days.BenchResponse.WaitingJob;
-import ungula.server.days.DaysResponse.DayHours;
 import ungula.server.days.DaysResponse.DayView;
 import ungula.server.job.Jobs;
 import ungula.server.workshop.Habits;
@@ -49,21 +48,25 @@ final class BenchDays {
 
   private static final long AHEAD = 2 * 24 * 3600;
 
-  private static final List<String> TOOLS = List.of("scale", "chamber", "pot");
-
   private final Jobs jobs;
   private final Habits workshop;
   private final ZoneId zone;
-  private final Map<Jobs.Job, DayPlan> plans = new LinkedHashMap<>();
+  private final List<Jobs.Job> onBench;
+  private final List<Planned> plans = new ArrayList<>();
+
+  /** A job whose days are known. */
+  private record Planned(Jobs.Job job, DayPlan plan) {}
+
+  /** A job that could be begun, and what is done first. */
+  private record Waiting(Jobs.Job job, Block first) {}
 
   BenchDays(Jobs jobs, Habits workshop) {
     this.jobs = jobs;
     this.workshop = workshop;
     this.zone = workshop.current().hours().clock();
-    for (Jobs.Job job : jobs.onBench()) {
-      if (!job.plan().steps().making().isEmpty()) {
-        plans.put(job, DayPlan.of(job.plan().steps()));
-      }
+    this.onBench = jobs.onBench();
+    for (Jobs.Job job : onBench) {
+      DayPlan.of(job.plan().steps()).ifPresent(plan -> plans.add(new Planned(job, plan)));
     }
   }
 
@@ -71,14 +74,17 @@ final class BenchDays {
     List<DayView> days = days();
     return new BenchResponse(
         days,
-        plans.entrySet().stream().map(e -> job(e.getKey(), e.getValue(), days)).toList(),
-        waiting().entrySet().stream()
+        onBench.stream()
             .map(
-                e ->
-                    new WaitingJob(
-                        e.getKey().row().id(),
-                        e.getKey().row().name(),
-                        DaysViews.told(e.getValue())))
+                j ->
+                    plans.stream()
+                        .filter(p -> p.job == j)
+                        .findFirst()
+                        .map(p -> job(p, days))
+                        .orElseGet(() -> without(j)))
+            .toList(),
+        waiting().stream()
+            .map(w -> new WaitingJob(w.job.row().id(), w.job.row().name(), DaysViews.told(w.first)))
             .toList(),
         shares(),
         tools());
@@ -93,29 +99,35 @@ final class BenchDays {
       return List.of();
     }
     LocalDate first =
-        plans.values().stream().map(p -> date(p.line().begin())).min(LocalDate::compareTo).get();
+        plans.stream().map(p -> date(p.plan.line().begin())).min(LocalDate::compareTo).get();
     LocalDate last =
-        plans.values().stream().map(p -> date(p.line().end() - 1)).max(LocalDate::compareTo).get();
+        plans.stream().map(p -> date(p.plan.line().end() - 1)).max(LocalDate::compareTo).get();
     LocalDate end = last.isAfter(first.plusDays(MOST_DAYS)) ? first.plusDays(MOST_DAYS) : last;
     Hours.Calendar calendar = workshop.current().hours().calendar();
     LocalDate today = workshop.today().today();
     return first
         .datesUntil(end.plusDays(1))
-        .map(
-            d ->
-                new DayView(
-                    d.toString(),
-                    Moments.weekday(d),
-                    Moments.day(d).replaceFirst("^\\S+ ", ""),
-                    d.equals(today),
-                    DayPlan.hours(calendar, d).stream()
-                        .map(h -> new DayHours(h.from(), h.to()))
-                        .toList(),
-                    List.of()))
+        .map(d -> DaysViews.day(DayPlan.day(calendar, d), today, List.of()))
         .toList();
   }
 
-  private BenchJob job(Jobs.Job job, DayPlan plan, List<DayView> days) {
+  /** A job whose days are not known: its steps are not, or it does not fit in the hours. */
+  private static BenchJob without(Jobs.Job job) {
+    Moment begin = job.choices().days().begin();
+    return new BenchJob(
+        job.row().id(),
+        job.row().name(),
+        Moments.text(begin.at()),
+        "",
+        null,
+        "",
+        job.plan().steps().making().isEmpty(),
+        List.of());
+  }
+
+  private BenchJob job(Planned planned, List<DayView> days) {
+    Jobs.Job job = planned.job;
+    DayPlan plan = planned.plan;
     Timeline line = plan.line();
     LocalDate first = LocalDate.parse(days.get(0).date());
     int offset = (int) ChronoUnit.DAYS.between(first, plan.days().get(0).date());
@@ -140,7 +152,7 @@ final class BenchDays {
         DaysViews.text(line, line.end()),
         plan.back(workshop.now()).map(b -> DaysViews.back(line, b)).orElse(null),
         later(line),
-        line.kept() == Kept.HOURS,
+        true,
         bars);
   }
 
@@ -150,15 +162,14 @@ final class BenchDays {
     return later < 1 ? "" : Timespan.formatMin(later);
   }
 
-  /** Jobs nobody has said the beginning of, with the first thing to do. */
-  private Map<Jobs.Job, Block> waiting() {
-    Map<Jobs.Job, Block> all = new LinkedHashMap<>();
+  /** Jobs nobody has said the beginning of. */
+  private List<Waiting> waiting() {
+    List<Waiting> all = new ArrayList<>();
     for (Jobs.Job job : jobs.undated()) {
-      if (!job.plan().steps().making().isEmpty()) {
-        DayPlan.of(job.plan().steps()).blocks().stream()
-            .findFirst()
-            .ifPresent(first -> all.put(job, first));
-      }
+      DayPlan.of(job.plan().steps()).stream()
+          .flatMap(plan -> plan.blocks().stream())
+          .findFirst()
+          .ifPresent(first -> all.add(new Waiting(job, first)));
     }
     return all;
   }
@@ -166,10 +177,10 @@ final class BenchDays {
   /** Jobs that pour the same rubber on the same day. */
   private List<Share> shares() {
     Map<String, List<Jobs.Job>> same = new TreeMap<>();
-    for (Map.Entry<Jobs.Job, DayPlan> e : plans.entrySet()) {
-      Jobs.Job job = e.getKey();
+    for (Planned planned : plans) {
+      Jobs.Job job = planned.job;
       String product = job.choices().rubber().product();
-      e.getValue().steps().stream()
+      planned.plan.steps().stream()
           .filter(p -> p.step().key().startsWith("pour."))
           .filter(p -> p.step().byHand() && product != null)
           .findFirst()
@@ -199,21 +210,27 @@ final class BenchDays {
 
   /** When what there is one of is used. */
   private List<Tool> tools() {
+    Workshop.Equipment there = workshop.current().equipment();
     List<Tool> all = new ArrayList<>();
-    for (String name : TOOLS) {
-      List<String> used =
-          plans.values().stream()
-              .flatMap(p -> p.line().taken().stream())
-              .filter(b -> b.resource().equals(name))
-              .sorted(Comparator.comparingLong(Network.Busy::from))
-              .map(b -> text(b.from()))
-              .toList();
-      boolean there = !name.equals("chamber") || workshop.current().equipment().chamber() != null;
-      if (there && (!used.isEmpty() || !name.equals("pot"))) {
-        all.add(new Tool(name, used.isEmpty() ? "idle" : String.join(", ", used)));
-      }
+    all.add(tool("scale"));
+    if (there.chamber() != null) {
+      all.add(tool("chamber"));
+    }
+    if (there.pot() != null) {
+      all.add(tool("pot"));
     }
     return all;
+  }
+
+  private Tool tool(String name) {
+    String used =
+        plans.stream()
+            .flatMap(p -> p.plan.line().taken().stream())
+            .filter(b -> b.resource().equals(name))
+            .sorted(Comparator.comparingLong(Network.Busy::from))
+            .map(b -> text(b.from()))
+            .collect(Collectors.joining(", "));
+    return new Tool(name, used.isEmpty() ? "idle" : used);
   }
 
   private String text(long time) {
@@ -223,20 +240,16 @@ final class BenchDays {
   AlarmsResponse alarms() {
     long now = workshop.now();
     List<Alarm> all = new ArrayList<>();
-    plans.forEach(
-        (job, plan) ->
-            plan.steps().stream()
-                .filter(p -> !p.step().byHand())
-                .filter(p -> p.span().end() - p.span().begin() >= LONG)
-                .filter(p -> p.span().end() > now - LONG && p.span().end() < now + AHEAD)
-                .forEach(
-                    p ->
-                        all.add(
-                            new Alarm(
-                                iso(p.span().end()),
-                                job.row().id(),
-                                job.row().name(),
-                                p.step().label()))));
+    for (Planned of : plans) {
+      for (Placed p : of.plan.steps()) {
+        Timeline.Span at = p.span();
+        boolean longer = !p.step().byHand() && at.end() - at.begin() >= LONG;
+        if (longer && at.end() > now - LONG && at.end() < now + AHEAD) {
+          all.add(
+              new Alarm(iso(at.end()), of.job.row().id(), of.job.row().name(), p.step().label()));
+        }
+      }
+    }
     all.sort(Comparator.comparing(Alarm::at));
     return new AlarmsResponse(iso(now), all);
   }
@@ -254,31 +267,39 @@ final class BenchDays {
     }
     long a = begin.atZone(zone).toEpochSecond();
     long b = end.atZone(zone).toEpochSecond();
-    List<String> planned = new ArrayList<>();
+    SortedMap<Long, List<String>> planned = new TreeMap<>();
     long taken = 0;
-    for (Map.Entry<Jobs.Job, DayPlan> e : plans.entrySet()) {
-      for (Placed p : e.getValue().steps()) {
-        boolean then = p.span().begin() < b && p.span().end() > a;
-        if (then && p.step().byHand()) {
-          taken += Math.min(b, p.span().end()) - Math.max(a, p.span().begin());
-          planned.add(
-              text(p.span().begin()).replaceFirst(".* ", "")
-                  + " "
-                  + e.getKey().row().name()
-                  + ": "
-                  + p.step().what());
+    for (Planned of : plans) {
+      Timeline line = of.plan.line();
+      for (Placed p : of.plan.steps()) {
+        Timeline.Span at = p.span();
+        if (p.step().byHand() && at.begin() < b && at.end() > a) {
+          taken += Math.min(b, at.end()) - Math.max(a, at.begin());
+          planned
+              .computeIfAbsent(at.begin(), t -> new ArrayList<>())
+              .add(
+                  DaysViews.clock(line, at.begin())
+                      + " "
+                      + of.job.row().name()
+                      + ": "
+                      + p.step().what());
         }
       }
     }
-    planned.sort(
-        Comparator.comparing((String s) -> s.length() < 5 || s.charAt(1) == ':' ? "0" + s : s));
-    int free = (int) Math.max(0, (worked(begin, end) - taken) / 60);
+    WorkHours hours = workshop.current().hours();
+    long worked = hours.people() * hours.calendar().worked(a, b);
+    int free = (int) Math.max(0, (worked - taken) / 60);
     List<String> could =
-        waiting().entrySet().stream()
-            .filter(e -> e.getValue().workMin() <= free)
-            .map(e -> e.getKey().row().name() + ": " + DaysViews.told(e.getValue()))
+        waiting().stream()
+            .filter(w -> w.first.workMin() <= free)
+            .map(w -> w.job.row().name() + ": " + DaysViews.told(w.first))
             .toList();
-    return new Between(Moments.text(begin), Moments.text(end), planned, free, could);
+    return new Between(
+        Moments.text(begin),
+        Moments.text(end),
+        planned.values().stream().flatMap(List::stream).toList(),
+        free,
+        could);
   }
 
   /** A bare time is of that day. */
@@ -288,17 +309,5 @@ final class BenchDays {
         : text.strip().matches("\\d{1,2}[:.]\\d\\d")
             ? now.moment(day + " " + text.strip()).at()
             : now.moment(text).at();
-  }
-
-  /** Seconds of work between two times. */
-  private long worked(LocalDateTime begin, LocalDateTime end) {
-    WorkHours hours = workshop.current().hours();
-    long sum = 0;
-    for (Hours.Span s : hours.calendar().of(begin.toLocalDate())) {
-      LocalTime from = s.from().isAfter(begin.toLocalTime()) ? s.from() : begin.toLocalTime();
-      LocalTime to = s.to().isBefore(end.toLocalTime()) ? s.to() : end.toLocalTime();
-      sum += Math.max(0, to.toSecondOfDay() - from.toSecondOfDay());
-    }
-    return sum * hours.people();
   }
 }

@@ -12,7 +12,7 @@ import ungula.server.days.DaysResponse.DaysBack;
  * @param jobs in the order they are done
  * @param waiting jobs that could be begun, and of which nobody says when
  * @param shares moulds that could be poured of the same batch
- * @param tools that two jobs or more, or none, use: when each is in use
+ * @param tools there is one of, and when each is in use
  */
 record BenchResponse(
     List<DayView> days,
@@ -23,7 +23,7 @@ record BenchResponse(
 
   /**
    * @param begin in words
-   * @param finish in words
+   * @param finish in words; empty while its days are not known
    * @param back when to be at it next; null when nothing more is to be done
    * @param later how much later it is finished than it would be alone; empty when it is not
    * @param fits whether it keeps to the hours of work

@@ -97,7 +97,7 @@ class CalendarController {
   @GetMapping(value = "/jobs/{id}/days.ics", produces = CALENDAR)
   ResponseEntity<String> jobCalendar(@PathVariable String id) {
     Jobs.Job job = jobs.find(id);
-    DaysViews.planned(job);
+    DaysViews.check(job);
     return Named.attachment(job.row().name() + ".ics").body(file(job.row().name(), List.of(job)));
   }
 

@@ -58,7 +58,7 @@ final class CalendarFile {
     file.calendar.add(ImmutableCalScale.GREGORIAN);
     file.calendar.add(new XProperty("X-WR-CALNAME", name));
     file.calendar.add(new XProperty("X-WR-TIMEZONE", zone.getId()));
-    jobs.stream().filter(j -> !j.plan().steps().making().isEmpty()).forEach(file::add);
+    jobs.forEach(job -> DayPlan.of(job.plan().steps()).ifPresent(plan -> file.add(job, plan)));
     StringWriter out = new StringWriter();
     try {
       new CalendarOutputter(false).output(file.calendar, out);
@@ -68,8 +68,7 @@ final class CalendarFile {
     return out.toString();
   }
 
-  private void add(Jobs.Job job) {
-    DayPlan plan = DayPlan.of(job.plan().steps());
+  private void add(Jobs.Job job, DayPlan plan) {
     for (DayPlan.Block b : plan.blocks()) {
       String told = b.steps().stream().map(Step::what).distinct().collect(Collectors.joining("\n"));
       event(job, b.steps().get(0).key(), b.labels(), told, b.begin(), b.end(), AHEAD);

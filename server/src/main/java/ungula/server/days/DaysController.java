@@ -3,6 +3,7 @@ package ungula.server.days;
 import java.io.IOException;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.springframework.http.ResponseEntity;
@@ -11,10 +12,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import ungula.core.days.Moments;
+import ungula.core.offer.DaysOffers;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.step.DayPlan;
-import ungula.core.step.Steps;
 import ungula.core.step.Timeline;
 import ungula.core.step.Timeline.Kept;
 import ungula.server.job.Jobs;
@@ -42,18 +42,20 @@ class DaysController {
   @GetMapping(value = "/steps.csv", produces = "text/csv;charset=UTF-8")
   ResponseEntity<String> stepsCsv(@PathVariable String id) throws IOException {
     Jobs.Job job = jobs.find(id);
-    DayPlan plan = DaysViews.planned(job);
+    DaysViews.check(job);
+    Optional<DayPlan> days = DayPlan.of(job.plan().steps());
     StringBuilder csv = new StringBuilder();
     try (CSVPrinter out = new CSVPrinter(csv, CSVFormat.RFC4180)) {
       out.printRecord("step", "part", "what", "kind", "begin", "end", "minutes");
-      for (DayPlan.Placed p : plan.steps()) {
+      for (DayPlan.Placed p : days.map(DayPlan::steps).orElse(List.of())) {
+        Timeline line = days.get().line();
         out.printRecord(
             p.step().key(),
             p.step().part(),
             p.step().what(),
             p.step().kind().name().toLowerCase(Locale.ROOT),
-            plan.line().at(p.span().begin()).toOffsetDateTime(),
-            plan.line().at(p.span().end()).toOffsetDateTime(),
+            line.at(p.span().begin()).toOffsetDateTime(),
+            line.at(p.span().end()).toOffsetDateTime(),
             Math.round(Timeline.minutes(p.span().begin(), p.span().end())));
       }
     }
@@ -64,11 +66,9 @@ class DaysController {
    * What another beginning would cost: nothing is saved.
    *
    * @param begin how it was understood
-   * @param finish when it would be finished
-   * @param later how much later than now, minutes; earlier is negative
-   * @param fits whether it keeps to the hours of work
+   * @param says what becomes of the finish
    */
-  record BegunThen(String begin, String finish, double later, boolean fits) {}
+  record BegunThen(String begin, String says) {}
 
   /**
    * @param begin as one would type it
@@ -76,12 +76,12 @@ class DaysController {
   @GetMapping("/begun")
   BegunThen begun(@PathVariable String id, @RequestParam String begin) {
     Jobs.Job job = jobs.find(id);
-    Steps now = job.plan().steps();
+    Timeline now = job.plan().steps().timeline();
     Timeline then = jobs.with(job, List.of(Edit.of("days.begin", begin))).plan().steps().timeline();
     return new BegunThen(
-        Moments.text(then.at(then.begin()).toLocalDateTime()),
-        DaysViews.text(then, then.end()),
-        Timeline.minutes(now.timeline().end(), then.end()),
-        then.kept() == Kept.HOURS);
+        DaysViews.text(then, then.begin()),
+        then.kept() == Kept.HOURS
+            ? "finished " + DaysOffers.change(now.end(), then.end())
+            : "not in your hours");
   }
 }

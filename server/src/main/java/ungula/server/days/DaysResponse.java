@@ -4,37 +4,40 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.step.Step;
+import ungula.core.working.Figure;
 
 /**
  * When a job is done, day by day. Times are told by the clock of the workshop.
  *
- * @param fits whether all of it keeps to the hours of work; what is shown else works through breaks
- *     or nights, and says so
- * @param rule what cannot be kept; empty when all can
+ * @param rule what cannot be kept in the hours of work: then there are no days; empty when all can
  * @param begin when it is begun, such as "Tue 9 Feb 8:30"
- * @param finish when it is finished, and what that is
+ * @param held whether that is later than was said, because of other jobs
+ * @param told what it comes to; null where it cannot be kept
  * @param back when to be back at the bench; null when nothing more is to be done
- * @param hands work by hand in all
- * @param waits what is waited for in all
  * @param chain steps that decide the finish, by key
  * @param notes worth knowing
  * @param offers what another beginning or a longer day would give
  * @param schools what each way to follow one coat by the next comes to; none but for a skin
  */
 record DaysResponse(
-    boolean fits,
     String rule,
     String begin,
-    DaysFinish finish,
+    boolean held,
+    @Nullable DaysTold told,
     @Nullable DaysBack back,
-    String hands,
-    String waits,
     List<DayView> days,
     List<PlacedStep> steps,
     List<String> chain,
     List<DaysNote> notes,
     List<DaysOffer> offers,
     List<SchoolView> schools) {
+
+  /**
+   * @param hands work by hand in all
+   * @param waits what is waited for in all
+   * @param finish when the first cast is out
+   */
+  record DaysTold(Figure hands, Figure waits, Figure finish) {}
 
   /**
    * @param name of the weekday
@@ -57,23 +60,17 @@ record DaysResponse(
   record DayTaken(int from, int to) {}
 
   /**
-   * @param at when
-   * @param what comes out then
-   */
-  record DaysFinish(String at, String what) {}
-
-  /**
    * @param at when to be back
-   * @param iso the same instant
    * @param what for
    */
-  record DaysBack(String at, String iso, String what) {}
+  record DaysBack(String at, String what) {}
 
   /**
    * A step with its time.
    *
    * @param label in a few words
    * @param group it runs with without a break; empty for none
+   * @param at when it begins, by the clock alone
    * @param from when it begins, in words
    * @param to when it ends, in words
    * @param begin the same instant
@@ -89,11 +86,12 @@ record DaysResponse(
       String what,
       Step.Kind kind,
       String group,
+      String at,
       String from,
       String to,
       String begin,
       String end,
-      String takes,
+      Figure takes,
       List<DayPiece> pieces,
       @Nullable DayPiece window,
       boolean pinned) {}
@@ -104,7 +102,10 @@ record DaysResponse(
    */
   record DayPiece(int day, int from, int to) {}
 
-  record DaysNote(String title, String text) {}
+  /**
+   * @param step it happens to, by key
+   */
+  record DaysNote(String title, String text, String step) {}
 
   /**
    * @param edits of the job
@@ -114,10 +115,12 @@ record DaysResponse(
 
   /**
    * @param text how one coat follows the other
-   * @param cured when the skin has cured, in words
+   * @param cured until the skin has cured
+   * @param until the same in words
    * @param days with coats
    * @param chosen whether it is so now
    * @param edits that choose it
    */
-  record SchoolView(String text, String cured, int days, boolean chosen, List<Edit> edits) {}
+  record SchoolView(
+      String text, Figure cured, String until, int days, boolean chosen, List<Edit> edits) {}
 }

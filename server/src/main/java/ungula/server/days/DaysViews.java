@@ -3,9 +3,9 @@ package ungula.server.days;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import ungula.core.days.Moments;
@@ -18,18 +18,16 @@ import ungula.core.skin.SkinClock;
 import ungula.core.step.CoatClock;
 import ungula.core.step.DayPlan;
 import ungula.core.step.DayPlan.Block;
-import ungula.core.step.Steps;
 import ungula.core.step.Timeline;
-import ungula.core.step.Timeline.Kept;
 import ungula.core.step.Timeline.Span;
 import ungula.server.days.DaysResponse.DayHours;
 import ungula.server.days.DaysResponse.DayPiece;
 import ungula.server.days.DaysResponse.DayTaken;
 import ungula.server.days.DaysResponse.DayView;
 import ungula.server.days.DaysResponse.DaysBack;
-import ungula.server.days.DaysResponse.DaysFinish;
 import ungula.server.days.DaysResponse.DaysNote;
 import ungula.server.days.DaysResponse.DaysOffer;
+import ungula.server.days.DaysResponse.DaysTold;
 import ungula.server.days.DaysResponse.PlacedStep;
 import ungula.server.days.DaysResponse.SchoolView;
 import ungula.server.job.Jobs;
@@ -48,36 +46,31 @@ class DaysViews {
     this.workshop = workshop;
   }
 
-  /** A job's days, for what cannot be shown without them. */
-  static DayPlan planned(Jobs.Job job) {
-    Steps steps = job.plan().steps();
-    if (steps.making().isEmpty()) {
+  /** For what cannot be shown while nothing is to be done. */
+  static void check(Jobs.Job job) {
+    if (job.plan().steps().making().isEmpty()) {
       throw new Problem(
           HttpStatus.CONFLICT,
           "No days yet",
           "What is to be done is not known yet: say what the master is, and its mould.");
     }
-    return DayPlan.of(steps);
   }
 
   DaysResponse view(Jobs.Job job) {
-    DayPlan plan = planned(job);
-    Steps steps = job.plan().steps();
-    Timeline line = plan.line();
-    DaysOffers offers = DaysOffers.of(steps, workshop.now());
+    check(job);
+    Timeline line = job.plan().steps().timeline();
+    Optional<DayPlan> plan = DayPlan.of(job.plan().steps());
+    DaysOffers offers = DaysOffers.of(job.plan().steps(), workshop.now());
     return new DaysResponse(
-        line.kept() == Kept.HOURS,
         offers.rule(),
-        text(line, line.begin()),
-        new DaysFinish(
-            text(line, line.end()), steps.casting().isEmpty() ? "open" : "first cast out"),
-        plan.back(workshop.now()).map(b -> back(line, b)).orElse(null),
-        Timespan.formatMin(plan.handsMin()),
-        Timespan.formatMin(waitsMin(plan)),
-        days(plan),
-        plan.steps().stream().map(p -> placed(job, plan, p)).toList(),
-        plan.chain(),
-        offers.notes().stream().map(n -> new DaysNote(n.title(), n.text())).toList(),
+        text(line, plan.isPresent() ? line.begin() : line.network().start()),
+        plan.isPresent() && line.alone().begin() < line.begin(),
+        plan.map(p -> new DaysTold(p.hands(), p.waits(), p.finish())).orElse(null),
+        plan.flatMap(p -> p.back(workshop.now())).map(b -> back(line, b)).orElse(null),
+        plan.map(this::days).orElse(List.of()),
+        plan.map(p -> p.steps().stream().map(s -> placed(job, p, s)).toList()).orElse(List.of()),
+        plan.map(DayPlan::chain).orElse(List.of()),
+        offers.notes().stream().map(n -> new DaysNote(n.title(), n.text(), n.step())).toList(),
         offers.offers().stream()
             .map(o -> new DaysOffer(o.text(), o.button(), o.edits(), o.hours()))
             .toList(),
@@ -88,9 +81,12 @@ class DaysViews {
     return Moments.text(line.at(time).toLocalDateTime());
   }
 
+  static String clock(Timeline line, long time) {
+    return Moments.clock(line.at(time).toLocalTime());
+  }
+
   static DaysBack back(Timeline line, Block b) {
-    return new DaysBack(
-        text(line, b.begin()), line.at(b.begin()).toOffsetDateTime().toString(), told(b));
+    return new DaysBack(text(line, b.begin()), told(b));
   }
 
   /** What is done in a stretch of work, such as "turn, release, then pour 2: 1 h 5 min". */
@@ -98,27 +94,20 @@ class DaysViews {
     return b.labels() + ": " + Timespan.formatMin(b.workMin());
   }
 
-  /** Time in which somebody waits and does nothing. */
-  private static double waitsMin(DayPlan plan) {
-    double all = Timeline.minutes(plan.line().begin(), plan.line().end());
-    return Math.max(0, all - plan.handsMin());
+  private List<DayView> days(DayPlan plan) {
+    return plan.days().stream()
+        .map(d -> day(d, workshop.today().today(), taken(plan.line(), d.date())))
+        .toList();
   }
 
-  private List<DayView> days(DayPlan plan) {
-    LocalDate today = workshop.today().today();
-    Timeline line = plan.line();
-    List<DayView> all = new ArrayList<>();
-    for (DayPlan.Day d : plan.days()) {
-      all.add(
-          new DayView(
-              d.date().toString(),
-              Moments.weekday(d.date()),
-              Moments.day(d.date()).replaceFirst("^\\S+ ", ""),
-              d.date().equals(today),
-              d.hours().stream().map(h -> new DayHours(h.from(), h.to())).toList(),
-              taken(line, d.date())));
-    }
-    return all;
+  static DayView day(DayPlan.Day d, LocalDate today, List<DayTaken> taken) {
+    return new DayView(
+        d.date().toString(),
+        Moments.weekday(d.date()),
+        Moments.dayOfMonth(d.date()),
+        d.date().equals(today),
+        d.hours().stream().map(h -> new DayHours(h.from(), h.to())).toList(),
+        taken);
   }
 
   private static List<DayTaken> taken(Timeline line, LocalDate day) {
@@ -145,11 +134,12 @@ class DaysViews {
         p.step().what(),
         p.step().kind(),
         p.step().unbroken(),
+        clock(line, span.begin()),
         text(line, span.begin()),
         text(line, span.end()),
         line.at(span.begin()).toOffsetDateTime().toString(),
         line.at(span.end()).toOffsetDateTime().toString(),
-        Timespan.formatMin(Timeline.minutes(span.begin(), span.end())),
+        plan.takes(p),
         p.pieces().stream()
             .map(x -> new DayPiece(x.day(), x.minutes().from(), x.minutes().to()))
             .toList(),
@@ -182,6 +172,7 @@ class DaysViews {
               SkinClock clock = CoatClock.of(with.plan().steps()).orElseThrow().clock();
               return new SchoolView(
                   r.text(),
+                  with.plan().figures().get("skin.cured"),
                   Moments.text(clock.at(clock.cured()).toLocalDateTime()),
                   clock.days(),
                   r == chosen,

@@ -490,11 +490,17 @@ public class Jobs {
   private List<Job> onBench(String before) {
     long morning = morning();
     List<Job> jobs = new ArrayList<>();
+    List<Network.Busy> taken = new ArrayList<>();
     for (JobMapper.Row row : mapper.onBench()) {
       if (row.id().equals(before)) {
         break;
       }
-      onBench(row, new Diary(morning, taken(jobs))).ifPresent(jobs::add);
+      onBench(row, new Diary(morning, List.copyOf(taken)))
+          .ifPresent(
+              job -> {
+                jobs.add(job);
+                taken.addAll(job.plan().steps().timeline().taken());
+              });
     }
     return jobs;
   }

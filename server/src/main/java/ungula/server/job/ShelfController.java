@@ -72,11 +72,10 @@ class ShelfController {
 
   /**
    * @param at when, in words
-   * @param iso the same instant
    * @param what is done then
    * @param late how long ago that was to begin; empty when it is to come
    */
-  record Due(String at, String iso, String what, String late) {}
+  record Due(String at, String what, String late) {}
 
   /**
    * @param workshop what it is called
@@ -107,10 +106,9 @@ class ShelfController {
     Map<String, Due> all = new HashMap<>();
     long now = workshop.now();
     for (Jobs.Job job : jobs.onBench()) {
-      if (!job.plan().steps().making().isEmpty()) {
-        DayPlan plan = DayPlan.of(job.plan().steps());
-        plan.due(now).ifPresent(b -> all.put(job.row().id(), due(plan, b, now)));
-      }
+      DayPlan.of(job.plan().steps())
+          .ifPresent(
+              plan -> plan.due(now).ifPresent(b -> all.put(job.row().id(), due(plan, b, now))));
     }
     return all;
   }
@@ -118,7 +116,6 @@ class ShelfController {
   private static Due due(DayPlan plan, DayPlan.Block b, long now) {
     return new Due(
         Moments.text(plan.line().at(b.begin()).toLocalDateTime()),
-        plan.line().at(b.begin()).toOffsetDateTime().toString(),
         b.labels(),
         b.begin() > now ? "" : Timespan.formatMin((now - b.begin()) / 60.0));
   }

@@ -1,13 +1,15 @@
 package ungula.server.sheet;
 
+import java.awt.Color;
 import java.io.IOException;
 import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
 import ungula.core.days.Moments;
-import ungula.core.quantity.Timespan;
 import ungula.core.step.DayPlan;
 import ungula.core.step.DayPlan.Placed;
 import ungula.core.step.Step;
-import ungula.core.step.Timeline;
+import ungula.core.step.Steps;
 
 /** The days on one page: what is done when, with a box to tick, and what is waited for. */
 final class DaysPaper {
@@ -24,30 +26,22 @@ final class DaysPaper {
     this.pen = pen;
   }
 
-  static void write(DayPlan plan, SheetPen pen) throws IOException {
-    DaysPaper p = new DaysPaper(plan, pen);
+  /** Nothing while nothing is to be done. */
+  static void write(Steps steps, SheetPen pen) throws IOException {
+    if (steps.making().isEmpty()) {
+      return;
+    }
     pen.newPage();
     pen.line("Days", 13, true, SheetPen.INK);
-    pen.line(
-        Timespan.formatMin(plan.handsMin())
-            + " of your hands; finished "
-            + p.text(plan.line().end())
-            + ".",
-        9,
-        false,
-        SheetPen.QUIET);
-    if (plan.line().kept() != Timeline.Kept.HOURS) {
-      pen.line(
-          "It does not fit in your hours of work: breaks or nights are worked through.",
-          9,
-          true,
-          SheetPen.CLAY);
+    Optional<DayPlan> plan = DayPlan.of(steps);
+    if (plan.isEmpty()) {
+      pen.line("It does not fit in your hours of work: no times are told.", 9, true, SheetPen.CLAY);
+      return;
     }
+    DaysPaper p = new DaysPaper(plan.get(), pen);
+    String says = plan.get().hands().text() + " of your hands; first cast out ";
+    pen.line(says + plan.get().finish().text() + ".", 9, false, SheetPen.QUIET);
     p.days();
-  }
-
-  private String text(long time) {
-    return Moments.text(plan.line().at(time).toLocalDateTime());
   }
 
   private String clock(long time) {
@@ -73,18 +67,19 @@ final class DaysPaper {
   private void step(Placed p) throws IOException {
     Step s = p.step();
     float within = pen.width() - TIME_WIDTH - TAKES_WIDTH;
-    var lines = pen.wrapped(s.what(), SIZE, false, within);
+    List<String> lines = pen.wrapped(s.what(), SIZE, false, within);
     pen.room(12 * lines.size());
-    boolean sameDay = plan.line().days(p.span().begin(), p.span().end()) == 0;
+    long to = p.span().end();
+    boolean sameDay = plan.line().days(p.span().begin(), to) == 0;
     String end =
-        sameDay ? clock(p.span().end()) : text(p.span().end()).replaceFirst(" \\d+ \\w+", "");
+        sameDay ? clock(to) : Moments.weekday(plan.line().at(to).toLocalDate()) + " " + clock(to);
     pen.down(12);
-    var ink = s.byHand() ? SheetPen.INK : SheetPen.QUIET;
+    Color ink = s.byHand() ? SheetPen.INK : SheetPen.QUIET;
     if (s.byHand()) {
       pen.box(pen.left(), pen.y() - 1, 7);
     }
     pen.text(clock(p.span().begin()) + "–" + end, pen.left() + 12, pen.y(), SIZE, false, ink);
-    String takes = Timespan.formatMin(Timeline.minutes(p.span().begin(), p.span().end()));
+    String takes = plan.takes(p).text();
     pen.text(
         takes,
         pen.left() + pen.width() - pen.widthOf(takes, SIZE, false),

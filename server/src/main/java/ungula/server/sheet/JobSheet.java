@@ -15,7 +15,6 @@ import ungula.core.mould.SectionDrawing;
 import ungula.core.plan.SkinPart;
 import ungula.core.pour.PlannedBatch;
 import ungula.core.quantity.Day;
-import ungula.core.step.DayPlan;
 import ungula.core.step.Steps;
 import ungula.core.working.Figure;
 import ungula.core.workshop.Workshop;
@@ -94,8 +93,8 @@ final class JobSheet {
       views();
       SkinPaper.write(c, pen);
     }
-    if (!c.steps.making().isEmpty() && c.stop.isEmpty()) {
-      DaysPaper.write(DayPlan.of(c.steps), pen);
+    if (c.stop.isEmpty()) {
+      DaysPaper.write(c.steps, pen);
     }
     if (c.working) {
       WorkingPaper.write(c.figures.values(), pen);
