@@ -85,7 +85,7 @@ export function JobPage() {
       return () => clearTimeout(seen);
     }
     // once per arrival and per change of state
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [ready, stage, state, job?.version]);
 
   useEffect(() => {

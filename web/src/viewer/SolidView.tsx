@@ -155,7 +155,7 @@ export default function SolidView(props: Props) {
         scene.current?.setMaster(await (await get('mesh')).arrayBuffer());
         setLoaded(job.shapeKey);
       }),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- fetching follows the job
+    // oxlint-disable-next-line react/exhaustive-deps -- fetching follows the job
     [job.id, job.shapeKey, tries],
   );
 
@@ -174,7 +174,7 @@ export default function SolidView(props: Props) {
         scene.current?.setBox(plan, dipstick.lineMm, dipstick.heightMm);
         scene.current?.lift(job.liftMm);
       }),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- fetching follows the job
+    // oxlint-disable-next-line react/exhaustive-deps -- fetching follows the job
     [job.id, job.version, job.liftMm, withBox, show, dipstick, tries],
   );
 
@@ -192,7 +192,7 @@ export default function SolidView(props: Props) {
           setDrawnCoats(meshes.length);
         }
       }),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- coatsKey names what coats holds
+    // oxlint-disable-next-line react/exhaustive-deps -- coatsKey names what coats holds
     [job.id, coatsKey, on, loaded, tries],
   );
 
@@ -212,7 +212,7 @@ export default function SolidView(props: Props) {
           setDrawnParts(meshes.length);
         }
       }),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- partsKey names what parts holds
+    // oxlint-disable-next-line react/exhaustive-deps -- partsKey names what parts holds
     [job.id, job.version, partsKey, loaded, tries],
   );
 
@@ -228,7 +228,7 @@ export default function SolidView(props: Props) {
         const bits = anyMarks && loaded ? await (await get('marks')).arrayBuffer() : null;
         scene.current?.setMarked(bits && new Uint8Array(bits));
       }),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- fetching follows the job
+    // oxlint-disable-next-line react/exhaustive-deps -- fetching follows the job
     [job.id, job.marksKey, anyMarks, loaded, tries],
   );
 
@@ -255,7 +255,7 @@ export default function SolidView(props: Props) {
         scene.current?.point(show === 'WALL' ? (study.thinnest ?? null) : null);
         setTinted(show);
       }),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- fetching follows the job
+    // oxlint-disable-next-line react/exhaustive-deps -- fetching follows the job
     [job.id, show, loaded, study, stale, tries],
   );
 

@@ -34,7 +34,7 @@ export function ProposalPage() {
       start(file);
     }
     // once for the job
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [id]);
 
   const use = (edits: Edit[]) => desk.apply(edits, () => void go(`/jobs/${id}/pours`));

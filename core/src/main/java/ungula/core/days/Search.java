@@ -201,19 +201,25 @@ final class Search {
    * The first time too many want the same; the orders that would mend it, none when all is well.
    */
   private List<Order> conflict(long[] starts) {
+    long[] begins = new long[blocks.steps.size()];
+    long[] ends = new long[begins.length];
+    for (int m = 0; m < begins.length; m++) {
+      long start = starts[blocks.blockOf[m]];
+      begins[m] = blocks.begin(m, start);
+      ends[m] = blocks.end(m, start);
+    }
     long soonest = Long.MAX_VALUE;
     List<Integer> of = List.of();
     List<Busy> others = List.of();
     for (Map.Entry<String, int[]> e : blocks.holders.entrySet()) {
       int[] holders = e.getValue();
-      for (long at : moments(e.getKey(), holders, starts)) {
+      for (long at : moments(e.getKey(), holders, begins)) {
         if (at >= soonest) {
           continue;
         }
         List<Integer> together = new ArrayList<>();
         for (int o : holders) {
-          long start = starts[blocks.blockOf[o]];
-          if (blocks.begin(o, start) <= at && blocks.end(o, start) > at) {
+          if (begins[o] <= at && ends[o] > at) {
             together.add(o);
           }
         }
@@ -232,13 +238,12 @@ final class Search {
   }
 
   /** When use of a resource may become more. */
-  private long[] moments(String resource, int[] holders, long[] starts) {
-    LongStream begins =
-        Arrays.stream(holders).mapToLong(m -> blocks.begin(m, starts[blocks.blockOf[m]]));
+  private long[] moments(String resource, int[] holders, long[] begins) {
+    LongStream own = Arrays.stream(holders).mapToLong(m -> begins[m]);
     return blocks.network.capacity(resource) == 1
-        ? begins.toArray()
+        ? own.toArray()
         : LongStream.concat(
-                begins,
+                own,
                 blocks.network.busy().stream()
                     .filter(b -> b.resource().equals(resource))
                     .mapToLong(Busy::from))

@@ -4,10 +4,13 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZonedDateTime;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import ungula.core.days.Network.After;
 import ungula.core.days.Network.Step;
 
@@ -20,14 +23,18 @@ final class Rules {
 
   private final Network n;
 
-  /** Whether work goes on in a minute, as far as it was looked at. */
-  private final Map<Long, Boolean> minutes = new HashMap<>();
+  /** Minutes from the start that were looked at, and those of them in which work goes on. */
+  private final BitSet seen = new BitSet();
+
+  private final BitSet worked = new BitSet();
+  private final long longest;
 
   private Map<String, long[]> times = Map.of();
   private List<String> broken = List.of();
 
   Rules(Network n) {
     this.n = n;
+    this.longest = longest();
   }
 
   List<String> broken(Schedule s) {
@@ -47,7 +54,15 @@ final class Rules {
   }
 
   boolean works(long at) {
-    return minutes.computeIfAbsent(at, m -> works(n, m));
+    if (at < n.start()) {
+      return works(n, at);
+    }
+    int minute = (int) ((at - n.start()) / 60);
+    if (!seen.get(minute)) {
+      seen.set(minute);
+      worked.set(minute, works(n, at));
+    }
+    return worked.get(minute);
   }
 
   private boolean works(long from, long to) {
@@ -107,17 +122,17 @@ final class Rules {
         groups.computeIfAbsent(s.unbroken(), g -> new ArrayList<>()).add(s);
       }
       long takes = Math.round(60 * s.minutes());
-      rule(t[0] >= n.start(), s.key() + " begins before the start");
-      rule(s.pinned() == null || t[0] == s.pinned(), s.key() + " is not where it is pinned");
-      if (s.hands() && takes > longest() && s.unbroken().isEmpty()) {
+      rule(t[0] >= n.start(), s.key(), " begins before the start");
+      rule(s.pinned() == null || t[0] == s.pinned(), s.key(), " is not where it is pinned");
+      if (s.hands() && takes > longest && s.unbroken().isEmpty()) {
         long worked = 0;
         for (long at = t[0]; at < t[1]; at += 60) {
           worked += works(at) ? 60 : 0;
         }
-        rule(worked == takes && works(t[0]) && works(t[1] - 60), s.key() + " is cut wrongly");
+        rule(worked == takes && works(t[0]) && works(t[1] - 60), s.key(), " is cut wrongly");
       } else {
-        rule(t[1] - t[0] == takes, s.key() + " takes " + (t[1] - t[0]));
-        rule(!s.hands() || works(t[0], t[1]), s.key() + " is outside the hours");
+        rule(t[1] - t[0] == takes, s.key(), " takes ", (t[1] - t[0]));
+        rule(!s.hands() || works(t[0], t[1]), s.key(), " is outside the hours");
       }
       after(s, t);
     }
@@ -142,11 +157,11 @@ final class Rules {
           a.nextDay() != null
               && day(t[0]).isAfter(day(ref))
               && t[0] >= ref + Math.round(60 * a.nextDay());
-      rule(within || later, s.key() + " comes too late after " + a.step());
+      rule(within || later, s.key(), " comes too late after ", a.step());
     }
-    rule(t[0] >= last, s.key() + " comes too soon");
+    rule(t[0] >= last, s.key(), " comes too soon");
     boolean waits = !s.hands() && s.unbroken().isEmpty() && !s.after().isEmpty();
-    rule(!waits || !all || t[0] == last, s.key() + " waits before it waits");
+    rule(!waits || !all || t[0] == last, s.key(), " waits before it waits");
   }
 
   private LocalDate day(long at) {
@@ -156,11 +171,12 @@ final class Rules {
   private void unbroken(List<Step> group) {
     List<long[]> all = group.stream().map(s -> times.get(s.key())).toList();
     for (int i = 1; i < all.size(); i++) {
-      rule(all.get(i)[0] == all.get(i - 1)[1], group.get(0).unbroken() + " has a gap");
+      rule(all.get(i)[0] == all.get(i - 1)[1], group.get(0).unbroken(), " has a gap");
     }
     rule(
         works(all.get(0)[0], all.get(all.size() - 1)[1]),
-        group.get(0).unbroken() + " does not lie in one span");
+        group.get(0).unbroken(),
+        " does not lie in one span");
   }
 
   private void shared() {
@@ -181,14 +197,17 @@ final class Rules {
             n.busy().stream()
                 .filter(b -> b.resource().equals(name) && b.from() <= at && b.to() > at)
                 .count();
-        rule(steps == 0 || steps + others <= n.capacity(name), "more than there are of " + name);
+        rule(steps == 0 || steps + others <= n.capacity(name), "more than there are of ", name);
       }
     }
   }
 
-  private void rule(boolean kept, String what) {
+  /**
+   * @param what in words, put together only when it is not kept
+   */
+  private void rule(boolean kept, Object... what) {
     if (!kept) {
-      broken.add(what);
+      broken.add(Arrays.stream(what).map(String::valueOf).collect(Collectors.joining()));
     }
   }
 }
