@@ -37,6 +37,9 @@ public final class Masters {
   /** Null until they are asked for: an outline takes as long as a plan. */
   private List<double[]> footprints;
 
+  /** Null until they are asked for. */
+  private List<TriangleMesh> bodies;
+
   private Masters(TriangleMesh mesh, int[] of, int count, List<double[]> footprints) {
     this.mesh = mesh;
     this.of = of;
@@ -114,10 +117,14 @@ public final class Masters {
   }
 
   /** Each by itself, where it is. */
-  public List<TriangleMesh> bodies() {
-    return count == 1
-        ? List.of(mesh)
-        : IntStream.range(0, count).mapToObj(g -> part(mesh, of, g)).toList();
+  public synchronized List<TriangleMesh> bodies() {
+    if (bodies == null) {
+      bodies =
+          count == 1
+              ? List.of(mesh)
+              : IntStream.range(0, count).mapToObj(g -> part(mesh, of, g)).toList();
+    }
+    return bodies;
   }
 
   /** Seen from above: x and y in turn, a ring for each master. */
