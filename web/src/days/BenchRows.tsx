@@ -61,7 +61,7 @@ function Drawn({ bench, width }: { bench: Bench; width: number }) {
         if (hidden[i]) {
           return null;
         }
-        const skipped = hidden[i + 1] ? hidden.indexOf(false, i + 1) - i - 1 : 0;
+        const until = hidden[i + 1] ? bench.days[hidden.indexOf(false, i + 1) - 1] : undefined;
         return (
           <g key={d.date}>
             <text className={`weekday${d.today ? ' today' : ''}`} x={2} y={top + 21}>
@@ -73,9 +73,9 @@ function Drawn({ bench, width }: { bench: Bench; width: number }) {
               </text>
             )}
             <DayGround hours={d.hours} ticks={ticks} x={x} top={top} high={high(i)} />
-            {skipped > 0 && (
+            {until && (
               <text className="lane" x={LEFT + 6} y={top + 21}>
-                and {skipped} more days without work by hand
+                to {until.name} {until.text}: no work by hand
               </text>
             )}
             {on(i).map((j, lane) => (

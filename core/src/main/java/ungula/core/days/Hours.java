@@ -39,6 +39,9 @@ public final class Hours {
    */
   public record Span(LocalTime from, LocalTime to) {}
 
+  /** From one second of the epoch to another. */
+  public record Work(long from, long to) {}
+
   /**
    * The hours of every day.
    *
@@ -61,7 +64,17 @@ public final class Hours {
 
     /** Seconds of work between two times, each a second of the epoch. */
     public long worked(long from, long to) {
-      return Hours.of(this, day(from).minusDays(1), day(to)).between(from, to);
+      return between(from, to).stream().mapToLong(w -> w.to - w.from).sum();
+    }
+
+    /** When there is work between two times, seconds of the epoch. */
+    public List<Work> between(long from, long to) {
+      Hours hours = Hours.of(this, day(from).minusDays(1), day(to));
+      List<Work> all = new ArrayList<>();
+      for (int i = hours.after(from); i < hours.count() && hours.from[i] < to; i++) {
+        all.add(new Work(Math.max(from, hours.from[i]), Math.min(to, hours.to[i])));
+      }
+      return all;
     }
 
     private LocalDate day(long time) {

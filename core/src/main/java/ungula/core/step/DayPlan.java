@@ -59,25 +59,24 @@ public record DayPlan(
   /**
    * A step with its time.
    *
+   * @param stretches of work at it, with the breaks left out; of a wait all of it
    * @param window empty where none closes
    */
-  public record Placed(Step step, Span span, List<Piece> pieces, Optional<Window> window) {}
+  public record Placed(
+      Step step, Span span, List<Span> stretches, List<Piece> pieces, Optional<Window> window) {}
 
   /**
    * Work by hand at a stretch.
    *
    * @param steps in turn
+   * @param again how often its first step was gone on with before, after a break
+   * @param workMin minutes of work in it
    */
-  public record Block(long begin, long end, List<Step> steps) {
+  public record Block(long begin, long end, List<Step> steps, int again, double workMin) {
 
     /** What is done in it, in a few words. */
     public String labels() {
       return steps.stream().map(Step::label).distinct().collect(Collectors.joining(", "));
-    }
-
-    /** Minutes of work in it. */
-    public double workMin() {
-      return steps.stream().mapToDouble(s -> s.takes().minutes()).sum();
     }
   }
 
@@ -96,7 +95,14 @@ public record DayPlan(
     for (Step s : all) {
       Span at = line.of(s.key());
       if (at.end() > at.begin()) {
-        placed.add(new Placed(s, at, pieces(line, at, first), line.window(s.key())));
+        List<Span> stretches = line.stretches(s.key());
+        placed.add(
+            new Placed(
+                s,
+                at,
+                stretches,
+                stretches.stream().flatMap(w -> pieces(line, w, first).stream()).toList(),
+                line.window(s.key())));
       }
     }
     placed.sort(Comparator.comparingLong((Placed p) -> p.span.begin()));
@@ -142,29 +148,43 @@ public record DayPlan(
     return all;
   }
 
+  /** A step at a stretch. */
+  private record Work(Step step, Span span, int again) {}
+
   private static List<Block> blocks(List<Placed> placed) {
-    List<Block> all = new ArrayList<>();
-    List<Step> steps = new ArrayList<>();
-    long begin = 0;
-    long end = 0;
+    List<Work> work = new ArrayList<>();
     for (Placed p : placed) {
-      if (!p.step.byHand()) {
-        continue;
+      for (int i = 0; p.step.byHand() && i < p.stretches.size(); i++) {
+        work.add(new Work(p.step, p.stretches.get(i), i));
       }
-      if (!steps.isEmpty() && p.span.begin() - end > STOOD_BY) {
-        all.add(new Block(begin, end, List.copyOf(steps)));
-        steps.clear();
-      }
-      if (steps.isEmpty()) {
-        begin = p.span.begin();
-      }
-      steps.add(p.step);
-      end = Math.max(end, p.span.end());
     }
-    if (!steps.isEmpty()) {
-      all.add(new Block(begin, end, List.copyOf(steps)));
+    work.sort(Comparator.comparingLong(w -> w.span.begin()));
+    List<Block> all = new ArrayList<>();
+    List<Work> block = new ArrayList<>();
+    long end = 0;
+    for (Work w : work) {
+      if (!block.isEmpty() && w.span.begin() - end > STOOD_BY) {
+        all.add(block(block, end));
+        block.clear();
+        end = 0;
+      }
+      block.add(w);
+      end = Math.max(end, w.span.end());
+    }
+    if (!block.isEmpty()) {
+      all.add(block(block, end));
     }
     return List.copyOf(all);
+  }
+
+  private static Block block(List<Work> work, long end) {
+    Work first = work.get(0);
+    return new Block(
+        first.span.begin(),
+        end,
+        work.stream().map(Work::step).toList(),
+        first.again,
+        work.stream().mapToDouble(w -> Timeline.minutes(w.span.begin(), w.span.end())).sum());
   }
 
   /** Of each step in turn, the one that let it begin no sooner, back from the last. */
@@ -261,24 +281,20 @@ public record DayPlan(
     return figure("days.finish", "first cast out", line.end(), text(line.end()), w);
   }
 
-  /** How long a step takes, as it lies. */
+  /** How long a step takes: by hand without the breaks in it, a wait as warm as it will be. */
   public Figure takes(Placed p) {
     double min = Timeline.minutes(p.span.begin(), p.span.end());
     double planned = p.step.takes().minutes();
-    String text = Timespan.formatMin(min);
-    if (Math.abs(min - planned) < 1) {
+    if (p.step.byHand() || Math.abs(min - planned) < 1) {
       return p.step.time().orElseThrow();
     }
-    Working.Builder w =
-        Working.of(
-                p.step.byHand()
-                    ? "time by hand, and the breaks in it"
-                    : "time to wait, as warm as the room will be")
-            .given(
-                p.step.byHand() ? "time by hand" : "in the room as it usually is",
-                Timespan.formatMin(planned),
-                COMPUTED);
-    return figure("step." + p.step.key(), "this step takes", min, text, w);
+    return figure(
+        "step." + p.step.key(),
+        "this step takes",
+        min,
+        Timespan.formatMin(min),
+        Working.of("time to wait, as warm as the room will be")
+            .given("in the room as it usually is", Timespan.formatMin(planned), COMPUTED));
   }
 
   private static Figure figure(

@@ -203,11 +203,11 @@ public final class Timeline {
 
   /** What a step waits on. */
   List<Network.After> after(String key) {
-    return network.steps().stream()
-        .filter(s -> s.key().equals(key))
-        .findFirst()
-        .orElseThrow()
-        .after();
+    return step(key).after();
+  }
+
+  private Network.Step step(String key) {
+    return network.steps().stream().filter(s -> s.key().equals(key)).findFirst().orElseThrow();
   }
 
   /** From when on what a step waits on lets it begin. */
@@ -236,6 +236,18 @@ public final class Timeline {
         .min(Comparator.comparingLong(Window::closes));
   }
 
+  /** When somebody works at a step, with the breaks left out; of a wait all of it. */
+  List<Span> stretches(String key) {
+    Network.Step step = step(key);
+    Span at = of(key);
+    boolean cut = step.hands() && minutes(at.begin, at.end) > step.minutes() + 1;
+    return cut && step.done() == null
+        ? network.calendar().between(at.begin, at.end).stream()
+            .map(w -> new Span(w.from(), w.to()))
+            .toList()
+        : List.of(at);
+  }
+
   /** What it uses, and when; nothing where it does not fit in the hours. */
   public List<Network.Busy> taken() {
     List<Network.Busy> all = new ArrayList<>();
@@ -246,7 +258,8 @@ public final class Timeline {
       Span at = of(s.key());
       if (at != null && at.end > at.begin) {
         if (s.hands()) {
-          all.add(new Network.Busy(Network.PERSON, at.begin, at.end));
+          stretches(s.key())
+              .forEach(w -> all.add(new Network.Busy(Network.PERSON, w.begin, w.end)));
         }
         s.holds().forEach(h -> all.add(new Network.Busy(h, at.begin, at.end)));
       }

@@ -272,17 +272,18 @@ final class BenchDays {
     for (Planned of : plans) {
       Timeline line = of.plan.line();
       for (Placed p : of.plan.steps()) {
-        Timeline.Span at = p.span();
-        if (p.step().byHand() && at.begin() < b && at.end() > a) {
-          taken += Math.min(b, at.end()) - Math.max(a, at.begin());
-          planned
-              .computeIfAbsent(at.begin(), t -> new ArrayList<>())
-              .add(
-                  DaysViews.clock(line, at.begin())
-                      + " "
-                      + of.job.row().name()
-                      + ": "
-                      + p.step().what());
+        for (Timeline.Span at : p.stretches()) {
+          if (p.step().byHand() && at.begin() < b && at.end() > a) {
+            taken += Math.min(b, at.end()) - Math.max(a, at.begin());
+            planned
+                .computeIfAbsent(at.begin(), t -> new ArrayList<>())
+                .add(
+                    DaysViews.clock(line, at.begin())
+                        + " "
+                        + of.job.row().name()
+                        + ": "
+                        + p.step().what());
+          }
         }
       }
     }

@@ -71,7 +71,8 @@ final class CalendarFile {
   private void add(Jobs.Job job, DayPlan plan) {
     for (DayPlan.Block b : plan.blocks()) {
       String told = b.steps().stream().map(Step::what).distinct().collect(Collectors.joining("\n"));
-      event(job, b.steps().get(0).key(), b.labels(), told, b.begin(), b.end(), AHEAD);
+      String key = b.steps().get(0).key() + (b.again() == 0 ? "" : "-" + (b.again() + 1));
+      event(job, key, b.labels(), told, b.begin(), b.end(), AHEAD);
     }
     for (DayPlan.Placed p : plan.steps()) {
       if (!p.step().byHand() && p.span().end() - p.span().begin() >= LONG) {
