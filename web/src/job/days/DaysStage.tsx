@@ -62,13 +62,17 @@ export function DaysStage({ job, desk, picked, pick }: Props) {
             </p>
           )}
           {days.schools.length > 0 && <Schools days={days} desk={desk} />}
-          <Listed days={days} pick={pick} picked={picked} />
-          <p className="dayslinks">
-            <Link to="/days">All jobs on the bench, and a calendar to subscribe to</Link>
-            <a href={`/api/jobs/${job.id}/days.ics`}>As a calendar file</a>
-            <a href={`/api/jobs/${job.id}/days/steps.csv`}>Steps with their times, CSV</a>
-          </p>
-          <AlarmSwitch />
+          {days.days.length > 0 && (
+            <>
+              <Listed days={days} pick={pick} picked={picked} />
+              <p className="dayslinks">
+                <Link to="/days">All jobs on the bench, and a calendar to subscribe to</Link>
+                <a href={`/api/jobs/${job.id}/days.ics`}>As a calendar file</a>
+                <a href={`/api/jobs/${job.id}/days/steps.csv`}>Steps with their times, CSV</a>
+              </p>
+              <AlarmSwitch />
+            </>
+          )}
         </>
       )}
     </>

@@ -1,9 +1,13 @@
 package ungula.core.offer;
 
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Stream;
 import ungula.core.days.Hours;
 import ungula.core.days.Moments;
 import ungula.core.days.Moments.Moment;
@@ -34,7 +38,11 @@ public record DaysOffers(String rule, List<Note> notes, List<Offer> offers) {
   private static final double SLOWED = 1.1;
 
   private static final int LONGER_MIN = 60;
-  private static final LocalTime LATEST = LocalTime.MIDNIGHT.minusMinutes(LONGER_MIN);
+
+  /** So much longer on every day of work, tried in turn. */
+  private static final int[] LONGER_DAYS_MIN = {15, 30, 60, 120, 240, 480};
+
+  private static final int DAY_MIN = 24 * 60;
 
   /** Beginnings are offered on full five minutes. */
   private static final long FULL = 300;
@@ -107,16 +115,22 @@ public record DaysOffers(String rule, List<Note> notes, List<Offer> offers) {
       return Moments.text(line.at(time).toLocalDateTime());
     }
 
-    /** Keys of steps as what is done. */
+    /** Keys of steps, and of those that run without a break, as what is done. */
     private String named(String sentence) {
+      Map<String, String> labels = new TreeMap<>();
+      for (Step s : steps.all()) {
+        labels.put(s.unbroken(), s.label());
+      }
+      steps.all().forEach(s -> labels.put(s.key(), s.label()));
+      labels.remove("");
       String said = sentence;
-      List<Step> all = new ArrayList<>(steps.all());
-      all.sort((a, b) -> Integer.compare(b.key().length(), a.key().length()));
-      for (Step s : all) {
+      List<String> keys = new ArrayList<>(labels.keySet());
+      keys.sort((a, b) -> Integer.compare(b.length(), a.length()));
+      for (String key : keys) {
         said =
             said.replaceAll(
-                "(?<![\\w.])" + s.key().replace(".", "\\.") + "(?![\\w.]*\\w)",
-                "“" + s.label() + "”");
+                "(?<![\\w.“])" + key.replace(".", "\\.") + "(?![\\w.]*\\w)",
+                "“" + labels.get(key) + "”");
       }
       return said;
     }
@@ -249,40 +263,68 @@ public record DaysOffers(String rule, List<Note> notes, List<Offer> offers) {
       }
     }
 
-    /**
-     * The day of the first step that does not fit made longer by an hour, or its break left out.
-     */
+    /** The first day without its break, or an hour longer; else every day longer by hours. */
     private void longer() {
       WorkHours hours = steps.plan().workshop().hours();
       LocalDate day = line.at(line.network().start()).toLocalDate();
       List<Hours.Span> today = hours.calendar().of(day);
-      if (today.isEmpty()) {
-        return;
+      if (!today.isEmpty()) {
+        for (int minutes : new int[] {0, LONGER_MIN}) {
+          List<Hours.Span> whole = whole(today, minutes);
+          WorkHours other = hours.on(day, whole);
+          if (worked(
+              other,
+              "on " + Moments.day(day) + " " + WorkHours.text(whole) + " without a break",
+              List.of(Edit.of("hours.dates", other.datesText())))) {
+            return;
+          }
+        }
       }
-      LocalTime from = today.get(0).from();
-      LocalTime to = today.get(today.size() - 1).to();
-      // a day ends at midnight
-      boolean late = to.isAfter(LATEST) || to.equals(LocalTime.MIDNIGHT);
-      LocalTime later = late ? LocalTime.MIDNIGHT : to.plusMinutes(LONGER_MIN);
-      for (LocalTime end : List.of(to, later)) {
-        List<Hours.Span> whole = List.of(new Hours.Span(from, end));
-        WorkHours other = hours.on(day, whole);
-        Schedule s = Scheduler.earliest(line.network().in(other.calendar()));
-        if (s.feasible()) {
-          String said = Moments.day(day) + " " + WorkHours.text(whole);
-          offers.add(
-              new Offer(
-                  "With work on "
-                      + said
-                      + " without a break it is finished "
-                      + text(s.finish())
-                      + ".",
-                  "Work " + said,
-                  List.of(),
-                  List.of(Edit.of("hours.dates", other.datesText()))));
+      for (int more : LONGER_DAYS_MIN) {
+        WorkHours other = hours.each(spans -> longer(spans, more));
+        List<Edit> edits =
+            Stream.of(DayOfWeek.values())
+                .filter(d -> !hours.week().get(d).isEmpty())
+                .map(d -> Edit.of(WorkHours.week(d), WorkHours.text(other.week().get(d))))
+                .toList();
+        if (worked(other, "every day " + Timespan.formatMin(more) + " longer", edits)) {
           return;
         }
       }
+    }
+
+    /** From the first hour to the last, and longer. */
+    private static List<Hours.Span> whole(List<Hours.Span> spans, int minutes) {
+      List<Hours.Span> all = longer(spans, minutes);
+      return List.of(new Hours.Span(all.get(0).from(), all.get(all.size() - 1).to()));
+    }
+
+    /** The last of a day's spans longer; a day ends at midnight. */
+    private static List<Hours.Span> longer(List<Hours.Span> spans, int minutes) {
+      if (spans.isEmpty()) {
+        return spans;
+      }
+      List<Hours.Span> all = new ArrayList<>(spans);
+      Hours.Span last = all.remove(all.size() - 1);
+      int to = last.to().equals(LocalTime.MIDNIGHT) ? DAY_MIN : last.to().toSecondOfDay() / 60;
+      boolean late = to + minutes >= DAY_MIN;
+      LocalTime end = late ? LocalTime.MIDNIGHT : last.to().plusMinutes(minutes);
+      all.add(new Hours.Span(last.from(), end));
+      return all;
+    }
+
+    /** Offers other hours where it fits in them. */
+    private boolean worked(WorkHours other, String said, List<Edit> edits) {
+      Schedule s = Scheduler.earliest(line.network().in(other.calendar()));
+      if (s.feasible()) {
+        offers.add(
+            new Offer(
+                "With work " + said + " it is finished " + text(s.finish()) + ".",
+                "Work " + said,
+                List.of(),
+                edits));
+      }
+      return s.feasible();
     }
 
     /** What a cold room makes slower. */

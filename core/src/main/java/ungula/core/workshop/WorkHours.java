@@ -18,6 +18,7 @@ import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.UnaryOperator;
 import ungula.core.days.Forecast;
 import ungula.core.days.Hours;
 import ungula.core.days.Hours.Span;
@@ -71,6 +72,13 @@ public record WorkHours(
     SortedMap<LocalDate, List<Span>> other = new TreeMap<>(dates);
     other.put(day, spans);
     return new WorkHours(zone, week, other, off, people, forecast);
+  }
+
+  /** The same with other hours on each weekday of work, made of those it has. */
+  public WorkHours each(UnaryOperator<List<Span>> other) {
+    Map<DayOfWeek, List<Span>> all = new EnumMap<>(DayOfWeek.class);
+    week.forEach((day, spans) -> all.put(day, other.apply(spans)));
+    return new WorkHours(zone, all, dates, off, people, forecast);
   }
 
   /** Hours of a day as they are said: "8:00–12:00, 13:00–17:00". */

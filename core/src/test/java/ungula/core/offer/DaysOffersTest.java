@@ -35,18 +35,45 @@ public class DaysOffersTest {
       AnyPlan any = AnyPlan.any(random);
       JobPlan plan = any.plan();
       if (!plan.steps().making().isEmpty()) {
-        follow(any, plan);
+        follow(any, plan, Workshop.DEFAULT);
       }
     }
   }
 
-  private void follow(AnyPlan any, JobPlan plan) {
+  /** What no hours are long enough for is named as it is called, with hours that are. */
+  @Test
+  public void whereHoursAreTooShortLongerOnesAreOffered() {
+    Workshop brief =
+        Workshop.DEFAULT.edited(
+            List.of(
+                Edit.of("hours.week.MONDAY", "8:00–8:10"),
+                Edit.of("hours.week.TUESDAY", "8:00–8:10"),
+                Edit.of("hours.week.WEDNESDAY", "8:00–8:10"),
+                Edit.of("hours.week.THURSDAY", "8:00–8:10"),
+                Edit.of("hours.week.FRIDAY", "8:00–8:10")),
+            Mondays.MORNING);
+    int offered = 0;
+    for (int i = 0; i < 25; i++) {
+      AnyPlan any = AnyPlan.any(random);
+      JobPlan plan = any.plan(brief);
+      if (!plan.steps().making().isEmpty() && plan.steps().timeline().kept() != Kept.HOURS) {
+        DaysOffers offers = DaysOffers.of(plan.steps(), Diary.PLAIN.morning());
+        assertFalse(offers.rule().matches(".*\\w\\.\\w.*"), offers.rule());
+        assertFalse(offers.offers().isEmpty(), offers.rule());
+        offered++;
+        follow(any, plan, brief);
+      }
+    }
+    assertTrue(offered > 5, offered + " did not fit");
+  }
+
+  private void follow(AnyPlan any, JobPlan plan, Workshop workshop) {
     DaysOffers offers = DaysOffers.of(plan.steps(), Diary.PLAIN.morning());
     Timeline now = plan.steps().timeline();
     assertEquals(offers.rule().isEmpty(), now.kept() == Kept.HOURS, offers.rule());
     rules += offers.rule().isEmpty() ? 0 : 1;
     for (Offer o : offers.offers()) {
-      Workshop shop = Workshop.DEFAULT.edited(o.hours(), Mondays.MORNING);
+      Workshop shop = workshop.edited(o.hours(), Mondays.MORNING);
       AnyPlan then =
           new AnyPlan(
               ChoiceWords.edit(any.choices(), o.edits(), any.product()),
