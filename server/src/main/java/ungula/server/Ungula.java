@@ -26,6 +26,7 @@ import ungula.server.access.Passphrase;
 import ungula.server.command.Bench;
 import ungula.server.command.Days;
 import ungula.server.command.Measure;
+import ungula.server.command.Rehearse;
 
 /** The one way in: the server, or a command that needs none. */
 @SpringBootApplication
@@ -40,6 +41,7 @@ public class Ungula {
       passphrase [--data DIR]                          set what others on the network are asked for
       measure FILE [--json] [--coats …] [--air …] [--locks …]   report on a model file
       days FILE [--json]                               schedule a network of steps
+      rehearse SCRIPT [--json]                         go through a run as a script tells it
       bench [FILE...] [--json]                         time each stage of the work
       """;
 
@@ -54,6 +56,7 @@ public class Ungula {
       case "passphrase" -> setPassphrase(rest, out, err);
       case "measure" -> System.exit(Measure.run(rest, out, err));
       case "days" -> System.exit(Days.run(rest, out, err));
+      case "rehearse" -> System.exit(Rehearse.run(rest, out, err));
       case "bench" -> System.exit(Bench.run(rest, out, err));
       default -> {
         err.println("There is no “" + command + "”. There is:\n" + USAGE);

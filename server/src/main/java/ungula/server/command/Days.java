@@ -61,7 +61,7 @@ public final class Days {
     } catch (Arguments.Unclear e) {
       err.println(e.getMessage() + " The command is: " + USAGE);
       return 2;
-    } catch (NetworkFile.Unreadable | IllegalArgumentException e) {
+    } catch (JsonFile.Unreadable | IllegalArgumentException e) {
       err.println(e.getMessage());
       return 3;
     } catch (IOException e) {

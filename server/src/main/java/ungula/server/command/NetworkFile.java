@@ -1,6 +1,13 @@
 package ungula.server.command;
 
-import java.time.DateTimeException;
+import static ungula.server.command.JsonFile.fields;
+import static ungula.server.command.JsonFile.flag;
+import static ungula.server.command.JsonFile.list;
+import static ungula.server.command.JsonFile.number;
+import static ungula.server.command.JsonFile.of;
+import static ungula.server.command.JsonFile.text;
+import static ungula.server.command.JsonFile.texts;
+
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -12,25 +19,20 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.Function;
-import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 import ungula.core.days.Forecast;
 import ungula.core.days.Hours;
 import ungula.core.days.Network;
 import ungula.core.days.Network.After;
 import ungula.core.days.Network.Step;
+import ungula.server.command.JsonFile.Unreadable;
 
 /** A network of steps as JSON; what each key means is in docs/methods.md, "Days". */
 final class NetworkFile {
 
   private static final Map<String, DayOfWeek> DAYS = days();
-
-  private static final JsonMapper JSON = JsonMapper.builder().build();
 
   /** Longer than anyone waits: ten years. */
   private static final double MOST_MINUTES = 10 * 366 * 24 * 60.0;
@@ -51,13 +53,6 @@ final class NetworkFile {
     this.perTen = perTen;
   }
 
-  /** What of a network is not understood: one line with what, where and what would be. */
-  static final class Unreadable extends Exception {
-    Unreadable(String message) {
-      super(message);
-    }
-  }
-
   private static Map<String, DayOfWeek> days() {
     Map<String, DayOfWeek> all = new HashMap<>();
     for (DayOfWeek d : DayOfWeek.values()) {
@@ -67,15 +62,7 @@ final class NetworkFile {
   }
 
   static Network read(byte[] json) throws Unreadable {
-    JsonNode all;
-    try {
-      all = JSON.readTree(json);
-    } catch (JacksonException e) {
-      throw new Unreadable("This is not JSON: " + e.getOriginalMessage().replaceAll("\\s+", " "));
-    }
-    if (!all.isObject()) {
-      throw new Unreadable("A network is one object, { … }.");
-    }
+    JsonNode all = JsonFile.object(json, "A network");
     ZoneId zone = of(text(all, "zone", "the network"), "zone", ZoneId::of, "Europe/Berlin");
     JsonNode rate = all.get("rate");
     double times = rate == null ? USUAL_RATE : number(rate, "rate, times faster per 10 °C", 1, 10);
@@ -233,82 +220,5 @@ final class NetworkFile {
 
   private static double minutes(JsonNode n, String where) throws Unreadable {
     return number(n, where, 0, MOST_MINUTES);
-  }
-
-  private static double number(JsonNode n, String where, double least, double most)
-      throws Unreadable {
-    if (n == null || !n.isNumber()) {
-      throw new Unreadable(where + ": a number is asked for.");
-    }
-    double number = n.asDouble();
-    if (!(number >= least && number <= most)) {
-      throw new Unreadable(
-          String.format(Locale.ROOT, "%s: from %.0f to %.0f, not %s.", where, least, most, n));
-    }
-    return number;
-  }
-
-  private static boolean flag(JsonNode of, String key, String where) throws Unreadable {
-    JsonNode flag = of.get(key);
-    if (flag != null && !flag.isNull() && !flag.isBoolean()) {
-      throw new Unreadable(where + ", " + key + ": true or false, not " + flag + ".");
-    }
-    return flag != null && flag.isBoolean() && flag.asBoolean();
-  }
-
-  private static String text(JsonNode of, String key, String where) throws Unreadable {
-    JsonNode text = of.get(key);
-    if (text == null || !text.isString()) {
-      throw new Unreadable(where + ": \"" + key + "\" is missing, or is no text.");
-    }
-    return text.asString();
-  }
-
-  private static JsonNode list(JsonNode of, String key, String where) throws Unreadable {
-    JsonNode list = of.get(key);
-    if (list == null || list.isNull()) {
-      return JSON.createArrayNode();
-    }
-    return isList(list, where + ", " + key);
-  }
-
-  private static JsonNode isList(JsonNode list, String where) throws Unreadable {
-    if (!list.isArray()) {
-      throw new Unreadable(where + ": a list is asked for, [ … ].");
-    }
-    return list;
-  }
-
-  private static List<String> texts(JsonNode list, String where) throws Unreadable {
-    List<String> all = new ArrayList<>();
-    for (JsonNode text : isList(list, where)) {
-      if (!text.isString()) {
-        throw new Unreadable(where + ": a text is asked for, not " + text + ".");
-      }
-      all.add(text.asString());
-    }
-    return all;
-  }
-
-  private static Map<String, JsonNode> fields(JsonNode of, String key) throws Unreadable {
-    JsonNode fields = of.get(key);
-    Map<String, JsonNode> all = new LinkedHashMap<>();
-    if (fields == null || fields.isNull()) {
-      return all;
-    }
-    if (!fields.isObject()) {
-      throw new Unreadable(key + ": an object is asked for, { … }.");
-    }
-    fields.properties().forEach(e -> all.put(e.getKey(), e.getValue()));
-    return all;
-  }
-
-  private static <T> T of(String text, String where, Function<String, T> read, String like)
-      throws Unreadable {
-    try {
-      return read.apply(text);
-    } catch (DateTimeException e) {
-      throw new Unreadable(where + ": written like " + like + ", “" + text + "” is not.");
-    }
   }
 }

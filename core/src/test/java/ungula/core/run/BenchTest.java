@@ -1,0 +1,316 @@
+package ungula.core.run;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertNull;
+import static org.testng.Assert.assertThrows;
+import static org.testng.Assert.assertTrue;
+import static org.testng.Assert.expectThrows;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Locale;
+import java.util.Random;
+import org.testng.annotations.Test;
+import ungula.core.Near;
+import ungula.core.quantity.Units;
+import ungula.core.rubber.Product;
+import ungula.core.run.Entry.Part;
+import ungula.core.run.Rehearsal.Event;
+import ungula.core.run.RunPlan.Batch;
+import ungula.core.run.RunPlan.Gate;
+import ungula.core.run.RunPlan.Task;
+import ungula.core.run.RunState.Phase;
+import ungula.core.run.RunState.Verdict;
+
+/** A base to a hardener as 100 to 10, right within 2 %, in a box 104 × 79 round a flat master. */
+public class BenchTest {
+
+  private static final Instant TEN = Instant.parse("2027-03-01T10:00:00Z");
+
+  /** Below the top of the master 80 × 55 × 42, then above it. */
+  private static final Rise RISE =
+      new Rise(
+          List.of(
+              new Rise.Level(42, 104.0 * 79 * 42 - 80 * 55 * 42),
+              new Rise.Level(60, 104.0 * 79 * 60 - 80 * 55 * 42)),
+          104 * 79);
+
+  private static Batch batch(int number, double baseG) {
+    String key = "pour.1." + number;
+    return new Batch(
+        key,
+        baseG,
+        0.1,
+        0.02,
+        1.08,
+        30 / Math.sqrt(2),
+        List.of(new Task(key + ".stir", "Stir."), new Task(key + ".pour", "Pour it.")));
+  }
+
+  private static RunPlan plan(Batch... batches) {
+    return new RunPlan(
+        List.of(new Gate("gate.box", "Sealed."), new Gate("gate.sheets", "Read.")),
+        List.of(batches),
+        RISE,
+        Product.Role.RUBBER,
+        Units.METRIC);
+  }
+
+  private static Bench begun() {
+    return new Bench(plan(batch(1, 1192)), List.of());
+  }
+
+  private static Instant at(int seconds) {
+    return TEN.plusSeconds(seconds);
+  }
+
+  private static void settled(Bench b, int second, double grams) throws Bench.Refused {
+    b.line(at(second), String.format(Locale.ROOT, "S + %7.1f g", grams));
+  }
+
+  @Test
+  public void theSecondPartFollowsTheFirstAsItWasPoured() throws Exception {
+    Bench b = begun();
+    b.line(at(0), "D +   600.0 g");
+    assertTrue(b.entries().isEmpty(), "what moves is not kept");
+    settled(b, 10, 1206.4);
+    RunState.Progress p = b.state().current().orElseThrow();
+    assertEquals(p.phase(), Phase.HARDENER);
+    Near.absolute(p.targetG(Part.HARDENER), 120.64, 0.001);
+    b.tared(at(20));
+    b.line(at(30), "D +     0.1 g");
+    assertNull(b.state().current().orElseThrow().met(), "it shows no less");
+    b.line(at(31), "D +     0.2 g");
+    assertEquals(b.state().current().orElseThrow().met(), at(31));
+    settled(b, 60, 131);
+    p = b.state().current().orElseThrow();
+    assertEquals(p.phase(), Phase.SAVE);
+    Near.absolute(100 * p.hardenerG() / p.baseG(), 10.86, 0.005);
+    RunState.Still still = p.still().orElseThrow();
+    Near.absolute(still.addBaseG(), 103.6, 0.05);
+    Near.absolute(still.totalG(), 1441, 0.05);
+    Near.absolute(still.mm3(), 1_334_000, 500);
+    // more base on top of it, on the same scale
+    settled(b, 90, 131 + 50);
+    Near.absolute(b.state().current().orElseThrow().baseG(), 1256.4, 0.01);
+    settled(b, 120, 131 + 103.6);
+    p = b.state().current().orElseThrow();
+    assertEquals(p.phase(), Phase.MIX);
+    Near.absolute(p.grams(), 1441, 0.01);
+  }
+
+  /** Without taring, the scale shows both. */
+  @Test
+  public void anUntaredScaleShowsBoth() throws Exception {
+    Bench b = begun();
+    settled(b, 0, 1200);
+    settled(b, 10, 1320);
+    RunState.Progress p = b.state().current().orElseThrow();
+    Near.absolute(p.hardenerG(), 120, 1e-9);
+    assertEquals(p.phase(), Phase.MIX);
+    assertEquals(p.met(), at(10));
+  }
+
+  @Test
+  public void potLifeRingsThreeTimesUntilItIsPoured() throws Exception {
+    Bench b = begun();
+    b.typed(TEN.minusSeconds(60), 1192);
+    b.typed(TEN, 119.2);
+    assertEquals(
+        b.state().alarms().stream().map(a -> a.at().plusMillis(500).getEpochSecond()).toList(),
+        List.of(at(636).getEpochSecond(), at(1018).getEpochSecond(), at(1273).getEpochSecond()));
+    b.tick(at(100), "pour.1.1.stir");
+    b.tick(at(700), "pour.1.1.pour");
+    assertEquals(b.state().alarms().size(), 1, "what is poured rings no more");
+    assertTrue(b.state().current().isEmpty());
+  }
+
+  @Test
+  public void aLevelIsHeldAgainstWhatWasPoured() throws Exception {
+    Bench b = new Bench(plan(batch(1, 255 / 1.1)), List.of());
+    assertThrows(Bench.Refused.class, () -> b.level(TEN, 50));
+    b.typed(TEN, 255 / 1.1);
+    b.typed(TEN, 25.5 / 1.1);
+    b.level(TEN, 50.2);
+    RunState.Level level = b.state().level().orElseThrow();
+    Near.absolute(level.expectedMm(), 51.2, 0.05);
+    Near.absolute(100 * level.shortShare(), 3.6, 0.05);
+    assertEquals(level.verdict(), Verdict.WITHIN);
+    b.level(TEN, 49);
+    Near.absolute(100 * b.state().level().orElseThrow().shortShare(), 7.8, 0.05);
+    assertEquals(b.state().level().orElseThrow().verdict(), Verdict.SHORT);
+    b.level(TEN, 53);
+    assertEquals(b.state().level().orElseThrow().verdict(), Verdict.LONG);
+  }
+
+  @Test
+  public void nothingIsPassedWithoutBeingWrittenDown() throws Exception {
+    Bench b = begun();
+    b.gate(at(0), "gate.box", false);
+    settled(b, 10, 600);
+    assertEquals(
+        b.entries().get(1), new Entry.Gated(at(10), "gate.sheets", true), "passed by weighing");
+    assertTrue(b.state().open().isEmpty());
+    assertTrue(b.state().done("gate.box"));
+    assertFalse(b.state().done("gate.sheets"));
+    // seen to afterwards
+    b.tick(at(20), "gate.sheets");
+    assertTrue(b.state().done("gate.sheets"));
+  }
+
+  @Test
+  public void stepsComeInTheirTurn() throws Exception {
+    Bench b = new Bench(plan(batch(1, 500), batch(2, 500)), List.of());
+    refused(b, "pour.1.1.stir", "The base is not weighed yet.");
+    refused(b, "pour.1.1.base", "Nothing was weighed of the base yet.");
+    refused(b, "nonsense", "There is no step “nonsense”.");
+    settled(b, 0, 400);
+    // taken as it is
+    b.tick(at(1), "pour.1.1.base");
+    Near.absolute(b.state().current().orElseThrow().targetG(Part.HARDENER), 40, 1e-9);
+    refused(b, "pour.1.1.stir", "The hardener is not weighed yet.");
+    settled(b, 2, 430);
+    refused(b, "pour.1.1.stir", "Pour 10.0 g more of hardener.");
+    settled(b, 3, 450);
+    refused(
+        b,
+        "pour.1.1.stir",
+        "There is too much hardener: add 100.0 g of base, or start again in a clean cup.");
+    b.correct(at(4), b.entries().size(), "the cup was touched");
+    settled(b, 5, 440);
+    refused(b, "pour.1.1.pour", "First: Stir.");
+    refused(b, "pour.1.2.stir", "First pour.1.1: it is not poured yet.");
+    b.tick(at(6), "pour.1.1.stir");
+    int before = b.entries().size();
+    b.tick(at(7), "pour.1.1.stir");
+    assertEquals(b.entries().size(), before, "two people press, it is done once");
+    b.tick(at(8), "pour.1.1.pour");
+    assertEquals(b.state().current().orElseThrow().batch().key(), "pour.1.2");
+    assertThrows(Bench.Refused.class, () -> b.typed(at(9), 0));
+    assertThrows(Bench.Refused.class, () -> b.correct(at(9), 99, "no such"));
+    assertThrows(Bench.Refused.class, () -> b.correct(at(9), 1, " "));
+  }
+
+  private static void refused(Bench b, String key, String why) {
+    int before = b.entries().size();
+    Bench.Refused no = expectThrows(Bench.Refused.class, () -> b.tick(TEN, key));
+    assertEquals(no.getMessage(), why);
+    assertEquals(b.entries().size(), before);
+  }
+
+  @Test
+  public void aScaleThatIsLostIsTakenUpAgain() throws Exception {
+    Bench b = begun();
+    b.lost(at(0), "scale");
+    b.lost(at(1), "scale");
+    assertEquals(b.state().lost().size(), 1);
+    b.typed(at(2), 1192);
+    assertThrows(Bench.Refused.class, () -> b.line(at(3), "OL"));
+    assertTrue(b.state().lost().isEmpty());
+    // nobody knows what of it is base: it is not taken for hardener
+    settled(b, 4, 1192);
+    assertNull(b.state().current().orElseThrow().met());
+    b.tared(at(5));
+    settled(b, 6, 119);
+    assertEquals(b.state().current().orElseThrow().phase(), Phase.MIX);
+    assertEquals(
+        b.entries().stream().filter(e -> e instanceof Entry.Heard).count(), 2, "lost, and heard");
+  }
+
+  private static List<Event> any(Random r, int count) {
+    List<Event> all = new ArrayList<>();
+    double shown = 0;
+    for (int i = 0; i < count; i++) {
+      Instant at = at(5 * i);
+      int kind = r.nextInt(14);
+      shown = Math.max(0, shown + (r.nextInt(4) == 0 ? 60 : 7) * r.nextDouble());
+      String line = String.format(Locale.ROOT, "%s + %.1f g", kind < 4 ? "S" : "D", shown);
+      String step = List.of("stir", "pour", "base").get(r.nextInt(3));
+      all.add(
+          switch (kind) {
+            case 8 -> new Event.Tick(at, "pour.1." + (1 + r.nextInt(2)) + "." + step);
+            case 9 ->
+                new Event.Gate(at, r.nextBoolean() ? "gate.box" : "gate.sheets", r.nextBoolean());
+            case 10 -> new Event.ReadLevel(at, 60 * r.nextDouble());
+            case 11 ->
+                r.nextBoolean()
+                    ? new Event.Lost(at, "scale")
+                    : new Event.Typed(at, 100 * r.nextDouble());
+            case 12 -> new Event.Correct(at, 1 + r.nextInt(8), "it was wrong");
+            case 13 -> new Event.Tick(at, "pour.1.1." + step);
+            default -> new Event.Line(at, line);
+          });
+      if (kind == 7) {
+        all.add(new Event.Tare(at));
+        shown = 0;
+      }
+    }
+    return all;
+  }
+
+  /** Killed wherever, everything goes on as if nothing had happened. */
+  @Test
+  public void whatIsKilledGoesOnFromItsEntries() {
+    RunPlan plan = plan(batch(1, 100), batch(2, 60));
+    int weighed = 0;
+    for (int seed = 0; seed < 1_000; seed++) {
+      Random r = new Random(seed);
+      List<Event> events = any(r, 40);
+      Rehearsal whole = Rehearsal.of(plan, events);
+      List<Event> killed = new ArrayList<>();
+      for (Event e : events) {
+        killed.add(e);
+        if (r.nextInt(3) == 0) {
+          killed.add(new Event.Kill(e.at()));
+        }
+      }
+      assertEquals(Rehearsal.of(plan, killed), whole, "seed " + seed);
+      // never two truths: what was weighed last of a part, and was not corrected, is what counts
+      RunState state = RunState.of(plan, whole.entries());
+      for (RunState.Progress p : state.batches()) {
+        assertTrue(p.poured() == null || p.baseG() > 0 && p.hardenerG() > 0 || corrected(whole));
+        weighed += p.hardenerG() > 0 ? 1 : 0;
+      }
+      assertTrue(whole.alarms().stream().allMatch(a -> a.at().isAfter(TEN)));
+    }
+    assertTrue(weighed > 200, weighed + " were weighed");
+  }
+
+  private static boolean corrected(Rehearsal r) {
+    return r.entries().stream().anyMatch(e -> e instanceof Entry.Corrected);
+  }
+
+  /** Two people answer gates in any order. */
+  @Test
+  public void theOrderOfGatesDoesNotMatter() {
+    List<Event> ticks =
+        new ArrayList<>(
+            List.of(
+                new Event.Gate(TEN, "gate.box", false),
+                new Event.Gate(TEN, "gate.box", true),
+                new Event.Gate(TEN, "gate.sheets", true)));
+    for (int seed = 0; seed < 20; seed++) {
+      Collections.shuffle(ticks, new Random(seed));
+      RunPlan plan = plan(batch(1, 9));
+      RunState s = RunState.of(plan, Rehearsal.of(plan, ticks).entries());
+      assertTrue(s.done("gate.box") && !s.done("gate.sheets") && s.open().isEmpty());
+    }
+  }
+
+  @Test
+  public void levelsHaveToRise() {
+    assertThrows(
+        IllegalArgumentException.class,
+        () -> new Rise(List.of(new Rise.Level(10, 5), new Rise.Level(9, 6)), 1));
+    assertThrows(IllegalArgumentException.class, () -> new Rise(List.of(), 0));
+    Rise plain = new Rise(List.of(), 200);
+    Near.absolute(plain.mm(1000), 5, 1e-12);
+    Near.absolute(plain.mm3(5), 1000, 1e-12);
+    Rise zero = new Rise(List.of(new Rise.Level(0, 0), new Rise.Level(10, 900)), 200);
+    Near.absolute(zero.mm(450), 5, 1e-12);
+    Near.absolute(zero.mm3(12), 1300, 1e-12);
+  }
+}

@@ -1,0 +1,188 @@
+package ungula.server.command;
+
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import tools.jackson.databind.json.JsonMapper;
+import ungula.core.run.Entry;
+import ungula.core.run.Rehearsal;
+import ungula.core.run.RunState;
+
+/** {@code rehearse SCRIPT}: goes through a run as a script tells it, no server. */
+public final class Rehearse {
+
+  private static final String USAGE = "rehearse SCRIPT.json [--json]";
+
+  private Rehearse() {}
+
+  /**
+   * @return exit status: 0, 2 for bad arguments, 3 for a script that cannot be read
+   */
+  public static int run(List<String> args, PrintStream out, PrintStream err) {
+    try {
+      Arguments a = Arguments.of(args, Set.of("--json"), Set.of());
+      if (a.files().size() != 1) {
+        throw new Arguments.Unclear("One script is rehearsed at a time.");
+      }
+      Path file = Path.of(a.files().get(0));
+      if (!Files.isRegularFile(file)) {
+        err.println("There is no file " + file);
+        return 3;
+      }
+      ScriptFile script = ScriptFile.read(Files.readAllBytes(file));
+      Rehearsal done = Rehearsal.of(script.plan(), script.events());
+      if (a.has("--json")) {
+        out.println(JsonMapper.builder().build().writeValueAsString(fields(done)));
+      } else {
+        print(done, out);
+      }
+      return 0;
+    } catch (Arguments.Unclear e) {
+      err.println(e.getMessage() + " The command is: " + USAGE);
+      return 2;
+    } catch (JsonFile.Unreadable e) {
+      err.println(e.getMessage());
+      return 3;
+    } catch (IOException e) {
+      err.println("The file cannot be read: " + e.getMessage());
+      return 3;
+    }
+  }
+
+  private static double tenth(double number) {
+    return Math.round(10 * number) / 10.0;
+  }
+
+  private static String low(Enum<?> e) {
+    return e.name().toLowerCase(Locale.ROOT);
+  }
+
+  private static Map<String, Object> row(Object... fields) {
+    Map<String, Object> row = new LinkedHashMap<>();
+    for (int i = 0; i < fields.length; i += 2) {
+      row.put((String) fields[i], fields[i + 1]);
+    }
+    return row;
+  }
+
+  private static Map<String, Object> at(Instant at, Object... fields) {
+    Map<String, Object> row = row("t", ScriptFile.clock(at));
+    row.putAll(row(fields));
+    return row;
+  }
+
+  private static Map<String, Object> fields(Rehearsal r) {
+    RunState.Still still = r.still();
+    RunState.Level level = r.level();
+    return row(
+        "targets",
+        r.targets().stream()
+            .map(t -> at(t.at(), "part", low(t.part()), "g", tenth(t.grams()), "batch", t.batch()))
+            .toList(),
+        "alarms",
+        r.alarms().stream()
+            .map(a -> at(a.at(), "pct", Math.round(100 * a.share()), "batch", a.batch()))
+            .toList(),
+        "still",
+        still == null
+            ? null
+            : row(
+                "addBaseG",
+                tenth(still.addBaseG()),
+                "totalG",
+                tenth(still.totalG()),
+                "mL",
+                still.mm3() == null ? null : (Double) tenth(still.mm3() / 1000)),
+        "level",
+        level == null
+            ? null
+            : row(
+                "expectedMm",
+                tenth(level.expectedMm()),
+                "shortPct",
+                tenth(100 * level.shortShare()),
+                "verdict",
+                low(level.verdict())),
+        "records",
+        r.entries().stream().map(Rehearse::record).toList(),
+        "refused",
+        r.refused().stream().map(no -> at(no.at(), "why", no.why())).toList());
+  }
+
+  private static Map<String, Object> record(Entry e) {
+    if (e instanceof Entry.Gated g) {
+      return at(g.at(), "kind", "gate", "gate", g.gate(), "skipped", g.skipped());
+    } else if (e instanceof Entry.Weighed w) {
+      String by = w.shownG() == null ? "hand" : "scale";
+      return at(
+          w.at(),
+          "kind",
+          "weighed",
+          "batch",
+          w.batch(),
+          "part",
+          low(w.part()),
+          "g",
+          tenth(w.grams()),
+          "by",
+          by);
+    } else if (e instanceof Entry.Met m) {
+      return at(m.at(), "kind", "met", "batch", m.batch());
+    } else if (e instanceof Entry.Done d) {
+      return at(d.at(), "kind", "done", "step", d.step());
+    } else if (e instanceof Entry.LevelRead l) {
+      return at(l.at(), "kind", "level", "batch", l.batch(), "mm", l.mm());
+    } else if (e instanceof Entry.Heard h) {
+      return at(h.at(), "kind", h.heard() ? "heard" : "lost", "device", h.device());
+    } else if (e instanceof Entry.Corrected c) {
+      return at(c.at(), "kind", "corrected", "number", c.number(), "why", c.why());
+    }
+    return at(e.at(), "kind", "tare");
+  }
+
+  private static void print(Rehearsal r, PrintStream out) {
+    r.targets()
+        .forEach(
+            t ->
+                out.printf(
+                    Locale.ROOT,
+                    "%s  %s: %.1f g of %s%n",
+                    ScriptFile.clock(t.at()),
+                    t.batch(),
+                    t.grams(),
+                    low(t.part())));
+    r.alarms()
+        .forEach(
+            a ->
+                out.printf(
+                    Locale.ROOT,
+                    "%s  %s: %.0f %% of the pot life%n",
+                    ScriptFile.clock(a.at()),
+                    a.batch(),
+                    100 * a.share()));
+    if (r.still() != null) {
+      out.printf(
+          Locale.ROOT,
+          "Too much hardener: add %.1f g of base, %.1f g in all.%n",
+          r.still().addBaseG(),
+          r.still().totalG());
+    }
+    if (r.level() != null) {
+      out.printf(
+          Locale.ROOT,
+          "Level %.1f mm, expected %.1f mm: %.1f %% short, %s.%n",
+          r.level().readMm(),
+          r.level().expectedMm(),
+          100 * r.level().shortShare(),
+          low(r.level().verdict()));
+    }
+    r.refused().forEach(no -> out.println(ScriptFile.clock(no.at()) + "  refused: " + no.why()));
+  }
+}
