@@ -27,6 +27,7 @@ import ungula.server.command.Bench;
 import ungula.server.command.Days;
 import ungula.server.command.Measure;
 import ungula.server.command.Rehearse;
+import ungula.server.command.StandIns;
 
 /** The one way in: the server, or a command that needs none. */
 @SpringBootApplication
@@ -41,6 +42,7 @@ public class Ungula {
       passphrase [--data DIR]                          set what others on the network are asked for
       measure FILE [--json] [--coats …] [--air …] [--locks …]   report on a model file
       days FILE [--json]                               schedule a network of steps
+      stand-in scale|gauge|room --port N [--seed N]    take a device's place
       rehearse SCRIPT [--json]                         go through a run as a script tells it
       bench [FILE...] [--json]                         time each stage of the work
       """;
@@ -57,6 +59,7 @@ public class Ungula {
       case "measure" -> System.exit(Measure.run(rest, out, err));
       case "days" -> System.exit(Days.run(rest, out, err));
       case "rehearse" -> System.exit(Rehearse.run(rest, out, err));
+      case "stand-in" -> System.exit(StandIns.run(rest, System.in, out, err));
       case "bench" -> System.exit(Bench.run(rest, out, err));
       default -> {
         err.println("There is no “" + command + "”. There is:\n" + USAGE);

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import ungula.core.device.Reading;
 import ungula.core.quantity.Mass;
 import ungula.core.run.Entry.Part;
 import ungula.core.run.RunPlan.Batch;

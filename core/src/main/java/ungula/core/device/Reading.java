@@ -1,4 +1,4 @@
-package ungula.core.run;
+package ungula.core.device;
 
 import java.util.Map;
 import java.util.Optional;

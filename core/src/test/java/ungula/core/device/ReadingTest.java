@@ -1,4 +1,4 @@
-package ungula.core.run;
+package ungula.core.device;
 
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
@@ -7,10 +7,10 @@ import java.util.Random;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import ungula.core.Near;
-import ungula.core.run.Reading.Overload;
-import ungula.core.run.Reading.Pressure;
-import ungula.core.run.Reading.Room;
-import ungula.core.run.Reading.Weight;
+import ungula.core.device.Reading.Overload;
+import ungula.core.device.Reading.Pressure;
+import ungula.core.device.Reading.Room;
+import ungula.core.device.Reading.Weight;
 
 public class ReadingTest {
 
