@@ -1,9 +1,11 @@
 package ungula.core.caution;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -59,6 +61,18 @@ public class CautionBoundariesTest {
   }
 
   private static boolean warns(String id, TriangleMesh mesh, Product product, String... edits) {
+    return found(id, mesh, product, Recorded.NOTHING, edits).isPresent();
+  }
+
+  private static Optional<Caution> found(
+      String id, TriangleMesh mesh, Product product, Recorded recorded, String... edits) {
+    return plan(mesh, product, recorded, edits).cautions().stream()
+        .filter(c -> c.id().equals(id))
+        .findFirst();
+  }
+
+  private static JobPlan plan(
+      TriangleMesh mesh, Product product, Recorded recorded, String... edits) {
     // places belong to a surface: that comes first
     List<Edit> source = List.of(Edit.of("master.source", mesh == null ? "MEASURED" : "FILE"));
     Choices c = ChoiceWords.edit(Choices.fresh(Units.METRIC), source, product);
@@ -66,22 +80,13 @@ public class CautionBoundariesTest {
     List<Edit> room = new ArrayList<>();
     for (String edit : edits) {
       String[] word = edit.split("=", 2);
-      (word[0].equals("roomC") || word[0].startsWith("air.") ? room : all)
-          .add(Edit.of(word[0], word[1]));
+      (word[0].matches("roomC|(air|mixing)\\..*") ? room : all).add(Edit.of(word[0], word[1]));
     }
     c = ChoiceWords.edit(c, all, product);
     Workshop shop = Workshop.words().edit(Workshop.DEFAULT, room, Units.METRIC);
     MasterFacts facts = mesh == null ? measured() : Modelled.facts(mesh, c);
-    JobPlan plan =
-        JobPlan.of(
-            c,
-            Recorded.NOTHING,
-            facts,
-            Materials.of(product),
-            shop,
-            Planner.box(c, facts),
-            Diary.PLAIN);
-    return plan.cautions().stream().anyMatch(found -> found.id().equals(id));
+    return JobPlan.of(
+        c, recorded, facts, Materials.of(product), shop, Planner.box(c, facts), Diary.PLAIN);
   }
 
   /** A caution, a mould, and what is decided just this side of it and just beyond. */
@@ -288,5 +293,89 @@ public class CautionBoundariesTest {
     corners[1] = turned;
     TriangleMesh flipped = new TriangleMesh(BOX.xyz(), corners).moved(1, Rotation.NONE, Vec3.ZERO);
     assertEquals(warns("mesh.mended", flipped, ADDITION), true);
+  }
+
+  private static Caution said(String id, String... edits) {
+    return found(id, BOX, ADDITION, Recorded.NOTHING, edits).orElseThrow();
+  }
+
+  /** Too fine and too wide are told apart, and so are too heavy and too light. */
+  @Test
+  public void whichWayItIsOffIsSaid() {
+    String[] vented = {"mould.kind=CUT", "casting.vent=0 0.3 0.3", ""};
+    vented[2] = "channels.ventMm=1 mm";
+    assertEquals(said("vents.width", vented).title(), "Vents of 1 mm are too fine");
+    assertTrue(said("vents.width", vented).text().startsWith("They fill with a skin"));
+    vented[2] = "channels.ventMm=4 mm";
+    assertEquals(said("vents.width", vented).title(), "Vents of 4 mm are too wide");
+    assertTrue(said("vents.width", vented).text().startsWith("They leave a stub"));
+    assertEquals(said("vents.width", vented).fixes().get(0).label(), "Make them 3 mm");
+
+    String[] wood = {"mould.kind=OPEN", "master.material=WOOD", "master.massG=150 g"};
+    assertEquals(
+        said("weight.master", wood).title(), "The master is 25 % heavier than its volume says");
+    assertEquals(said("weight.master", wood).level(), Caution.Level.CHECK);
+    wood[2] = "master.massG=90 g";
+    assertEquals(
+        said("weight.master", wood).title(), "The master is 25 % lighter than its volume says");
+    assertEquals(said("weight.master", wood).level(), Caution.Level.NOTE);
+  }
+
+  /** What the first mould weighs is held against what was planned, within a tenth. */
+  @Test
+  public void theFirstMouldIsHeldAgainstItsPlan() {
+    for (String mould : List.of("mould.kind=OPEN", "mould.kind=SKIN")) {
+      double planned =
+          1000 / plan(BOX, ADDITION, firstMould(1000), mould, TWO).plan().firstMouldShare();
+      boolean skin = mould.endsWith("SKIN");
+      String off = weighed(mould, planned * 1.2);
+      assertTrue(off.contains("20 % more than planned"), off);
+      assertTrue(off.contains(skin ? "laid on thicker" : "is it larger"), off);
+      off = weighed(mould, planned * 0.8);
+      assertTrue(off.contains("20 % less than planned"), off);
+      assertTrue(off.contains(skin ? "laid on thinner" : "did rubber leak"), off);
+      assertEquals(weighed(mould, planned * 1.09), "");
+      assertEquals(weighed(mould, planned * 0.91), "");
+    }
+  }
+
+  private static final String TWO = "rubber.moulds=2";
+
+  private static Recorded firstMould(double grams) {
+    return Recorded.NOTHING.edit(List.of(Edit.of("rubber.mouldG", grams + " g")), Units.METRIC);
+  }
+
+  private static String weighed(String mould, double grams) {
+    return found("mould.weighed", BOX, ADDITION, firstMould(grams), mould, TWO)
+        .map(c -> c.title() + " " + c.text())
+        .orElse("");
+  }
+
+  /** Fewer batches are offered only where more are asked for than the limits need. */
+  @Test
+  public void fewerBatchesAreOfferedWhereTheyAreEnough() {
+    Caution four = small("4");
+    assertEquals(four.fixes().size(), 1, four.toString());
+    assertEquals(four.fixes().get(0).label(), "Mix one batch");
+    assertEquals(four.fixes().get(0).edits(), List.of(Edit.of("rubber.batches", "")));
+    assertEquals(small("").fixes(), List.of());
+    assertEquals(small("1").fixes(), List.of());
+  }
+
+  /** On a scale that shows tens of grams, what is weighed is too little. */
+  private static Caution small(String batches) {
+    return found(
+            "batch.scale",
+            BOX,
+            ADDITION,
+            Recorded.NOTHING,
+            Stream.of(
+                    "mould.kind=OPEN",
+                    "mixing.coarse.capacityG=6 kg",
+                    "mixing.coarse.readG=10 g",
+                    batches.isEmpty() ? "" : "rubber.batches=" + batches)
+                .filter(edit -> !edit.isEmpty())
+                .toArray(String[]::new))
+        .orElseThrow();
   }
 }

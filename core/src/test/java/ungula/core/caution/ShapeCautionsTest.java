@@ -246,6 +246,61 @@ public class ShapeCautionsTest {
     assertEquals(plan.figures().get("vents.rubber").text(), "5 mm");
   }
 
+  /** Through 3 mm of the cast it only grazes it; of several the first is shown. */
+  @Test
+  public void severalVentsThatLeadBackAreCounted() {
+    assertFalse(caution(vented(new VentWay(Vec3.ZERO, 5, 3)), "vent.back").isPresent());
+    JobPlan two =
+        vented(
+            new VentWay(new Vec3(9, 9, 9), 5, 2.9),
+            new VentWay(new Vec3(1, 2, 3), 4, 3.1),
+            new VentWay(new Vec3(4, 5, 6), 7, 8));
+    Caution c = caution(two, "vent.back").orElseThrow();
+    assertEquals(c.title(), "2 vents lead back into the cast");
+    assertTrue(c.text().contains("passes 4 mm of rubber and 3.1 mm of the cast"), c.text());
+    assertEquals(c.place(), new Caution.Place(1, 2, 3));
+  }
+
+  private static JobPlan vented(VentWay... ways) {
+    ShapeStudy s = study(NONE, List.of(), NONE, NONE, 0);
+    return plan(
+        new ShapeStudy(
+            s.inlet(),
+            s.cellMm(),
+            s.poured(),
+            s.tips(),
+            s.cast(),
+            s.vents(),
+            s.vented(),
+            List.of(ways),
+            s.ceilings(),
+            s.castCeilings(),
+            s.wall(),
+            s.locks(),
+            s.stretch(),
+            s.offcutsMm3(),
+            s.empties()),
+        MARRAM);
+  }
+
+  /** The largest pocket comes first, and is where it is shown. */
+  @Test
+  public void airInTheCastIsShownAtItsLargestPocket() {
+    AirCells cells = new AirCells(new Grid(Vec3.ZERO, 1, 1, 1, 1), new int[0]);
+    Result pockets =
+        new Result(
+            900,
+            0,
+            List.of(
+                new Pocket(600, new Vec3(7, 8, 21), 5), new Pocket(300, new Vec3(-3, 2, 30), 4)),
+            cells);
+    Caution c =
+        caution(plan(study(NONE, List.of(), pockets, pockets, 0), MARRAM), "air.cast")
+            .orElseThrow();
+    assertEquals(c.place(), new Caution.Place(7, 8, 21));
+    assertTrue(c.text().contains("2 pockets, the largest 0.6 mL, 5 mm deep"), c.text());
+  }
+
   @Test
   public void whatIsClosedByThePlateIsSaid() {
     Result closed =
