@@ -7,19 +7,35 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.testng.annotations.Test;
 import ungula.core.AnyPlan;
+import ungula.core.Modelled;
+import ungula.core.Shapes;
+import ungula.core.choice.ChoiceWords;
+import ungula.core.choice.Choices;
 import ungula.core.days.Mondays;
+import ungula.core.geometry.Vec3;
+import ungula.core.hollow.HollowCore;
+import ungula.core.master.PosedMaster;
 import ungula.core.master.Tessellation;
 import ungula.core.mesh.TriangleMesh;
+import ungula.core.plan.CoreFacts;
+import ungula.core.plan.MasterFacts;
+import ungula.core.quantity.Units;
+import ungula.core.record.Recorded;
+import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.step.Step;
+import ungula.core.work.Parallel;
+import ungula.core.work.Progress;
 import ungula.core.workshop.Workshop;
 
 /**
@@ -77,6 +93,27 @@ public class AnyPlansTest {
       Tessellation.turned(
           new double[][] {{0, 0}, {20, 0}, {40, 30}, {12, 70}, {22, 90}, {0, 90}}, 24);
 
+  /** Two cubes on one plate. */
+  private static final TriangleMesh PAIR =
+      Shapes.both(Tessellation.box(30, 30, 40), Tessellation.box(30, 30, 40), new Vec3(60, 5, 0));
+
+  /** What is rarely met at random: masters on a plate, skins with jackets, hollow casts, … */
+  private static final String[][] PICKED = {
+    {"mould.kind=CUT", "cast.product=any", "cast.wanted=24", "channels.ventMm=2 mm"},
+    {"mould.kind=CUT", "casting.vent=0 0.3 0.3", "pose.liftMm=8 mm", "cut.towardsDegrees=40"},
+    {"mould.kind=TWO_PART", "parting.keying=RING", "mould.sidesMm=20 mm"},
+    {"mould.kind=TWO_PART", "rubber.bubbles=VACUUM_TWO_CUPS", "rubber.batches=3"},
+    {"mould.kind=OPEN", "rubber.sealingMm=4 mm", "rubber.offcutsMm3=20 mL", "rubber.moulds=3"},
+    {"mould.kind=OPEN", "rubber.additive.dosePct=3 %", "rubber.allowancePct=9 %"},
+    {"mould.kind=OPEN", "plate.copies=3", "plate.laying=CLOSE", "plate.landMm=12 mm"},
+    {"mould.kind=OPEN", "hollow.wallMm=4 mm"},
+    {"mould.kind=CUT", "hollow.wallMm=6 mm", "pose.liftMm=6 mm"},
+    {"mould.kind=SKIN", "skin.thickener=STIFF", "skin.clothAfter=2", "jacket.sections=3"},
+    {"mould.kind=SKIN", "jacket.kind=PUTTY", "jacket.locators=BUTTONS", "skin.wallMm=8 mm"},
+    {"mould.kind=SKIN", "jacket.kind=LAMINATE", "skin.opening=CUT", "skin.recoat=SET"},
+    {"mould.kind=SKIN", "site.place=OUTDOORS", "site.tripG=900 g", "skin.flangeMm=60 mm"},
+  };
+
   private final Map<String, int[]> seen = new TreeMap<>();
 
   @Test
@@ -93,6 +130,12 @@ public class AnyPlansTest {
           AnyPlan.of(masters[i % masters.length], random)
               .plan(i % 3 == 0 ? SMALL : Workshop.DEFAULT));
     }
+    TriangleMesh[] shapes = {VASE, PAIR, CUP};
+    for (int i = 0; i < PICKED.length; i++) {
+      AnyPlan picked = picked(shapes[i % shapes.length], PICKED[i]);
+      count(picked.plan(SMALL));
+      count(picked.plan());
+    }
     String now =
         seen.entrySet().stream()
             .map(e -> String.format("%s %d %08x\n", e.getKey(), e.getValue()[0], e.getValue()[1]))
@@ -102,6 +145,31 @@ public class AnyPlansTest {
     try (InputStream read = AnyPlansTest.class.getResourceAsStream("plans.txt")) {
       assertEquals(now, new String(read.readAllBytes(), StandardCharsets.UTF_8), NOW + " differs");
     }
+  }
+
+  private static AnyPlan picked(TriangleMesh master, String[] words) {
+    Product rubber = AnyPlan.PRODUCTS.get(0);
+    List<Edit> edits = new ArrayList<>(List.of(Edit.of("rubber.product", "any")));
+    for (String word : words) {
+      String[] said = word.split("=", 2);
+      edits.add(Edit.of(said[0], said[1]));
+    }
+    Choices model =
+        ChoiceWords.edit(
+            Choices.fresh(Units.METRIC), List.of(Edit.of("master.source", "FILE")), rubber);
+    Choices c = ChoiceWords.edit(model, edits, rubber);
+    MasterFacts facts = Modelled.facts(master, c);
+    if (c.hollow().wallMm() != null) {
+      Optional<HollowCore> core =
+          HollowCore.of(
+              PosedMaster.of(master, 1, c.pose(), c.laid()).mesh(),
+              facts.baseOpen(c.pose().liftMm()),
+              c.hollow().wallMm(),
+              Parallel.ALL,
+              Progress.NONE);
+      facts = facts.with(new CoreFacts(core.orElse(null)));
+    }
+    return new AnyPlan(c, Recorded.NOTHING, facts, rubber);
   }
 
   private void count(JobPlan plan) {
