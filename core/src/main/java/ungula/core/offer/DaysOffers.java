@@ -40,7 +40,7 @@ public record DaysOffers(String rule, List<Note> notes, List<Offer> offers) {
   private static final int LONGER_MIN = 60;
 
   /** So much longer on every day of work, tried in turn. */
-  private static final int[] LONGER_DAYS_MIN = {15, 30, 60, 120, 240, 480};
+  private static final int[] LONGER_DAYS_MIN = {15, 30, 60, 120, 240, 480, 720};
 
   private static final int DAY_MIN = 24 * 60;
 

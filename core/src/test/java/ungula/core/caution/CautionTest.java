@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Random;
 import org.testng.annotations.Test;
 import ungula.core.AnyPlan;
+import ungula.core.AnyPlans;
 import ungula.core.Near;
 import ungula.core.caution.Caution.Level;
 import ungula.core.choice.ChoiceWords;
@@ -30,11 +31,10 @@ public class CautionTest {
 
   @Test
   public void everyFixOfAnyPlanImprovesIt() {
-    Random random = new Random(21);
     int fixes = 0;
-    for (int i = 0; i < 200; i++) {
-      AnyPlan c = AnyPlan.any(random);
-      for (Caution caution : c.plan().cautions()) {
+    for (AnyPlans.Planned p : AnyPlans.first(200)) {
+      AnyPlan c = p.any();
+      for (Caution caution : p.plan().cautions()) {
         for (Caution.Fix fix : caution.fixes()) {
           fixes++;
           JobPlan fixed = c.with(fix.edits()).plan();
@@ -49,9 +49,8 @@ public class CautionTest {
 
   @Test
   public void cautionsComeWorstFirstEachOnceAndInWords() {
-    Random random = new Random(22);
-    for (int i = 0; i < 200; i++) {
-      List<Caution> cautions = AnyPlan.any(random).plan().cautions();
+    for (AnyPlans.Planned p : AnyPlans.first(200)) {
+      List<Caution> cautions = p.plan().cautions();
       Level before = Level.STOP;
       List<String> ids = new ArrayList<>();
       for (Caution c : cautions) {
@@ -67,10 +66,8 @@ public class CautionTest {
 
   @Test
   public void figuresOfAnyPlanAddUp() {
-    Random random = new Random(23);
-    for (int i = 0; i < 300; i++) {
-      AnyPlan c = AnyPlan.any(random);
-      JobPlan plan = c.plan();
+    for (AnyPlans.Planned p : AnyPlans.first(300)) {
+      JobPlan plan = p.plan();
       var f = plan.figures();
       double box = f.get("rubber.box").value();
       assertTrue(box >= 0);

@@ -9,11 +9,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Random;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.testng.annotations.Test;
-import ungula.core.AnyPlan;
+import ungula.core.AnyPlans;
 
 /**
  * Every caution that plans at random have, as it is said the first time: read line by line. When
@@ -26,10 +25,8 @@ public class CautionsSaidTest {
   @Test
   public void eachIsSaidAsItWasRead() throws IOException {
     Map<String, String> first = new TreeMap<>();
-    Random random = new Random(60);
-    for (int i = 0; i < 600; i++) {
-      AnyPlan.any(random)
-          .plan()
+    for (AnyPlans.Planned p : AnyPlans.first(600)) {
+      p.plan()
           .cautions()
           .forEach(c -> first.putIfAbsent(c.id().replaceAll("\\.\\d+$", ".n"), said(c)));
     }

@@ -17,6 +17,7 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.testng.annotations.Test;
 import ungula.core.AnyPlan;
+import ungula.core.AnyPlans;
 import ungula.core.Modelled;
 import ungula.core.Shapes;
 import ungula.core.choice.ChoiceWords;
@@ -119,8 +120,9 @@ public class AnyPlansTest {
   @Test
   public void theyComeToWhatTheyCameTo() throws IOException {
     Random random = new Random(71);
-    for (int i = 0; i < 500; i++) {
-      count(AnyPlan.any(random).plan(i % 2 == 0 ? Workshop.DEFAULT : SMALL));
+    List<AnyPlans.Planned> any = AnyPlans.first(500);
+    for (int i = 0; i < any.size(); i++) {
+      count(i % 2 == 0 ? any.get(i).plan() : any.get(i).any().plan(SMALL));
     }
     TriangleMesh[] masters = {
       Tessellation.box(80, 55, 42), Tessellation.torus(30, 9, 24, 16), CUP, VASE

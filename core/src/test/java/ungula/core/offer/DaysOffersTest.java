@@ -9,6 +9,7 @@ import java.util.Random;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import ungula.core.AnyPlan;
+import ungula.core.AnyPlans;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.days.Diary;
 import ungula.core.days.Moments;
@@ -31,9 +32,9 @@ public class DaysOffersTest {
 
   @BeforeClass
   public void follow() {
-    for (int i = 0; i < 100; i++) {
-      AnyPlan any = AnyPlan.any(random);
-      JobPlan plan = any.plan();
+    for (AnyPlans.Planned p : AnyPlans.first(100)) {
+      AnyPlan any = p.any();
+      JobPlan plan = p.plan();
       if (!plan.steps().making().isEmpty()) {
         follow(any, plan, Workshop.DEFAULT);
       }

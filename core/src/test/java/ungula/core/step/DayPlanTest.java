@@ -6,10 +6,9 @@ import static org.testng.Assert.assertTrue;
 import java.time.DayOfWeek;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Random;
 import java.util.stream.Stream;
 import org.testng.annotations.Test;
-import ungula.core.AnyPlan;
+import ungula.core.AnyPlans;
 import ungula.core.days.Diary;
 import ungula.core.days.Hours;
 import ungula.core.days.Mondays;
@@ -33,14 +32,9 @@ public class DayPlanTest {
           Mondays.MORNING);
 
   private static List<DayPlan> plans() {
-    return plans(Workshop.DEFAULT, 80);
-  }
-
-  private static List<DayPlan> plans(Workshop workshop, int count) {
-    Random random = new Random(23);
-    return Stream.generate(() -> AnyPlan.any(random).plan(workshop).steps())
-        .flatMap(s -> DayPlan.of(s).stream())
-        .limit(count)
+    return AnyPlans.first(150).stream()
+        .flatMap(p -> DayPlan.of(p.plan().steps()).stream())
+        .limit(80)
         .toList();
   }
 
@@ -48,7 +42,12 @@ public class DayPlanTest {
   @Test
   public void nobodyWorksInABreak() {
     int cut = 0;
-    for (DayPlan plan : plans(BRIEF, 20)) {
+    List<DayPlan> brief =
+        AnyPlans.first(150).stream()
+            .flatMap(p -> DayPlan.of(p.any().plan(BRIEF).steps()).stream())
+            .limit(20)
+            .toList();
+    for (DayPlan plan : brief) {
       Hours.Calendar calendar = plan.line().network().calendar();
       for (Placed p : plan.steps()) {
         if (p.step().byHand()) {
@@ -177,10 +176,9 @@ public class DayPlanTest {
   /** What does not fit in the hours has no days. */
   @Test
   public void whatDoesNotFitIsNotShown() {
-    Random random = new Random(23);
     int none = 0;
-    for (int i = 0; i < 150; i++) {
-      Steps steps = AnyPlan.any(random).plan().steps();
+    for (AnyPlans.Planned p : AnyPlans.first(150)) {
+      Steps steps = p.plan().steps();
       boolean fits = steps.timeline().kept() == Timeline.Kept.HOURS && !steps.making().isEmpty();
       assertEquals(DayPlan.of(steps).isPresent(), fits);
       if (steps.timeline().kept() != Timeline.Kept.HOURS) {

@@ -6,9 +6,8 @@ import static org.testng.Assert.assertTrue;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Random;
 import org.testng.annotations.Test;
-import ungula.core.AnyPlan;
+import ungula.core.AnyPlans;
 import ungula.core.Near;
 import ungula.core.step.Step.Hold;
 import ungula.core.step.Timeline.Kept;
@@ -25,11 +24,7 @@ public class SeriesTest {
   }
 
   private static List<Steps> plans() {
-    Random random = new Random(17);
-    return java.util.stream.Stream.generate(() -> AnyPlan.any(random).plan().steps())
-        .limit(60)
-        .filter(Steps::whole)
-        .toList();
+    return AnyPlans.first(60).stream().map(p -> p.plan().steps()).filter(Steps::whole).toList();
   }
 
   /** The master is made ready once; every mould after the first does the rest again. */

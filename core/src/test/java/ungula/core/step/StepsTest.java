@@ -10,13 +10,13 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import ungula.core.AnyPlan;
+import ungula.core.AnyPlans;
 import ungula.core.Near;
 import ungula.core.caution.Caution;
 import ungula.core.days.Diary;
@@ -40,10 +40,7 @@ public class StepsTest {
 
   @BeforeClass
   public void makePlans() {
-    Random random = new Random(41);
-    for (int i = 0; i < 800; i++) {
-      plans.add(AnyPlan.any(random).plan());
-    }
+    AnyPlans.first(800).forEach(p -> plans.add(p.plan()));
   }
 
   @Test
