@@ -1,7 +1,6 @@
 package ungula.core.run;
 
 import java.util.List;
-import java.util.Optional;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.Product;
 
@@ -56,8 +55,4 @@ public record RunPlan(
    * @param what is done, in a sentence
    */
   public record Task(String key, String what) {}
-
-  public Optional<Batch> batch(String key) {
-    return batches.stream().filter(b -> b.key().equals(key)).findFirst();
-  }
 }
