@@ -20,6 +20,9 @@ public final class StandInScale implements StandIn {
 
   private static final double DRIFT_G_PER_MIN = 0.004;
 
+  private static final String DEEDS =
+      "put GRAMS, take GRAMS, pour GRAMS a second, stop, or lose it for SECONDS";
+
   private final Random chance;
   private final double readG;
   private final double capacityG;
@@ -117,9 +120,6 @@ public final class StandInScale implements StandIn {
     }
     return DEEDS;
   }
-
-  private static final String DEEDS =
-      "put GRAMS, take GRAMS, pour GRAMS a second, stop, or lose it for SECONDS";
 
   @Override
   public double everySeconds() {

@@ -147,7 +147,8 @@ public final class Bench {
     if (plan.gates().stream().noneMatch(g -> g.key().equals(key))) {
       throw new Refused("There is no gate “" + key + "”.");
     }
-    if (!state.done(key)) {
+    boolean open = state.open().stream().anyMatch(g -> g.key().equals(key));
+    if (open || !skipped && !state.done(key)) {
       add(new Entry.Gated(at, key, skipped));
     }
   }

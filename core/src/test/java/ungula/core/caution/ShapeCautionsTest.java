@@ -86,6 +86,11 @@ public class ShapeCautionsTest {
   }
 
   private static ShapeStudy with(ShapeStudy s, List<Ceiling> ceilings, Empties empties) {
+    return with(s, s.ways(), ceilings, empties);
+  }
+
+  private static ShapeStudy with(
+      ShapeStudy s, List<VentWay> ways, List<Ceiling> ceilings, Empties empties) {
     return new ShapeStudy(
         s.inlet(),
         s.cellMm(),
@@ -94,7 +99,7 @@ public class ShapeCautionsTest {
         s.cast(),
         s.vents(),
         s.vented(),
-        s.ways(),
+        ways,
         ceilings,
         s.castCeilings(),
         s.wall(),
@@ -263,24 +268,7 @@ public class ShapeCautionsTest {
 
   private static JobPlan vented(VentWay... ways) {
     ShapeStudy s = study(NONE, List.of(), NONE, NONE, 0);
-    return plan(
-        new ShapeStudy(
-            s.inlet(),
-            s.cellMm(),
-            s.poured(),
-            s.tips(),
-            s.cast(),
-            s.vents(),
-            s.vented(),
-            List.of(ways),
-            s.ceilings(),
-            s.castCeilings(),
-            s.wall(),
-            s.locks(),
-            s.stretch(),
-            s.offcutsMm3(),
-            s.empties()),
-        MARRAM);
+    return plan(with(s, List.of(ways), s.ceilings(), s.empties()), MARRAM);
   }
 
   /** The largest pocket comes first, and is where it is shown. */

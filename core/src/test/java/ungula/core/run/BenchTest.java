@@ -156,6 +156,9 @@ public class BenchTest {
     assertTrue(b.state().open().isEmpty());
     assertTrue(b.state().done("gate.box"));
     assertFalse(b.state().done("gate.sheets"));
+    int before = b.entries().size();
+    b.gate(at(15), "gate.sheets", true);
+    assertEquals(b.entries().size(), before, "skipped twice it is skipped once");
     // seen to afterwards
     b.tick(at(20), "gate.sheets");
     assertTrue(b.state().done("gate.sheets"));

@@ -3,19 +3,19 @@ package ungula.server.command;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
-import java.io.ByteArrayOutputStream;
 import java.io.PrintStream;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-public class DaysTest {
+public class DaysTest extends Commanded {
+
+  @Override
+  int command(List<String> args, PrintStream out, PrintStream err) {
+    return Days.run(args, out, err);
+  }
 
   private static final String WEEK =
       """
@@ -24,30 +24,6 @@ public class DaysTest {
         "WED": ["08:00-12:00", "13:00-17:00"], "off": ["2027-03-11"]},
       "resources": {"person": 1}, "rate": 2,
       """;
-
-  private String out = "";
-  private String err = "";
-
-  private int run(String network, String... options) throws Exception {
-    Path file = Files.createTempFile("network", ".json");
-    try {
-      Files.writeString(file, network);
-      List<String> args = new ArrayList<>(List.of(options));
-      args.add(file.toString());
-      ByteArrayOutputStream said = new ByteArrayOutputStream();
-      ByteArrayOutputStream wrong = new ByteArrayOutputStream();
-      int status =
-          Days.run(
-              args,
-              new PrintStream(said, true, StandardCharsets.UTF_8),
-              new PrintStream(wrong, true, StandardCharsets.UTF_8));
-      out = said.toString(StandardCharsets.UTF_8);
-      err = wrong.toString(StandardCharsets.UTF_8);
-      return status;
-    } finally {
-      Files.delete(file);
-    }
-  }
 
   private JsonNode answer() {
     return JsonMapper.builder().build().readTree(out);

@@ -3,11 +3,7 @@ package ungula.server.command;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
-import java.io.ByteArrayOutputStream;
 import java.io.PrintStream;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import org.testng.annotations.DataProvider;
@@ -15,7 +11,12 @@ import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-public class RehearseTest {
+public class RehearseTest extends Commanded {
+
+  @Override
+  int command(List<String> args, PrintStream out, PrintStream err) {
+    return Rehearse.run(args, out, err);
+  }
 
   private static final String PRODUCT =
       """
@@ -26,30 +27,6 @@ public class RehearseTest {
   /** 104 × 79 inside, round a flat master of 80 × 55 × 42. */
   private static final String BOX =
       "\"box\": {\"lengthMm\": 104, \"widthMm\": 79, \"levels\": [[42, 160.272]]},";
-
-  private String out = "";
-  private String err = "";
-
-  private int run(String script, String... options) throws Exception {
-    Path file = Files.createTempFile("script", ".json");
-    try {
-      Files.writeString(file, script);
-      List<String> args = new ArrayList<>(List.of(options));
-      args.add(file.toString());
-      ByteArrayOutputStream said = new ByteArrayOutputStream();
-      ByteArrayOutputStream wrong = new ByteArrayOutputStream();
-      int status =
-          Rehearse.run(
-              args,
-              new PrintStream(said, true, StandardCharsets.UTF_8),
-              new PrintStream(wrong, true, StandardCharsets.UTF_8));
-      out = said.toString(StandardCharsets.UTF_8);
-      err = wrong.toString(StandardCharsets.UTF_8);
-      return status;
-    } finally {
-      Files.delete(file);
-    }
-  }
 
   private JsonNode rehearsed(double baseG, String events) throws Exception {
     String batches = "\"batches\": [{\"baseG\": " + baseG + "}],";
