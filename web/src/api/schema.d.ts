@@ -116,6 +116,54 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/devices': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['devices'];
+    put?: never;
+    post: operations['addDevice'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/devices/stand-ins/{kind}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['handStandIn'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/devices/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['changeDevice'];
+    delete: operations['removeDevice'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/jobs': {
     parameters: {
       query?: never;
@@ -980,6 +1028,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/jobs/{job}/runs': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['runsOf'];
+    put?: never;
+    post: operations['beginRun'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/mix': {
     parameters: {
       query?: never;
@@ -1086,6 +1150,134 @@ export interface paths {
     get?: never;
     put?: never;
     post: operations['retireProduct'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/runs': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['goingRuns'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/runs/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['run'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/runs/{id}/acts': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['act'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/runs/{id}/ended': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['endRun'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/runs/{id}/live': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['liveRun'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/runs/{id}/now': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['nowOfRun'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/runs/{id}/pictures': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['addRunPicture'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/runs/{id}/pictures/{picture}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['runPicture'];
+    put?: never;
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -1323,6 +1515,34 @@ export interface components {
     AccessView: {
       initials: string;
     };
+    Act: {
+      /** Format: int64 */
+      agoMs: number;
+      /** @enum {string} */
+      foam?: 'RISES' | 'FALLEN' | 'OVER_THE_RIM';
+      id: string;
+      key?: string;
+      /** @enum {string} */
+      kind:
+        | 'TICK'
+        | 'GATE'
+        | 'VERDICT'
+        | 'GRAMS'
+        | 'TARE'
+        | 'LEVEL'
+        | 'FOAM'
+        | 'STILL_BASE'
+        | 'START_OVER'
+        | 'LEAVE_OUT'
+        | 'CORRECT'
+        | 'SCALE';
+      /** Format: int32 */
+      number?: number;
+      value?: string;
+      who?: string;
+      why?: string;
+      yes?: boolean;
+    };
     Alarm: {
       at: string;
       job: string;
@@ -1379,6 +1599,19 @@ export interface components {
     Batch: {
       into: string[];
       key: string;
+    };
+    BatchView: {
+      cup: boolean;
+      expected: string;
+      /** Format: double */
+      expectedShare: number;
+      /** @enum {string} */
+      foam?: 'RISES' | 'FALLEN' | 'OVER_THE_RIM';
+      key: string;
+      level?: components['schemas']['LevelView'];
+      mayTakeBase: boolean;
+      name: string;
+      stillBase: boolean;
     };
     Batches: {
       each: components['schemas']['PlannedBatch'][];
@@ -1483,6 +1716,18 @@ export interface components {
       stages: string[];
       what: string;
     };
+    ClockView: {
+      /** Format: int64 */
+      fromMs: number;
+      key: string;
+      label: string;
+      rings: components['schemas']['RingView'][];
+      until: string;
+      /** Format: int64 */
+      untilMs: number;
+      /** @enum {string} */
+      what: 'POT_LIFE' | 'WAIT' | 'WINDOW';
+    };
     CoatClockView: {
       coats: components['schemas']['BrushingView'][];
       days: string[];
@@ -1497,6 +1742,18 @@ export interface components {
       rubber: string;
       thickener: string;
       thickness: string;
+    };
+    Cup: {
+      /** Format: double */
+      all: number;
+      /** Format: double */
+      base: number;
+      /** Format: double */
+      high: number;
+      /** Format: double */
+      low: number;
+      /** Format: double */
+      mark: number;
     };
     CutListResponse: {
       besides: string[];
@@ -1569,6 +1826,31 @@ export interface components {
       hands: components['schemas']['Figure'];
       waits: components['schemas']['Figure'];
     };
+    Deed: {
+      deed: string;
+    };
+    DeedDone: {
+      said: string;
+    };
+    Degas: {
+      enough: boolean;
+      headline: string;
+      text: string;
+    };
+    DeviceView: {
+      address: string;
+      builtIn: boolean;
+      heard: boolean;
+      id: string;
+      /** Format: int64 */
+      ignored: number;
+      /** @enum {string} */
+      kind: 'SCALE' | 'GAUGE' | 'ROOM';
+      name: string;
+      says: string;
+      text: string;
+      trouble: string;
+    };
     Dimension: {
       /** Format: double */
       from: number;
@@ -1618,6 +1900,15 @@ export interface components {
       nudge?: number;
       text?: string;
       word: string;
+    };
+    EntryView: {
+      at: string;
+      correctable: boolean;
+      counts: boolean;
+      /** Format: int32 */
+      number: number;
+      text: string;
+      who: string;
     };
     Figure: {
       exact: string;
@@ -2008,6 +2299,12 @@ export interface components {
       | 'weights.finish'
       | 'weights.money'
       | 'weights.time';
+    LevelView: {
+      lookAt: string[];
+      said: string;
+      /** @enum {string} */
+      verdict: 'WITHIN' | 'SHORT' | 'LONG';
+    };
     LineView: {
       jobs: string[];
       left: string;
@@ -2019,6 +2316,23 @@ export interface components {
       there: components['schemas']['Figure'];
       toBuy: components['schemas']['Figure'];
       unknown: string;
+    };
+    Live: {
+      clock: string;
+      degas?: components['schemas']['Degas'];
+      elsewhere: string;
+      gauge: string;
+      /** Format: int64 */
+      now: number;
+      room: string;
+      scale: string;
+      scaleSays: string;
+      scaleThere: boolean;
+      settled: boolean;
+      trend: number[];
+      /** Format: int32 */
+      version: number;
+      weighing?: components['schemas']['Weighing'];
     };
     LotEdits: {
       edits: components['schemas']['Edit'][];
@@ -2082,6 +2396,12 @@ export interface components {
       id: string;
       name: string;
       volume: components['schemas']['Figure'];
+    };
+    NewDevice: {
+      address: string;
+      /** @enum {string} */
+      kind: 'SCALE' | 'GAUGE' | 'ROOM';
+      name?: string;
     };
     NewLot: {
       mass?: string;
@@ -2313,9 +2633,44 @@ export interface components {
       edit: string;
       facing: string;
     };
+    RingView: {
+      /** Format: int64 */
+      atMs: number;
+      says: string;
+    };
     Row: {
       text: string;
       word: string;
+    };
+    RunListed: {
+      begun: string;
+      ended?: string;
+      /** Format: int32 */
+      entries: number;
+      id: string;
+      job: string;
+      name: string;
+    };
+    RunResponse: {
+      batches: components['schemas']['BatchView'][];
+      begun: string;
+      clocks: components['schemas']['ClockView'][];
+      /** Format: int32 */
+      done: number;
+      ended?: string;
+      entries: components['schemas']['EntryView'][];
+      id: string;
+      job: string;
+      lengthUnit: string;
+      massUnit: string;
+      name: string;
+      next: string;
+      /** Format: int64 */
+      now: number;
+      tasks: components['schemas']['TaskStep'][];
+      /** Format: int32 */
+      version: number;
+      weighing?: components['schemas']['Weighing'];
     };
     SchoolView: {
       chosen: boolean;
@@ -2429,6 +2784,10 @@ export interface components {
       /** Format: double */
       stepDegrees: number;
     };
+    SseEmitter: {
+      /** Format: int64 */
+      timeout?: number;
+    };
     /** @enum {string} */
     StandFigure: 'cast' | 'height' | 'locked' | 'poured' | 'rubber';
     StandView: {
@@ -2519,6 +2878,26 @@ export interface components {
       /** Format: double */
       v: number;
     };
+    TaskStep: {
+      at: string;
+      batch: string;
+      cares: string[];
+      first: string;
+      key: string;
+      /** @enum {string} */
+      kind: 'HANDS' | 'WAIT' | 'GATE' | 'VERDICT' | 'WEIGH' | 'LEVEL';
+      label: string;
+      notGood: string;
+      opens: string;
+      part: string;
+      pictures: string[];
+      shows: string[];
+      /** @enum {string} */
+      status: 'OPEN' | 'READY' | 'RUNNING' | 'DONE' | 'SKIPPED';
+      takes: string;
+      what: string;
+      why: string;
+    };
     TaskView: {
       doing: string;
       /** Format: double */
@@ -2577,6 +2956,21 @@ export interface components {
       plusMinus: string;
       text: string;
       way: string;
+    };
+    Weighing: {
+      batch: string;
+      cup: components['schemas']['Cup'];
+      follows: string;
+      headline: string;
+      left: string;
+      name: string;
+      now: string;
+      /** @enum {string} */
+      part: 'BASE' | 'HARDENER' | 'ADDITIVE';
+      /** @enum {string} */
+      place: 'UNDER' | 'GREEN' | 'OVER';
+      target: string;
+      unit: string;
     };
     WorkView: {
       doing: string;
@@ -2941,6 +3335,122 @@ export interface operations {
         content: {
           'application/json': components['schemas']['BenchResponse'];
         };
+      };
+    };
+  };
+  devices: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DeviceView'][];
+        };
+      };
+    };
+  };
+  addDevice: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['NewDevice'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DeviceView'];
+        };
+      };
+    };
+  };
+  handStandIn: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        kind: 'SCALE' | 'GAUGE' | 'ROOM';
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['Deed'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DeedDone'];
+        };
+      };
+    };
+  };
+  changeDevice: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['NewDevice'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DeviceView'];
+        };
+      };
+    };
+  };
+  removeDevice: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
       };
     };
   };
@@ -4466,6 +4976,50 @@ export interface operations {
       };
     };
   };
+  runsOf: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        job: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RunListed'][];
+        };
+      };
+    };
+  };
+  beginRun: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        job: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RunResponse'];
+        };
+      };
+    };
+  };
   mix: {
     parameters: {
       query: {
@@ -4647,6 +5201,194 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['ProductResponse'];
+        };
+      };
+    };
+  };
+  goingRuns: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RunListed'][];
+        };
+      };
+    };
+  };
+  run: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RunResponse'];
+        };
+      };
+    };
+  };
+  act: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['Act'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RunResponse'];
+        };
+      };
+    };
+  };
+  endRun: {
+    parameters: {
+      query: {
+        ended: boolean;
+      };
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RunResponse'];
+        };
+      };
+    };
+  };
+  liveRun: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'text/event-stream': components['schemas']['SseEmitter'];
+        };
+      };
+    };
+  };
+  nowOfRun: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['Live'];
+        };
+      };
+    };
+  };
+  addRunPicture: {
+    parameters: {
+      query: {
+        step: string;
+        who: string;
+      };
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/octet-stream': string;
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RunResponse'];
+        };
+      };
+    };
+  };
+  runPicture: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+        picture: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'image/jpeg': string;
         };
       };
     };

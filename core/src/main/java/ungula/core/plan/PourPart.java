@@ -122,8 +122,18 @@ public record PourPart(
     return halves == null ? "" : pour == 1 ? "upper half" : "lower half";
   }
 
+  /** Rubber of a pour in the box. */
+  public double inBoxMm3(int pour) {
+    return halves == null ? box.rubberMm3() : halves.halfMm3(pour);
+  }
+
+  /** Rubber mixed for a pour: what is in the box, and what is lost in cups. */
+  public double mixedMm3(int pour) {
+    return mix.pours().get(pour - 1).mm3();
+  }
+
   /** How high the box is full with a share of a pour, above what is its base then. */
-  private double levelMm(int pour, double share) {
+  public double levelMm(int pour, double share) {
     return halves == null
         ? box.levelOf(share * box.rubberMm3())
         : halves.levelMm(pour, Math.min(1, share));

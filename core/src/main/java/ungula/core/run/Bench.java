@@ -7,16 +7,19 @@ import java.util.Optional;
 import ungula.core.device.Reading;
 import ungula.core.quantity.Mass;
 import ungula.core.run.Entry.Part;
+import ungula.core.run.Progress.Phase;
 import ungula.core.run.RunPlan.Batch;
+import ungula.core.run.RunPlan.Kind;
 import ungula.core.run.RunPlan.Task;
-import ungula.core.run.RunState.Phase;
-import ungula.core.run.RunState.Progress;
 
 /**
  * What comes in at the bench, and what is written down of it. Nothing is kept but the plan and the
  * entries: made again of both, it goes on as if nothing had happened. Not for several threads.
  */
 public final class Bench {
+
+  /** What is weighed is not poured on to more than so many times of what it is to be. */
+  private static final double POURED_ON = 1.5;
 
   private final RunPlan plan;
   private final List<Entry> entries;
@@ -36,6 +39,10 @@ public final class Bench {
     Refused(String why) {
       super(why);
     }
+  }
+
+  public RunPlan plan() {
+    return plan;
   }
 
   public List<Entry> entries() {
@@ -58,18 +65,25 @@ public final class Bench {
    */
   public void line(Instant at, String line) throws Refused {
     Optional<Reading> reading = Reading.of(line);
-    if (reading.isEmpty()) {
-      return;
+    if (reading.isPresent()) {
+      read(at, reading.get());
     }
-    boolean scale =
-        reading.get() instanceof Reading.Weight || reading.get() instanceof Reading.Overload;
+  }
+
+  /**
+   * What a device says.
+   *
+   * @throws Refused when it says that something is wrong
+   */
+  public void read(Instant at, Reading reading) throws Refused {
+    boolean scale = reading instanceof Reading.Weight || reading instanceof Reading.Overload;
     if (scale && state.lost().contains("scale")) {
       add(new Entry.Heard(at, "scale", true));
     }
-    if (reading.get() instanceof Reading.Overload) {
+    if (reading instanceof Reading.Overload) {
       throw new Refused("There is more on the scale than it carries: take it off.");
     }
-    if (reading.get() instanceof Reading.Weight w) {
+    if (reading instanceof Reading.Weight w) {
       weigh(at, w);
     }
   }
@@ -82,16 +96,32 @@ public final class Bench {
     }
     double g = grams.get();
     Progress now = state.current().orElseThrow();
-    double before = part.get() == Part.BASE ? now.baseG() : now.hardenerG();
+    double before = now.of(part.get());
     // a reading is right to half of what it shows
-    boolean more = g > w.readG() * 1.000_001;
-    if (!more) {
+    if (!(g > w.readG() * 1.000_001) || notYet(at, now.batch()).isPresent()) {
+      return;
+    }
+    boolean weighed = now.phase() == Phase.MIX;
+    if (weighed && (g < before || g > POURED_ON * now.targetG(part.get()))) {
       return;
     }
     met(at, now, part.get());
     if (w.settled() && Math.abs(g - before) > w.readG() / 2) {
       store(at, now, part.get(), g, w.grams());
     }
+  }
+
+  /** What has to be done before a task: no question that may be passed, nor a wait that is over. */
+  private Optional<Task> notYet(Instant at, Task t) {
+    return state.before(t).stream().filter(o -> !o.asked() && !over(at, o)).findFirst();
+  }
+
+  private Optional<Task> notYet(Instant at, Batch b) {
+    return plan.task(b.weigh()).flatMap(t -> notYet(at, t));
+  }
+
+  private boolean over(Instant at, Task wait) {
+    return wait.kind() == Kind.WAIT && state.over(wait).filter(end -> !end.isAfter(at)).isPresent();
   }
 
   /** The pot life begins when the second part falls onto the first. */
@@ -101,11 +131,16 @@ public final class Bench {
     }
   }
 
-  private void store(Instant at, Progress now, Part part, double grams, Double shownG) {
-    // what nobody has seen to is passed now: that is written down as well
-    for (RunPlan.Gate gate : state.open()) {
-      add(new Entry.Gated(at, gate.key(), true));
+  /** What nobody has answered is passed now, and waits are over: that is written down as well. */
+  private void pass(Instant at, Task next) {
+    for (Task open : state.before(next)) {
+      Instant end = over(at, open) ? state.over(open).orElseThrow() : at;
+      add(open.asked() ? new Entry.Gated(at, open.key(), true) : new Entry.Done(end, open.key()));
     }
+  }
+
+  private void store(Instant at, Progress now, Part part, double grams, Double shownG) {
+    plan.task(now.batch().weigh()).ifPresent(t -> pass(at, t));
     add(new Entry.Weighed(at, now.batch().key(), part, grams, shownG));
   }
 
@@ -123,6 +158,10 @@ public final class Bench {
       throw new Refused("Grams are more than nothing.");
     }
     Progress now = state.current().orElseThrow();
+    Optional<Task> first = notYet(at, now.batch());
+    if (first.isPresent()) {
+      throw first(first.get());
+    }
     met(at, now, part);
     store(at, now, part, grams, null);
   }
@@ -138,17 +177,26 @@ public final class Bench {
     }
   }
 
+  private Task task(String key) throws Refused {
+    return plan.task(key).orElseThrow(() -> new Refused("There is no step “" + key + "”."));
+  }
+
+  private static Refused first(Task t) {
+    return new Refused("First: " + t.what());
+  }
+
   /**
    * Something that has to be seen to was, or was passed.
    *
    * @throws Refused when there is no such
    */
   public void gate(Instant at, String key, boolean skipped) throws Refused {
-    if (plan.gates().stream().noneMatch(g -> g.key().equals(key))) {
+    Optional<Task> gate = plan.task(key).filter(Task::asked);
+    if (gate.isEmpty()) {
       throw new Refused("There is no gate “" + key + "”.");
     }
-    boolean open = state.open().stream().anyMatch(g -> g.key().equals(key));
-    if (open || !skipped && !state.done(key)) {
+    Optional<RunState.Ended> before = state.ended(gate.get());
+    if (before.isEmpty() || !skipped && before.get().skipped()) {
       add(new Entry.Gated(at, key, skipped));
     }
   }
@@ -159,31 +207,29 @@ public final class Bench {
    * @throws Refused while something else comes first
    */
   public void tick(Instant at, String key) throws Refused {
-    if (plan.gates().stream().anyMatch(g -> g.key().equals(key))) {
-      gate(at, key, false);
+    Optional<Batch> asItIs = plan.batches().stream().filter(b -> b.base().equals(key)).findFirst();
+    if (asItIs.isPresent()) {
+      asItIs(at, asItIs.get());
       return;
     }
-    for (Batch b : plan.batches()) {
-      if (key.equals(b.base())) {
-        asItIs(at, b);
-        return;
+    Task t = task(key);
+    if (t.asked()) {
+      gate(at, key, false);
+    } else if (state.open(t)) {
+      if (!t.batch().isEmpty()) {
+        checkWeighed(plan.batch(t.batch()).orElseThrow());
       }
-      for (Task t : b.tasks()) {
-        if (t.key().equals(key)) {
-          task(at, b, t);
-          return;
-        }
+      Optional<Task> first = notYet(at, t);
+      if (first.isPresent()) {
+        throw first(first.get());
       }
+      pass(at, t);
+      add(new Entry.Done(at, key));
     }
-    throw new Refused("There is no step “" + key + "”.");
-  }
-
-  private Progress of(Batch b) {
-    return state.batches().stream().filter(p -> p.batch() == b).findFirst().orElseThrow();
   }
 
   private void asItIs(Instant at, Batch b) throws Refused {
-    Progress p = of(b);
+    Progress p = state.progress(b);
     if (p.phase() != Phase.BASE) {
       return;
     }
@@ -197,16 +243,16 @@ public final class Bench {
   private void checkTurn(Batch b) throws Refused {
     Batch now = state.current().orElseThrow().batch();
     if (now != b) {
-      throw new Refused("First " + now.key() + ": it is not poured yet.");
+      throw new Refused("First " + now.name() + ": it is not poured yet.");
     }
   }
 
-  private void task(Instant at, Batch b, Task task) throws Refused {
-    if (state.done(task.key())) {
+  private void checkWeighed(Batch b) throws Refused {
+    Progress p = state.progress(b);
+    if (p.phase() == Phase.POURED) {
       return;
     }
     checkTurn(b);
-    Progress p = of(b);
     switch (p.phase()) {
       case BASE -> throw new Refused(notWeighed(plan.role().first()));
       case HARDENER ->
@@ -217,26 +263,117 @@ public final class Bench {
               "There is too much "
                   + plan.role().second()
                   + ": add "
-                  + Mass.format(p.still().orElseThrow().addBaseG(), plan.units())
+                  + grams(p.still().orElseThrow().addBaseG())
                   + " of "
                   + plan.role().first()
                   + ", or start again in a clean cup.");
+      case ADDITIVE ->
+          throw new Refused(
+              "Stir in "
+                  + grams(p.targetG(Part.ADDITIVE) - p.additiveG())
+                  + " of "
+                  + b.additive()
+                  + " first.");
       default -> {
-        for (Task before : b.tasks()) {
-          if (before == task) {
-            break;
-          }
-          if (!state.done(before.key())) {
-            throw new Refused("First: " + before.what());
-          }
-        }
-        add(new Entry.Done(at, task.key()));
+        // it is in the cup
       }
     }
   }
 
+  private String grams(double g) {
+    return Mass.format(g, plan.units());
+  }
+
   private static String notWeighed(String part) {
     return "The " + part + " is not weighed yet.";
+  }
+
+  /**
+   * What was taken for the second part was still the first.
+   *
+   * @throws Refused when none was, or it is mixed
+   */
+  public void stillBase(Instant at) throws Refused {
+    Progress p = state.current().filter(c -> c.met() != null).orElse(null);
+    if (p == null || state.pouring().isEmpty()) {
+      throw new Refused("Nothing was taken for " + plan.role().second() + ".");
+    }
+    double all = p.baseG() + p.hardenerG();
+    Double shown = null;
+    for (int i = 0; i < entries.size(); i++) {
+      Entry e = entries.get(i);
+      boolean second =
+          e instanceof Entry.Weighed w
+              && w.batch().equals(p.batch().key())
+              && w.part() == Part.HARDENER;
+      boolean met = e instanceof Entry.Met m && m.batch().equals(p.batch().key());
+      if ((second || met) && !RunState.wrong(entries).contains(i + 1)) {
+        shown = second ? ((Entry.Weighed) e).shownG() : shown;
+        add(new Entry.Corrected(at, i + 1, "It was still " + plan.role().first() + "."));
+      }
+    }
+    add(new Entry.Weighed(at, p.batch().key(), Part.BASE, all, shown));
+  }
+
+  /**
+   * What is in the cup is thrown away, and the batch weighed anew.
+   *
+   * @throws Refused when there is nothing in the cup, or it is poured
+   */
+  public void startOver(Instant at, String batch) throws Refused {
+    Batch b =
+        plan.batch(batch).orElseThrow(() -> new Refused("There is no batch “" + batch + "”."));
+    Progress p = state.progress(b);
+    if (p.phase() == Phase.POURED) {
+      throw new Refused("It is poured already.");
+    }
+    if (!(p.grams() > 0)) {
+      throw new Refused("There is nothing in the cup.");
+    }
+    List<Task> done = state.tasks(b).stream().filter(t -> !state.open(t)).toList();
+    for (Task t : done) {
+      for (int i = 0; i < entries.size(); i++) {
+        if (entries.get(i) instanceof Entry.Done d && d.step().equals(t.key())) {
+          add(new Entry.Corrected(at, i + 1, "The batch was started again."));
+        }
+      }
+    }
+    add(new Entry.StartedOver(at, batch));
+  }
+
+  /**
+   * A step is not done, and not going to be.
+   *
+   * @throws Refused when there is no such, or no reason
+   */
+  public void leaveOut(Instant at, String key, String why) throws Refused {
+    Task t = task(key);
+    if (why == null || why.isBlank()) {
+      throw new Refused("Say why it is left out.");
+    }
+    if (state.open(t)) {
+      add(new Entry.LeftOut(at, key, why.strip()));
+    }
+  }
+
+  /**
+   * Whether something is as it should be.
+   *
+   * @throws Refused when that is not asked
+   */
+  public void judge(Instant at, String key, boolean good) throws Refused {
+    Task t = task(key);
+    if (t.kind() != Kind.VERDICT) {
+      throw new Refused("That is not asked of “" + t.label() + "”.");
+    }
+    Optional<Task> first = notYet(at, t).filter(o -> o.kind() != Kind.WAIT);
+    if (first.isPresent()) {
+      throw first(first.get());
+    }
+    if (good) {
+      pass(at, t);
+    }
+    add(new Entry.Judged(at, key, good));
   }
 
   /**
@@ -245,23 +382,48 @@ public final class Bench {
    * @throws Refused when nothing is in the box, or what it should be cannot be known
    */
   public void level(Instant at, double mm) throws Refused {
-    if (plan.rise() == null) {
+    Progress last = null;
+    for (Progress p : state.batches()) {
+      boolean poured = p.phase() == Phase.POURED;
+      last = p.grams() > 0 && (last == null || poured) ? p : last;
+    }
+    if (plan.batches().stream().allMatch(b -> b.rise() == null)) {
       throw new Refused("There is no box whose level could be read.");
     }
     if (!(mm > 0)) {
       throw new Refused("A level is above the base.");
     }
-    Progress last = null;
-    for (Progress p : state.batches()) {
-      last = p.hardenerG() > 0 ? p : last;
-    }
-    if (last == null) {
+    if (last == null || last.batch().rise() == null) {
       throw new Refused("Nothing is in the box yet.");
     }
     if (last.batch().density() == null) {
       throw new Refused("The density is not known: say it on the sheet.");
     }
     add(new Entry.LevelRead(at, last.batch().key(), mm));
+  }
+
+  /**
+   * What the foam of the batch at hand does.
+   *
+   * @throws Refused when no batch is mixed
+   */
+  public void foam(Instant at, Entry.Foam what) throws Refused {
+    Progress p =
+        state
+            .current()
+            .filter(c -> c.phase() == Phase.MIX)
+            .orElseThrow(() -> new Refused("No batch is mixed that could foam."));
+    add(new Entry.Foamed(at, p.batch().key(), what));
+  }
+
+  /**
+   * A picture was taken.
+   *
+   * @param picture what it is called where it is kept
+   * @throws Refused when there is no such step
+   */
+  public void picture(Instant at, String key, String picture) throws Refused {
+    add(new Entry.Pictured(at, task(key).key(), picture));
   }
 
   /**

@@ -3,8 +3,8 @@ package ungula.core.run;
 import java.time.Instant;
 
 /**
- * Something that happened at the bench. Entries are appended in the order they happen and never
- * changed; what was wrong is corrected by a further one.
+ * Something that happened at the bench. Entries are appended in the order they are heard of and
+ * never changed; what was wrong is corrected by a further one.
  */
 public sealed interface Entry {
 
@@ -13,11 +13,19 @@ public sealed interface Entry {
   /** What is weighed of a batch. */
   enum Part {
     BASE,
-    HARDENER
+    HARDENER,
+    ADDITIVE
+  }
+
+  /** What the foam of a batch does in the chamber. */
+  enum Foam {
+    RISES,
+    FALLEN,
+    OVER_THE_RIM
   }
 
   /**
-   * Something that has to be seen to before the first batch.
+   * Something that has to be seen to.
    *
    * @param skipped whether it was passed without being seen to
    */
@@ -37,8 +45,21 @@ public sealed interface Entry {
   /** The first of the second part fell onto the first: the pot life of a batch begins. */
   record Met(Instant at, String batch) implements Entry {}
 
-  /** A step is done. */
+  /** What was in the cup of a batch is thrown away; it is weighed anew in a clean one. */
+  record StartedOver(Instant at, String batch) implements Entry {}
+
+  /** A step is done; of a wait, it is over. */
   record Done(Instant at, String step) implements Entry {}
+
+  /** A step is not done, and not going to be. */
+  record LeftOut(Instant at, String step, String why) implements Entry {}
+
+  /**
+   * Whether something is as it should be.
+   *
+   * @param good while it is not, it is looked at again
+   */
+  record Judged(Instant at, String step, boolean good) implements Entry {}
 
   /**
    * How high the rubber stands.
@@ -46,6 +67,15 @@ public sealed interface Entry {
    * @param batch the last that is in the box
    */
   record LevelRead(Instant at, String batch, double mm) implements Entry {}
+
+  record Foamed(Instant at, String batch, Foam foam) implements Entry {}
+
+  /**
+   * A picture was taken.
+   *
+   * @param picture what it is called where it is kept
+   */
+  record Pictured(Instant at, String step, String picture) implements Entry {}
 
   /** A device was lost, or is heard again. */
   record Heard(Instant at, String device, boolean heard) implements Entry {}

@@ -7,10 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import ungula.core.run.Entry.Part;
+import ungula.core.run.Progress.Still;
 import ungula.core.run.RunState.Alarm;
-import ungula.core.run.RunState.Level;
-import ungula.core.run.RunState.Progress;
-import ungula.core.run.RunState.Still;
 
 /**
  * A run gone through with what a script says happens, by the same rules as at the bench.

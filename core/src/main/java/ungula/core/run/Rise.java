@@ -1,16 +1,18 @@
 package ungula.core.run;
 
 import java.util.List;
+import java.util.function.ToDoubleFunction;
 
 /**
  * How high rubber stands in a box for its volume, between levels of which both are known in
  * straight lines, above the last by the area of the box.
+ *
+ * @param levels from below; both numbers of each above those of the one before
+ * @param areaMm2 of the box inside
  */
-public final class Rise {
+public record Rise(List<Level> levels, double areaMm2) {
 
-  private final double[] mm;
-  private final double[] mm3;
-  private final double areaMm2;
+  private static final Level EMPTY = new Level(0, 0);
 
   /**
    * A height and the rubber below it.
@@ -19,22 +21,15 @@ public final class Rise {
    */
   public record Level(double mm, double mm3) {}
 
-  /**
-   * @param levels from below; both numbers of each above those of the one before
-   * @param areaMm2 of the box inside
-   */
-  public Rise(List<Level> levels, double areaMm2) {
-    this.mm = new double[levels.size() + 1];
-    this.mm3 = new double[mm.length];
-    this.areaMm2 = areaMm2;
-    for (int i = 1; i < mm.length; i++) {
-      Level at = levels.get(i - 1);
-      boolean first = i == 1 && at.mm == 0 && at.mm3 == 0;
-      if (!first && !(at.mm > mm[i - 1] && at.mm3 > mm3[i - 1])) {
+  public Rise {
+    levels = List.copyOf(levels);
+    Level before = EMPTY;
+    for (Level at : levels) {
+      boolean first = at == levels.get(0) && at.equals(EMPTY);
+      if (!first && !(at.mm > before.mm && at.mm3 > before.mm3)) {
         throw new IllegalArgumentException("Levels have to rise, and the rubber below them.");
       }
-      mm[i] = at.mm;
-      mm3[i] = at.mm3;
+      before = at;
     }
     if (!(areaMm2 > 0)) {
       throw new IllegalArgumentException("A box has a length and a width.");
@@ -43,23 +38,26 @@ public final class Rise {
 
   /** How high a volume stands, mm. */
   public double mm(double volumeMm3) {
-    return between(mm3, mm, volumeMm3, 1 / areaMm2);
+    return between(Level::mm3, Level::mm, volumeMm3, 1 / areaMm2);
   }
 
   /** How much rubber is below a level, mm³. */
   public double mm3(double levelMm) {
-    return between(mm, mm3, levelMm, areaMm2);
+    return between(Level::mm, Level::mm3, levelMm, areaMm2);
   }
 
-  private static double between(double[] x, double[] y, double at, double beyond) {
-    int last = x.length - 1;
-    for (int i = 1; i <= last; i++) {
-      if (at <= x[i]) {
-        return x[i] == x[i - 1]
-            ? y[i]
-            : y[i - 1] + (at - x[i - 1]) * (y[i] - y[i - 1]) / (x[i] - x[i - 1]);
+  private double between(
+      ToDoubleFunction<Level> x, ToDoubleFunction<Level> y, double at, double beyond) {
+    Level from = EMPTY;
+    for (Level to : levels) {
+      double x0 = x.applyAsDouble(from);
+      double x1 = x.applyAsDouble(to);
+      if (at <= x1) {
+        double y0 = y.applyAsDouble(from);
+        return x1 == x0 ? y0 : y0 + (at - x0) * (y.applyAsDouble(to) - y0) / (x1 - x0);
       }
+      from = to;
     }
-    return y[last] + (at - x[last]) * beyond;
+    return y.applyAsDouble(from) + (at - x.applyAsDouble(from)) * beyond;
   }
 }

@@ -1,58 +1,145 @@
 package ungula.core.run;
 
 import java.util.List;
+import java.util.Optional;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.Product;
 
 /**
  * What of a plan is frozen when a run is begun: planned again, it stays what this run went by.
  *
- * @param gates to be seen to before the first batch is weighed
+ * @param tasks in the order they are told, each after all that it waits for
  * @param batches in the order they are mixed
- * @param rise of the box they go into; null without one
  * @param role of what is mixed, for what its parts are called
  */
-public record RunPlan(
-    List<Gate> gates, List<Batch> batches, Rise rise, Product.Role role, Units units) {
+public record RunPlan(List<Task> tasks, List<Batch> batches, Product.Role role, Units units) {
+
+  public RunPlan {
+    tasks = List.copyOf(tasks);
+    batches = List.copyOf(batches);
+  }
+
+  public enum Kind {
+    /** Hands on. */
+    HANDS,
+    /** The mould works, not you. */
+    WAIT,
+    /** To be seen to; what is passed without it is written down as skipped. */
+    GATE,
+    /** Whether something is as it should be. */
+    VERDICT,
+    /** A batch on the scale. */
+    WEIGH,
+    /** How high the rubber stands. */
+    LEVEL
+  }
 
   /**
-   * @param what to see to, in a sentence
+   * A step as it was planned.
+   *
+   * @param key such as {@code pour.1.2.stir}
+   * @param part of the work it belongs to, as a heading
+   * @param label the same in a few words
+   * @param what one imperative sentence, with its own numbers
+   * @param why one line of reason; empty where it goes without saying
+   * @param minutes it takes, in the room as it was planned
+   * @param batch it is done with; empty for none
+   * @param shows what one wants to know at that moment, in words
+   * @param cares what may go wrong at it, in words
    */
-  public record Gate(String key, String what) {}
+  public record Task(
+      String key,
+      Kind kind,
+      String part,
+      String label,
+      String what,
+      String why,
+      double minutes,
+      String batch,
+      List<After> after,
+      List<String> shows,
+      List<String> cares) {
+
+    public Task {
+      after = List.copyOf(after);
+      shows = List.copyOf(shows);
+      cares = List.copyOf(cares);
+    }
+
+    /** Something passed with a record where nobody answers it. */
+    public boolean asked() {
+      return kind == Kind.GATE || kind == Kind.VERDICT || kind == Kind.LEVEL;
+    }
+  }
+
+  /**
+   * What a task waits for.
+   *
+   * @param begun whether its times count from when the other began; of a batch on the scale that is
+   *     when its parts met
+   * @param leastMin at least so long after
+   * @param mostMin no later than so long after; null when there is no window
+   * @param elseMin where that was missed, so long after instead; null where it cannot be missed
+   */
+  public record After(String task, boolean begun, double leastMin, Double mostMin, Double elseMin) {
+
+    /** As soon as the other is done. */
+    public static After end(String task) {
+      return new After(task, false, 0, null, null);
+    }
+  }
 
   /**
    * A batch as it was planned.
    *
-   * @param key such as {@code pour.1.2}; those of its steps begin with it
+   * @param key such as {@code pour.1.2}
+   * @param pour it belongs to, from 1; of a skin its coat
+   * @param batch of that pour, from 1; 0 is a sealing pour
+   * @param name in words, "batch 2, upper half"
+   * @param product what its rubber is called where it is kept; empty where that is not
    * @param baseG of the first part
-   * @param hardenerPerBase grams of the second part for each gram of the first
-   * @param tolerance share of the second part's target that is still right
+   * @param hardenerPerBase grams of the second part for each gram of the first; 0 where there is
+   *     none
+   * @param additive what is stirred in; empty for nothing
+   * @param additiveShare grams of it for each gram of the other two
+   * @param tolerance share of a part's target that is still right
    * @param density of the mix, g/cm³; null where it is not known
    * @param potLifeMin in the room as it is, from when its parts meet; null where it is not known
-   * @param tasks once it is weighed, in turn; the last pours it
+   * @param used key of the task by which it leaves the cup
+   * @param rise of the box it goes into; null without one
    */
   public record Batch(
       String key,
+      int pour,
+      int batch,
+      String name,
+      String product,
       double baseG,
       double hardenerPerBase,
+      String additive,
+      double additiveShare,
       double tolerance,
       Double density,
       Double potLifeMin,
-      List<Task> tasks) {
+      String used,
+      Rise rise) {
+
+    /** Its weighing. */
+    public String weigh() {
+      return key + ".weigh";
+    }
 
     /** The first part as it is, though it is not what was planned. */
     public String base() {
       return key + ".base";
     }
-
-    /** What pours it. */
-    public String pour() {
-      return tasks.get(tasks.size() - 1).key();
-    }
   }
 
-  /**
-   * @param what is done, in a sentence
-   */
-  public record Task(String key, String what) {}
+  public Optional<Task> task(String key) {
+    return tasks.stream().filter(t -> t.key.equals(key)).findFirst();
+  }
+
+  public Optional<Batch> batch(String key) {
+    return batches.stream().filter(b -> b.key.equals(key)).findFirst();
+  }
 }

@@ -1,16 +1,26 @@
 package ungula.core.run;
 
+import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.Deque;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import ungula.core.rubber.Parts;
 import ungula.core.rubber.SecondPart;
 import ungula.core.run.Entry.Part;
+import ungula.core.run.Progress.Phase;
+import ungula.core.run.RunPlan.After;
 import ungula.core.run.RunPlan.Batch;
+import ungula.core.run.RunPlan.Kind;
+import ungula.core.run.RunPlan.Task;
 
 /**
  * Where a run is, what is next and what is still possible: all of it follows from its plan and its
@@ -21,102 +31,34 @@ public final class RunState {
   /** Alarms, in shares of the pot life. */
   public static final List<Double> ALARMS = List.of(0.5, 0.8, 1.0);
 
-  /** So far off in volume, either way, is looked into. */
-  public static final double LEVEL_OFF = 0.05;
-
-  /** What a batch waits for. */
-  public enum Phase {
-    /** The first part. */
-    BASE,
-    /** The second part, which follows the first as it was really poured. */
-    HARDENER,
-    /** More of the first part: there is too much of the second. */
-    SAVE,
-    /** It is weighed: its steps. */
-    MIX,
-    POURED
-  }
-
-  /** Of a level. */
-  public enum Verdict {
-    WITHIN,
-    /** It leaks, or the master has lifted. */
-    SHORT,
-    /** More was poured than weighed, or the box bows. */
-    LONG
-  }
-
-  /**
-   * A batch so far.
-   *
-   * @param baseG of the first part; 0 before
-   * @param hardenerG of the second; 0 before
-   * @param asItIs whether the first part was taken as it is
-   * @param met when the pot life began; null before
-   * @param poured when it was poured; null before
-   */
-  public record Progress(
-      Batch batch, double baseG, double hardenerG, boolean asItIs, Instant met, Instant poured) {
-
-    public double targetG(Part part) {
-      return part == Part.BASE ? batch.baseG() : baseG * batch.hardenerPerBase();
-    }
-
-    public Phase phase() {
-      if (poured != null) {
-        return Phase.POURED;
-      }
-      if (!asItIs && hardenerG == 0 && baseG < batch.baseG() * (1 - batch.tolerance())) {
-        return Phase.BASE;
-      }
-      double off = hardenerG / targetG(Part.HARDENER) - 1;
-      return off > batch.tolerance()
-          ? Phase.SAVE
-          : off < -batch.tolerance() ? Phase.HARDENER : Phase.MIX;
-    }
-
-    /** What adding base would make of too much hardener; empty while there is not. */
-    public Optional<Still> still() {
-      return phase() == Phase.SAVE ? Optional.of(saved()) : Optional.empty();
-    }
-
-    private Still saved() {
-      double base = hardenerG / batch.hardenerPerBase();
-      double total = base + hardenerG;
-      return new Still(
-          base - baseG, total, batch.density() == null ? null : 1000 * total / batch.density());
-    }
-
-    /** Of both parts. */
-    public double grams() {
-      return baseG + hardenerG;
-    }
-  }
-
-  /**
-   * @param addBaseG to the cup
-   * @param totalG in it then
-   * @param mm3 of that; null while the density is not known
-   */
-  public record Still(double addBaseG, double totalG, Double mm3) {}
-
   /** An alarm of a batch's pot life. */
   public record Alarm(Instant at, String batch, double share) {}
 
   /**
-   * A level held against what was really poured.
+   * How a task ended.
    *
-   * @param expectedMm for what was really poured
-   * @param shortShare of its volume; negative where it stands higher
+   * @param skipped whether it was passed, or left out
    */
-  public record Level(double readMm, double expectedMm, double shortShare, Verdict verdict) {}
+  public record Ended(Instant at, boolean skipped) {}
+
+  /**
+   * When a task may be begun.
+   *
+   * @param opens null where it may be at once
+   * @param closes null where it never is too late
+   * @param missed whether a window closed before, and it waits for what follows then
+   */
+  public record Window(Instant opens, Instant closes, boolean missed) {}
 
   private final RunPlan plan;
   private final Map<String, Progress> batches = new LinkedHashMap<>();
-  private final Map<String, Boolean> gates = new LinkedHashMap<>();
-  private final Set<String> done = new HashSet<>();
+  private final Map<String, Parts> thrownAway = new HashMap<>();
+  private final Map<String, Ended> ended = new HashMap<>();
+  private final Map<String, Instant> notGood = new HashMap<>();
+  private final Map<String, Level> levels = new LinkedHashMap<>();
+  private final Map<String, Entry.Foamed> foam = new HashMap<>();
   private final Set<String> lost = new HashSet<>();
-  private Level level;
+  private String lastLevel;
 
   /** Shown when there was {@link #fromG} of the part that is poured now; null: nobody knows. */
   private Double zeroG = 0.0;
@@ -126,19 +68,13 @@ public final class RunState {
 
   private RunState(RunPlan plan) {
     this.plan = plan;
-    plan.batches().forEach(b -> batches.put(b.key(), new Progress(b, 0, 0, false, null, null)));
+    plan.batches().forEach(b -> batches.put(b.key(), Progress.of(b)));
   }
 
   /** Pure: the same entries come to the same state. */
   public static RunState of(RunPlan plan, List<Entry> entries) {
     RunState s = new RunState(plan);
-    Set<Integer> wrong = new HashSet<>();
-    entries.forEach(
-        e -> {
-          if (e instanceof Entry.Corrected c) {
-            wrong.add(c.number());
-          }
-        });
+    Set<Integer> wrong = wrong(entries);
     for (int i = 0; i < entries.size(); i++) {
       if (!wrong.contains(i + 1)) {
         s.take(entries.get(i));
@@ -147,22 +83,39 @@ public final class RunState {
     return s;
   }
 
+  /** Numbers of those that do not count, from 1. */
+  public static Set<Integer> wrong(List<Entry> entries) {
+    Set<Integer> wrong = new HashSet<>();
+    entries.forEach(
+        e -> {
+          if (e instanceof Entry.Corrected c) {
+            wrong.add(c.number());
+          }
+        });
+    return wrong;
+  }
+
   private void take(Entry e) {
     if (e instanceof Entry.Gated g) {
-      gates.merge(g.gate(), g.skipped(), (a, b) -> a && b);
+      ended.merge(g.gate(), new Ended(g.at(), g.skipped()), RunState::seen);
     } else if (e instanceof Entry.Tared) {
-      from(0.0);
+      tared();
     } else if (e instanceof Entry.Weighed w) {
       weigh(w);
     } else if (e instanceof Entry.Met m) {
-      Progress p = batches.get(m.batch());
-      if (p.met == null) {
-        put(new Progress(p.batch, p.baseG, p.hardenerG, p.asItIs, m.at(), p.poured));
-      }
+      batches.computeIfPresent(m.batch(), (k, p) -> p.met() == null ? p.met(m.at()) : p);
+    } else if (e instanceof Entry.StartedOver s) {
+      startOver(s);
     } else if (e instanceof Entry.Done d) {
       done(d);
+    } else if (e instanceof Entry.LeftOut l) {
+      ended.putIfAbsent(l.step(), new Ended(l.at(), true));
+    } else if (e instanceof Entry.Judged j) {
+      judge(j);
     } else if (e instanceof Entry.LevelRead l) {
-      level = level(l);
+      level(l);
+    } else if (e instanceof Entry.Foamed f) {
+      foam.put(f.batch(), f);
     } else if (e instanceof Entry.Heard h) {
       if (h.heard()) {
         lost.remove(h.device());
@@ -172,102 +125,291 @@ public final class RunState {
     }
   }
 
+  /** What was seen to by one is not skipped because another passed it. */
+  private static Ended seen(Ended a, Ended b) {
+    return a.skipped && !b.skipped ? b : a;
+  }
+
   private void put(Progress p) {
-    batches.put(p.batch.key(), p);
+    batches.put(p.batch().key(), p);
   }
 
   private void weigh(Entry.Weighed w) {
     Progress p = batches.get(w.batch());
     Phase before = p.phase();
-    boolean base = w.part() == Part.BASE;
-    Progress now =
-        new Progress(
-            p.batch,
-            base ? w.grams() : p.baseG,
-            base ? p.hardenerG : w.grams(),
-            p.asItIs,
-            p.met,
-            p.poured);
+    Progress now = p.weighed(w.at(), w.part(), w.grams());
     put(now);
     lastShownG = w.shownG();
-    if (now.phase() != before) {
-      // a weighed batch leaves the scale, and the next begins in a tared cup
-      from(now.phase() == Phase.MIX ? Double.valueOf(0) : lastShownG);
+    if (now.phase() != before && now.phase() != Phase.MIX) {
+      from(lastShownG);
     }
+  }
+
+  /** Once a batch is weighed, what stands on the scale is another cup. */
+  private void tared() {
+    from(current().filter(p -> p.phase() == Phase.MIX).isPresent() ? null : Double.valueOf(0));
   }
 
   /** What is poured from here on adds to what is in the cup. */
   private void from(Double shownG) {
     zeroG = shownG;
     lastShownG = shownG;
-    Optional<Progress> now = current().filter(p -> p.phase() != Phase.MIX);
-    fromG = now.map(p -> p.phase() == Phase.HARDENER ? p.hardenerG : p.baseG).orElse(0.0);
+    fromG = current().flatMap(p -> part(p).map(p::of)).orElse(0.0);
+  }
+
+  /**
+   * The part that is poured now, or still on: what is weighed may be poured on until it is mixed.
+   */
+  private Optional<Part> part(Progress p) {
+    return p.phase() == Phase.MIX && !mixed(p.batch()) ? Optional.of(p.last()) : p.pouring();
+  }
+
+  /** Whether anything was done with a batch once it was weighed. */
+  private boolean mixed(Batch b) {
+    return tasks(b).stream().anyMatch(t -> ended.containsKey(t.key()));
+  }
+
+  private void startOver(Entry.StartedOver s) {
+    Progress p = batches.get(s.batch());
+    thrownAway.merge(s.batch(), new Parts(p.baseG(), p.hardenerG()), Parts::plus);
+    put(Progress.of(p.batch()));
+    from(null);
   }
 
   private void done(Entry.Done d) {
-    done.add(d.step());
+    ended.putIfAbsent(d.step(), new Ended(d.at(), false));
     for (Progress p : List.copyOf(batches.values())) {
-      if (d.step().equals(p.batch.base())) {
-        put(new Progress(p.batch, p.baseG, p.hardenerG, true, p.met, p.poured));
+      if (d.step().equals(p.batch().base())) {
+        put(p.takenAsItIs());
         from(lastShownG);
       }
-      if (d.step().equals(p.batch.pour()) && p.poured == null) {
-        put(new Progress(p.batch, p.baseG, p.hardenerG, p.asItIs, p.met, d.at()));
+      if (d.step().equals(p.batch().used()) && p.used() == null) {
+        put(p.used(d.at()));
+        from(0.0);
       }
     }
   }
 
-  /** Of all that was weighed up to a batch. */
-  private Level level(Entry.LevelRead read) {
+  private void judge(Entry.Judged j) {
+    if (j.good()) {
+      ended.merge(j.step(), new Ended(j.at(), false), RunState::seen);
+      notGood.remove(j.step());
+    } else {
+      ended.remove(j.step());
+      notGood.put(j.step(), j.at());
+    }
+  }
+
+  private void level(Entry.LevelRead read) {
+    Batch last = batches.get(read.batch()).batch();
+    levels.put(
+        read.batch(), Level.of(read.at(), read.mm(), last.rise(), pouredMm3(last).orElseThrow()));
+    lastLevel = read.batch();
+  }
+
+  /** Of all that was weighed of its pour up to a batch; empty while its density is not known. */
+  public Optional<Double> pouredMm3(Batch last) {
+    if (last.density() == null) {
+      return Optional.empty();
+    }
     double mm3 = 0;
     for (Progress p : batches.values()) {
-      mm3 += 1000 * p.grams() / p.batch.density();
-      if (p.batch.key().equals(read.batch())) {
+      boolean same = p.batch().pour() == last.pour();
+      mm3 += same && p.grams() > 0 ? 1000 * p.grams() / p.batch().density() : 0;
+      if (p.batch() == last) {
         break;
       }
     }
-    double off = 1 - plan.rise().mm3(read.mm()) / mm3;
-    return new Level(
-        read.mm(),
-        plan.rise().mm(mm3),
-        off,
-        off > LEVEL_OFF ? Verdict.SHORT : off < -LEVEL_OFF ? Verdict.LONG : Verdict.WITHIN);
+    return Optional.of(mm3);
   }
 
-  /** The batch at hand; empty when all are poured. */
+  /** The batch at hand; empty when all are used. */
   public Optional<Progress> current() {
-    return batches.values().stream().filter(p -> p.poured == null).findFirst();
+    return batches.values().stream()
+        .filter(p -> p.used() == null && !ended.containsKey(p.batch().weigh()))
+        .findFirst();
   }
 
   public List<Progress> batches() {
     return List.copyOf(batches.values());
   }
 
-  /** Gates nobody has answered. */
-  public List<RunPlan.Gate> open() {
-    return plan.gates().stream().filter(g -> !gates.containsKey(g.key())).toList();
+  public Progress progress(Batch b) {
+    return batches.get(b.key());
   }
 
-  /** Whether a step is done, or a gate seen to. */
-  public boolean done(String key) {
-    return done.contains(key) || Boolean.FALSE.equals(gates.get(key));
+  /** What was thrown away to start again. */
+  public Parts thrownAway(Batch b) {
+    return thrownAway.getOrDefault(b.key(), Parts.NONE);
+  }
+
+  /** What is done with a batch once it is weighed, in turn. */
+  public List<Task> tasks(Batch b) {
+    return plan.tasks().stream()
+        .filter(t -> t.batch().equals(b.key()) && t.kind() != Kind.WEIGH)
+        .toList();
+  }
+
+  /** How a task ended; empty while it is open. */
+  public Optional<Ended> ended(Task t) {
+    Ended said = ended.get(t.key());
+    if (said != null) {
+      return Optional.of(said);
+    }
+    Progress p = batches.get(t.batch());
+    if (p == null) {
+      return Optional.empty();
+    }
+    if (t.kind() == Kind.WEIGH) {
+      boolean all = p.phase() == Phase.MIX || p.phase() == Phase.POURED;
+      return all ? Optional.of(new Ended(p.weighed(), false)) : Optional.empty();
+    }
+    if (t.kind() == Kind.LEVEL && levels.containsKey(t.batch())) {
+      return Optional.of(new Ended(levels.get(t.batch()).at(), false));
+    }
+    // of a batch that is left out nothing is done
+    return Optional.ofNullable(ended.get(p.batch().weigh()));
+  }
+
+  public boolean open(Task t) {
+    return ended(t).isEmpty();
+  }
+
+  /** What a task waits for and that is not ended, in the order it is told; all the way back. */
+  public List<Task> before(Task t) {
+    Set<String> keys = new HashSet<>();
+    Deque<Task> open = new ArrayDeque<>();
+    t.after().forEach(a -> keys.add(a.task()));
+    List<Task> all = plan.tasks();
+    for (int i = all.size() - 1; i >= 0; i--) {
+      Task other = all.get(i);
+      if (keys.contains(other.key())) {
+        if (open(other)) {
+          open.addFirst(other);
+        }
+        other.after().forEach(a -> keys.add(a.task()));
+      }
+    }
+    return List.copyOf(open);
+  }
+
+  /** What can be done now, in the order it is told; waits that run among it. */
+  public List<Task> ready() {
+    return plan.tasks().stream().filter(t -> open(t) && before(t).isEmpty()).toList();
+  }
+
+  /** What is to be done next: work before waits; empty when all is done. */
+  public Optional<Task> next() {
+    List<Task> ready = ready();
+    return ready.stream()
+        .filter(t -> t.kind() != Kind.WAIT)
+        .findFirst()
+        .or(() -> ready.stream().findFirst());
+  }
+
+  /** When a task was begun, as far as it is known: of a batch when its parts met. */
+  private Optional<Instant> begun(Task t) {
+    Progress p = batches.get(t.batch());
+    if (t.kind() == Kind.WEIGH && p != null) {
+      return Optional.ofNullable(p.met() == null ? p.weighed() : p.met());
+    }
+    return ended(t).map(Ended::at);
+  }
+
+  private Optional<Instant> countedFrom(After a) {
+    return plan.task(a.task()).flatMap(t -> a.begun() ? begun(t) : ended(t).map(Ended::at));
+  }
+
+  private static Instant later(Instant at, double minutes) {
+    return at.plusMillis(Math.round(60_000 * minutes));
+  }
+
+  /** When all that a task waits for was done, whatever is asked in between. */
+  private Optional<Instant> reached(Task t) {
+    Instant last = null;
+    for (After a : t.after()) {
+      Task other = plan.task(a.task()).orElseThrow();
+      Optional<Instant> at =
+          ended(other).map(Ended::at).or(() -> other.asked() ? reached(other) : Optional.empty());
+      if (at.isEmpty()) {
+        return Optional.empty();
+      }
+      last = last == null || at.get().isAfter(last) ? at.get() : last;
+    }
+    return Optional.ofNullable(last);
+  }
+
+  /** When a wait is over; empty while it has not begun. */
+  public Optional<Instant> over(Task wait) {
+    return reached(wait).map(at -> later(at, wait.minutes()));
+  }
+
+  /** Waits that run. */
+  public List<Task> running() {
+    return plan.tasks().stream()
+        .filter(t -> t.kind() == Kind.WAIT && open(t) && over(t).isPresent())
+        .toList();
+  }
+
+  /**
+   * When a task may be begun, by what was really done before it.
+   *
+   * @param now decides whether a window was missed
+   */
+  public Window window(Task t, Instant now) {
+    Instant opens = null;
+    Instant closes = null;
+    boolean missed = false;
+    for (After a : t.after()) {
+      Optional<Instant> from = countedFrom(a);
+      if (from.isEmpty()) {
+        continue;
+      }
+      Instant closing = a.mostMin() == null ? null : later(from.get(), a.mostMin());
+      boolean late = closing != null && now.isAfter(closing);
+      double least = late && a.elseMin() != null ? a.elseMin() : a.leastMin();
+      missed |= late;
+      if (least > 0) {
+        Instant at = later(from.get(), least);
+        opens = opens == null || at.isAfter(opens) ? at : opens;
+      }
+      if (closing != null && !late) {
+        closes = closes == null || closing.isBefore(closes) ? closing : closes;
+      }
+    }
+    return new Window(opens, closes, missed);
+  }
+
+  /** When it was last found not to be as it should; empty when it was not, or is now. */
+  public Optional<Instant> notGood(Task t) {
+    return Optional.ofNullable(notGood.get(t.key()));
   }
 
   /** What to do with the second part of a batch, in words. */
   public SecondPart second(Progress p) {
     return SecondPart.of(
         true,
-        p.baseG,
-        p.hardenerG == 0 ? null : p.hardenerG,
-        p.batch.hardenerPerBase(),
-        p.batch.tolerance(),
+        p.baseG(),
+        p.hardenerG() == 0 ? null : p.hardenerG(),
+        p.batch().hardenerPerBase(),
+        p.batch().tolerance(),
         plan.role(),
         plan.units());
   }
 
-  /** Of the newest level read; empty before. */
+  /** The newest level read; empty before. */
   public Optional<Level> level() {
-    return Optional.ofNullable(level);
+    return Optional.ofNullable(levels.get(lastLevel));
+  }
+
+  /** The newest level read of a batch; empty before. */
+  public Optional<Level> level(Batch b) {
+    return Optional.ofNullable(levels.get(b.key()));
+  }
+
+  /** What the foam of a batch did last; empty before. */
+  public Optional<Entry.Foamed> foam(Batch b) {
+    return Optional.ofNullable(foam.get(b.key()));
   }
 
   /** Devices that are not heard. */
@@ -275,21 +417,33 @@ public final class RunState {
     return Set.copyOf(lost);
   }
 
-  /** When each pot life reaches its alarms, as far as the batch is not poured before. */
+  /** When each pot life reaches its alarms, as far as the batch is not used before. */
   public List<Alarm> alarms() {
     List<Alarm> all = new ArrayList<>();
     for (Progress p : batches.values()) {
-      if (p.met != null && p.batch.potLifeMin() != null) {
+      if (p.met() != null && p.batch().potLifeMin() != null) {
         for (double share : ALARMS) {
-          Instant at = p.met.plusMillis(Math.round(60_000 * p.batch.potLifeMin() * share));
-          if (p.poured == null || at.isBefore(p.poured)) {
-            all.add(new Alarm(at, p.batch.key(), share));
+          Instant at = later(p.met(), p.batch().potLifeMin() * share);
+          if (p.used() == null || at.isBefore(p.used())) {
+            all.add(new Alarm(at, p.batch().key(), share));
           }
         }
       }
     }
-    all.sort((a, b) -> a.at.compareTo(b.at));
+    all.sort(Comparator.comparing(Alarm::at));
     return all;
+  }
+
+  /** When a batch has to be used; empty while it does not run, or nobody knows. */
+  public Optional<Instant> by(Progress p) {
+    return p.met() == null || p.used() != null || p.batch().potLifeMin() == null
+        ? Optional.empty()
+        : Optional.of(later(p.met(), p.batch().potLifeMin()));
+  }
+
+  /** Of its pot life what is past; from 0. */
+  public Optional<Duration> past(Progress p, Instant now) {
+    return Optional.ofNullable(p.met()).map(met -> Duration.between(met, now));
   }
 
   /** What a reading of the scale makes of the part that is poured now; empty: nobody knows. */
@@ -299,9 +453,6 @@ public final class RunState {
 
   /** The part that is poured now; empty while none is. */
   public Optional<Part> pouring() {
-    return current()
-        .map(Progress::phase)
-        .filter(phase -> phase != Phase.MIX)
-        .map(phase -> phase == Phase.HARDENER ? Part.HARDENER : Part.BASE);
+    return current().flatMap(this::part);
   }
 }

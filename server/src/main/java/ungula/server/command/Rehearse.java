@@ -12,8 +12,9 @@ import java.util.Map;
 import java.util.Set;
 import tools.jackson.databind.json.JsonMapper;
 import ungula.core.run.Entry;
+import ungula.core.run.Level;
+import ungula.core.run.Progress;
 import ungula.core.run.Rehearsal;
-import ungula.core.run.RunState;
 
 /** {@code rehearse SCRIPT}: goes through a run as a script tells it, no server. */
 public final class Rehearse {
@@ -79,8 +80,8 @@ public final class Rehearse {
   }
 
   private static Map<String, Object> fields(Rehearsal r) {
-    RunState.Still still = r.still();
-    RunState.Level level = r.level();
+    Progress.Still still = r.still();
+    Level level = r.level();
     return row(
         "targets",
         r.targets().stream()

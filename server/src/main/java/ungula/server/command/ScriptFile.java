@@ -20,27 +20,19 @@ import ungula.core.quantity.UnreadableQuantity;
 import ungula.core.rubber.Mix;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.Ratio;
+import ungula.core.run.Gates;
 import ungula.core.run.Rehearsal.Event;
 import ungula.core.run.Rise;
 import ungula.core.run.Rise.Level;
 import ungula.core.run.RunPlan;
+import ungula.core.run.RunPlan.After;
 import ungula.core.run.RunPlan.Batch;
-import ungula.core.run.RunPlan.Gate;
+import ungula.core.run.RunPlan.Kind;
 import ungula.core.run.RunPlan.Task;
 import ungula.server.command.JsonFile.Unreadable;
 
 /** A rehearsal's script as JSON; what each key means is in docs/methods.md, "Bench". */
 record ScriptFile(RunPlan plan, List<Event> events) {
-
-  private static final List<Gate> GATES =
-      List.of(
-          new Gate("gate.box", "The box is sealed and level."),
-          new Gate("gate.master", "The master is fixed, and released where it must be."),
-          new Gate(
-              "gate.sheets", "The sheets are read; gloves, and a respirator where they say so."),
-          new Gate("gate.cups", "Cups and second cups stand ready."),
-          new Gate("gate.rubber", "There is enough rubber of one lot, and it is stirred up."),
-          new Gate("gate.room", "The room is as warm as planned."));
 
   private static final DateTimeFormatter CLOCK =
       DateTimeFormatter.ofPattern("HH:mm:ss", Locale.ROOT);
@@ -92,26 +84,63 @@ record ScriptFile(RunPlan plan, List<Event> events) {
     double perTen = or(maybe(product, "ratePer10", "product", 1, 10), USUAL_PER_TEN);
     double roomC = or(maybe(all, "roomC", "the script", -50, 150), atC);
     Double inRoom = potLife == null ? null : potLife * Math.pow(perTen, (atC - roomC) / 10);
+    JsonNode box = all.get("box");
+    Rise rise = box == null || box.isNull() ? null : rise(part(all, "box"));
+    List<Task> tasks = new ArrayList<>(Gates.of("gate", "Pour", List.of(), Gates.Before.ANY));
     List<Batch> batches = new ArrayList<>();
     for (JsonNode batch : list(all, "batches", "the script")) {
       int number = batches.size() + 1;
       String key = "pour.1." + number;
       double baseG = number(batch.get("baseG"), "batch " + number + ", baseG", 0.001, MOST_G);
-      batches.add(new Batch(key, baseG, hardenerPerBase, tolerance, density, inRoom, tasks(key)));
+      batches.add(
+          new Batch(
+              key,
+              1,
+              number,
+              "batch " + number,
+              "",
+              baseG,
+              hardenerPerBase,
+              "",
+              0,
+              tolerance,
+              density,
+              inRoom,
+              key + ".pour",
+              rise));
+      tasks(key, tasks);
     }
     if (batches.isEmpty()) {
       throw new Unreadable("the script: \"batches\" names none; one is [{\"baseG\": 1192}].");
     }
-    JsonNode box = all.get("box");
-    Rise rise = box == null || box.isNull() ? null : rise(part(all, "box"));
-    return new RunPlan(GATES, batches, rise, Product.Role.RUBBER, Units.METRIC);
+    return new RunPlan(tasks, batches, Product.Role.RUBBER, Units.METRIC);
   }
 
-  private static List<Task> tasks(String batch) {
-    return List.of(
-        new Task(batch + ".stir", "Stir slowly, scraping sides and bottom."),
-        new Task(batch + ".cup", "Scrape it over into a second cup, and stir again."),
-        new Task(batch + ".pour", "Pour it."));
+  /** Adds those of a batch: each after the one before, the first after all gates. */
+  private static void tasks(String batch, List<Task> to) {
+    boolean first = to.get(to.size() - 1).kind() == Kind.GATE;
+    List<After> gates = to.stream().map(t -> After.end(t.key())).toList();
+    task(batch, "weigh", Kind.WEIGH, "Weigh its parts.", first ? gates : last(to), to);
+    task(batch, "stir", Kind.HANDS, "Stir slowly, scraping sides and bottom.", last(to), to);
+    task(
+        batch,
+        "cup",
+        Kind.HANDS,
+        "Scrape it over into a second cup, and stir again.",
+        last(to),
+        to);
+    task(batch, "pour", Kind.HANDS, "Pour it.", last(to), to);
+  }
+
+  private static List<After> last(List<Task> to) {
+    return List.of(After.end(to.get(to.size() - 1).key()));
+  }
+
+  private static void task(
+      String batch, String key, Kind kind, String what, List<After> after, List<Task> to) {
+    to.add(
+        new Task(
+            batch + "." + key, kind, "Pour", key, what, "", 0, batch, after, List.of(), List.of()));
   }
 
   /** Grams of hardener for each gram of base; a bare "100 : 10" is by weight. */

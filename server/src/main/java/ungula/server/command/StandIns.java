@@ -4,43 +4,26 @@ import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
-import java.io.OutputStream;
 import java.io.PrintStream;
-import java.net.InetAddress;
-import java.net.ServerSocket;
-import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.CountDownLatch;
-import java.util.concurrent.Semaphore;
-import ungula.core.device.Reading;
 import ungula.core.device.StandIn;
 import ungula.core.device.StandInGauge;
 import ungula.core.device.StandInRoom;
 import ungula.core.device.StandInScale;
+import ungula.server.device.StandInDoor;
 
 /**
  * {@code stand-in KIND --port N}: a device's stand-in that says its lines over TCP to whoever
  * connects from this computer, and is worked by what is typed.
  */
-public final class StandIns implements AutoCloseable {
+public final class StandIns {
 
   private static final String USAGE = "stand-in scale|gauge|room --port N [--seed N]";
 
-  /** More at once are turned away. */
-  private static final int MOST_CONNECTIONS = 16;
-
-  private final StandIn device;
-  private final ServerSocket door;
-  private final Semaphore places = new Semaphore(MOST_CONNECTIONS);
-  private long lastNanos = System.nanoTime();
-
-  private StandIns(StandIn device, int port) throws IOException {
-    this.device = device;
-    this.door = new ServerSocket(port, MOST_CONNECTIONS, InetAddress.getLoopbackAddress());
-    background("stand-in", this::open);
-  }
+  private StandIns() {}
 
   /**
    * @param in what a hand does to it, a line each
@@ -54,8 +37,8 @@ public final class StandIns implements AutoCloseable {
       }
       String kind = a.files().get(0);
       int port = (int) whole(a.value("--port", ""), "--port", 65_535);
-      try (StandIns s =
-          new StandIns(device(kind, whole(a.value("--seed", "1"), "--seed", 1e9)), port)) {
+      try (StandInDoor s =
+          new StandInDoor(device(kind, whole(a.value("--seed", "1"), "--seed", 1e9)), port)) {
         out.println("A " + kind + " stands in at 127.0.0.1:" + s.port() + ".");
         BufferedReader typed =
             new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8));
@@ -91,105 +74,5 @@ public final class StandIns implements AutoCloseable {
       case "room" -> StandInRoom.usual(seed);
       default -> throw new Arguments.Unclear("There is no stand-in for “" + kind + "”.");
     };
-  }
-
-  private int port() {
-    return door.getLocalPort();
-  }
-
-  private static void background(String name, Runnable task) {
-    Thread t = new Thread(task, name);
-    t.setDaemon(true);
-    t.start();
-  }
-
-  /** Lets as much time pass as has. */
-  private void now() {
-    long nanos = System.nanoTime();
-    device.pass((nanos - lastNanos) / 1e9);
-    lastNanos = nanos;
-  }
-
-  private synchronized String hand(String deed) {
-    now();
-    return device.hand(deed);
-  }
-
-  private synchronized String line() {
-    now();
-    return device.line();
-  }
-
-  private synchronized String hear(String command) {
-    now();
-    return device.hear(command);
-  }
-
-  private void open() {
-    while (!door.isClosed()) {
-      try {
-        Socket one = door.accept();
-        if (places.tryAcquire()) {
-          background("stand-in says", () -> says(one));
-          background("stand-in hears", () -> hears(one));
-        } else {
-          one.close();
-        }
-      } catch (IOException e) {
-        // it was closed, or whoever asked is gone already
-      }
-    }
-  }
-
-  private static void send(Socket to, String line) throws IOException {
-    OutputStream out = to.getOutputStream();
-    synchronized (to) {
-      out.write((line + "\r\n").getBytes(StandardCharsets.US_ASCII));
-      out.flush();
-    }
-  }
-
-  private void says(Socket to) {
-    try (to) {
-      while (!door.isClosed()) {
-        String line = line();
-        if (!line.isEmpty()) {
-          send(to, line);
-        }
-        Thread.sleep(Math.round(1000 * device.everySeconds()));
-      }
-    } catch (IOException gone) {
-      // nobody listens any more
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-    } finally {
-      places.release();
-    }
-  }
-
-  /** Commands are lines of a device's length; whoever sends longer ones is not listened to. */
-  private void hears(Socket from) {
-    try {
-      InputStream in = from.getInputStream();
-      StringBuilder command = new StringBuilder();
-      for (int c = in.read(); c >= 0 && command.length() <= Reading.MOST_BYTES; c = in.read()) {
-        if (c != '\n') {
-          command.append((char) c);
-          continue;
-        }
-        String answer = hear(command.toString());
-        command.setLength(0);
-        if (!answer.isEmpty()) {
-          send(from, answer);
-        }
-      }
-    } catch (IOException gone) {
-      // as above
-    }
-  }
-
-  @Override
-  public void close() throws IOException {
-    door.close();
   }
 }

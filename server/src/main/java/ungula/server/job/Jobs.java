@@ -274,6 +274,11 @@ public class Jobs {
     return planned(row(id));
   }
 
+  /** What a job is called. */
+  public String name(String id) {
+    return row(id).name();
+  }
+
   private JobMapper.Row row(String id) {
     JobMapper.Row row = mapper.find(id);
     if (row == null || row.deleted()) {

@@ -15,6 +15,7 @@ import ungula.core.quantity.Mass;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.UnreadableQuantity;
 import ungula.core.rubber.Mix;
+import ungula.core.rubber.Parts;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.SecondPart;
 import ungula.core.stock.Stock;
@@ -113,7 +114,8 @@ class MixedController {
             ? planned.choices().skin().buildProduct()
             : planned.choices().rubber().product();
     Stocks.Planned was = Stocks.Planned.of(planned, batch);
-    Stock.Drawn drawn = stocks.mix(job, product, batch, was, base, hardener);
+    Stock.Drawn drawn =
+        stocks.mix(job, Stocks.Mixed.byHand(product, batch, was, new Parts(base, hardener)));
     return new MixedAnswer(
         views(planned),
         (off(planned, batch, base, hardener) + " " + missed(planned, drawn)).strip());

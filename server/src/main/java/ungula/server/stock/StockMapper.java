@@ -53,6 +53,7 @@ interface StockMapper {
    * @param again 0; of one that two windows recorded at once, how many came before it
    * @param planned JSON of what was planned for it; null when that was not kept yet
    * @param taken JSON of what it took from which lot
+   * @param runId it was mixed in; empty when it was recorded by hand
    */
   record MixedRow(
       String id,
@@ -65,11 +66,12 @@ interface StockMapper {
       double baseG,
       double hardenerG,
       String taken,
-      OffsetDateTime at) {}
+      OffsetDateTime at,
+      String runId) {}
 
   String MIXED =
-      "SELECT id, job_id, product_id, pour, batch, again, planned, base_g, hardener_g, taken, at"
-          + " FROM mixed ";
+      "SELECT id, job_id, product_id, pour, batch, again, planned, base_g, hardener_g, taken, at,"
+          + " run_id FROM mixed ";
 
   @Select(MIXED + "WHERE job_id = #{jobId} ORDER BY at, id")
   List<MixedRow> mixedOf(String jobId);
@@ -86,8 +88,8 @@ interface StockMapper {
 
   @Insert(
       "INSERT INTO mixed (id, job_id, product_id, pour, batch, again, planned, base_g, hardener_g,"
-          + " taken, at) VALUES (#{id}, #{jobId}, #{productId}, #{pour}, #{batch}, #{again},"
-          + " #{planned}, #{baseG}, #{hardenerG}, #{taken}, #{at})")
+          + " taken, at, run_id) VALUES (#{id}, #{jobId}, #{productId}, #{pour}, #{batch},"
+          + " #{again}, #{planned}, #{baseG}, #{hardenerG}, #{taken}, #{at}, #{runId})")
   void addMixed(MixedRow row);
 
   @Delete("DELETE FROM mixed WHERE id = #{id}")

@@ -1,6 +1,7 @@
 package ungula.server.stock;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
@@ -8,6 +9,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
@@ -104,36 +106,52 @@ public class Stocks {
   }
 
   /**
-   * Records a batch as it was mixed, once, and takes it out of the stock.
+   * A batch as it was mixed.
+   *
+   * @param run it was mixed in; empty for none
+   * @param product by id
+   * @param number in the order they are mixed, from 1
+   * @param pour it belongs to, from 1
+   * @param batch of that pour
+   */
+  public record Mixed(
+      String run, String product, int number, int pour, int batch, Planned planned, Parts parts) {
+
+    static Mixed byHand(String product, PlannedBatch b, Planned planned, Parts parts) {
+      return new Mixed("", product, b.number(), b.pour(), b.batch(), planned, parts);
+    }
+  }
+
+  /**
+   * Records a batch, once, and takes it out of the stock.
    *
    * @return what was not there
    */
   @Transactional
-  public Stock.Drawn mix(
-      String jobId,
-      String productId,
-      PlannedBatch batch,
-      Planned planned,
-      double baseG,
-      double hardG) {
+  public Stock.Drawn mix(String jobId, Mixed m) {
+    return take(jobId, m);
+  }
+
+  private Stock.Drawn take(String jobId, Mixed m) {
     // whoever records at the same moment waits here
-    Stock stock = of(productId, mapper.holdLotsOf(productId));
-    Stock.Drawn drawn = stock.draw(baseG, hardG, today());
+    Stock stock = of(m.product, mapper.holdLotsOf(m.product));
+    Stock.Drawn drawn = stock.draw(m.parts.firstG(), m.parts.secondG(), today());
     OffsetDateTime now = OffsetDateTime.now(clock).withOffsetSameInstant(ZoneOffset.UTC);
     StockMapper.MixedRow record =
         new StockMapper.MixedRow(
             UUID.randomUUID().toString(),
             jobId,
-            productId,
-            batch.pour(),
-            batch.batch(),
+            m.product,
+            m.pour,
+            m.batch,
             0,
-            json.write(planned),
-            baseG,
-            hardG,
+            json.write(m.planned),
+            m.parts.firstG(),
+            m.parts.secondG(),
             json.write(drawn.taken()),
-            now);
-    boolean before = mapper.mixedOf(jobId).stream().anyMatch(m -> is(m, batch));
+            now,
+            m.run);
+    boolean before = mapper.mixedOf(jobId).stream().anyMatch(r -> same(r, m));
     try {
       if (before) {
         throw new DuplicateKeyException("");
@@ -143,8 +161,7 @@ public class Stocks {
       throw new Problem(
           HttpStatus.CONFLICT,
           "Already recorded",
-          "Batch "
-              + batch.number()
+          m.planned.name()
               + " is recorded already. Take that record back first to record it again.");
     }
     for (Stock.Taken t : drawn.taken()) {
@@ -152,6 +169,46 @@ public class Stocks {
       save(row, lot(row).taken(t.baseG(), t.hardenerG(), today()));
     }
     return drawn;
+  }
+
+  /** Whether a record is of the same batch, mixed in the same run. */
+  private static boolean same(StockMapper.MixedRow r, Mixed m) {
+    return r.runId().equals(m.run)
+        && (r.pour() == 0 ? r.batch() == m.number : r.pour() == m.pour && r.batch() == m.batch);
+  }
+
+  /**
+   * Has a run's batch recorded as it was mixed, in place of what was recorded of it before. One
+   * that was recorded by hand since the run was begun is not taken from the stock twice.
+   *
+   * @param since when the run was begun
+   * @param mixed whether it is, and still counts
+   */
+  @Transactional
+  public void settle(String jobId, Instant since, Mixed m, boolean mixed) {
+    List<StockMapper.MixedRow> all = mapper.mixedOf(jobId);
+    Optional<StockMapper.MixedRow> before = all.stream().filter(r -> same(r, m)).findFirst();
+    if (before.isPresent()) {
+      boolean right =
+          mixed
+              && before.get().baseG() == m.parts.firstG()
+              && before.get().hardenerG() == m.parts.secondG();
+      if (right) {
+        return;
+      }
+      takeBack(before.get());
+    }
+    boolean byHand =
+        all.stream()
+            .anyMatch(
+                r ->
+                    r.runId().isEmpty()
+                        && r.pour() == m.pour
+                        && r.batch() == m.batch
+                        && r.at().toInstant().isAfter(since));
+    if (mixed && !byHand) {
+      take(jobId, m);
+    }
   }
 
   /** What was planned for a recorded batch; null when that was not kept yet. */
@@ -181,7 +238,11 @@ public class Stocks {
     if (mixed == null) {
       throw Problem.gone("This batch");
     }
-    mapper.dropMixed(id);
+    takeBack(mixed);
+  }
+
+  private void takeBack(StockMapper.MixedRow mixed) {
+    mapper.dropMixed(mixed.id());
     for (Stock.Taken t : taken(mixed)) {
       StockMapper.LotRow row = mapper.lot(t.lot());
       boolean closed = t.opened() && !openedByAnother(t.lot());

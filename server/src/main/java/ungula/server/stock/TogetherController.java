@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RestController;
 import ungula.core.pour.Bubbles;
 import ungula.core.pour.PlannedBatch;
 import ungula.core.pour.PourTogether;
+import ungula.core.rubber.Parts;
 import ungula.core.rubber.Product;
 import ungula.core.stock.Stock;
 import ungula.core.working.Figure;
@@ -164,7 +165,9 @@ class TogetherController {
       for (PlannedBatch batch : stocks.toMix(job)) {
         Stocks.Planned was = Stocks.Planned.of(job, batch);
         Stock.Drawn drawn =
-            stocks.mix(job.row().id(), product, batch, was, was.baseG(), was.hardenerG());
+            stocks.mix(
+                job.row().id(),
+                Stocks.Mixed.byHand(product, batch, was, new Parts(was.baseG(), was.hardenerG())));
         missedG += drawn.shortBaseG() + drawn.shortHardenerG();
       }
       names.add(job.row().name());

@@ -1,0 +1,245 @@
+package ungula.core.run;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import ungula.core.caution.Caution;
+import ungula.core.mould.BoxMould;
+import ungula.core.plan.Brief;
+import ungula.core.plan.MixPart;
+import ungula.core.plan.Plan;
+import ungula.core.plan.PourPart;
+import ungula.core.quantity.Mass;
+import ungula.core.quantity.Temperature;
+import ungula.core.rubber.Additive;
+import ungula.core.rubber.Mix;
+import ungula.core.rubber.Product;
+import ungula.core.run.RunPlan.After;
+import ungula.core.run.RunPlan.Batch;
+import ungula.core.run.RunPlan.Kind;
+import ungula.core.run.RunPlan.Task;
+import ungula.core.step.Step;
+import ungula.core.step.Steps;
+import ungula.core.working.Figure;
+
+/** Makes of the steps of a plan what a run goes by, with all its numbers as they are. */
+public final class Freeze {
+
+  /** A pour's levels are kept so many times from its bottom to its top. */
+  private static final int LEVELS = 48;
+
+  private static final double HEAVY_G = 20_000;
+
+  private static final Map<String, String> LABELS =
+      Map.of(
+          "weigh", "weigh",
+          "stir", "stir",
+          "cup", "into the second cup",
+          "degas", "degas",
+          "pour", "pour",
+          "vibrate", "vibrate",
+          "level", "read the level",
+          "tacky", "wait until tacky",
+          "brush", "brush");
+
+  private final Plan plan;
+  private final Brief brief;
+  private final Map<String, Figure> figures;
+  private final Map<String, Caution> cautions = new HashMap<>();
+  private final List<Batch> batches = new ArrayList<>();
+  private final List<Task> tasks = new ArrayList<>();
+  private final Set<String> gated = new HashSet<>();
+
+  private Freeze(Plan plan, Map<String, Figure> figures, List<Caution> cautions) {
+    this.plan = plan;
+    this.brief = plan.brief();
+    this.figures = figures;
+    cautions.forEach(c -> this.cautions.put(c.id(), c));
+  }
+
+  /**
+   * Of the making of a mould.
+   *
+   * @param figures of the plan, by key
+   * @param cautions of the plan
+   * @param product what the rubber of a batch is called where it is kept
+   */
+  public static RunPlan of(
+      Steps steps,
+      Map<String, Figure> figures,
+      List<Caution> cautions,
+      Function<PourPart.Batch, String> product) {
+    Freeze f = new Freeze(steps.plan(), figures, cautions);
+    f.plan.pours().ifPresent(p -> p.list().forEach(b -> f.batches.add(f.batch(p, b, product))));
+    steps.making().forEach(f::task);
+    Product.Role role =
+        Optional.ofNullable(f.brief.product()).map(Product::role).orElse(Product.Role.RUBBER);
+    return new RunPlan(f.tasks, f.batches, role, f.plan.units());
+  }
+
+  private Batch batch(PourPart p, PourPart.Batch b, Function<PourPart.Batch, String> product) {
+    boolean coat = b.levelMm() == null;
+    int pour = b.batch().pour();
+    String key = coat ? "coat." + pour : "pour." + pour + "." + b.batch().batch();
+    Mix mix = b.mix();
+    Product rubber = b.batch().build() ? brief.build() : brief.product();
+    boolean parts = mix.hardenerG() > 0;
+    double both = mix.baseG() + mix.hardenerG();
+    String of = b.batch().of().isEmpty() ? "" : ", " + b.batch().of();
+    return new Batch(
+        key,
+        pour,
+        b.batch().batch(),
+        coat ? "coat " + pour : "batch " + b.batch().number() + of,
+        Objects.requireNonNullElse(product.apply(b), ""),
+        mix.baseG(),
+        mix.hardenerG() / mix.baseG(),
+        mix.additiveG() > 0 ? additive(b) : "",
+        mix.additiveG() / both,
+        Mix.TOLERANCE,
+        mix.density(),
+        parts && rubber.potLifeMin() != null
+            ? rubber.inRoomMin(rubber.potLifeMin(), brief.workshop().roomC())
+            : null,
+        key + (coat ? ".brush" : ".pour"),
+        coat ? null : rise(p, pour));
+  }
+
+  private String additive(PourPart.Batch b) {
+    List<MixPart.Stirred> coats = plan.mix().orElseThrow().stirred();
+    Additive a =
+        coats.isEmpty()
+            ? brief.choices().rubber().additive()
+            : coats.get(b.batch().pour() - 1).additive();
+    return a.name().isEmpty() ? a.kind().text() : a.name();
+  }
+
+  /** By what is mixed: of each batch the same share is lost in its cups. */
+  private Rise rise(PourPart p, int pour) {
+    double all = p.mixedMm3(pour);
+    List<Rise.Level> levels = new ArrayList<>();
+    Rise.Level last = new Rise.Level(0, 0);
+    for (int i = 1; i <= LEVELS; i++) {
+      Rise.Level at = new Rise.Level(p.levelMm(pour, (double) i / LEVELS), all * i / LEVELS);
+      if (at.mm() > last.mm()) {
+        levels.add(at);
+        last = at;
+      }
+    }
+    double areaMm2 = plan.inBox().map(BoxMould::insideAreaMm2).orElseThrow();
+    return new Rise(levels, areaMm2 * all / p.inBoxMm3(pour));
+  }
+
+  private void task(Step s) {
+    List<After> after = new ArrayList<>(s.after().stream().map(Freeze::after).toList());
+    pourOf(s)
+        .filter(gated::add)
+        .ifPresent(
+            pour -> {
+              List<Task> gates =
+                  Gates.of(pour + ".gate", s.part(), List.copyOf(after), before(pour));
+              tasks.addAll(gates);
+              gates.forEach(g -> after.add(After.end(g.key())));
+            });
+    String batch =
+        batches.stream()
+            .map(Batch::key)
+            .filter(key -> s.key().startsWith(key + "."))
+            .findFirst()
+            .orElse("");
+    tasks.add(
+        new Task(
+            s.key(),
+            kind(s, batch),
+            s.part(),
+            label(s, batch),
+            s.what(),
+            s.why(),
+            s.takes().minutes(),
+            batch,
+            after,
+            s.figures().stream()
+                .map(figures::get)
+                .filter(Objects::nonNull)
+                .map(this::said)
+                .toList(),
+            s.cautions().stream()
+                .map(cautions::get)
+                .filter(Objects::nonNull)
+                .map(Caution::title)
+                .toList()));
+  }
+
+  /** Of a batch each step by its own name. */
+  private String label(Step s, String batch) {
+    String own = batch.isEmpty() ? null : LABELS.get(s.key().substring(batch.length() + 1));
+    return own == null
+        ? s.label()
+        : batches.size() == 1
+            ? own
+            : batches.stream().filter(b -> b.key().equals(batch)).findFirst().orElseThrow().name()
+                + ": "
+                + own;
+  }
+
+  /** The pour a step belongs to, or the coats; empty for none. */
+  private static Optional<String> pourOf(Step s) {
+    String[] key = s.key().split("\\.");
+    return switch (key[0]) {
+      case "pour" -> Optional.of("pour." + key[1]);
+      case "coat" -> Optional.of("coat");
+      default -> Optional.empty();
+    };
+  }
+
+  private Gates.Before before(String pour) {
+    List<Batch> its = batches.stream().filter(b -> b.key().startsWith(pour + ".")).toList();
+    double baseG = its.stream().mapToDouble(Batch::baseG).sum();
+    double hardG = its.stream().mapToDouble(b -> b.baseG() * b.hardenerPerBase()).sum();
+    String amount =
+        its.isEmpty()
+            ? ""
+            : mass(baseG) + (hardG > 0 ? " of base and " + mass(hardG) + " of hardener" : "");
+    boolean pail = baseG > HEAVY_G;
+    return new Gates.Before(
+        plan.poured(),
+        brief.product(),
+        amount,
+        Temperature.format(brief.workshop().roomC(), brief.units()),
+        brief.choices().rubber().bubbles().vacuum(),
+        pail ? "the rubber weighs more than " + mass(HEAVY_G) : "");
+  }
+
+  private String mass(double g) {
+    return Mass.format(g, plan.units());
+  }
+
+  private static After after(Step.After a) {
+    return new After(
+        a.key(), a.from() == Step.After.From.BEGIN, a.leastMin(), a.mostMin(), a.nextDayMin());
+  }
+
+  private String said(Figure f) {
+    return f.label() + ": " + f.text();
+  }
+
+  private static Kind kind(Step s, String batch) {
+    if (!batch.isEmpty() && s.key().equals(batch + ".weigh")) {
+      return Kind.WEIGH;
+    }
+    return switch (s.kind()) {
+      case HANDS -> Kind.HANDS;
+      case WAIT -> Kind.WAIT;
+      case GATE ->
+          s.records().contains(Step.Noted.LEVEL)
+              ? Kind.LEVEL
+              : s.records().contains(Step.Noted.VERDICT) ? Kind.VERDICT : Kind.GATE;
+    };
+  }
+}

@@ -1,0 +1,121 @@
+package ungula.core.run;
+
+import java.util.List;
+import java.util.Locale;
+import ungula.core.quantity.Length;
+import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Units;
+import ungula.core.run.Entry.Part;
+import ungula.core.run.RunPlan.Batch;
+import ungula.core.run.RunPlan.Task;
+
+/** What happened at the bench, in words. */
+public final class Told {
+
+  private Told() {}
+
+  /** What an entry says, one line. */
+  public static String of(RunPlan plan, Entry e) {
+    if (e instanceof Entry.Gated g) {
+      return (g.skipped() ? "Skipped: " : "Seen to: ") + label(plan, g.gate());
+    } else if (e instanceof Entry.Tared) {
+      return "Scale set to zero";
+    } else if (e instanceof Entry.Weighed w) {
+      return capital(name(plan, w.batch()))
+          + ": "
+          + Weighing.grams(w.grams(), plan.units())
+          + " of "
+          + part(plan, w)
+          + (w.shownG() == null ? ", typed" : ", from the scale");
+    } else if (e instanceof Entry.Met m) {
+      return capital(name(plan, m.batch())) + ": the parts met, its pot life begins";
+    } else if (e instanceof Entry.StartedOver s) {
+      return capital(name(plan, s.batch())) + ": thrown away, started again in a clean cup";
+    } else if (e instanceof Entry.Done d) {
+      return "Done: " + label(plan, d.step());
+    } else if (e instanceof Entry.LeftOut l) {
+      return "Left out: " + label(plan, l.step()) + ". " + l.why();
+    } else if (e instanceof Entry.Judged j) {
+      return label(plan, j.step()) + (j.good() ? ": good" : ": not yet");
+    } else if (e instanceof Entry.LevelRead l) {
+      return "Level after " + name(plan, l.batch()) + ": " + Length.format(l.mm(), plan.units());
+    } else if (e instanceof Entry.Foamed f) {
+      return capital(name(plan, f.batch())) + ": " + foam(f.foam());
+    } else if (e instanceof Entry.Pictured p) {
+      return "Picture: " + label(plan, p.step());
+    } else if (e instanceof Entry.Heard h) {
+      return "The " + h.device() + (h.heard() ? " is heard again" : " is not heard");
+    } else if (e instanceof Entry.Corrected c) {
+      return "Entry " + c.number() + " does not count: " + c.why();
+    }
+    throw new IllegalArgumentException(e.toString());
+  }
+
+  private static String foam(Entry.Foam foam) {
+    return switch (foam) {
+      case RISES -> "the foam rises";
+      case FALLEN -> "the foam has fallen";
+      case OVER_THE_RIM -> "it foamed over the rim";
+    };
+  }
+
+  private static String label(RunPlan plan, String key) {
+    if (key.endsWith(".base")) {
+      return "the " + plan.role().first() + " is taken as it is";
+    }
+    return plan.task(key).map(Task::label).orElse(key);
+  }
+
+  private static String name(RunPlan plan, String batch) {
+    return plan.batch(batch).map(Batch::name).orElse(batch);
+  }
+
+  private static String part(RunPlan plan, Entry.Weighed w) {
+    return w.part() == Part.BASE
+        ? plan.role().first()
+        : w.part() == Part.HARDENER
+            ? plan.role().second()
+            : plan.batch(w.batch()).map(Batch::additive).orElse("additive");
+  }
+
+  /** What a level says, one sentence. */
+  public static String of(Level level, Units units) {
+    String read =
+        "Read "
+            + Length.format(level.readMm(), units)
+            + ", expected "
+            + Length.format(level.expectedMm(), units)
+            + " for what was poured: ";
+    String pct = Numbers.fixed(100 * Math.abs(level.shortShare()), 1) + " % of the rubber ";
+    return switch (level.verdict()) {
+      case WITHIN -> read + "that is right.";
+      case SHORT -> read + pct + "is missing.";
+      case LONG -> read + pct + "too much.";
+    };
+  }
+
+  /** What to look at, in this order; empty where a level is right. */
+  public static List<String> lookAt(Level level) {
+    return switch (level.verdict()) {
+      case WITHIN -> List.of();
+      case SHORT ->
+          List.of(
+              "Look under the box and along its joints for rubber: close a leak with clay from"
+                  + " outside, and hold it.",
+              "Push the master: if it floats up, press it down and weigh it, or stop and start"
+                  + " again.",
+              "Look for a pocket that filled late: a cup, or a hollow of the master.",
+              "Read the level again, at three corners. If the box stands level and all is tight,"
+                  + " mix what is missing before this batch is tacky.");
+      case LONG ->
+          List.of(
+              "Look whether the walls bow inwards, or the master has sunk.",
+              "Think whether more was poured than was weighed: the rest of another batch.",
+              "Read the level again, at three corners.");
+    };
+  }
+
+  private static String capital(String words) {
+    return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+  }
+}

@@ -1,0 +1,167 @@
+package ungula.server.device;
+
+import jakarta.annotation.PreDestroy;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.CopyOnWriteArrayList;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import ungula.core.device.DeviceKind;
+import ungula.core.device.Reading;
+import ungula.server.web.Problem;
+
+/** The devices of the workshop, each listened to by itself. */
+@Component
+public class Devices {
+
+  /** What others want to know of devices; told on the device's own thread. */
+  public interface Listener {
+    void heard(DeviceKind kind, Instant at, Reading reading);
+
+    void lost(DeviceKind kind, Instant at);
+  }
+
+  /**
+   * A device and how it is.
+   *
+   * @param builtIn whether it is a stand-in of the made-up shelf
+   */
+  record Device(DeviceMapper.Row row, boolean builtIn, Connection.Health health) {}
+
+  private record Kept(DeviceMapper.Row row, boolean builtIn, Connection connection) {}
+
+  private final DeviceMapper mapper;
+  private final Clock clock;
+  private final Map<String, Kept> all = new LinkedHashMap<>();
+  private final List<Listener> listeners = new CopyOnWriteArrayList<>();
+
+  Devices(DeviceMapper mapper, Clock clock) {
+    this.mapper = mapper;
+    this.clock = clock;
+  }
+
+  public void listen(Listener listener) {
+    listeners.add(listener);
+  }
+
+  @EventListener(ApplicationReadyEvent.class)
+  void begin() {
+    mapper.all().forEach(row -> open(row, false));
+  }
+
+  @PreDestroy
+  synchronized void end() {
+    all.values().forEach(k -> k.connection.close());
+  }
+
+  private final class Ear implements Connection.Ear {
+    @Override
+    public void heard(Connection of, Instant at, Reading reading) {
+      if (first(of.kind()).filter(c -> c == of).isPresent()) {
+        listeners.forEach(l -> l.heard(of.kind(), at, reading));
+      }
+    }
+
+    @Override
+    public void lost(Connection of, Instant at) {
+      if (first(of.kind()).filter(c -> c == of || !c.health().heard()).isPresent()) {
+        listeners.forEach(l -> l.lost(of.kind(), at));
+      }
+    }
+  }
+
+  /** The one that counts of several: the first that is heard. */
+  private synchronized Optional<Connection> first(DeviceKind kind) {
+    List<Connection> its =
+        all.values().stream().map(Kept::connection).filter(c -> c.kind() == kind).toList();
+    return its.stream()
+        .filter(c -> c.health().heard())
+        .findFirst()
+        .or(() -> its.stream().findFirst());
+  }
+
+  private synchronized void open(DeviceMapper.Row row, boolean builtIn) {
+    Connection c =
+        new Connection(DeviceKind.valueOf(row.kind()), row.host(), row.port(), clock, new Ear());
+    Kept before = all.put(row.id(), new Kept(row, builtIn, c));
+    if (before != null) {
+      before.connection.close();
+    }
+    c.begin();
+  }
+
+  /** A stand-in that is not kept. */
+  void standIn(DeviceKind kind, String name, int port) {
+    open(new DeviceMapper.Row(kind.name(), kind.name(), name, "127.0.0.1", port), true);
+  }
+
+  synchronized List<Device> all() {
+    return all.values().stream()
+        .map(k -> new Device(k.row, k.builtIn, k.connection.health()))
+        .toList();
+  }
+
+  Device add(DeviceKind kind, String name, String host, int port) {
+    DeviceMapper.Row row =
+        new DeviceMapper.Row(UUID.randomUUID().toString(), kind.name(), name, host, port);
+    mapper.add(row);
+    open(row, false);
+    return find(row.id());
+  }
+
+  Device change(String id, String name, String host, int port) {
+    Device now = find(id);
+    DeviceMapper.Row row = new DeviceMapper.Row(id, now.row.kind(), name, host, port);
+    if (now.builtIn || mapper.save(row) == 0) {
+      throw Problem.gone("A device of your own");
+    }
+    open(row, false);
+    return find(id);
+  }
+
+  synchronized void remove(String id) {
+    find(id);
+    mapper.remove(id);
+    all.remove(id).connection.close();
+  }
+
+  Device find(String id) {
+    return all().stream()
+        .filter(d -> d.row.id().equals(id))
+        .findFirst()
+        .orElseThrow(() -> Problem.gone("This device"));
+  }
+
+  /** Whether one of a kind is heard. */
+  public boolean heard(DeviceKind kind) {
+    return first(kind).filter(c -> c.health().heard()).isPresent();
+  }
+
+  /** Whether there is one of a kind. */
+  public boolean there(DeviceKind kind) {
+    return first(kind).isPresent();
+  }
+
+  /** What one of a kind says now; empty while none is heard. */
+  public Optional<Reading> says(DeviceKind kind) {
+    return first(kind)
+        .map(Connection::health)
+        .filter(Connection.Health::heard)
+        .map(Connection.Health::reading);
+  }
+
+  /**
+   * Sets the scale to nothing.
+   *
+   * @return whether it did; empty when none answers
+   */
+  public Optional<Boolean> tare() {
+    return first(DeviceKind.SCALE).flatMap(Connection::tare);
+  }
+}

@@ -1,0 +1,50 @@
+package ungula.server.run;
+
+import org.jspecify.annotations.Nullable;
+import ungula.core.run.Entry;
+
+/**
+ * Something somebody does at the bench.
+ *
+ * @param id made where it is done: delivered twice it happens once
+ * @param key of the step, gate or batch it is done to
+ * @param value as typed: grams, or a level
+ * @param yes of a gate whether it was seen to, of a verdict whether it is good
+ * @param number of the entry it corrects
+ * @param why it is corrected or left out
+ * @param foam what it does
+ * @param who does it, in a few letters
+ * @param agoMs how long ago that was, when it is delivered late
+ */
+record Act(
+    String id,
+    Kind kind,
+    @Nullable String key,
+    @Nullable String value,
+    @Nullable Boolean yes,
+    @Nullable Integer number,
+    @Nullable String why,
+    Entry.@Nullable Foam foam,
+    @Nullable String who,
+    long agoMs) {
+
+  enum Kind {
+    /** A step is done. */
+    TICK,
+    /** A question before a pour. */
+    GATE,
+    VERDICT,
+    /** Grams, by hand. */
+    GRAMS,
+    TARE,
+    LEVEL,
+    FOAM,
+    /** What was taken for the second part was still the first. */
+    STILL_BASE,
+    START_OVER,
+    LEAVE_OUT,
+    CORRECT,
+    /** The scale is read for this run from now on. */
+    SCALE
+  }
+}

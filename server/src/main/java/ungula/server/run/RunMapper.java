@@ -1,0 +1,79 @@
+package ungula.server.run;
+
+import java.time.OffsetDateTime;
+import java.util.List;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface RunMapper {
+
+  /**
+   * @param plan JSON of the core's frozen plan
+   * @param ended null while it runs
+   */
+  record Row(String id, String jobId, String plan, OffsetDateTime begun, OffsetDateTime ended) {}
+
+  /**
+   * @param ended null while it runs
+   * @param entries how many there are
+   */
+  record Listed(
+      String id,
+      String jobId,
+      String job,
+      OffsetDateTime begun,
+      OffsetDateTime ended,
+      int entries) {}
+
+  /**
+   * @param number from 1
+   * @param act of which it came; null when a device said it
+   * @param entry JSON of the core's entry
+   */
+  record EntryRow(String runId, int number, String act, String who, String entry) {}
+
+  @Insert(
+      "INSERT INTO run (id, job_id, plan, begun, ended)"
+          + " VALUES (#{id}, #{jobId}, #{plan}, #{begun}, #{ended})")
+  void add(Row row);
+
+  @Select("SELECT id, job_id, plan, begun, ended FROM run WHERE id = #{id}")
+  Row find(String id);
+
+  String LISTED =
+      "SELECT r.id, r.job_id, j.name AS job, r.begun, r.ended,"
+          + " (SELECT COUNT(*) FROM run_entry e WHERE e.run_id = r.id) AS entries"
+          + " FROM run r JOIN job j ON j.id = r.job_id WHERE NOT j.deleted ";
+
+  /** The newest first. */
+  @Select(LISTED + "AND r.job_id = #{jobId} ORDER BY r.begun DESC, r.id")
+  List<Listed> of(String jobId);
+
+  /** Those that are not ended, the newest first. */
+  @Select(LISTED + "AND r.ended IS NULL ORDER BY r.begun DESC, r.id")
+  List<Listed> going();
+
+  @Update("UPDATE run SET ended = #{ended} WHERE id = #{id}")
+  void end(String id, OffsetDateTime ended);
+
+  @Select(
+      "SELECT run_id, number, act, who, entry FROM run_entry WHERE run_id = #{runId}"
+          + " ORDER BY number")
+  List<EntryRow> entries(String runId);
+
+  @Insert(
+      "INSERT INTO run_entry (run_id, number, act, who, entry)"
+          + " VALUES (#{runId}, #{number}, #{act}, #{who}, #{entry})")
+  void append(EntryRow row);
+
+  @Insert("INSERT INTO run_picture (id, run_id, jpeg) VALUES (#{id}, #{runId}, #{jpeg})")
+  void addPicture(String id, String runId, byte[] jpeg);
+
+  @Select("SELECT jpeg FROM run_picture WHERE run_id = #{runId} AND id = #{id}")
+  Picture picture(String runId, String id);
+
+  record Picture(byte[] jpeg) {}
+}

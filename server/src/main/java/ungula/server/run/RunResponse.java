@@ -1,0 +1,150 @@
+package ungula.server.run;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import ungula.core.run.Clock;
+import ungula.core.run.Degas;
+import ungula.core.run.Entry;
+import ungula.core.run.Level;
+import ungula.core.run.RunPlan.Kind;
+import ungula.core.run.Weighing;
+
+/**
+ * A run as it stands. Times are milliseconds of the epoch, and in words by the workshop's clock.
+ *
+ * @param job it makes the mould of
+ * @param version rises with everything that happens
+ * @param now when it was asked
+ * @param next key of what is to be done next; empty when all is done
+ * @param done how many steps are behind, of all
+ * @param lengthUnit of what is typed without one
+ * @param massUnit the same of grams
+ */
+record RunResponse(
+    String id,
+    String job,
+    String name,
+    String begun,
+    @Nullable String ended,
+    int version,
+    long now,
+    String next,
+    int done,
+    String lengthUnit,
+    String massUnit,
+    List<TaskStep> tasks,
+    List<BatchView> batches,
+    List<ClockView> clocks,
+    List<EntryView> entries,
+    @Nullable Weighing weighing) {
+
+  enum Status {
+    OPEN,
+    READY,
+    /** A wait that runs. */
+    RUNNING,
+    DONE,
+    SKIPPED
+  }
+
+  /**
+   * A step.
+   *
+   * @param at when it ended; empty while it is open
+   * @param takes how long; empty for a look
+   * @param first what comes before it and is not done; empty when nothing is
+   * @param opens when it may be begun; empty when at once
+   * @param notGood when it was last found not to be as it should; empty when it was not
+   * @param pictures taken at it, by id
+   */
+  record TaskStep(
+      String key,
+      Kind kind,
+      String part,
+      String label,
+      String what,
+      String why,
+      String batch,
+      Status status,
+      String at,
+      String takes,
+      String first,
+      String opens,
+      String notGood,
+      List<String> shows,
+      List<String> cares,
+      List<String> pictures) {}
+
+  /**
+   * A batch.
+   *
+   * @param mayTakeBase whether some of the first part is in the cup, which may be taken as it is
+   * @param expected level for what is weighed so far; empty where there is none
+   * @param expectedShare the same as a share of the highest of its pour
+   * @param level null before it is read
+   * @param stillBase whether something was just taken for the second part
+   * @param cup whether there is anything in the cup
+   */
+  record BatchView(
+      String key,
+      String name,
+      boolean mayTakeBase,
+      boolean stillBase,
+      boolean cup,
+      String expected,
+      double expectedShare,
+      @Nullable LevelView level,
+      Entry.@Nullable Foam foam) {}
+
+  /**
+   * @param said in one sentence
+   * @param lookAt in this order; empty when all is well
+   */
+  record LevelView(Level.Verdict verdict, String said, List<String> lookAt) {}
+
+  /**
+   * @param until in words
+   */
+  record ClockView(
+      String key,
+      Clock.What what,
+      String label,
+      long fromMs,
+      long untilMs,
+      String until,
+      List<RingView> rings) {}
+
+  record RingView(long atMs, String says) {}
+
+  /**
+   * @param counts false when it was corrected
+   * @param correctable whether it may be
+   */
+  record EntryView(
+      int number, String at, String who, String text, boolean counts, boolean correctable) {}
+
+  /**
+   * What changes at every moment; sent to all screens.
+   *
+   * @param version of the run: when it is another, the run is read again
+   * @param scale what it shows; empty when it is not heard
+   * @param scaleSays how it is, in words
+   * @param elsewhere the job the scale is read for, when that is another; empty else
+   * @param weighing what is to be done at the scale; null when nothing is
+   * @param clock what there is to say of the computer's clock; empty for nothing
+   */
+  record Live(
+      int version,
+      long now,
+      String scale,
+      boolean settled,
+      String scaleSays,
+      boolean scaleThere,
+      String elsewhere,
+      String room,
+      String gauge,
+      List<Double> trend,
+      @Nullable Degas degas,
+      @Nullable Weighing weighing,
+      String clock) {}
+}

@@ -1,0 +1,281 @@
+package ungula.server.run;
+
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Component;
+import ungula.core.days.Moments;
+import ungula.core.device.DeviceKind;
+import ungula.core.device.Reading;
+import ungula.core.quantity.Length;
+import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Temperature;
+import ungula.core.quantity.Timespan;
+import ungula.core.quantity.Units;
+import ungula.core.run.Bench;
+import ungula.core.run.Clock;
+import ungula.core.run.Degas;
+import ungula.core.run.Entry;
+import ungula.core.run.Progress;
+import ungula.core.run.Progress.Phase;
+import ungula.core.run.Rise;
+import ungula.core.run.RunPlan;
+import ungula.core.run.RunPlan.Batch;
+import ungula.core.run.RunPlan.Kind;
+import ungula.core.run.RunPlan.Task;
+import ungula.core.run.RunState;
+import ungula.core.run.Told;
+import ungula.core.run.Weighing;
+import ungula.server.device.Devices;
+import ungula.server.run.RunResponse.BatchView;
+import ungula.server.run.RunResponse.ClockView;
+import ungula.server.run.RunResponse.EntryView;
+import ungula.server.run.RunResponse.LevelView;
+import ungula.server.run.RunResponse.Live;
+import ungula.server.run.RunResponse.RingView;
+import ungula.server.run.RunResponse.Status;
+import ungula.server.run.RunResponse.TaskStep;
+import ungula.server.workshop.Habits;
+
+/** Runs as screens show them. */
+@Component
+class RunViews {
+
+  private final Runs runs;
+  private final Devices devices;
+  private final Habits workshop;
+  private final ClockWatch watch;
+
+  RunViews(Runs runs, Devices devices, Habits workshop, ClockWatch watch) {
+    this.runs = runs;
+    this.devices = devices;
+    this.workshop = workshop;
+    this.watch = watch;
+  }
+
+  /** A day and a time of the clock on the wall. */
+  String day(OffsetDateTime at) {
+    return Moments.text(at.atZoneSameInstant(zone()).toLocalDateTime());
+  }
+
+  private ZoneId zone() {
+    return workshop.current().hours().clock();
+  }
+
+  /** A time of today by the clock alone, of another day with its day. */
+  private String time(Instant at) {
+    var then = at.atZone(zone()).toLocalDateTime();
+    var now = runs.now().atZone(zone()).toLocalDate();
+    return then.toLocalDate().equals(now) ? Moments.clock(then.toLocalTime()) : Moments.text(then);
+  }
+
+  RunResponse view(String id, String jobName) {
+    Runs.Going g = runs.find(id);
+    synchronized (g) {
+      Bench bench = g.bench();
+      RunPlan plan = bench.plan();
+      RunState state = bench.state();
+      Instant now = runs.now();
+      List<Entry> entries = bench.entries();
+      List<TaskStep> tasks = plan.tasks().stream().map(t -> task(t, state, entries, now)).toList();
+      boolean inch = plan.units().display() == Units.Display.INCH;
+      return new RunResponse(
+          id,
+          g.jobId,
+          jobName,
+          time(g.begun),
+          g.ended == null ? null : time(g.ended),
+          entries.size(),
+          now.toEpochMilli(),
+          state.next().map(Task::key).orElse(""),
+          (int) tasks.stream().filter(t -> ended(t.status())).count(),
+          inch ? "in" : "mm",
+          inch ? "oz" : "g",
+          tasks,
+          plan.batches().stream().map(b -> batch(b, state, plan)).toList(),
+          Clock.of(plan, state, now).stream().map(this::clock).toList(),
+          entries(g, plan, entries),
+          Weighing.of(plan, state, null).orElse(null));
+    }
+  }
+
+  private static boolean ended(Status s) {
+    return s == Status.DONE || s == Status.SKIPPED;
+  }
+
+  private TaskStep task(Task t, RunState state, List<Entry> entries, Instant now) {
+    Optional<RunState.Ended> ended = state.ended(t);
+    List<Task> before = ended.isPresent() ? List.of() : state.before(t);
+    boolean running = ended.isEmpty() && t.kind() == Kind.WAIT && state.over(t).isPresent();
+    Instant opens = ended.isPresent() ? null : state.window(t, now).opens();
+    Set<Integer> wrong = RunState.wrong(entries);
+    List<String> pictures = new ArrayList<>();
+    for (int i = 0; i < entries.size(); i++) {
+      if (entries.get(i) instanceof Entry.Pictured p
+          && p.step().equals(t.key())
+          && !wrong.contains(i + 1)) {
+        pictures.add(p.picture());
+      }
+    }
+    return new TaskStep(
+        t.key(),
+        t.kind(),
+        t.part(),
+        t.label(),
+        t.what(),
+        t.why(),
+        t.batch(),
+        ended.isPresent()
+            ? ended.get().skipped() ? Status.SKIPPED : Status.DONE
+            : running ? Status.RUNNING : before.isEmpty() ? Status.READY : Status.OPEN,
+        ended.map(e -> time(e.at())).orElse(""),
+        t.minutes() > 0 ? Timespan.formatMin(t.minutes()) : "",
+        before.isEmpty() ? "" : before.get(0).label(),
+        opens != null && opens.isAfter(now) ? time(opens) : "",
+        state.notGood(t).map(this::time).orElse(""),
+        t.shows(),
+        t.cares(),
+        pictures);
+  }
+
+  private static BatchView batch(Batch b, RunState state, RunPlan plan) {
+    Progress p = state.progress(b);
+    Rise rise = b.rise();
+    Optional<Double> mm3 = state.pouredMm3(b);
+    String expected = "";
+    double share = 0;
+    if (rise != null && mm3.isPresent()) {
+      double mm = rise.mm(mm3.get());
+      double top = rise.levels().get(rise.levels().size() - 1).mm();
+      expected = Length.format(mm, plan.units());
+      share = Math.min(1, mm / top);
+    }
+    return new BatchView(
+        b.key(),
+        b.name(),
+        p.phase() == Phase.BASE && p.baseG() > 0,
+        p.met() != null && state.pouring().isPresent() && current(state, b),
+        p.grams() > 0 && p.phase() != Phase.POURED,
+        expected,
+        share,
+        state
+            .level(b)
+            .map(l -> new LevelView(l.verdict(), Told.of(l, plan.units()), Told.lookAt(l)))
+            .orElse(null),
+        state.foam(b).map(Entry.Foamed::foam).orElse(null));
+  }
+
+  private static boolean current(RunState state, Batch b) {
+    return state.current().filter(c -> c.batch().equals(b)).isPresent();
+  }
+
+  private ClockView clock(Clock c) {
+    return new ClockView(
+        c.key(),
+        c.what(),
+        c.label(),
+        c.from().toEpochMilli(),
+        c.until().toEpochMilli(),
+        time(c.until()),
+        c.rings().stream().map(r -> new RingView(r.at().toEpochMilli(), r.says())).toList());
+  }
+
+  private List<EntryView> entries(Runs.Going g, RunPlan plan, List<Entry> entries) {
+    Set<Integer> wrong = RunState.wrong(entries);
+    List<EntryView> all = new ArrayList<>();
+    for (int i = 0; i < entries.size(); i++) {
+      Entry e = entries.get(i);
+      boolean counts = !wrong.contains(i + 1);
+      all.add(
+          new EntryView(
+              i + 1,
+              time(e.at()),
+              g.who.get(i),
+              Told.of(plan, e),
+              counts,
+              counts && !(e instanceof Entry.Corrected)));
+    }
+    return List.copyOf(all);
+  }
+
+  /** What changes at every moment. */
+  Live live(String id) {
+    Runs.Going g = runs.find(id);
+    Instant now = runs.now();
+    Optional<Reading> scale = devices.says(DeviceKind.SCALE);
+    Optional<String> at = runs.atScale();
+    boolean ours = at.isEmpty() || at.get().equals(id);
+    List<Degas.Point> trend = devices.heard(DeviceKind.GAUGE) ? runs.trend() : List.of();
+    synchronized (g) {
+      RunPlan plan = g.bench().plan();
+      RunState state = g.bench().state();
+      Optional<Task> next = state.next();
+      boolean weighs = next.filter(t -> t.kind() == Kind.WEIGH || weighed(t, state)).isPresent();
+      Double grams =
+          ours && scale.isPresent() && scale.get() instanceof Reading.Weight w
+              ? state.grams(w.grams()).orElse(null)
+              : null;
+      boolean degas = next.filter(t -> t.key().endsWith(".degas")).isPresent();
+      Entry.Foamed foam =
+          next.flatMap(t -> plan.batch(t.batch())).flatMap(state::foam).orElse(null);
+      return new Live(
+          g.bench().entries().size(),
+          now.toEpochMilli(),
+          scale.map(r -> shown(r, plan.units())).orElse(""),
+          scale.filter(r -> r instanceof Reading.Weight w && w.settled()).isPresent(),
+          scaleSays(scale, state),
+          devices.there(DeviceKind.SCALE),
+          ours ? "" : jobName(at.get()),
+          devices.says(DeviceKind.ROOM).map(r -> room(r, plan.units())).orElse(""),
+          trend.isEmpty() ? "" : Numbers.fixed(trend.get(trend.size() - 1).kPa(), 1) + " kPa",
+          trend.stream().map(Degas.Point::kPa).toList(),
+          degas ? Degas.of(trend, foam, now) : null,
+          weighs ? Weighing.of(plan, state, grams).orElse(null) : null,
+          watch.look().orElse(""));
+    }
+  }
+
+  /** Just weighed: the cup is still on the scale. */
+  private static boolean weighed(Task next, RunState state) {
+    return next.key().endsWith(".stir") && state.pouring().isPresent();
+  }
+
+  private String jobName(String run) {
+    return runs.going().stream()
+        .filter(r -> r.id().equals(run))
+        .map(RunMapper.Listed::job)
+        .findFirst()
+        .orElse("");
+  }
+
+  private static String shown(Reading r, Units units) {
+    return r instanceof Reading.Weight w ? Weighing.grams(w.grams(), units) : "too much";
+  }
+
+  private String scaleSays(Optional<Reading> scale, RunState state) {
+    if (scale.isEmpty()) {
+      return devices.there(DeviceKind.SCALE) ? "scale not heard: type it" : "no scale: type it";
+    }
+    if (scale.get() instanceof Reading.Overload) {
+      return "more on the scale than it carries";
+    }
+    return scale
+            .filter(r -> r instanceof Reading.Weight w && state.grams(w.grams()).isEmpty())
+            .isPresent()
+        ? "set the scale to zero"
+        : "scale heard";
+  }
+
+  private static String room(Reading r, Units units) {
+    return r instanceof Reading.Room room
+        ? Temperature.format(room.degreesC(), units)
+            + " · "
+            + Numbers.fixed(room.humidityPct(), 0)
+            + " %"
+        : "";
+  }
+}

@@ -1,0 +1,426 @@
+package ungula.server.run;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CopyOnWriteArrayList;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+import ungula.core.device.DeviceKind;
+import ungula.core.device.Reading;
+import ungula.core.quantity.Length;
+import ungula.core.quantity.Mass;
+import ungula.core.rubber.Parts;
+import ungula.core.run.Bench;
+import ungula.core.run.Degas;
+import ungula.core.run.Entry;
+import ungula.core.run.Freeze;
+import ungula.core.run.Progress;
+import ungula.core.run.RunPlan;
+import ungula.core.run.RunPlan.Batch;
+import ungula.server.device.Devices;
+import ungula.server.job.Jobs;
+import ungula.server.stock.Stocks;
+import ungula.server.web.Json;
+import ungula.server.web.Problem;
+
+/**
+ * The runs at the bench. What happens is kept before anybody is told of it; what is in memory is
+ * made of that and may be lost at any moment.
+ */
+@Component
+class Runs implements Devices.Listener {
+
+  private static final Logger LOG = LoggerFactory.getLogger(Runs.class);
+
+  private static final int MOST_WHO = 20;
+
+  /** What is delivered later than this has a clock that is wrong. */
+  private static final Duration LATEST = Duration.ofDays(7);
+
+  /** Of a gauge so many readings are shown, one a second. */
+  private static final int TREND = 300;
+
+  /** A run as it stands; whoever changes it holds its lock. */
+  static final class Going {
+    final String id;
+    final String jobId;
+    final Instant begun;
+    final Instant ended;
+    final List<String> who = new ArrayList<>();
+    private final Set<String> acts = new HashSet<>();
+    private Bench bench;
+
+    private Going(RunMapper.Row row, Bench bench) {
+      this.id = row.id();
+      this.jobId = row.jobId();
+      this.begun = row.begun().toInstant();
+      this.ended = row.ended() == null ? null : row.ended().toInstant();
+      this.bench = bench;
+    }
+
+    Bench bench() {
+      return bench;
+    }
+  }
+
+  /** Told when a run is another. */
+  interface Watcher {
+    void changed();
+  }
+
+  private final RunMapper mapper;
+  private final Entries entries;
+  private final Jobs jobs;
+  private final Stocks stocks;
+  private final Devices devices;
+  private final TransactionTemplate whole;
+  private final Json json;
+  private final Clock clock;
+  private final Map<String, Going> going = new ConcurrentHashMap<>();
+  private final List<Watcher> watchers = new CopyOnWriteArrayList<>();
+  private final Deque<Degas.Point> trend = new ArrayDeque<>();
+  private volatile String atScale;
+
+  Runs(
+      RunMapper mapper,
+      Entries entries,
+      Jobs jobs,
+      Stocks stocks,
+      Devices devices,
+      TransactionTemplate whole,
+      Json json,
+      Clock clock) {
+    this.mapper = mapper;
+    this.entries = entries;
+    this.jobs = jobs;
+    this.stocks = stocks;
+    this.devices = devices;
+    this.whole = whole;
+    this.json = json;
+    this.clock = clock;
+    devices.listen(this);
+  }
+
+  void watch(Watcher w) {
+    watchers.add(w);
+  }
+
+  void unwatch(Watcher w) {
+    watchers.remove(w);
+  }
+
+  private void changed() {
+    watchers.forEach(Watcher::changed);
+  }
+
+  Instant now() {
+    return clock.instant();
+  }
+
+  private OffsetDateTime stamp() {
+    return OffsetDateTime.ofInstant(clock.instant(), ZoneOffset.UTC);
+  }
+
+  /** Begins a run of a job's mould, by its plan as it is. */
+  String begin(String jobId) {
+    Jobs.Job job = jobs.find(jobId);
+    if (!job.plan().steps().whole()) {
+      throw new Problem(
+          HttpStatus.CONFLICT,
+          "Nothing to begin yet",
+          "What there is to do is not known yet: finish the stages before, then begin.");
+    }
+    RunPlan plan =
+        Freeze.of(
+            job.plan().steps(),
+            job.plan().figures(),
+            job.plan().cautions(),
+            b ->
+                b.batch().build()
+                    ? job.choices().skin().buildProduct()
+                    : job.choices().rubber().product());
+    String id = UUID.randomUUID().toString();
+    mapper.add(new RunMapper.Row(id, jobId, json.write(plan), stamp(), null));
+    changed();
+    return id;
+  }
+
+  List<RunMapper.Listed> of(String jobId) {
+    jobs.find(jobId);
+    return mapper.of(jobId);
+  }
+
+  /** Those that are not ended, the newest first. */
+  List<RunMapper.Listed> going() {
+    return mapper.going();
+  }
+
+  Going find(String id) {
+    return going.computeIfAbsent(id, this::load);
+  }
+
+  private Going load(String id) {
+    RunMapper.Row row = mapper.find(id);
+    if (row == null) {
+      throw Problem.gone("This run");
+    }
+    List<RunMapper.EntryRow> rows = mapper.entries(id);
+    List<Entry> kept = rows.stream().map(r -> entries.read(r.entry())).toList();
+    Going g = new Going(row, new Bench(json.read(row.plan(), RunPlan.class), kept));
+    rows.forEach(
+        r -> {
+          g.who.add(r.who());
+          if (r.act() != null) {
+            g.acts.add(r.act());
+          }
+        });
+    return g;
+  }
+
+  /** Ends a run, or takes it up again. */
+  void end(String id, boolean ended) {
+    find(id);
+    mapper.end(id, ended ? stamp() : null);
+    going.remove(id);
+    changed();
+  }
+
+  private interface Doing {
+    void to(Bench bench) throws Bench.Refused;
+  }
+
+  /** Does something, and keeps what came of it before anybody is told. */
+  private void keep(Going g, String act, String who, Doing doing) throws Bench.Refused {
+    synchronized (g) {
+      int before = g.bench.entries().size();
+      Bench.Refused refused = null;
+      try {
+        doing.to(g.bench);
+      } catch (Bench.Refused no) {
+        refused = no;
+      }
+      List<Entry> all = g.bench.entries();
+      if (all.size() > before) {
+        try {
+          whole.executeWithoutResult(
+              status -> {
+                for (int i = before; i < all.size(); i++) {
+                  mapper.append(
+                      new RunMapper.EntryRow(g.id, i + 1, act, who, entries.write(all.get(i))));
+                }
+                if (act != null) {
+                  settle(g);
+                }
+              });
+        } catch (RuntimeException notKept) {
+          // what is in memory is what is kept
+          g.bench = new Bench(g.bench.plan(), all.subList(0, before));
+          throw notKept;
+        }
+        for (int i = before; i < all.size(); i++) {
+          g.who.add(who);
+        }
+        if (act != null) {
+          g.acts.add(act);
+        }
+      }
+      if (refused != null) {
+        throw refused;
+      }
+    }
+  }
+
+  /** What was really mixed leaves the stock. */
+  private void settle(Going g) {
+    for (Progress p : g.bench.state().batches()) {
+      Batch b = p.batch();
+      if (b.product().isEmpty()) {
+        continue;
+      }
+      Parts thrown = g.bench.state().thrownAway(b);
+      Parts mixed = new Parts(p.baseG(), p.hardenerG());
+      Parts all = p.used() == null ? thrown : thrown.plus(mixed);
+      Stocks.Planned planned =
+          new Stocks.Planned(capital(b.name()), b.baseG(), b.baseG() * b.hardenerPerBase());
+      int number = 1 + g.bench.plan().batches().indexOf(b);
+      Stocks.Mixed record =
+          new Stocks.Mixed(g.id, b.product(), number, b.pour(), b.batch(), planned, all);
+      stocks.settle(g.jobId, g.begun, record, all.totalG() > 0);
+    }
+  }
+
+  private static String capital(String words) {
+    return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+  }
+
+  /**
+   * Does what somebody asks.
+   *
+   * @throws Problem when it cannot be, saying why; nothing is written down then
+   */
+  void act(String runId, Act act) {
+    Going g = find(runId);
+    if (g.acts.contains(act.id())) {
+      return;
+    }
+    Duration ago = Duration.ofMillis(Math.max(0, act.agoMs()));
+    Instant at = now().minus(ago.compareTo(LATEST) > 0 ? Duration.ZERO : ago);
+    String who = act.who() == null ? "" : act.who().strip();
+    if (act.kind() != Act.Kind.TARE || tared()) {
+      try {
+        keep(g, act.id(), who.substring(0, Math.min(MOST_WHO, who.length())), b -> to(b, act, at));
+      } catch (Bench.Refused no) {
+        throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "Not now", no.getMessage());
+      }
+    }
+    if (ago.isZero() || act.kind() == Act.Kind.SCALE || atScale == null) {
+      atScale = runId;
+    }
+    changed();
+  }
+
+  private boolean tared() {
+    Optional<Boolean> said = devices.tare();
+    if (said.isEmpty()) {
+      throw new Problem(
+          HttpStatus.UNPROCESSABLE_CONTENT,
+          "No scale",
+          "The scale is not heard. Set it to zero by its own key, and type the grams.");
+    }
+    if (!said.get()) {
+      throw new Problem(
+          HttpStatus.UNPROCESSABLE_CONTENT,
+          "Still moving",
+          "The scale still moves. Wait until it is still, then set it to zero.");
+    }
+    return true;
+  }
+
+  private static void to(Bench b, Act a, Instant at) throws Bench.Refused {
+    String key = a.key() == null ? "" : a.key();
+    boolean yes = Boolean.TRUE.equals(a.yes());
+    switch (a.kind()) {
+      case TICK -> b.tick(at, key);
+      case GATE -> b.gate(at, key, !yes);
+      case VERDICT -> b.judge(at, key, yes);
+      case GRAMS -> b.typed(at, Mass.parseG(typed(a), b.plan().units()));
+      case TARE -> b.tared(at);
+      case LEVEL -> b.level(at, Length.parseMm(typed(a), b.plan().units()));
+      case FOAM -> b.foam(at, a.foam());
+      case STILL_BASE -> b.stillBase(at);
+      case START_OVER -> b.startOver(at, key);
+      case LEAVE_OUT -> b.leaveOut(at, key, a.why());
+      case CORRECT -> b.correct(at, a.number() == null ? 0 : a.number(), a.why());
+      case SCALE -> {
+        // whose scale it is is nothing that happened
+      }
+    }
+  }
+
+  private static String typed(Act a) {
+    return a.value() == null ? "" : a.value();
+  }
+
+  /** The run the scale is read for: the one that was acted on last; empty when none runs. */
+  Optional<String> atScale() {
+    String at = atScale;
+    if (at == null || going.containsKey(at) && going.get(at).ended != null) {
+      at = mapper.going().stream().findFirst().map(RunMapper.Listed::id).orElse(null);
+      atScale = at;
+    }
+    return Optional.ofNullable(at);
+  }
+
+  @Override
+  public void heard(DeviceKind kind, Instant at, Reading reading) {
+    if (reading instanceof Reading.Pressure p) {
+      trend(new Degas.Point(at, Degas.absoluteKpa(p)));
+    }
+    if (kind == DeviceKind.SCALE) {
+      said(b -> b.read(at, reading));
+    }
+    changed();
+  }
+
+  @Override
+  public void lost(DeviceKind kind, Instant at) {
+    if (kind == DeviceKind.SCALE) {
+      said(b -> b.lost(at, "scale"));
+    }
+    changed();
+  }
+
+  private void said(Doing doing) {
+    try {
+      Optional<String> run = atScale();
+      if (run.isPresent()) {
+        keep(find(run.get()), null, "", doing);
+      }
+    } catch (Bench.Refused no) {
+      // an overload shows on the scale itself
+    } catch (RuntimeException e) {
+      LOG.error("A reading was not kept", e);
+    }
+  }
+
+  private void trend(Degas.Point p) {
+    synchronized (trend) {
+      if (trend.isEmpty() || trend.getLast().at().plusMillis(950).isBefore(p.at())) {
+        trend.addLast(p);
+        if (trend.size() > TREND) {
+          trend.removeFirst();
+        }
+      }
+    }
+  }
+
+  /** What the gauge showed lately, the oldest first. */
+  List<Degas.Point> trend() {
+    synchronized (trend) {
+      return List.copyOf(trend);
+    }
+  }
+
+  void picture(String runId, String step, String who, byte[] jpeg) {
+    String id = UUID.randomUUID().toString();
+    Going g = find(runId);
+    try {
+      keep(
+          g,
+          id,
+          who,
+          b -> {
+            b.picture(now(), step, id);
+            mapper.addPicture(id, runId, jpeg);
+          });
+    } catch (Bench.Refused no) {
+      throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "Not now", no.getMessage());
+    }
+    changed();
+  }
+
+  byte[] picture(String runId, String id) {
+    RunMapper.Picture p = mapper.picture(runId, id);
+    if (p == null) {
+      throw Problem.gone("This picture");
+    }
+    return p.jpeg();
+  }
+}

@@ -1,0 +1,291 @@
+package ungula.server;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertNotEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.Predicate;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import ungula.core.device.StandInScale;
+import ungula.core.master.Tessellation;
+import ungula.server.device.StandInDoor;
+
+/** A mould made at the bench, over HTTP: what happened is kept, whatever happens. */
+public class RunTest extends OnServer {
+
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  private String job() throws Exception {
+    String id = server.addJob();
+    server.upload(id, "block.stl", Running.stl(Tessellation.box(80, 55, 42)));
+    server.write(id, "rubber.product", "marram-20");
+    return id;
+  }
+
+  private String begun(String job) throws Exception {
+    Running.Answer answer = server.post("/api/jobs/" + job + "/runs", "");
+    assertEquals(answer.status(), 200, answer.text());
+    return answer.body().get("id").asString();
+  }
+
+  private JsonNode run(String id) throws Exception {
+    return server.get("/api/runs/" + id).body();
+  }
+
+  private Running.Answer act(String run, String kind, Object... more) throws Exception {
+    return deliver(run, UUID.randomUUID().toString(), kind, more);
+  }
+
+  private Running.Answer deliver(String run, String id, String kind, Object... more)
+      throws Exception {
+    Map<String, Object> act = new HashMap<>(Map.of("id", id, "kind", kind, "who", "MB"));
+    act.put("agoMs", 0);
+    for (int i = 0; i < more.length; i += 2) {
+      act.put((String) more[i], more[i + 1]);
+    }
+    return server.post("/api/runs/" + run + "/acts", JSON.writeValueAsString(act));
+  }
+
+  private static JsonNode task(JsonNode run, String key) {
+    for (JsonNode t : run.get("tasks")) {
+      if (t.get("key").asString().equals(key)) {
+        return t;
+      }
+    }
+    throw new AssertionError("no task " + key + " in " + run.get("tasks"));
+  }
+
+  /** Does what is next, by hand, until something is next. */
+  private JsonNode until(String run, Predicate<JsonNode> next) throws Exception {
+    for (int i = 0; i < 200; i++) {
+      JsonNode now = run(run);
+      String key = now.get("next").asString();
+      if (key.isEmpty() || next.test(task(now, key))) {
+        return now;
+      }
+      Running.Answer done = does(run, now, task(now, key));
+      assertEquals(done.status(), 200, key + ": " + done.text());
+    }
+    throw new AssertionError("It does not come to an end: " + run(run));
+  }
+
+  private Running.Answer does(String run, JsonNode now, JsonNode t) throws Exception {
+    String key = t.get("key").asString();
+    return switch (t.get("kind").asString()) {
+      case "GATE" -> act(run, "GATE", "key", key, "yes", true);
+      case "VERDICT" -> act(run, "VERDICT", "key", key, "yes", true);
+      case "WEIGH" -> act(run, "GRAMS", "value", now.get("weighing").get("target").asString());
+      case "LEVEL" -> {
+        for (JsonNode b : now.get("batches")) {
+          if (b.get("key").asString().equals(t.get("batch").asString())) {
+            yield act(run, "LEVEL", "value", b.get("expected").asString());
+          }
+        }
+        throw new AssertionError(t);
+      }
+      default -> act(run, "TICK", "key", key);
+    };
+  }
+
+  private static Predicate<JsonNode> kind(String kind) {
+    return t -> t.get("kind").asString().equals(kind);
+  }
+
+  @Test
+  public void aMouldIsMadeFromTheFirstStepToTheLast() throws Exception {
+    String job = job();
+    server.post("/api/stock", "{\"product\": \"marram-20\"}");
+    double before = usable();
+    String run = begun(job);
+    JsonNode weighs = until(run, kind("WEIGH"));
+    assertEquals(weighs.get("weighing").get("name").asString(), "base");
+    until(run, t -> t.get("key").asString().endsWith(".stir"));
+    JsonNode clocks = run(run).get("clocks");
+    assertEquals(clocks.get(0).get("what").asString(), "POT_LIFE");
+    assertEquals(clocks.get(0).get("rings").size(), 3);
+    assertEquals(usable(), before, 1e-9, "it is still in the cup");
+    JsonNode level = until(run, kind("LEVEL"));
+    assertTrue(usable() < before - 100, "what was poured is not on the shelf");
+    // a third less than there should be
+    String expected = level.get("batches").get(0).get("expected").asString();
+    double mm = Double.parseDouble(expected.replaceAll("[^0-9.]", ""));
+    act(run, "LEVEL", "value", mm - 12 + " mm");
+    JsonNode shortened = run(run).get("batches").get(0).get("level");
+    assertEquals(shortened.get("verdict").asString(), "SHORT");
+    assertTrue(shortened.get("lookAt").get(0).asString().contains("leak"), shortened.toString());
+    act(run, "LEVEL", "value", expected);
+    assertEquals(run(run).get("batches").get(0).get("level").get("verdict").asString(), "WITHIN");
+    JsonNode end = until(run, t -> false);
+    assertEquals(end.get("done").asInt(), end.get("tasks").size());
+    assertTrue(end.get("entries").toString().contains("MB"));
+    server.post("/api/runs/" + run + "/ended?ended=true", "");
+    assertTrue(run(run).has("ended"));
+    assertFalse(server.get("/api/runs").body().toString().contains(run));
+    assertTrue(server.get("/api/jobs/" + job + "/runs").body().toString().contains(run));
+  }
+
+  private double usable() throws Exception {
+    for (JsonNode p : server.get("/api/stock").body().get("products")) {
+      if (p.get("product").asString().equals("marram-20")) {
+        return p.get("usable").get("value").asDouble();
+      }
+    }
+    return 0;
+  }
+
+  @Test
+  public void whatIsDeliveredTwiceHappensOnce() throws Exception {
+    String run = begun(job());
+    until(run, kind("WEIGH"));
+    String id = UUID.randomUUID().toString();
+    deliver(run, id, "GRAMS", "value", "100 g", "agoMs", 60_000);
+    int after = run(run).get("version").asInt();
+    deliver(run, id, "GRAMS", "value", "100 g", "agoMs", 60_000);
+    assertEquals(run(run).get("version").asInt(), after);
+    server.restart();
+    deliver(run, id, "GRAMS", "value", "100 g", "agoMs", 60_000);
+    assertEquals(run(run).get("version").asInt(), after, "not after a restart either");
+  }
+
+  @Test
+  public void whatCannotBeIsRefusedInWords() throws Exception {
+    String run = begun(job());
+    int before = run(run).get("version").asInt();
+    JsonNode weighs = task(run(run), "pour.1.1.weigh");
+    assertEquals(weighs.get("status").asString(), "OPEN");
+    Running.Answer no = act(run, "TICK", "key", "pour.1.1.stir");
+    assertEquals(no.status(), 422);
+    assertTrue(no.text().contains("The base is not weighed yet."), no.text());
+    assertEquals(act(run, "GRAMS", "value", "much").status(), 422);
+    assertEquals(act(run, "TARE").status(), 422, "there is no scale");
+    assertEquals(run(run).get("version").asInt(), before);
+    assertEquals(act(UUID.randomUUID().toString(), "TICK", "key", "x").status(), 404);
+  }
+
+  /** A gate is passed, an entry corrected: both are written down. */
+  @Test
+  public void nothingIsPassedWithoutARecord() throws Exception {
+    String run = begun(job());
+    until(run, kind("GATE"));
+    act(run, "GATE", "key", "pour.1.gate.box", "yes", false);
+    JsonNode gate = task(run(run), "pour.1.gate.box");
+    assertEquals(gate.get("status").asString(), "SKIPPED");
+    JsonNode entries = run(run).get("entries");
+    JsonNode last = entries.get(entries.size() - 1);
+    assertTrue(last.get("text").asString().startsWith("Skipped: "), last.toString());
+    assertEquals(last.get("who").asString(), "MB");
+    act(run, "CORRECT", "number", last.get("number").asInt(), "why", "it was looked at");
+    assertEquals(task(run(run), "pour.1.gate.box").get("status").asString(), "READY");
+    assertFalse(run(run).get("entries").get(entries.size() - 1).get("counts").asBoolean());
+  }
+
+  /** Planned again, a run goes on by what it was begun with. */
+  @Test
+  public void aRunKeepsThePlanItWasBegunWith() throws Exception {
+    String job = job();
+    String run = begun(job);
+    String target = run(run).get("weighing").get("target").asString();
+    server.write(job, "mould.sidesMm", "30 mm");
+    assertEquals(run(run).get("weighing").get("target").asString(), target);
+    assertNotEquals(run(begun(job)).get("weighing").get("target").asString(), target);
+    String empty = server.addJob();
+    assertEquals(server.post("/api/jobs/" + empty + "/runs", "").status(), 409);
+  }
+
+  private JsonNode live(String run) throws Exception {
+    return server.get("/api/runs/" + run + "/now").body();
+  }
+
+  private JsonNode await(String run, Predicate<JsonNode> what) throws Exception {
+    Instant late = Instant.now().plus(Duration.ofSeconds(60));
+    for (JsonNode now = live(run); ; now = live(run)) {
+      if (what.test(now)) {
+        return now;
+      }
+      if (Instant.now().isAfter(late)) {
+        throw new AssertionError("Not yet: " + now);
+      }
+      Running.lookLater();
+    }
+  }
+
+  private static String left(JsonNode live) {
+    return live.has("weighing") ? live.get("weighing").get("left").asString() : "";
+  }
+
+  /** Poured on a scale, lost, killed and gone on with: targets follow what was really poured. */
+  @Test
+  public void whatIsPouredOnAScaleIsKeptAsItIsPoured() throws Exception {
+    String run = begun(job());
+    until(run, kind("WEIGH"));
+    try (StandInDoor door = new StandInDoor(StandInScale.usual(7), 0)) {
+      String device = "{\"kind\": \"SCALE\", \"address\": \"127.0.0.1:" + door.port() + "\"}";
+      String added = server.post("/api/devices", device).body().get("id").asString();
+      await(run, l -> !l.get("scale").asString().isEmpty());
+      door.hand("put 45");
+      await(run, l -> l.get("settled").asBoolean() && l.get("scale").asString().startsWith("45"));
+      assertEquals(act(run, "TARE").status(), 200);
+      String target = run(run).get("weighing").get("target").asString();
+      double baseG = Double.parseDouble(target.replaceAll("[^0-9.]", ""));
+      door.hand("put " + (baseG + 14));
+      await(
+          run,
+          l -> l.has("weighing") && l.get("weighing").get("name").asString().equals("hardener"));
+      JsonNode weighing = run(run).get("weighing");
+      assertTrue(weighing.get("follows").asString().contains("more than planned"), "" + weighing);
+      List<String> before = texts(run);
+      server.restart();
+      assertEquals(texts(run), before);
+      assertEquals(run(run).get("weighing"), weighing, "the target is the same");
+      await(run, l -> !l.get("scale").asString().isEmpty());
+      act(run, "TARE");
+      String second = weighing.get("target").asString();
+      double hardenerG = Double.parseDouble(second.replaceAll("[^0-9.]", ""));
+      door.hand("put " + hardenerG);
+      await(run, l -> left(l).equals("in the green"));
+      until(run, t -> t.get("key").asString().endsWith(".stir"));
+      assertTrue(texts(run).toString().contains("from the scale"), texts(run).toString());
+      server.delete("/api/devices/" + added);
+      assertEquals(server.get("/api/devices").body().size(), 0);
+    }
+  }
+
+  private List<String> texts(String run) throws Exception {
+    List<String> all = new ArrayList<>();
+    run(run).get("entries").forEach(e -> all.add(e.get("text").asString()));
+    return all;
+  }
+
+  @Test
+  public void aDeviceThatDoesNotAnswerSaysSo() throws Exception {
+    assertEquals(
+        server.post("/api/devices", "{\"kind\": \"ROOM\", \"address\": \"here\"}").status(), 422);
+    String id =
+        server
+            .post("/api/devices", "{\"kind\": \"ROOM\", \"address\": \"127.0.0.1:1\"}")
+            .body()
+            .get("id")
+            .asString();
+    Instant late = Instant.now().plus(Duration.ofSeconds(30));
+    String trouble = "";
+    while (!trouble.startsWith("Nothing answers") && Instant.now().isBefore(late)) {
+      Running.lookLater();
+      trouble = server.get("/api/devices").body().get(0).get("trouble").asString();
+    }
+    assertTrue(trouble.startsWith("Nothing answers at 127.0.0.1:1"), trouble);
+    String named = "{\"kind\": \"ROOM\", \"name\": \"wall\", \"address\": \"127.0.0.1:2\"}";
+    assertEquals(server.post("/api/devices/" + id, named).body().get("name").asString(), "wall");
+    server.delete("/api/devices/" + id);
+    assertEquals(server.delete("/api/devices/" + id).status(), 404);
+  }
+}
