@@ -1284,6 +1284,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/runs/{id}/section': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['sectionOfRun'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/shelf': {
     parameters: {
       query?: never;
@@ -1604,13 +1620,16 @@ export interface components {
       cup: boolean;
       expected: string;
       /** Format: double */
-      expectedShare: number;
+      expectedMm?: number;
       /** @enum {string} */
       foam?: 'RISES' | 'FALLEN' | 'OVER_THE_RIM';
       key: string;
       level?: components['schemas']['LevelView'];
       mayTakeBase: boolean;
       name: string;
+      /** Format: int32 */
+      pour: number;
+      poured: boolean;
       stillBase: boolean;
     };
     Batches: {
@@ -1745,11 +1764,8 @@ export interface components {
     };
     Cup: {
       /** Format: double */
-      all: number;
-      /** Format: double */
-      base: number;
-      /** Format: double */
       high: number;
+      layers: components['schemas']['Layer'][];
       /** Format: double */
       low: number;
       /** Format: double */
@@ -2299,6 +2315,12 @@ export interface components {
       | 'weights.finish'
       | 'weights.money'
       | 'weights.time';
+    Layer: {
+      first: boolean;
+      name: string;
+      /** Format: double */
+      top: number;
+    };
     LevelView: {
       lookAt: string[];
       said: string;
@@ -2650,6 +2672,7 @@ export interface components {
       id: string;
       job: string;
       name: string;
+      presses: string;
     };
     RunResponse: {
       batches: components['schemas']['BatchView'][];
@@ -2667,6 +2690,8 @@ export interface components {
       next: string;
       /** Format: int64 */
       now: number;
+      /** Format: double */
+      pourLineMm?: number;
       tasks: components['schemas']['TaskStep'][];
       /** Format: int32 */
       version: number;
@@ -2970,6 +2995,7 @@ export interface components {
       /** @enum {string} */
       place: 'UNDER' | 'GREEN' | 'OVER';
       target: string;
+      toZero: boolean;
       unit: string;
     };
     WorkView: {
@@ -5389,6 +5415,28 @@ export interface operations {
         };
         content: {
           'image/jpeg': string;
+        };
+      };
+    };
+  };
+  sectionOfRun: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SectionDrawing'];
         };
       };
     };

@@ -17,6 +17,7 @@ const ProposalPage = lazy(async () => ({
 const RubberPage = lazy(async () => ({
   default: (await import('../rubber/RubberPage')).RubberPage,
 }));
+const RunPage = lazy(async () => ({ default: (await import('../run/RunPage')).RunPage }));
 const ShoppingPage = lazy(async () => ({
   default: (await import('../rubber/ShoppingPage')).ShoppingPage,
 }));
@@ -39,6 +40,7 @@ export function App() {
             <Route path="/jobs/:id" element={<Navigate to="master" replace />} />
             <Route path="/jobs/:id/proposal" element={<ProposalPage />} />
             <Route path="/jobs/:id/:stage" element={<JobPage />} />
+            <Route path="/runs/:id" element={<RunPage />} />
             <Route path="/days" element={<BenchPage />} />
             <Route path="/rubber" element={<RubberPage />} />
             <Route path="/rubber/:product" element={<RubberPage />} />

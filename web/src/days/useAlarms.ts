@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { client, unwrap } from '../api/client';
+import { ring } from './ring';
 
 const KEPT = 'ungula.alarms';
 const CHANGED = 'ungula-alarms';
@@ -71,23 +72,4 @@ export function useAlarms(wanted: boolean) {
   }, [data, wanted]);
   const put = (key: string) => setRinging((all) => all.filter((r) => r.key !== key));
   return { ringing, put };
-}
-
-/** A sound, and a notification where the browser may show one. */
-function ring(text: string) {
-  if ('Notification' in window && Notification.permission === 'granted') {
-    new Notification(text);
-  }
-  if ('AudioContext' in window) {
-    const sound = new AudioContext();
-    for (const at of [0, 0.35, 0.7]) {
-      const tone = sound.createOscillator();
-      const loud = sound.createGain();
-      tone.frequency.value = 880;
-      loud.gain.value = 0.15;
-      tone.connect(loud).connect(sound.destination);
-      tone.start(sound.currentTime + at);
-      tone.stop(sound.currentTime + at + 0.2);
-    }
-  }
 }

@@ -16,6 +16,7 @@ import type { Paint } from '../viewer/marks';
 import { ApproachStage } from './approach/ApproachStage';
 import { ApproachTable } from './approach/ApproachTable';
 import { AssumedLine } from './AssumedLine';
+import { BenchStage } from './bench/BenchStage';
 import { DaysDrawing } from './days/DaysDrawing';
 import { DaysStage } from './days/DaysStage';
 import { JobHead } from './JobHead';
@@ -234,6 +235,7 @@ export function JobPage() {
               {stage === 'days' && (
                 <DaysStage job={job} desk={desk} picked={picked} pick={setPicked} />
               )}
+              {stage === 'bench' && <BenchStage job={job} />}
               <Parts job={job} all={stage === 'mould'} />
             </Boundary>
             <div ref={cautions}>

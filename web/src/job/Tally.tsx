@@ -1,5 +1,6 @@
 import Button from 'react-bootstrap/Button';
 import type { Figure, Job } from '../api/client';
+import { Running } from '../run/Running';
 import { FigureText } from '../ui/FigureText';
 
 interface Props {
@@ -57,6 +58,7 @@ export function Tally({ job, showCautions, showWorking, print }: Props) {
         </div>
       </dl>
       <div className="doing">
+        <Running job={job.id} as="span" />
         <Button variant="outline-primary" onClick={showWorking}>
           Show the working
         </Button>

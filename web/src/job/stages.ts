@@ -6,4 +6,5 @@ export const STAGES = [
   { id: 'rubber', text: 'Rubber' },
   { id: 'pours', text: 'Pours' },
   { id: 'days', text: 'Days' },
+  { id: 'bench', text: 'Bench' },
 ] as const;

@@ -8,6 +8,7 @@ import { PageHead } from '../app/PageHead';
 import { useTitle } from '../app/useTitle';
 import { handOver } from '../job/master/handedOver';
 import { ModelChooser } from '../job/master/ModelChooser';
+import { Running } from '../run/Running';
 import { stockQuery } from '../rubber/productsQuery';
 import { Notice } from '../ui/Notice';
 import { NotRead } from '../ui/NotRead';
@@ -204,6 +205,7 @@ export function ShelfPage() {
                   </p>
                 </>
               )}
+              <Running job={j.id} />
               {j.due && (
                 <p className={j.due.late ? 'count CHECK' : 'due'}>
                   {j.due.late ? `Since ${j.due.late}: ` : `${j.due.at}: `}

@@ -7,6 +7,7 @@ import { useWordDesk } from '../ui/useWordDesk';
 import { useWordInAddress } from '../ui/useWordInAddress';
 import { NotRead } from '../ui/NotRead';
 import { WordContext } from '../ui/words';
+import { Devices } from './Devices';
 import { useWorkshop } from './useWorkshop';
 
 /** What a mould can be made of, for how many casts it lasts. */
@@ -116,6 +117,7 @@ export function WorkshopPage() {
               a minute; vibrating takes <Word k="mixing.pace.vibrateMin" after="." /> The pump
               reaches <Word k="mixing.vacuum" after="." />
             </p>
+            <Devices />
             <h2 className="part">Work by hand</h2>
             <p className="quiet">
               What hours and days are counted with. Rules of thumb to begin with: make them your

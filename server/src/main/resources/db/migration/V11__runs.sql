@@ -1,8 +1,9 @@
--- a mould as it is made at the bench: the plan it goes by, frozen when it was begun
+-- a mould as it is made at the bench: the plan it goes by and its section, frozen when it was begun
 CREATE TABLE run (
   id VARCHAR(36) PRIMARY KEY,
   job_id VARCHAR(36) NOT NULL REFERENCES job (id) ON DELETE CASCADE,
   plan CLOB NOT NULL,
+  drawing CLOB NOT NULL,
   begun TIMESTAMP(3) WITH TIME ZONE NOT NULL,
   ended TIMESTAMP(3) WITH TIME ZONE
 );

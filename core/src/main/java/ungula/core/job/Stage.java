@@ -20,7 +20,9 @@ public enum Stage {
   RUBBER(Stage::mould, p -> p.firstMix().isPresent()),
   /** Nothing is decided here, so it is done once it was seen. */
   POURS(Stage::mix, p -> p.firstMix().isPresent()),
-  DAYS(Stage::work, p -> p.choices().days().begin() != null);
+  DAYS(Stage::work, p -> p.choices().days().begin() != null),
+  /** Done by what happened, which no plan knows. */
+  BENCH(c -> List.of(), p -> false);
 
   private final Function<Choices, List<Object>> restsOn;
   private final Predicate<Plan> decided;
@@ -129,6 +131,7 @@ public enum Stage {
               c.cast());
       case POURS -> Arrays.asList(r.batches(), r.sealingMm(), r.bubbles());
       case DAYS -> List.of(c.days());
+      case BENCH -> List.of();
     };
   }
 

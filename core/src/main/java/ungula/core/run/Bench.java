@@ -113,15 +113,11 @@ public final class Bench {
 
   /** What has to be done before a task: no question that may be passed, nor a wait that is over. */
   private Optional<Task> notYet(Instant at, Task t) {
-    return state.before(t).stream().filter(o -> !o.asked() && !over(at, o)).findFirst();
+    return state.before(t).stream().filter(o -> !o.asked() && !state.past(o, at)).findFirst();
   }
 
   private Optional<Task> notYet(Instant at, Batch b) {
     return plan.task(b.weigh()).flatMap(t -> notYet(at, t));
-  }
-
-  private boolean over(Instant at, Task wait) {
-    return wait.kind() == Kind.WAIT && state.over(wait).filter(end -> !end.isAfter(at)).isPresent();
   }
 
   /** The pot life begins when the second part falls onto the first. */
@@ -134,7 +130,7 @@ public final class Bench {
   /** What nobody has answered is passed now, and waits are over: that is written down as well. */
   private void pass(Instant at, Task next) {
     for (Task open : state.before(next)) {
-      Instant end = over(at, open) ? state.over(open).orElseThrow() : at;
+      Instant end = state.past(open, at) ? state.over(open).orElseThrow() : at;
       add(open.asked() ? new Entry.Gated(at, open.key(), true) : new Entry.Done(end, open.key()));
     }
   }

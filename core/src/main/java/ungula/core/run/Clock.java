@@ -59,6 +59,23 @@ public record Clock(
     return List.copyOf(all);
   }
 
+  /** What presses, in a few words: the pot life that ends first, else what is next. */
+  public static String presses(RunPlan plan, RunState state, Instant now) {
+    Optional<Progress> first =
+        state.batches().stream()
+            .filter(p -> state.by(p).isPresent())
+            .min(Comparator.comparing(p -> state.by(p).get()));
+    if (first.isPresent()) {
+      Progress p = first.get();
+      Duration left = Duration.between(now, state.by(p).get());
+      String name = p.batch().name();
+      return left.isNegative()
+          ? name + ": its pot life is over"
+          : name + ": pour within " + Timespan.formatMin(Math.floor(left.toSeconds() / 60.0));
+    }
+    return state.next(now).map(Task::label).orElse("the mould is made");
+  }
+
   private static Clock potLife(Progress p, Instant by, RunState state) {
     String name = capital(p.batch().name());
     double min = p.batch().potLifeMin();

@@ -80,7 +80,13 @@ public final class Freeze {
     steps.making().forEach(f::task);
     Product.Role role =
         Optional.ofNullable(f.brief.product()).map(Product::role).orElse(Product.Role.RUBBER);
-    return new RunPlan(f.tasks, f.batches, role, f.plan.units());
+    return new RunPlan(
+        f.tasks,
+        f.batches,
+        role,
+        f.plan.units(),
+        f.plan.inBox().map(BoxMould::pourLineMm).orElse(null),
+        true);
   }
 
   private Batch batch(PourPart p, PourPart.Batch b, Function<PourPart.Batch, String> product) {
@@ -96,7 +102,9 @@ public final class Freeze {
         key,
         pour,
         b.batch().batch(),
-        coat ? "coat " + pour : "batch " + b.batch().number() + of,
+        coat
+            ? "coat " + pour
+            : (p.list().size() == 1 ? "the batch" : "batch " + b.batch().number()) + of,
         Objects.requireNonNullElse(product.apply(b), ""),
         mix.baseG(),
         mix.hardenerG() / mix.baseG(),
@@ -165,6 +173,7 @@ public final class Freeze {
             batch,
             after,
             s.figures().stream()
+                .filter(Freeze::keeps)
                 .map(figures::get)
                 .filter(Objects::nonNull)
                 .map(this::said)
@@ -174,6 +183,11 @@ public final class Freeze {
                 .filter(Objects::nonNull)
                 .map(Caution::title)
                 .toList()));
+  }
+
+  /** What was planned stays; what the bench itself counts, by what really happened, is not said. */
+  private static boolean keeps(String figure) {
+    return !figure.equals("rubber.potLife") && !figure.matches(".*\\.(by|level|base|hardener)");
   }
 
   /** Of a batch each step by its own name. */

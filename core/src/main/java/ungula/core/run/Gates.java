@@ -48,35 +48,49 @@ public final class Gates {
     Gates g = new Gates(prefix, part, after);
     g.add(
         b.box ? "box" : "board",
+        b.box ? "box sealed and level" : "board tight",
         b.box
             ? "Look along all joints: the box is sealed, and level both ways."
             : "Look at the board: it is fixed, and its joint to the master is closed.",
         "A leak empties the box before the rubber sets.");
     g.add(
         "master",
+        "master fixed and released",
         "Push the master: it is fixed, and released where it must be.",
         "Silicone lifts what is not fixed, and does not let go of what it bonds to.");
-    g.add("sheets", "Have the data sheets read, and what they ask for on: " + worn(b.rubber), "");
+    g.add(
+        "sheets",
+        "sheets read, gloves on",
+        "Have the data sheets read, and what they ask for on: " + worn(b.rubber),
+        "");
     g.add(
         "cups",
+        "cups ready",
         "Set out a clean cup and a second one for each batch, and a flat stick.",
         "Once the parts meet there is no time to look for one.");
     String amount = b.amount.isEmpty() ? "" : ": " + b.amount;
     g.add(
         "rubber",
+        "enough rubber of one lot",
         "Check the tins: enough rubber of one lot" + amount + ".",
         "Two lots cure at different speeds, and may differ in colour.");
     String warm = b.room.isEmpty() ? "as warm as planned" : "at " + b.room + ", as planned";
-    g.add("room", "Read the thermometer: the room is " + warm + ".", "Pot life follows it.");
+    g.add(
+        "room",
+        "room as warm as planned",
+        "Read the thermometer: the room is " + warm + ".",
+        "Pot life follows it.");
     if (b.vacuum) {
       g.add(
           "vessel",
+          "vessel rated",
           "Look at the chamber: vessel and lid are rated for vacuum, without a scratch or crack,"
               + " behind a guard.",
           "A vessel that gives way throws splinters. Its own papers and your local rules decide.");
     }
     if (!b.hoist.isEmpty()) {
-      g.add("lift", "Have a second person or a hoist at hand: " + b.hoist + ".", "");
+      g.add(
+          "lift", "help to lift", "Have a second person or a hoist at hand: " + b.hoist + ".", "");
     }
     return g.all;
   }
@@ -91,14 +105,13 @@ public final class Gates {
         : gloves + ", and a respirator where they say so.";
   }
 
-  private void add(String key, String what, String why) {
-    String label = what.substring(0, Math.max(what.indexOf(':'), 0));
+  private void add(String key, String label, String what, String why) {
     all.add(
         new Task(
             prefix + "." + key,
             Kind.GATE,
             part,
-            label.isEmpty() ? key : label,
+            label,
             what,
             why,
             0,

@@ -11,8 +11,16 @@ import ungula.core.rubber.Product;
  * @param tasks in the order they are told, each after all that it waits for
  * @param batches in the order they are mixed
  * @param role of what is mixed, for what its parts are called
+ * @param pourLineMm as high as rubber stands in the mould; null where there is no box
+ * @param cupFirst whether the scale is believed only once it was set to nothing with the cup on it
  */
-public record RunPlan(List<Task> tasks, List<Batch> batches, Product.Role role, Units units) {
+public record RunPlan(
+    List<Task> tasks,
+    List<Batch> batches,
+    Product.Role role,
+    Units units,
+    Double pourLineMm,
+    boolean cupFirst) {
 
   public RunPlan {
     tasks = List.copyOf(tasks);

@@ -61,13 +61,14 @@ public final class RunState {
   private String lastLevel;
 
   /** Shown when there was {@link #fromG} of the part that is poured now; null: nobody knows. */
-  private Double zeroG = 0.0;
+  private Double zeroG;
 
   private double fromG;
   private Double lastShownG;
 
   private RunState(RunPlan plan) {
     this.plan = plan;
+    this.zeroG = newCup();
     plan.batches().forEach(b -> batches.put(b.key(), Progress.of(b)));
   }
 
@@ -145,6 +146,11 @@ public final class RunState {
     }
   }
 
+  /** What the scale shows with an empty cup on it; null: nobody knows. */
+  private Double newCup() {
+    return plan.cupFirst() ? null : Double.valueOf(0);
+  }
+
   /** Once a batch is weighed, what stands on the scale is another cup. */
   private void tared() {
     from(current().filter(p -> p.phase() == Phase.MIX).isPresent() ? null : Double.valueOf(0));
@@ -185,7 +191,7 @@ public final class RunState {
       }
       if (d.step().equals(p.batch().used()) && p.used() == null) {
         put(p.used(d.at()));
-        from(0.0);
+        from(newCup());
       }
     }
   }
@@ -264,8 +270,9 @@ public final class RunState {
       boolean all = p.phase() == Phase.MIX || p.phase() == Phase.POURED;
       return all ? Optional.of(new Ended(p.weighed(), false)) : Optional.empty();
     }
-    if (t.kind() == Kind.LEVEL && levels.containsKey(t.batch())) {
-      return Optional.of(new Ended(levels.get(t.batch()).at(), false));
+    Level read = levels.get(t.batch());
+    if (t.kind() == Kind.LEVEL && read != null && read.verdict() == Level.Verdict.WITHIN) {
+      return Optional.of(new Ended(read.at(), false));
     }
     // of a batch that is left out nothing is done
     return Optional.ofNullable(ended.get(p.batch().weigh()));
@@ -294,13 +301,21 @@ public final class RunState {
   }
 
   /** What can be done now, in the order it is told; waits that run among it. */
-  public List<Task> ready() {
-    return plan.tasks().stream().filter(t -> open(t) && before(t).isEmpty()).toList();
+  public List<Task> ready(Instant now) {
+    return plan.tasks().stream()
+        .filter(t -> open(t) && !past(t, now))
+        .filter(t -> before(t).stream().allMatch(o -> past(o, now)))
+        .toList();
+  }
+
+  /** Whether a task is a wait that is over by the clock. */
+  boolean past(Task wait, Instant now) {
+    return wait.kind() == Kind.WAIT && over(wait).filter(end -> !end.isAfter(now)).isPresent();
   }
 
   /** What is to be done next: work before waits; empty when all is done. */
-  public Optional<Task> next() {
-    List<Task> ready = ready();
+  public Optional<Task> next(Instant now) {
+    List<Task> ready = ready(now);
     return ready.stream()
         .filter(t -> t.kind() != Kind.WAIT)
         .findFirst()

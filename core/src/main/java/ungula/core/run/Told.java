@@ -36,7 +36,7 @@ public final class Told {
     } else if (e instanceof Entry.LeftOut l) {
       return "Left out: " + label(plan, l.step()) + ". " + l.why();
     } else if (e instanceof Entry.Judged j) {
-      return label(plan, j.step()) + (j.good() ? ": good" : ": not yet");
+      return capital(label(plan, j.step())) + (j.good() ? ": good" : ": not yet");
     } else if (e instanceof Entry.LevelRead l) {
       return "Level after " + name(plan, l.batch()) + ": " + Length.format(l.mm(), plan.units());
     } else if (e instanceof Entry.Foamed f) {

@@ -1,5 +1,8 @@
 package ungula.core.run;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
@@ -24,6 +27,7 @@ import ungula.core.run.RunPlan.Batch;
  * @param left until then, in words
  * @param place how the cup stands to it
  * @param cup levels in it
+ * @param toZero whether the cup has to be put on and the scale set to zero first
  */
 public record Weighing(
     String batch,
@@ -36,7 +40,8 @@ public record Weighing(
     String target,
     String left,
     Place place,
-    Cup cup) {
+    Cup cup,
+    boolean toZero) {
 
   public enum Place {
     UNDER,
@@ -45,15 +50,20 @@ public record Weighing(
   }
 
   /**
-   * Levels in the cup as shares of its height, drawn so that all of the batch fills most of it.
+   * What is in the cup, as shares of its height, drawn so that all of the batch fills most of it.
    *
-   * @param base top of the first part
-   * @param all top of what is poured now
+   * @param layers from below; the last is what is poured now
    * @param low below it is too little
    * @param mark where it is to stand
    * @param high above it is too much
    */
-  public record Cup(double base, double all, double low, double mark, double high) {}
+  public record Cup(List<Layer> layers, double low, double mark, double high) {}
+
+  /**
+   * @param first whether it is of the first part
+   * @param top of it
+   */
+  public record Layer(String name, boolean first, double top) {}
 
   /** Of a cup this is filled by a whole batch. */
   private static final double FULL = 0.72;
@@ -61,13 +71,14 @@ public record Weighing(
   private static final double KILO = 10_000;
 
   /**
-   * @param grams of the part that is poured now, as the scale shows it; null: as weighed last
+   * @param scale whether one is heard
+   * @param grams of the part that is poured now, as it shows them; null: as weighed last
    */
-  public static Optional<Weighing> of(RunPlan plan, RunState state, Double grams) {
+  public static Optional<Weighing> of(RunPlan plan, RunState state, boolean scale, Double grams) {
     return state
         .current()
         .filter(p -> state.pouring().isPresent())
-        .map(p -> new Making(plan, p, state.pouring().get(), grams).weighing());
+        .map(p -> new Making(plan, state, p, scale, grams).weighing());
   }
 
   /** Digits of a mass at the scale, without its unit. */
@@ -87,17 +98,23 @@ public record Weighing(
     return digits(g, units) + " " + unit(g, units);
   }
 
+  private static String capital(String words) {
+    return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+  }
+
   private static final class Making {
     private final RunPlan plan;
     private final Progress p;
     private final Part part;
     private final double nowG;
     private final double targetG;
+    private final boolean unknown;
 
-    Making(RunPlan plan, Progress p, Part part, Double grams) {
+    Making(RunPlan plan, RunState state, Progress p, boolean scale, Double grams) {
       this.plan = plan;
+      this.unknown = scale && state.grams(0).isEmpty();
       this.p = p;
-      this.part = part;
+      this.part = state.pouring().orElseThrow();
       this.nowG = grams == null ? p.of(part) : Math.max(0, grams);
       this.targetG =
           p.phase() == Phase.SAVE
@@ -145,6 +162,11 @@ public record Weighing(
       return off > 0 ? say(off) + " to go" : say(-off) + " too much";
     }
 
+    /** Whether the scale waits for a cup. */
+    private boolean empty() {
+      return unknown && p.phase() != Phase.MIX;
+    }
+
     private String headline() {
       Place place = place();
       if (p.phase() == Phase.SAVE) {
@@ -155,6 +177,9 @@ public record Weighing(
             + " of "
             + first()
             + ".";
+      }
+      if (empty()) {
+        return "Put the cup on the scale, and set it to zero.";
       }
       if (p.phase() == Phase.MIX) {
         return "Weighed. Lift the cup off the scale.";
@@ -194,7 +219,11 @@ public record Weighing(
 
     private String weighed() {
       if (p.phase() != Phase.MIX) {
-        return "For " + batch().name() + ".";
+        String then =
+            batch().hardenerPerBase() > 0
+                ? " The " + plan.role().second() + " follows what you really pour."
+                : "";
+        return capital(batch().name()) + ", " + say(targetG) + " of " + name() + "." + then;
       }
       String second =
           p.hardenerG() > 0 ? " and " + say(p.hardenerG()) + " of " + plan.role().second() : "";
@@ -204,25 +233,31 @@ public record Weighing(
     }
 
     private Cup cup() {
-      double hardener = p.targetG(Part.HARDENER);
       double whole =
           Math.max(batch().baseG(), p.baseG())
               * (1 + batch().hardenerPerBase())
               * (1 + batch().additiveShare());
       double scale = FULL / Math.max(whole, 1e-9);
-      double below =
-          switch (part) {
-            case BASE -> p.hardenerG();
-            case HARDENER -> p.baseG();
-            case ADDITIVE -> p.baseG() + Math.max(p.hardenerG(), hardener);
-          };
-      double base = part == Part.BASE ? (p.phase() == Phase.SAVE ? below : 0) : p.baseG();
+      List<Layer> layers = new ArrayList<>();
+      boolean saves = p.phase() == Phase.SAVE;
+      double belowG = 0;
+      if (part != Part.BASE || saves) {
+        belowG += p.baseG();
+        layers.add(new Layer(first(), true, Math.min(1, belowG * scale)));
+      }
+      if (part == Part.ADDITIVE || saves) {
+        belowG += p.hardenerG();
+        layers.add(new Layer(plan.role().second(), false, Math.min(1, belowG * scale)));
+      }
+      // of base that is added to save a batch the first of it is in already
+      double thereG = saves ? p.baseG() : 0;
+      double to = belowG - thereG;
+      layers.add(new Layer(name(), part == Part.BASE, Math.min(1, (to + nowG) * scale)));
       return new Cup(
-          Math.min(1, base * scale),
-          Math.min(1, (below + nowG) * scale),
-          Math.min(1, (below + low()) * scale),
-          Math.min(1, (below + targetG) * scale),
-          Math.min(1, (below + high()) * scale));
+          List.copyOf(layers),
+          Math.min(1, (to + low()) * scale),
+          Math.min(1, (to + targetG) * scale),
+          Math.min(1, (to + high()) * scale));
     }
 
     Weighing weighing() {
@@ -237,7 +272,8 @@ public record Weighing(
           say(targetG),
           left(),
           place(),
-          cup());
+          cup(),
+          empty());
     }
   }
 }

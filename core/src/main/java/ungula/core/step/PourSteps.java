@@ -130,7 +130,7 @@ final class PourSteps extends Procedure {
             key + ".stir",
             paced(pace.mixMin(), "stirring"),
             "Stir slowly, scraping sides and bottom.")
-        .why("The pot life runs from here.")
+        .why("The pot life runs from when the parts meet.")
         .unbroken(group)
         .shows("rubber.potLife", t.batch().key() + ".by")
         .against("batch.clock")

@@ -76,7 +76,7 @@ public class BenchTest {
       tasks.add(task(b.used(), Kind.HANDS, "Pour it.", b.key(), b.key() + ".stir"));
       before = new String[] {b.used()};
     }
-    return new RunPlan(tasks, List.of(batches), Product.Role.RUBBER, Units.METRIC);
+    return new RunPlan(tasks, List.of(batches), Product.Role.RUBBER, Units.METRIC, null, false);
   }
 
   private static final RunPlan PLAN = plan(batch(1, 1192));

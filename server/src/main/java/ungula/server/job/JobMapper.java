@@ -158,6 +158,10 @@ interface JobMapper {
    */
   record Picture(String jobId, String fingerprint, byte[] png) {}
 
+  /** Whether a mould of it was made at the bench. */
+  @Select("SELECT EXISTS (SELECT 1 FROM run WHERE job_id = #{jobId} AND ended IS NOT NULL)")
+  boolean made(String jobId);
+
   @Select("SELECT job_id, fingerprint, png FROM picture WHERE job_id = #{jobId}")
   Picture picture(String jobId);
 

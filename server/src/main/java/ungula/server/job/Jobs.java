@@ -718,6 +718,9 @@ public class Jobs {
     mapper.looks(job.row().id()).forEach(l -> seen.put(l.stage(), l.seen()));
     Map<String, Stage.State> stages = new LinkedHashMap<>();
     job.plan().stages().forEach((key, basis) -> stages.put(key, basis.state(seen.get(key))));
+    if (mapper.made(job.row().id())) {
+      stages.put(Stage.BENCH.key(), Stage.State.DONE);
+    }
     return stages;
   }
 

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import ungula.core.mould.SectionDrawing;
 import ungula.server.job.Jobs;
 
 /** Moulds as they are made at the bench. */
@@ -37,9 +38,16 @@ class RunController {
    * @param name of the job
    * @param ended null while it runs
    * @param entries written down in it
+   * @param presses what is to be done next, or by when; empty once it is ended
    */
   record RunListed(
-      String id, String job, String name, String begun, @Nullable String ended, int entries) {}
+      String id,
+      String job,
+      String name,
+      String begun,
+      @Nullable String ended,
+      int entries,
+      String presses) {}
 
   private RunListed listed(RunMapper.Listed r) {
     return new RunListed(
@@ -48,7 +56,8 @@ class RunController {
         r.job(),
         views.day(r.begun()),
         r.ended() == null ? null : views.day(r.ended()),
-        r.entries());
+        r.entries(),
+        r.ended() == null ? views.presses(r.id()) : "");
   }
 
   /** Runs that are not ended. */
@@ -72,6 +81,12 @@ class RunController {
   @GetMapping("/runs/{id}")
   RunResponse run(@PathVariable String id) {
     return views.view(id, jobs.name(runs.find(id).jobId));
+  }
+
+  /** The mould it makes, cut from front to back. */
+  @GetMapping("/runs/{id}/section")
+  SectionDrawing sectionOfRun(@PathVariable String id) {
+    return runs.drawing(id);
   }
 
   @PostMapping("/runs/{id}/acts")

@@ -16,6 +16,8 @@ interface RunMapper {
    */
   record Row(String id, String jobId, String plan, OffsetDateTime begun, OffsetDateTime ended) {}
 
+  record Drawing(String drawing) {}
+
   /**
    * @param ended null while it runs
    * @param entries how many there are
@@ -36,9 +38,12 @@ interface RunMapper {
   record EntryRow(String runId, int number, String act, String who, String entry) {}
 
   @Insert(
-      "INSERT INTO run (id, job_id, plan, begun, ended)"
-          + " VALUES (#{id}, #{jobId}, #{plan}, #{begun}, #{ended})")
-  void add(Row row);
+      "INSERT INTO run (id, job_id, plan, drawing, begun)"
+          + " VALUES (#{row.id}, #{row.jobId}, #{row.plan}, #{drawing}, #{row.begun})")
+  void add(Row row, String drawing);
+
+  @Select("SELECT drawing FROM run WHERE id = #{id}")
+  Drawing drawing(String id);
 
   @Select("SELECT id, job_id, plan, begun, ended FROM run WHERE id = #{id}")
   Row find(String id);

@@ -17,6 +17,7 @@ import ungula.core.run.Weighing;
  * @param now when it was asked
  * @param next key of what is to be done next; empty when all is done
  * @param done how many steps are behind, of all
+ * @param pourLineMm as high as rubber stands in the mould; null where it is brushed on
  * @param lengthUnit of what is typed without one
  * @param massUnit the same of grams
  */
@@ -30,6 +31,7 @@ record RunResponse(
     long now,
     String next,
     int done,
+    @Nullable Double pourLineMm,
     String lengthUnit,
     String massUnit,
     List<TaskStep> tasks,
@@ -80,7 +82,8 @@ record RunResponse(
    *
    * @param mayTakeBase whether some of the first part is in the cup, which may be taken as it is
    * @param expected level for what is weighed so far; empty where there is none
-   * @param expectedShare the same as a share of the highest of its pour
+   * @param expectedMm the same as a number, for the drawing; null where there is none
+   * @param poured whether it is
    * @param level null before it is read
    * @param stillBase whether something was just taken for the second part
    * @param cup whether there is anything in the cup
@@ -88,11 +91,13 @@ record RunResponse(
   record BatchView(
       String key,
       String name,
+      int pour,
+      boolean poured,
       boolean mayTakeBase,
       boolean stillBase,
       boolean cup,
       String expected,
-      double expectedShare,
+      @Nullable Double expectedMm,
       @Nullable LevelView level,
       Entry.@Nullable Foam foam) {}
 

@@ -39,6 +39,7 @@ import ungula.server.run.RunResponse.Live;
 import ungula.server.run.RunResponse.RingView;
 import ungula.server.run.RunResponse.Status;
 import ungula.server.run.RunResponse.TaskStep;
+import ungula.server.web.Problem;
 import ungula.server.workshop.Habits;
 
 /** Runs as screens show them. */
@@ -91,15 +92,16 @@ class RunViews {
           g.ended == null ? null : time(g.ended),
           entries.size(),
           now.toEpochMilli(),
-          state.next().map(Task::key).orElse(""),
+          state.next(now).map(Task::key).orElse(""),
           (int) tasks.stream().filter(t -> ended(t.status())).count(),
+          plan.pourLineMm(),
           inch ? "in" : "mm",
           inch ? "oz" : "g",
           tasks,
           plan.batches().stream().map(b -> batch(b, state, plan)).toList(),
           Clock.of(plan, state, now).stream().map(this::clock).toList(),
           entries(g, plan, entries),
-          Weighing.of(plan, state, null).orElse(null));
+          Weighing.of(plan, state, false, null).orElse(null));
     }
   }
 
@@ -131,7 +133,7 @@ class RunViews {
         t.batch(),
         ended.isPresent()
             ? ended.get().skipped() ? Status.SKIPPED : Status.DONE
-            : running ? Status.RUNNING : before.isEmpty() ? Status.READY : Status.OPEN,
+            : running ? Status.RUNNING : state.ready(now).contains(t) ? Status.READY : Status.OPEN,
         ended.map(e -> time(e.at())).orElse(""),
         t.minutes() > 0 ? Timespan.formatMin(t.minutes()) : "",
         before.isEmpty() ? "" : before.get(0).label(),
@@ -145,23 +147,17 @@ class RunViews {
   private static BatchView batch(Batch b, RunState state, RunPlan plan) {
     Progress p = state.progress(b);
     Rise rise = b.rise();
-    Optional<Double> mm3 = state.pouredMm3(b);
-    String expected = "";
-    double share = 0;
-    if (rise != null && mm3.isPresent()) {
-      double mm = rise.mm(mm3.get());
-      double top = rise.levels().get(rise.levels().size() - 1).mm();
-      expected = Length.format(mm, plan.units());
-      share = Math.min(1, mm / top);
-    }
+    Optional<Double> mm = rise == null ? Optional.empty() : state.pouredMm3(b).map(rise::mm);
     return new BatchView(
         b.key(),
         b.name(),
+        b.pour(),
+        p.phase() == Phase.POURED,
         p.phase() == Phase.BASE && p.baseG() > 0,
         p.met() != null && state.pouring().isPresent() && current(state, b),
         p.grams() > 0 && p.phase() != Phase.POURED,
-        expected,
-        share,
+        mm.map(level -> Length.format(level, plan.units())).orElse(""),
+        mm.orElse(null),
         state
             .level(b)
             .map(l -> new LevelView(l.verdict(), Told.of(l, plan.units()), Told.lookAt(l)))
@@ -202,6 +198,18 @@ class RunViews {
     return List.copyOf(all);
   }
 
+  /** What presses in a run, in a few words; what cannot be read says so. */
+  String presses(String id) {
+    try {
+      Runs.Going g = runs.find(id);
+      synchronized (g) {
+        return Clock.presses(g.bench().plan(), g.bench().state(), runs.now());
+      }
+    } catch (Problem unreadable) {
+      return "it cannot be read";
+    }
+  }
+
   /** What changes at every moment. */
   Live live(String id) {
     Runs.Going g = runs.find(id);
@@ -213,7 +221,7 @@ class RunViews {
     synchronized (g) {
       RunPlan plan = g.bench().plan();
       RunState state = g.bench().state();
-      Optional<Task> next = state.next();
+      Optional<Task> next = state.next(now);
       boolean weighs = next.filter(t -> t.kind() == Kind.WEIGH || weighed(t, state)).isPresent();
       Double grams =
           ours && scale.isPresent() && scale.get() instanceof Reading.Weight w
@@ -227,14 +235,14 @@ class RunViews {
           now.toEpochMilli(),
           scale.map(r -> shown(r, plan.units())).orElse(""),
           scale.filter(r -> r instanceof Reading.Weight w && w.settled()).isPresent(),
-          scaleSays(scale, state),
+          scaleSays(scale, weighs ? state : null),
           devices.there(DeviceKind.SCALE),
           ours ? "" : jobName(at.get()),
           devices.says(DeviceKind.ROOM).map(r -> room(r, plan.units())).orElse(""),
           trend.isEmpty() ? "" : Numbers.fixed(trend.get(trend.size() - 1).kPa(), 1) + " kPa",
           trend.stream().map(Degas.Point::kPa).toList(),
           degas ? Degas.of(trend, foam, now) : null,
-          weighs ? Weighing.of(plan, state, grams).orElse(null) : null,
+          weighs ? Weighing.of(plan, state, ours && scale.isPresent(), grams).orElse(null) : null,
           watch.look().orElse(""));
     }
   }
@@ -256,6 +264,9 @@ class RunViews {
     return r instanceof Reading.Weight w ? Weighing.grams(w.grams(), units) : "too much";
   }
 
+  /**
+   * @param state while something is weighed; else null
+   */
   private String scaleSays(Optional<Reading> scale, RunState state) {
     if (scale.isEmpty()) {
       return devices.there(DeviceKind.SCALE) ? "scale not heard: type it" : "no scale: type it";
@@ -263,11 +274,11 @@ class RunViews {
     if (scale.get() instanceof Reading.Overload) {
       return "more on the scale than it carries";
     }
-    return scale
-            .filter(r -> r instanceof Reading.Weight w && state.grams(w.grams()).isEmpty())
-            .isPresent()
-        ? "set the scale to zero"
-        : "scale heard";
+    boolean unknown =
+        state != null
+            && scale.get() instanceof Reading.Weight w
+            && state.grams(w.grams()).isEmpty();
+    return unknown ? "set the scale to zero" : "scale heard";
   }
 
   private static String room(Reading r, Units units) {

@@ -24,6 +24,9 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import ungula.core.device.DeviceKind;
 import ungula.core.device.Reading;
+import ungula.core.mesh.Slicer.Cut;
+import ungula.core.mould.SectionDrawing;
+import ungula.core.plan.PlanPart;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
 import ungula.core.rubber.Parts;
@@ -35,6 +38,7 @@ import ungula.core.run.Progress;
 import ungula.core.run.RunPlan;
 import ungula.core.run.RunPlan.Batch;
 import ungula.server.device.Devices;
+import ungula.server.job.Drawings;
 import ungula.server.job.Jobs;
 import ungula.server.stock.Stocks;
 import ungula.server.web.Json;
@@ -53,6 +57,9 @@ class Runs implements Devices.Listener {
 
   /** What is delivered later than this has a clock that is wrong. */
   private static final Duration LATEST = Duration.ofDays(7);
+
+  /** What is delivered no later than this is done now. */
+  private static final Duration NOW = Duration.ofSeconds(5);
 
   /** Of a gauge so many readings are shown, one a second. */
   private static final int TREND = 300;
@@ -88,6 +95,7 @@ class Runs implements Devices.Listener {
   private final RunMapper mapper;
   private final Entries entries;
   private final Jobs jobs;
+  private final Drawings drawings;
   private final Stocks stocks;
   private final Devices devices;
   private final TransactionTemplate whole;
@@ -102,6 +110,7 @@ class Runs implements Devices.Listener {
       RunMapper mapper,
       Entries entries,
       Jobs jobs,
+      Drawings drawings,
       Stocks stocks,
       Devices devices,
       TransactionTemplate whole,
@@ -110,6 +119,7 @@ class Runs implements Devices.Listener {
     this.mapper = mapper;
     this.entries = entries;
     this.jobs = jobs;
+    this.drawings = drawings;
     this.stocks = stocks;
     this.devices = devices;
     this.whole = whole;
@@ -142,10 +152,14 @@ class Runs implements Devices.Listener {
   String begin(String jobId) {
     Jobs.Job job = jobs.find(jobId);
     if (!job.plan().steps().whole()) {
+      jobs.ask(job);
+      String missing = String.join(" ", PlanPart.missing(jobs.parts(job)));
       throw new Problem(
           HttpStatus.CONFLICT,
           "Nothing to begin yet",
-          "What there is to do is not known yet: finish the stages before, then begin.");
+          missing.isEmpty()
+              ? "What there is to do is not known yet: finish the stages before, then begin."
+              : missing + " Begin once it is known.");
     }
     RunPlan plan =
         Freeze.of(
@@ -157,9 +171,20 @@ class Runs implements Devices.Listener {
                     ? job.choices().skin().buildProduct()
                     : job.choices().rubber().product());
     String id = UUID.randomUUID().toString();
-    mapper.add(new RunMapper.Row(id, jobId, json.write(plan), stamp(), null));
+    mapper.add(
+        new RunMapper.Row(id, jobId, json.write(plan), stamp(), null),
+        json.write(drawings.section(job, Cut.FRONT, null)));
     changed();
     return id;
+  }
+
+  /** The section of the mould a run makes, as it was planned. */
+  SectionDrawing drawing(String id) {
+    RunMapper.Drawing kept = mapper.drawing(id);
+    if (kept == null) {
+      throw Problem.gone("This run");
+    }
+    return json.read(kept.drawing(), SectionDrawing.class);
   }
 
   List<RunMapper.Listed> of(String jobId) {
@@ -209,6 +234,9 @@ class Runs implements Devices.Listener {
   /** Does something, and keeps what came of it before anybody is told. */
   private void keep(Going g, String act, String who, Doing doing) throws Bench.Refused {
     synchronized (g) {
+      if (act != null && g.acts.contains(act)) {
+        return;
+      }
       int before = g.bench.entries().size();
       Bench.Refused refused = null;
       try {
@@ -290,7 +318,7 @@ class Runs implements Devices.Listener {
         throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "Not now", no.getMessage());
       }
     }
-    if (ago.isZero() || act.kind() == Act.Kind.SCALE || atScale == null) {
+    if (ago.compareTo(NOW) < 0) {
       atScale = runId;
     }
     changed();

@@ -29,6 +29,7 @@ class Pages implements WebMvcConfigurer {
       "/rubber/**",
       "/mix",
       "/shopping",
+      "/runs/**",
       "/together",
       "/workshop",
       "/help/**",

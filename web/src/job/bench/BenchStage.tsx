@@ -1,0 +1,91 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { Link, useNavigate } from 'react-router-dom';
+import { client, unwrap, type Job } from '../../api/client';
+import { runsOfQuery } from '../../run/runQueries';
+import { NotRead } from '../../ui/NotRead';
+import { Notice } from '../../ui/Notice';
+import { Happened } from './Happened';
+
+/** Begins a mould at the bench, and shows what happened at those that were made. */
+export function BenchStage({ job }: { job: Job }) {
+  const go = useNavigate();
+  const queries = useQueryClient();
+  const { data: runs, error, refetch } = useQuery(runsOfQuery(job.id));
+  const [shown, setShown] = useState<string | null>(null);
+  const begin = useMutation({
+    networkMode: 'always',
+    mutationFn: () =>
+      unwrap(client.POST('/api/jobs/{job}/runs', { params: { path: { job: job.id } } })),
+    onSuccess: async (run) => {
+      await queries.invalidateQueries({ queryKey: ['runs'] });
+      await go(`/runs/${run.id}`);
+    },
+  });
+  const going = runs?.filter((r) => r.ended === undefined) ?? [];
+  const stops = job.cautions.filter((c) => c.level === 'STOP');
+  const look = shown ?? runs?.[0]?.id;
+  return (
+    <>
+      <h1>Bench</h1>
+      <NotRead what="What was made" error={error} again={refetch} />
+      {begin.error && (
+        <Notice title="It was not begun" text={begin.error.message} close={begin.reset} />
+      )}
+      {going.map((r) => (
+        <p className="sentence" key={r.id}>
+          A mould is being made since {r.begun}.{' '}
+          <Link className="btn btn-primary" to={`/runs/${r.id}`}>
+            Go on at the bench
+          </Link>
+        </p>
+      ))}
+      {runs && (
+        <>
+          <p className="sentence">
+            At the bench you see one step at a time, weigh with your scale, and keep the pot life.
+            Each mould goes by the plan as it is when you begin it: changing the plan later does not
+            change a mould that is being made.
+          </p>
+          {stops.length > 0 && (
+            <p className="quiet">
+              {stops.length === 1 ? 'One caution says' : `${stops.length} cautions say`} stop:{' '}
+              {stops.map((c) => c.title).join(' · ')}
+            </p>
+          )}
+          <p>
+            <Button
+              variant={going.length > 0 ? 'outline-primary' : 'primary'}
+              disabled={begin.isPending}
+              onClick={() => begin.mutate()}
+            >
+              {runs.length === 0
+                ? 'Begin the mould'
+                : going.length > 0
+                  ? 'Begin another mould'
+                  : 'Begin the next mould'}
+            </Button>
+          </p>
+        </>
+      )}
+      {runs && runs.length > 1 && (
+        <p className="whichrun">
+          {runs.map((r) => (
+            <button
+              key={r.id}
+              type="button"
+              className="plain"
+              aria-pressed={r.id === look}
+              onClick={() => setShown(r.id)}
+            >
+              {r.begun}
+              {r.ended === undefined ? ', being made' : ''}
+            </button>
+          ))}
+        </p>
+      )}
+      {look !== undefined && <Happened run={look} />}
+    </>
+  );
+}

@@ -1,0 +1,319 @@
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { Link, useParams } from 'react-router-dom';
+import { useTitle } from '../app/useTitle';
+import { Notice } from '../ui/Notice';
+import { NotRead } from '../ui/NotRead';
+import { Clocks } from './Clocks';
+import { glued } from './glued';
+import { Keypad } from './Keypad';
+import { LeaveOut } from './LeaveOut';
+import { runQuery } from './runQueries';
+import { StandIns } from './StandIns';
+import { StepBody } from './StepBody';
+import { batchOf, heardHere, mainOf, nextOf, pendingKeys, taskOf, then, type Key } from './steps';
+import { StepPictures } from './StepPictures';
+import { useActs } from './useActs';
+import { useLive, useServerNow } from './useLive';
+import { useMainKey } from './useMainKey';
+import { useRings } from './useRings';
+import { useAwake, useScreen } from './useScreen';
+
+type Asking = 'grams' | 'level' | 'leave' | null;
+
+/** The bench: one step at a time, readable from two metres. */
+export function RunPage() {
+  const { id = '' } = useParams();
+  const { data: run, error, refetch } = useQuery(runQuery(id));
+  const screen = useScreen();
+  useAwake();
+  const { live, lost, heard } = useLive(id);
+  const now = useServerNow(heard, run?.now ?? 0);
+  const { act, waiting, refused, dismiss } = useActs(id, screen.who);
+  const [earlyAt, setEarlyAt] = useState('');
+  const [looked, setLooked] = useState<string | null>(null);
+  const [asked, setAsked] = useState<{ step: string; what: Asking } | null>(null);
+  const rings = useRings(id, run?.clocks ?? [], now);
+
+  const pending = pendingKeys(waiting);
+  const next = run ? nextOf(run, pending) : '';
+  const task = run && (taskOf(run, looked ?? next) ?? taskOf(run, next));
+  const back = looked !== null && looked !== next;
+  const batch = run && batchOf(run, task);
+  const scale = heardHere(live, lost);
+  const weighing = (scale ? live?.weighing : undefined) ?? run?.weighing;
+
+  // before its window opens a coat is waited for, unless somebody wants it all the same
+  const early =
+    task?.kind === 'WEIGH' && task.opens !== '' && !batch?.cup && earlyAt !== task.key && !back
+      ? task
+      : null;
+
+  useTitle(rings.due[0]?.says ?? (run && `${run.name}, bench`));
+  const asking = asked !== null && asked.step === task?.key ? asked.what : null;
+  const setAsking = (what: Asking) => setAsked(task ? { step: task.key, what } : null);
+
+  // what a clock ends, or opens, is asked for then
+  const turns = (run?.clocks ?? [])
+    .flatMap((c) => [c.untilMs, c.fromMs])
+    .filter((at) => at > (run?.now ?? 0));
+  const turn = turns.length > 0 ? Math.min(...turns) : Infinity;
+  const turned = now > turn;
+  useEffect(() => {
+    if (turned) {
+      void refetch();
+    }
+  }, [turned, refetch]);
+
+  const step = (by: number) => {
+    if (run && task) {
+      const to = run.tasks[run.tasks.indexOf(task) + by];
+      if (to) {
+        setLooked(to.key === next ? null : to.key);
+      }
+    }
+  };
+
+  const keys: Key[] = [];
+  let main: Key = { label: '' };
+  if (run && task) {
+    const whole = mainOf(task);
+    const ended = task.status === 'DONE' || task.status === 'SKIPPED';
+    if (back) {
+      main = { label: 'Back to what is next', run: () => setLooked(null) };
+    } else if (asking !== null) {
+      main = { label: '…' };
+    } else if (task.kind === 'WAIT') {
+      const until = run.clocks.find((c) => c.key === task.key)?.until ?? '';
+      main = { label: `Come back at ${until}` };
+      keys.push({
+        label: 'It is over already',
+        run: () => void act({ kind: 'TICK', key: task.key }, `Over already: ${task.label}`),
+      });
+    } else if (early) {
+      main = { label: `Come back at ${early.opens}` };
+      keys.push({ label: 'Weigh now all the same', run: () => setEarlyAt(task.key) });
+    } else if (task.kind === 'WEIGH') {
+      main = scale
+        ? {
+            label: live?.settled
+              ? 'Pour: it is read by itself'
+              : 'Settles by itself when the scale is still',
+          }
+        : { label: 'Type the grams', run: () => setAsking('grams') };
+      const toZero = { label: 'Set to zero', run: () => void act({ kind: 'TARE' }, 'Set to zero') };
+      if (scale && weighing?.toZero) {
+        main = toZero;
+      } else if (batch?.mayTakeBase) {
+        main = {
+          label: 'Take it as it is',
+          run: () => void act({ kind: 'TICK', key: `${batch.key}.base` }, 'Take it as it is'),
+        };
+      }
+      if (scale) {
+        keys.push({ label: 'Type it', run: () => setAsking('grams') });
+      }
+      if (scale && !weighing?.toZero) {
+        keys.push(toZero);
+      }
+    } else if (task.kind === 'LEVEL') {
+      main = {
+        label: batch?.level ? 'Read it again' : 'Type the level',
+        run: () => setAsking('level'),
+      };
+      keys.push({
+        label: batch?.level ? 'Go on all the same' : 'Skip',
+        run: () => void act({ kind: 'GATE', key: task.key, yes: false }, `Skip: ${task.label}`),
+      });
+    } else if (whole) {
+      main = {
+        label: whole.label,
+        run: () => void act(whole.doing, `${whole.label}: ${task.label}`),
+      };
+    }
+    if (!back && !ended) {
+      if (task.kind === 'GATE') {
+        keys.push({
+          label: 'Skip',
+          run: () => void act({ kind: 'GATE', key: task.key, yes: false }, `Skip: ${task.label}`),
+        });
+      } else if (task.kind === 'VERDICT') {
+        keys.push({
+          label: 'Not yet',
+          run: () =>
+            void act({ kind: 'VERDICT', key: task.key, yes: false }, `Not yet: ${task.label}`),
+        });
+      } else if (task.kind === 'HANDS') {
+        keys.push({ label: 'Leave out', run: () => setAsking('leave') });
+      }
+      if (batch?.stillBase && weighing) {
+        keys.push({
+          label: 'That was still base',
+          run: () => void act({ kind: 'STILL_BASE' }, 'That was still base'),
+        });
+      }
+      if (batch?.cup && (weighing?.place === 'OVER' || weighing?.headline.startsWith('Too much'))) {
+        keys.push({
+          label: 'Start again',
+          run: () => void act({ kind: 'START_OVER', key: batch.key }, 'Start again in a clean cup'),
+        });
+      }
+      if (task.kind === 'WEIGH' && live && live.elsewhere !== '') {
+        keys.push({
+          label: `Scale is at ${live.elsewhere}: take it here`,
+          run: () => void act({ kind: 'SCALE' }, 'Take the scale here'),
+        });
+      }
+    }
+  }
+  useMainKey(asking === null ? main.run : undefined, () => step(-1));
+
+  if (!run) {
+    return (
+      <main className="run">
+        <NotRead what="This run" error={error} again={refetch} />
+      </main>
+    );
+  }
+  const coming = task ? then(run, task.key, pending).slice(0, 5) : [];
+  return (
+    <div className={`run${screen.dark ? ' dark' : ''}`}>
+      <header>
+        <Link to="/" className="wordmark" title="To the shelf">
+          ungula
+        </Link>
+        <strong>{run.name}</strong>
+        <span className="quiet">
+          {task?.part}
+          {batch ? ` · ${batch.name}` : ''} · {run.done} of {run.tasks.length} steps done
+        </span>
+        <span className="air">
+          {live?.room && <strong>{live.room}</strong>}
+          <span className="quiet">{lost ? 'server not heard' : (live?.scaleSays ?? '')}</span>
+          <label className="who">
+            <span>You are</span>
+            <input
+              value={screen.who}
+              maxLength={20}
+              placeholder="initials"
+              onChange={(e) => screen.be(e.target.value)}
+            />
+          </label>
+          <button type="button" onClick={() => screen.darken(!screen.dark)}>
+            {screen.dark ? 'Bright' : 'Dark'}
+          </button>
+          <Link className="stop" to={`/jobs/${run.job}/bench`}>
+            Stop here
+          </Link>
+        </span>
+      </header>
+      <div className="told" aria-live="assertive">
+        {rings.due.map((r) => (
+          <div className="rings" role="alert" key={r.id}>
+            <p>{r.says}</p>
+            <button type="button" onClick={() => rings.put(r.id)}>
+              Heard
+            </button>
+          </div>
+        ))}
+        {lost && (
+          <p className="lost">
+            The server is not heard. Clocks and this step go on; what you press is kept here and
+            delivered when it is back. Leave this page open: it cannot be loaded again now.
+          </p>
+        )}
+        {waiting.length > 0 && (
+          <p className="lost">Not delivered yet: {waiting.map((w) => w.text).join(' · ')}</p>
+        )}
+        {live?.clock && <p className="lost">{live.clock}</p>}
+        {refused && <Notice text={refused} close={dismiss} />}
+      </div>
+      <main>
+        {task ? (
+          <StepBody
+            run={run}
+            task={task}
+            live={lost ? null : live}
+            now={now}
+            early={early !== null}
+            weighing={weighing}
+            foam={(what) => void act({ kind: 'FOAM', foam: what }, 'Foam')}
+          />
+        ) : (
+          <div className="say">
+            <h1>All is done.</h1>
+            <p className="follows">
+              The mould is open. What happened stands on the job’s Bench page.
+            </p>
+          </div>
+        )}
+        <aside>
+          <h2>{task ? 'then' : ''}</h2>
+          <ol className="then">
+            {coming.map((t) => (
+              <li key={t.key}>
+                <button type="button" onClick={() => setLooked(t.key === next ? null : t.key)}>
+                  {glued(t.what)}
+                </button>
+              </li>
+            ))}
+          </ol>
+          <Clocks clocks={run.clocks} now={now} />
+          {task && <StepPictures run={run.id} task={task} who={screen.who} />}
+        </aside>
+        {asking === 'grams' && weighing && (
+          <Keypad
+            ask={`How much ${weighing.name} is in the cup?`}
+            unit={run.massUnit}
+            close={() => setAsking(null)}
+            take={(typed) => {
+              setAsking(null);
+              void act({ kind: 'GRAMS', value: typed }, `${typed} of ${weighing.name}`);
+            }}
+          />
+        )}
+        {asking === 'level' && task && (
+          <Keypad
+            ask="How high does the rubber stand above the base?"
+            unit={run.lengthUnit}
+            close={() => setAsking(null)}
+            take={(typed) => {
+              setAsking(null);
+              void act({ kind: 'LEVEL', value: typed }, `Level ${typed}`);
+            }}
+          />
+        )}
+        {asking === 'leave' && task && (
+          <LeaveOut
+            what={task.what}
+            close={() => setAsking(null)}
+            leave={(why) => {
+              setAsking(null);
+              void act({ kind: 'LEAVE_OUT', key: task.key, why }, `Leave out: ${task.label}`);
+            }}
+          />
+        )}
+      </main>
+      {task && <StandIns step={task.key} />}
+      <footer>
+        <button type="button" className="key" onClick={() => step(-1)}>
+          Back
+        </button>
+        {keys.map((k) => (
+          <button type="button" className="key" key={k.label} onClick={k.run}>
+            {k.label}
+          </button>
+        ))}
+        <button
+          type="button"
+          className="key main"
+          disabled={!main.run}
+          onClick={main.run}
+          title="Space, or any key of a foot switch"
+        >
+          {main.label}
+        </button>
+      </footer>
+    </div>
+  );
+}

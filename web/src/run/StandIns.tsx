@@ -1,0 +1,73 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { client, unwrap, type Device } from '../api/client';
+
+/** In the made-up workshop: the hand that pours, and that works pump and valve. */
+export function StandIns({ step }: { step: string }) {
+  const { data: devices } = useQuery({
+    queryKey: ['devices'],
+    queryFn: () => unwrap(client.GET('/api/devices')),
+  });
+  const [said, setSaid] = useState('');
+  const hand = (kind: Device['kind'], deed: string) =>
+    unwrap(
+      client.POST('/api/devices/stand-ins/{kind}', { params: { path: { kind } }, body: { deed } }),
+    ).then(
+      (done) => setSaid(done.said),
+      () => setSaid('Ungula does not answer.'),
+    );
+  const built = (kind: Device['kind']) => devices?.some((d) => d.builtIn && d.kind === kind);
+  const weighs = /\.(weigh|stir)$/.test(step);
+  const degas = step.endsWith('.degas');
+  if ((!weighs || !built('SCALE')) && (!degas || !built('GAUGE'))) {
+    return null;
+  }
+  const scale = (deed: string) => () => void hand('SCALE', deed);
+  const pump = (deed: string) => () => void hand('GAUGE', deed);
+  return (
+    <section className="standins" aria-label="Made-up devices">
+      <span>
+        {weighs ? 'This scale is made up. Your hand:' : 'This gauge is made up. Your hand:'}
+      </span>
+      {weighs ? (
+        <>
+          <button type="button" onClick={scale('put 45')}>
+            Put a cup on
+          </button>
+          <button
+            type="button"
+            onPointerDown={scale('pour 30')}
+            onPointerUp={scale('stop')}
+            onPointerLeave={scale('stop')}
+          >
+            Pour (hold)
+          </button>
+          <button type="button" onClick={scale('put 2')}>
+            A drop
+          </button>
+          <button type="button" onClick={scale('put 60')}>
+            A dash
+          </button>
+          <button type="button" onClick={scale('take 99999')}>
+            Lift it off
+          </button>
+        </>
+      ) : (
+        <>
+          <button type="button" onClick={pump('pump')}>
+            Pump
+          </button>
+          <button type="button" onClick={pump('close')}>
+            Stop the pump
+          </button>
+          <button type="button" onClick={pump('open')}>
+            Let air in
+          </button>
+        </>
+      )}
+      <span className="quiet" role="status">
+        {said.replace(/^done: /, '')}
+      </span>
+    </section>
+  );
+}

@@ -1,0 +1,32 @@
+import { queryOptions } from '@tanstack/react-query';
+import { client, unwrap } from '../api/client';
+
+export const runQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['run', id],
+    queryFn: () => unwrap(client.GET('/api/runs/{id}', { params: { path: { id } } })),
+    staleTime: 0,
+  });
+
+/** Runs that are not ended, and what presses in each. */
+export const goingQuery = queryOptions({
+  queryKey: ['runs'],
+  queryFn: () => unwrap(client.GET('/api/runs')),
+  staleTime: 0,
+  refetchInterval: 15_000,
+});
+
+export const runsOfQuery = (job: string) =>
+  queryOptions({
+    queryKey: ['runs', job],
+    queryFn: () => unwrap(client.GET('/api/jobs/{job}/runs', { params: { path: { job } } })),
+    staleTime: 0,
+  });
+
+/** The mould a run makes, as it was planned. */
+export const sectionOfRunQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['run', id, 'section'],
+    queryFn: () => unwrap(client.GET('/api/runs/{id}/section', { params: { path: { id } } })),
+    staleTime: Infinity,
+  });

@@ -1,0 +1,54 @@
+import type { Run, RunBatch, RunLive, RunTask } from '../api/client';
+import type { KeptAct } from './actStore';
+import type { Doing } from './useActs';
+
+/** A large key at the bottom. */
+export interface Key {
+  label: string;
+  run?: () => void;
+}
+
+const ENDED = new Set(['DONE', 'SKIPPED']);
+
+/** Keys of what is done at this screen and not delivered yet. */
+export function pendingKeys(waiting: KeptAct[]) {
+  return new Set(waiting.flatMap((k) => (k.act.key === undefined ? [] : [k.act.key])));
+}
+
+/** What is next, with what waits to be delivered as done. */
+export function nextOf(run: Run, pending: Set<string>) {
+  if (pending.size === 0) {
+    return run.next;
+  }
+  const open = run.tasks.filter((t) => !ENDED.has(t.status) && !pending.has(t.key));
+  return (open.find((t) => t.kind !== 'WAIT') ?? open[0])?.key ?? '';
+}
+
+export const taskOf = (run: Run, key: string) => run.tasks.find((t) => t.key === key);
+export const batchOf = (run: Run, task: RunTask | undefined): RunBatch | undefined =>
+  run.batches.find((b) => b.key === task?.batch);
+
+/** What comes after a step and is still to be done. */
+export function then(run: Run, key: string, pending: Set<string>) {
+  const at = run.tasks.findIndex((t) => t.key === key);
+  return run.tasks.slice(at + 1).filter((t) => !ENDED.has(t.status) && !pending.has(t.key));
+}
+
+/** What a scale that is heard says of this run, else null. */
+export function heardHere(live: RunLive | null, lost: boolean) {
+  return live && !lost && live.scale !== '' && live.elsewhere === '' ? live : null;
+}
+
+/** The doing behind the main key of a step; null where it is done by the scale or by typing. */
+export function mainOf(task: RunTask): { doing: Doing; label: string } | null {
+  switch (task.kind) {
+    case 'GATE':
+      return { doing: { kind: 'GATE', key: task.key, yes: true }, label: 'Seen to' };
+    case 'VERDICT':
+      return { doing: { kind: 'VERDICT', key: task.key, yes: true }, label: 'Yes, it is good' };
+    case 'HANDS':
+      return { doing: { kind: 'TICK', key: task.key }, label: 'Done' };
+    default:
+      return null;
+  }
+}

@@ -1,0 +1,57 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useRef, useState } from 'react';
+import type { RunLive } from '../api/client';
+import { runQuery } from './runQueries';
+
+/** So long without a word the server is lost, ms. */
+const LOST = 3500;
+
+/** What changes at every moment, and the time by the server's clock. */
+export function useLive(id: string) {
+  const [live, setLive] = useState<RunLive | null>(null);
+  const [lost, setLost] = useState(false);
+  const queries = useQueryClient();
+  const heard = useRef({ at: 0, server: 0, version: -1 });
+  useEffect(() => {
+    heard.current.at = performance.now();
+    const source = new EventSource(`/api/runs/${id}/live`);
+    source.addEventListener('message', (e: MessageEvent<string>) => {
+      const now = JSON.parse(e.data) as RunLive;
+      if (now.version !== heard.current.version) {
+        void queries.invalidateQueries({ ...runQuery(id), exact: true });
+      }
+      heard.current = { at: performance.now(), server: now.now, version: now.version };
+      setLive(now);
+      setLost(false);
+    });
+    const watch = setInterval(() => {
+      if (performance.now() - heard.current.at > LOST) {
+        setLost(true);
+      }
+    }, 500);
+    return () => {
+      clearInterval(watch);
+      source.close();
+    };
+  }, [id, queries]);
+  return { live, lost, heard };
+}
+
+/**
+ * The time by the server's clock, once a second: it goes on while the server is lost, and does not
+ * follow when the clock of this screen is set.
+ */
+export function useServerNow(heard: ReturnType<typeof useLive>['heard'], known: number) {
+  const read = () =>
+    heard.current.server === 0
+      ? known
+      : heard.current.server + (performance.now() - heard.current.at);
+  const [now, setNow] = useState(read);
+  useEffect(() => {
+    const tick = setInterval(() => setNow(read()), 250);
+    return () => clearInterval(tick);
+    // read looks at what it is given
+    // oxlint-disable-next-line react/exhaustive-deps
+  }, [known]);
+  return now === 0 ? known : now;
+}
