@@ -1736,6 +1736,7 @@ export interface components {
       what: string;
     };
     ClockView: {
+      from: string;
       /** Format: int64 */
       fromMs: number;
       key: string;

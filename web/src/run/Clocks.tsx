@@ -23,13 +23,16 @@ export function Clocks({ clocks, now }: { clocks: RunClock[]; now: number }) {
         const far = c.untilMs - now > DAY;
         return (
           <li key={c.key} className={late || (c.what === 'POT_LIFE' && gone >= 1) ? 'late' : ''}>
-            <span>{c.label}</span>
+            <span>
+              {c.label}
+              {c.what === 'WINDOW' && (coming ? ` from ${c.from}` : ' now')}
+            </span>
             <strong>{far ? c.until : left((coming ? c.fromMs : c.untilMs) - now)}</strong>
             <span className="bar" aria-hidden>
               <i style={{ width: `${100 * gone}%` }} />
             </span>
             <small>
-              {coming ? 'until it opens' : c.what === 'POT_LIFE' ? 'pour it by ' : 'until '}
+              {coming ? 'to go' : c.what === 'POT_LIFE' ? 'use it by ' : 'until '}
               {!coming && c.until}
             </small>
           </li>

@@ -146,7 +146,7 @@ export function RunPage() {
       } else if (task.kind === 'HANDS') {
         keys.push({ label: 'Leave out', run: () => setAsking('leave') });
       }
-      if (batch?.stillBase && weighing) {
+      if (batch?.stillBase && weighing && /\.(weigh|stir)$/.test(task.key)) {
         keys.push({
           label: 'That was still base',
           run: () => void act({ kind: 'STILL_BASE' }, 'That was still base'),
@@ -183,13 +183,13 @@ export function RunPage() {
           ungula
         </Link>
         <strong>{run.name}</strong>
-        <span className="quiet">
+        <span className="quiet where">
           {task?.part}
           {batch ? ` · ${batch.name}` : ''} · {run.done} of {run.tasks.length} steps done
         </span>
         <span className="air">
           {live?.room && <strong>{live.room}</strong>}
-          <span className="quiet">{lost ? 'server not heard' : (live?.scaleSays ?? '')}</span>
+          <span className="quiet heard">{lost ? 'server not heard' : (live?.scaleSays ?? '')}</span>
           <label className="who">
             <span>You are</span>
             <input
@@ -248,16 +248,18 @@ export function RunPage() {
           </div>
         )}
         <aside>
-          <h2>{task ? 'then' : ''}</h2>
-          <ol className="then">
-            {coming.map((t) => (
-              <li key={t.key}>
-                <button type="button" onClick={() => setLooked(t.key === next ? null : t.key)}>
-                  {glued(t.what)}
-                </button>
-              </li>
-            ))}
-          </ol>
+          <div className="coming">
+            <h2>{task ? 'then' : ''}</h2>
+            <ol className="then">
+              {coming.map((t) => (
+                <li key={t.key}>
+                  <button type="button" onClick={() => setLooked(t.key === next ? null : t.key)}>
+                    {glued(t.what)}
+                  </button>
+                </li>
+              ))}
+            </ol>
+          </div>
           <Clocks clocks={run.clocks} now={now} />
           {task && <StepPictures run={run.id} task={task} who={screen.who} />}
         </aside>
@@ -294,7 +296,7 @@ export function RunPage() {
           />
         )}
       </main>
-      {task && <StandIns step={task.key} />}
+      {task && !early && <StandIns step={task.key} />}
       <footer>
         <button type="button" className="key" onClick={() => step(-1)}>
           Back

@@ -24,11 +24,16 @@ export function StepBody({ run, task, live, now, early, weighing, foam }: Props)
   const batch = batchOf(run, task);
   const clock = run.clocks.find((c) => c.key === task.key);
   const weighs = weighing && task.kind === 'WEIGH' && !early;
+  const headline = weighs
+    ? weighing.headline
+    : early
+      ? `Wait: ${batch?.name ?? 'it'} may go on from ${task.opens}.`
+      : task.what;
   const degas = task.key.endsWith('.degas');
   return (
     <>
       <div className="say">
-        <h1>{weighs ? glued(weighing.headline) : glued(task.what)}</h1>
+        <h1>{glued(headline)}</h1>
         <p className="follows">
           {weighs ? glued(weighing.follows) : degas && live?.degas ? live.degas.headline : task.why}
         </p>
@@ -72,8 +77,8 @@ export function StepBody({ run, task, live, now, early, weighing, foam }: Props)
         )}
         {task.opens !== '' && (
           <p className="notgood">
-            Not before {task.opens}: the coat before has to set so far that it leaves no rubber on
-            the glove, and still sticks.
+            {!early && `Not before ${task.opens}. `}The coat before has to set so far that it leaves
+            no rubber on the glove, and still sticks.
           </p>
         )}
         {batch?.level && task.kind === 'LEVEL' && (

@@ -70,8 +70,8 @@ export function Devices() {
               </span>
               <span role="status">
                 {d.heard ? `heard: ${d.says}` : `not heard: ${d.trouble}`}
-                {d.ignored > 0 && (
-                  <span className="quiet"> · {d.ignored} lines were no reading</span>
+                {d.ignored > 20 && (
+                  <span className="quiet"> · lines that were no reading: {d.ignored}</span>
                 )}
               </span>
               {!d.builtIn && (

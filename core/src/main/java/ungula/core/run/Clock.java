@@ -117,7 +117,7 @@ public record Clock(
           new Clock(
               t.key(),
               What.WINDOW,
-              coat + ": until the coat before it no longer sticks",
+              coat + " may go on",
               w.opens(),
               w.closes(),
               List.of(

@@ -108,6 +108,7 @@ record RunResponse(
   record LevelView(Level.Verdict verdict, String said, List<String> lookAt) {}
 
   /**
+   * @param from in words
    * @param until in words
    */
   record ClockView(
@@ -116,6 +117,7 @@ record RunResponse(
       String label,
       long fromMs,
       long untilMs,
+      String from,
       String until,
       List<RingView> rings) {}
 

@@ -176,6 +176,7 @@ class RunViews {
         c.label(),
         c.from().toEpochMilli(),
         c.until().toEpochMilli(),
+        time(c.from()),
         time(c.until()),
         c.rings().stream().map(r -> new RingView(r.at().toEpochMilli(), r.says())).toList());
   }
