@@ -28,6 +28,9 @@ final class App implements AutoCloseable {
   private Process process;
   private String address;
 
+  /** Stopped and started again, it is found where it was. */
+  private String port = "0";
+
   private App(List<String> options) throws IOException {
     this.data = Files.createTempDirectory("ungula-e2e");
     this.options = options;
@@ -78,7 +81,16 @@ final class App implements AutoCloseable {
   }
 
   void start() throws IOException {
-    process = launch(data, options);
+    start(List.of());
+  }
+
+  /** Starts again, at another time of its clock. */
+  void startAt(String time) throws IOException {
+    start(List.of("-Dungula.clock=" + time));
+  }
+
+  private void start(List<String> jvm) throws IOException {
+    process = launch(data, options, jvm, port);
     BufferedReader out = process.inputReader();
     List<String> said = new ArrayList<>();
     for (String line = out.readLine(); line != null; line = out.readLine()) {
@@ -86,6 +98,7 @@ final class App implements AutoCloseable {
       Matcher ready = READY.matcher(line);
       if (ready.find()) {
         address = ready.group(1);
+        port = address.replaceAll(".*:(\\d+)/", "$1");
         drain(out);
         return;
       }
@@ -94,6 +107,11 @@ final class App implements AutoCloseable {
   }
 
   private static Process launch(Path data, List<String> more) throws IOException {
+    return launch(data, more, List.of(), "0");
+  }
+
+  private static Process launch(Path data, List<String> more, List<String> jvm, String port)
+      throws IOException {
     List<String> command = new ArrayList<>();
     command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
     command.add("-Xmx1g");
@@ -105,12 +123,13 @@ final class App implements AutoCloseable {
       command.add("-XX:ArchiveClassesAtExit=" + LOADED);
     }
     command.addAll(List.of(System.getProperty("ungula.jvm").split(" ")));
+    command.addAll(jvm);
     if (madeUp == null || !demo) {
       // with little to compute, compiling twice costs more than it brings
       command.add("-XX:TieredStopAtLevel=1");
     }
     command.addAll(List.of("-jar", System.getProperty("ungula.jar"), "serve"));
-    command.addAll(List.of("--port", "0", "--data", data.toString()));
+    command.addAll(List.of("--port", port, "--data", data.toString()));
     command.addAll(more);
     return new ProcessBuilder(command).redirectErrorStream(true).start();
   }
