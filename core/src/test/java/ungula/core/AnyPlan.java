@@ -3,6 +3,7 @@ package ungula.core;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
@@ -13,9 +14,11 @@ import ungula.core.contact.Patch;
 import ungula.core.contact.Preparation;
 import ungula.core.days.Diary;
 import ungula.core.geometry.Vec3;
+import ungula.core.hollow.HollowCore;
 import ungula.core.jacket.Locators;
 import ungula.core.job.JobPlan;
 import ungula.core.master.MasterMaterial;
+import ungula.core.master.PosedMaster;
 import ungula.core.mesh.FillCurve;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxShape;
@@ -25,6 +28,7 @@ import ungula.core.mould.SheetStock;
 import ungula.core.parting.Bedding;
 import ungula.core.parting.Keying;
 import ungula.core.parting.PartingLine;
+import ungula.core.plan.CoreFacts;
 import ungula.core.plan.MasterFacts;
 import ungula.core.plan.Planner;
 import ungula.core.pour.Bubbles;
@@ -38,6 +42,8 @@ import ungula.core.skin.Recoat;
 import ungula.core.skin.TakenOff;
 import ungula.core.skin.Thickener;
 import ungula.core.sprue.Spout;
+import ungula.core.work.Parallel;
+import ungula.core.work.Progress;
 import ungula.core.workshop.Workshop;
 
 /** A job with choices, master and rubber picked at random, and what follows from them. */
@@ -90,6 +96,36 @@ public record AnyPlan(Choices choices, Recorded recorded, MasterFacts facts, Pro
     Choices c =
         ChoiceWords.edit(any.choices, List.of(Edit.of("master.source", "FILE")), any.product);
     return new AnyPlan(c, any.recorded, Modelled.facts(mesh, c), any.product);
+  }
+
+  /**
+   * Of a master there is a model of, with what is decided picked too.
+   *
+   * @param words such as {@code mould.kind=CUT}
+   */
+  public static AnyPlan picked(TriangleMesh master, String... words) {
+    Product rubber = PRODUCTS.get(0);
+    List<Edit> edits = new ArrayList<>(List.of(Edit.of("rubber.product", "any")));
+    for (String word : words) {
+      String[] said = word.split("=", 2);
+      edits.add(Edit.of(said[0], said[1]));
+    }
+    Choices model =
+        ChoiceWords.edit(
+            Choices.fresh(Units.METRIC), List.of(Edit.of("master.source", "FILE")), rubber);
+    Choices c = ChoiceWords.edit(model, edits, rubber);
+    MasterFacts facts = Modelled.facts(master, c);
+    if (c.hollow().wallMm() != null) {
+      Optional<HollowCore> core =
+          HollowCore.of(
+              PosedMaster.of(master, 1, c.pose(), c.laid()).mesh(),
+              facts.baseOpen(c.pose().liftMm()),
+              c.hollow().wallMm(),
+              Parallel.ALL,
+              Progress.NONE);
+      facts = facts.with(new CoreFacts(core.orElse(null)));
+    }
+    return new AnyPlan(c, Recorded.NOTHING, facts, rubber);
   }
 
   public static AnyPlan any(Random r) {

@@ -47,11 +47,12 @@ public record Clock(
     for (Progress p : state.batches()) {
       state.by(p).ifPresent(by -> all.add(potLife(p, by, state)));
     }
-    for (Task wait : state.running()) {
+    for (Task wait : state.running(now)) {
       all.add(wait(wait, state));
     }
     for (Task t : plan.tasks()) {
-      if (state.open(t) && t.after().stream().anyMatch(a -> a.mostMin() != null)) {
+      boolean begun = plan.batch(t.batch()).filter(b -> state.progress(b).grams() > 0).isPresent();
+      if (state.open(t) && !begun && t.after().stream().anyMatch(a -> a.mostMin() != null)) {
         window(t, state, now).ifPresent(all::add);
       }
     }

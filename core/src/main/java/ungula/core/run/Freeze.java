@@ -34,6 +34,9 @@ public final class Freeze {
   /** A pour's levels are kept so many times from its bottom to its top. */
   private static final int LEVELS = 48;
 
+  /** Lower rubber has no level that could be read. */
+  private static final double LEAST_MM = 1;
+
   private static final double HEAVY_G = 20_000;
 
   private static final Map<String, String> LABELS =
@@ -128,17 +131,25 @@ public final class Freeze {
     return a.name().isEmpty() ? a.kind().text() : a.name();
   }
 
-  /** By what is mixed: of each batch the same share is lost in its cups. */
+  /**
+   * Null where there is no level to read. By what is mixed: of each batch the same share is lost in
+   * its cups.
+   */
   private Rise rise(PourPart p, int pour) {
     double all = p.mixedMm3(pour);
     List<Rise.Level> levels = new ArrayList<>();
-    Rise.Level last = new Rise.Level(0, 0);
+    // the second half stands on the first
+    Rise.Level last = new Rise.Level(Math.max(0, p.levelMm(pour, 0)), 0);
+    levels.add(last);
     for (int i = 1; i <= LEVELS; i++) {
       Rise.Level at = new Rise.Level(p.levelMm(pour, (double) i / LEVELS), all * i / LEVELS);
       if (at.mm() > last.mm()) {
         levels.add(at);
         last = at;
       }
+    }
+    if (last.mm() < levels.get(0).mm() + LEAST_MM) {
+      return null;
     }
     double areaMm2 = plan.inBox().map(BoxMould::insideAreaMm2).orElseThrow();
     return new Rise(levels, areaMm2 * all / p.inBoxMm3(pour));
@@ -243,7 +254,11 @@ public final class Freeze {
     return f.label() + ": " + f.text();
   }
 
-  private static Kind kind(Step s, String batch) {
+  private boolean risen(String batch) {
+    return batches.stream().anyMatch(b -> b.key().equals(batch) && b.rise() != null);
+  }
+
+  private Kind kind(Step s, String batch) {
     if (!batch.isEmpty() && s.key().equals(batch + ".weigh")) {
       return Kind.WEIGH;
     }
@@ -251,7 +266,7 @@ public final class Freeze {
       case HANDS -> Kind.HANDS;
       case WAIT -> Kind.WAIT;
       case GATE ->
-          s.records().contains(Step.Noted.LEVEL)
+          s.records().contains(Step.Noted.LEVEL) && risen(batch)
               ? Kind.LEVEL
               : s.records().contains(Step.Noted.VERDICT) ? Kind.VERDICT : Kind.GATE;
     };

@@ -72,7 +72,7 @@ public final class Gates {
     g.add(
         "rubber",
         "enough rubber of one lot",
-        "Check the tins: enough rubber of one lot" + amount + ".",
+        "Check the tins for enough rubber of one lot" + amount + ".",
         "Two lots cure at different speeds, and may differ in colour.");
     String warm = b.room.isEmpty() ? "as warm as planned" : "at " + b.room + ", as planned";
     g.add(

@@ -7,7 +7,8 @@ import java.util.function.ToDoubleFunction;
  * How high rubber stands in a box for its volume, between levels of which both are known in
  * straight lines, above the last by the area of the box.
  *
- * @param levels from below; both numbers of each above those of the one before
+ * @param levels from below; both numbers of each above those of the one before; the first may be of
+ *     no rubber, where something else is below
  * @param areaMm2 of the box inside
  */
 public record Rise(List<Level> levels, double areaMm2) {
@@ -25,8 +26,9 @@ public record Rise(List<Level> levels, double areaMm2) {
     levels = List.copyOf(levels);
     Level before = EMPTY;
     for (Level at : levels) {
-      boolean first = at == levels.get(0) && at.equals(EMPTY);
-      if (!first && !(at.mm > before.mm && at.mm3 > before.mm3)) {
+      // what is full below is the floor
+      boolean floor = at == levels.get(0) && at.mm3 == 0 && at.mm >= 0;
+      if (!floor && !(at.mm > before.mm && at.mm3 > before.mm3)) {
         throw new IllegalArgumentException("Levels have to rise, and the rubber below them.");
       }
       before = at;

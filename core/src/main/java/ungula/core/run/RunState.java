@@ -141,7 +141,8 @@ public final class RunState {
     Progress now = p.weighed(w.at(), w.part(), w.grams());
     put(now);
     lastShownG = w.shownG();
-    if (now.phase() != before && now.phase() != Phase.MIX) {
+    boolean first = w.part() == Part.BASE && now.phase() == Phase.HARDENER;
+    if (first || now.phase() != before && now.phase() != Phase.MIX) {
       from(lastShownG);
     }
   }
@@ -326,7 +327,8 @@ public final class RunState {
   private Optional<Instant> begun(Task t) {
     Progress p = batches.get(t.batch());
     if (t.kind() == Kind.WEIGH && p != null) {
-      return Optional.ofNullable(p.met() == null ? p.weighed() : p.met());
+      boolean parts = p.batch().hardenerPerBase() > 0;
+      return Optional.ofNullable(parts ? p.met() : p.weighed());
     }
     return ended(t).map(Ended::at);
   }
@@ -344,8 +346,7 @@ public final class RunState {
     Instant last = null;
     for (After a : t.after()) {
       Task other = plan.task(a.task()).orElseThrow();
-      Optional<Instant> at =
-          ended(other).map(Ended::at).or(() -> other.asked() ? reached(other) : Optional.empty());
+      Optional<Instant> at = ended(other).map(Ended::at).or(() -> passed(other));
       if (at.isEmpty()) {
         return Optional.empty();
       }
@@ -354,15 +355,21 @@ public final class RunState {
     return Optional.ofNullable(last);
   }
 
+  /** When something that nobody answers does not hold up the rest any more. */
+  private Optional<Instant> passed(Task open) {
+    return open.asked() ? reached(open) : open.kind() == Kind.WAIT ? over(open) : Optional.empty();
+  }
+
   /** When a wait is over; empty while it has not begun. */
   public Optional<Instant> over(Task wait) {
     return reached(wait).map(at -> later(at, wait.minutes()));
   }
 
   /** Waits that run. */
-  public List<Task> running() {
+  public List<Task> running(Instant now) {
     return plan.tasks().stream()
         .filter(t -> t.kind() == Kind.WAIT && open(t) && over(t).isPresent())
+        .filter(t -> before(t).stream().allMatch(o -> o.asked() || past(o, now)))
         .toList();
   }
 

@@ -7,6 +7,7 @@ import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Units;
 import ungula.core.run.Entry.Part;
 import ungula.core.run.RunPlan.Batch;
+import ungula.core.run.RunPlan.Kind;
 import ungula.core.run.RunPlan.Task;
 
 /** What happened at the bench, in words. */
@@ -32,7 +33,8 @@ public final class Told {
     } else if (e instanceof Entry.StartedOver s) {
       return capital(name(plan, s.batch())) + ": thrown away, started again in a clean cup";
     } else if (e instanceof Entry.Done d) {
-      return "Done: " + label(plan, d.step());
+      boolean wait = plan.task(d.step()).filter(t -> t.kind() == Kind.WAIT).isPresent();
+      return (wait ? "Over: " : "Done: ") + label(plan, d.step());
     } else if (e instanceof Entry.LeftOut l) {
       return "Left out: " + label(plan, l.step()) + ". " + l.why();
     } else if (e instanceof Entry.Judged j) {
@@ -86,11 +88,11 @@ public final class Told {
             + ", expected "
             + Length.format(level.expectedMm(), units)
             + " for what was poured: ";
-    String pct = Numbers.fixed(100 * Math.abs(level.shortShare()), 1) + " % of the rubber ";
+    String pct = Numbers.fixed(100 * Math.abs(level.shortShare()), 1) + " % ";
     return switch (level.verdict()) {
       case WITHIN -> read + "that is right.";
-      case SHORT -> read + pct + "is missing.";
-      case LONG -> read + pct + "too much.";
+      case SHORT -> read + pct + "of the rubber is missing.";
+      case LONG -> read + pct + "too much rubber.";
     };
   }
 

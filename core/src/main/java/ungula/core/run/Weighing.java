@@ -185,7 +185,10 @@ public record Weighing(
         return "Weighed. Lift the cup off the scale.";
       }
       return switch (place) {
-        case UNDER -> "Pour " + name() + " until the mark stands in the green.";
+        case UNDER ->
+            (part == Part.ADDITIVE ? "Add " : "Pour ")
+                + name()
+                + " until the mark stands in the green.";
         case GREEN -> "Stop: the " + name() + " is in the green.";
         case OVER -> "Stop: more " + name() + " than planned.";
       };

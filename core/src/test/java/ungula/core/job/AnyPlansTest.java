@@ -7,10 +7,8 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Random;
 import java.util.TreeMap;
 import java.util.TreeSet;
@@ -18,25 +16,13 @@ import java.util.stream.Collectors;
 import org.testng.annotations.Test;
 import ungula.core.AnyPlan;
 import ungula.core.AnyPlans;
-import ungula.core.Modelled;
 import ungula.core.Shapes;
-import ungula.core.choice.ChoiceWords;
-import ungula.core.choice.Choices;
 import ungula.core.days.Mondays;
 import ungula.core.geometry.Vec3;
-import ungula.core.hollow.HollowCore;
-import ungula.core.master.PosedMaster;
 import ungula.core.master.Tessellation;
 import ungula.core.mesh.TriangleMesh;
-import ungula.core.plan.CoreFacts;
-import ungula.core.plan.MasterFacts;
-import ungula.core.quantity.Units;
-import ungula.core.record.Recorded;
-import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.step.Step;
-import ungula.core.work.Parallel;
-import ungula.core.work.Progress;
 import ungula.core.workshop.Workshop;
 
 /**
@@ -134,7 +120,7 @@ public class AnyPlansTest {
     }
     TriangleMesh[] shapes = {VASE, PAIR, CUP};
     for (int i = 0; i < PICKED.length; i++) {
-      AnyPlan picked = picked(shapes[i % shapes.length], PICKED[i]);
+      AnyPlan picked = AnyPlan.picked(shapes[i % shapes.length], PICKED[i]);
       count(picked.plan(SMALL));
       count(picked.plan());
     }
@@ -147,31 +133,6 @@ public class AnyPlansTest {
     try (InputStream read = AnyPlansTest.class.getResourceAsStream("plans.txt")) {
       assertEquals(now, new String(read.readAllBytes(), StandardCharsets.UTF_8), NOW + " differs");
     }
-  }
-
-  private static AnyPlan picked(TriangleMesh master, String[] words) {
-    Product rubber = AnyPlan.PRODUCTS.get(0);
-    List<Edit> edits = new ArrayList<>(List.of(Edit.of("rubber.product", "any")));
-    for (String word : words) {
-      String[] said = word.split("=", 2);
-      edits.add(Edit.of(said[0], said[1]));
-    }
-    Choices model =
-        ChoiceWords.edit(
-            Choices.fresh(Units.METRIC), List.of(Edit.of("master.source", "FILE")), rubber);
-    Choices c = ChoiceWords.edit(model, edits, rubber);
-    MasterFacts facts = Modelled.facts(master, c);
-    if (c.hollow().wallMm() != null) {
-      Optional<HollowCore> core =
-          HollowCore.of(
-              PosedMaster.of(master, 1, c.pose(), c.laid()).mesh(),
-              facts.baseOpen(c.pose().liftMm()),
-              c.hollow().wallMm(),
-              Parallel.ALL,
-              Progress.NONE);
-      facts = facts.with(new CoreFacts(core.orElse(null)));
-    }
-    return new AnyPlan(c, Recorded.NOTHING, facts, rubber);
   }
 
   private void count(JobPlan plan) {

@@ -328,6 +328,210 @@ public class BenchTest {
     }
   }
 
+  private static RunPlan live(Batch... batches) {
+    RunPlan p = plan(batches);
+    return new RunPlan(p.tasks(), p.batches(), p.role(), p.units(), 60.0, true);
+  }
+
+  private static Progress current(Bench b) {
+    return b.state().current().orElseThrow();
+  }
+
+  /** What an empty cup weighs is no rubber. */
+  @Test
+  public void theScaleIsBelievedOnceTheCupIsSetToNothing() throws Exception {
+    Bench b = new Bench(live(batch(1, 500), batch(2, 300)), List.of());
+    settled(b, 0, 45);
+    assertTrue(b.entries().isEmpty());
+    assertTrue(Weighing.of(b.plan(), b.state(), true, null).orElseThrow().toZero());
+    b.tared(at(1));
+    settled(b, 2, 250);
+    b.tared(at(3));
+    settled(b, 4, 252);
+    Near.absolute(current(b).baseG(), 502, 1e-9);
+    settled(b, 5, 252 + 50.2);
+    assertEquals(current(b).phase(), Phase.MIX);
+    // until it is mixed it may be poured on
+    settled(b, 6, 252 + 51);
+    Near.absolute(current(b).hardenerG(), 51, 1e-9);
+    settled(b, 7, 252 + 900);
+    Near.absolute(current(b).hardenerG(), 51, 1e-9);
+    b.tick(at(8), "pour.1.1.stir");
+    settled(b, 9, 252 + 52);
+    Near.absolute(current(b).hardenerG(), 51, 1e-9);
+    b.tick(at(10), "pour.1.1.pour");
+    settled(b, 11, 300);
+    assertEquals(current(b).baseG(), 0.0, "the next cup is not set to nothing yet");
+  }
+
+  @Test
+  public void whatWasTakenForHardenerWasStillBase() throws Exception {
+    Bench b = new Bench(live(batch(1, 500)), List.of());
+    b.tared(at(0));
+    settled(b, 1, 495);
+    assertEquals(current(b).phase(), Phase.HARDENER);
+    settled(b, 2, 501);
+    assertEquals(current(b).met(), at(2));
+    b.stillBase(at(3));
+    Near.absolute(current(b).baseG(), 501, 1e-9);
+    assertNull(current(b).met());
+    settled(b, 4, 501 + 50.1);
+    assertEquals(current(b).met(), at(4));
+    assertEquals(current(b).phase(), Phase.MIX);
+  }
+
+  @Test
+  public void whatIsThrownAwayIsNotInTheCup() throws Exception {
+    Bench b = begun();
+    b.typed(at(0), 1192);
+    b.typed(at(1), 119.2);
+    b.tick(at(2), "pour.1.1.stir");
+    b.startOver(at(3), "pour.1.1");
+    assertEquals(current(b).grams(), 0.0);
+    assertNull(current(b).met(), "no pot life runs");
+    assertTrue(b.state().alarms().isEmpty());
+    refused(b, "pour.1.1.stir", "The base is not weighed yet.");
+    Near.absolute(b.state().thrownAway(current(b).batch()).totalG(), 1311.2, 1e-9);
+    b.typed(at(4), 1192);
+    b.typed(at(5), 119.2);
+    b.tick(at(6), "pour.1.1.stir");
+    b.tick(at(7), "pour.1.1.pour");
+    assertThrows(Bench.Refused.class, () -> b.startOver(at(8), "pour.1.1"));
+  }
+
+  @Test
+  public void whatIsStirredInFollowsBoth() throws Exception {
+    Batch b0 = batch(1, 1000);
+    Batch with =
+        new Batch(
+            b0.key(), 1, 1, b0.name(), "", 1000, 0.1, "thinner", 0.05, 0.02, 1.08, 20.0, b0.used(),
+            RISE);
+    Bench b = new Bench(plan(with), List.of());
+    b.typed(at(0), 1010);
+    b.typed(at(1), 101);
+    assertEquals(current(b).phase(), Phase.ADDITIVE);
+    Near.absolute(current(b).targetG(Part.ADDITIVE), 0.05 * 1111, 1e-9);
+    refused(b, "pour.1.1.stir", "Stir in 55.6 g of thinner first.");
+    b.typed(at(2), 55.6);
+    assertEquals(current(b).phase(), Phase.MIX);
+    b.tick(at(3), "pour.1.1.stir");
+  }
+
+  /** Two coats: the second within a window, or else once the first has set. */
+  private static RunPlan coats() {
+    Batch one = batch(1, 100);
+    Batch two = batch(2, 100);
+    List<Task> tasks = new ArrayList<>(plan(one).tasks());
+    After window = new After(one.weigh(), true, 60, 120.0, 400.0);
+    tasks.add(
+        new Task(
+            two.weigh(),
+            Kind.WEIGH,
+            "Coats",
+            "weigh",
+            "Weigh.",
+            "",
+            5,
+            two.key(),
+            List.of(After.end(one.used()), window),
+            List.of(),
+            List.of()));
+    tasks.add(task(two.key() + ".stir", Kind.HANDS, "Stir.", two.key(), two.weigh()));
+    tasks.add(task(two.used(), Kind.HANDS, "Pour it.", two.key(), two.key() + ".stir"));
+    tasks.add(task("cure", Kind.WAIT, "Let it cure.", "", two.used()));
+    tasks.add(task("witness", Kind.VERDICT, "Firm.", "", "cure"));
+    tasks.add(task("open", Kind.HANDS, "Open.", "", "witness"));
+    return new RunPlan(tasks, List.of(one, two), Product.Role.RUBBER, Units.METRIC, null, false);
+  }
+
+  private static void poured(Bench b, int batch, int second) throws Bench.Refused {
+    b.typed(at(second), 100);
+    b.typed(at(second), 10);
+    b.tick(at(second), "pour.1." + batch + ".stir");
+    b.tick(at(second + 60), "pour.1." + batch + ".pour");
+  }
+
+  @Test
+  public void aWindowOpensClosesAndIsMissed() throws Exception {
+    Bench b = new Bench(coats(), List.of());
+    Task second = b.plan().task("pour.1.2.weigh").orElseThrow();
+    assertNull(b.state().window(second, TEN).opens(), "nothing is mixed yet");
+    poured(b, 1, 0);
+    RunState.Window w = b.state().window(second, at(61));
+    assertEquals(w, new RunState.Window(at(3600), at(7200), false));
+    RunState.Window missed = b.state().window(second, at(7201));
+    assertEquals(missed, new RunState.Window(at(24_000), null, true));
+    List<Clock> before = Clock.of(b.plan(), b.state(), at(61));
+    assertEquals(before.get(0).what(), Clock.What.WINDOW);
+    assertEquals(
+        before.get(0).rings().stream().map(Clock.Ring::at).toList(),
+        List.of(at(3600), at(6480), at(7200)));
+    Clock after = Clock.of(b.plan(), b.state(), at(7300)).get(0);
+    assertEquals(after.until(), at(24_000));
+    assertTrue(after.label().contains("missed"), after.label());
+  }
+
+  @Test
+  public void waitsEndByTheClockAndAreWrittenDown() throws Exception {
+    Bench b = new Bench(coats(), List.of());
+    poured(b, 1, 0);
+    poured(b, 2, 3600);
+    assertEquals(b.state().next(at(3700)).orElseThrow().key(), "cure");
+    assertThrows(Bench.Refused.class, () -> b.tick(at(3700), "open"));
+    assertEquals(b.state().next(at(3660 + 1800)).orElseThrow().key(), "witness");
+    b.judge(at(6000), "witness", false);
+    assertEquals(b.state().notGood(b.plan().task("witness").orElseThrow()).orElseThrow(), at(6000));
+    assertEquals(b.state().next(at(6000)).orElseThrow().key(), "witness");
+    b.judge(at(9000), "witness", true);
+    assertTrue(b.entries().contains(new Entry.Done(at(3660 + 1800), "cure")), "when it was over");
+    b.tick(at(9001), "open");
+    assertTrue(b.state().next(at(9001)).isEmpty());
+  }
+
+  /** Opened early, or without a look: it is written down who passed what. */
+  @Test
+  public void whatIsPassedOnTheWayIsWrittenDown() throws Exception {
+    Bench b = new Bench(coats(), List.of());
+    poured(b, 1, 0);
+    poured(b, 2, 3600);
+    b.tick(at(7000), "open");
+    assertTrue(b.entries().contains(new Entry.Gated(at(7000), "witness", true)));
+    b.correct(at(7001), b.entries().size(), "it was not");
+    assertEquals(b.state().next(at(7002)).orElseThrow().key(), "open");
+    b.leaveOut(at(7003), "open", "It is kept closed.");
+    assertTrue(b.state().next(at(7003)).isEmpty());
+  }
+
+  /** What does not hang together may be told in either order. */
+  @Test
+  public void theOrderOfArrivalOfTwoPeopleDoesNotMatter() throws Exception {
+    for (int seed = 0; seed < 50; seed++) {
+      Bench b = new Bench(coats(), List.of());
+      poured(b, 1, 0);
+      List<Entry> two =
+          new ArrayList<>(
+              List.of(
+                  new Entry.Gated(at(90), "gate.box", false),
+                  new Entry.Foamed(at(91), "pour.1.1", Entry.Foam.FALLEN),
+                  new Entry.LevelRead(at(92), "pour.1.1", 30),
+                  new Entry.LeftOut(at(93), "open", "no"),
+                  new Entry.Judged(at(94), "witness", true)));
+      Collections.shuffle(two, new Random(seed));
+      List<Entry> all = new ArrayList<>(b.entries());
+      all.addAll(two);
+      RunState s = RunState.of(b.plan(), all);
+      assertFalse(skipped(b.plan(), s, "gate.box"));
+      assertTrue(skipped(b.plan(), s, "open"));
+      assertFalse(skipped(b.plan(), s, "witness"));
+      assertEquals(s.level().orElseThrow().at(), at(92));
+      assertEquals(s.next(at(95)).orElseThrow().key(), "pour.1.2.weigh");
+    }
+  }
+
+  private static boolean skipped(RunPlan plan, RunState s, String key) {
+    return s.ended(plan.task(key).orElseThrow()).orElseThrow().skipped();
+  }
+
   @Test
   public void levelsHaveToRise() {
     assertThrows(
@@ -340,5 +544,9 @@ public class BenchTest {
     Rise zero = new Rise(List.of(new Rise.Level(0, 0), new Rise.Level(10, 900)), 200);
     Near.absolute(zero.mm(450), 5, 1e-12);
     Near.absolute(zero.mm3(12), 1300, 1e-12);
+    Rise onFirst = new Rise(List.of(new Rise.Level(40, 0), new Rise.Level(50, 1000)), 200);
+    Near.absolute(onFirst.mm(500), 45, 1e-12);
+    Near.absolute(onFirst.mm3(45), 500, 1e-12);
+    Near.absolute(onFirst.mm3(20), 0, 1e-12);
   }
 }

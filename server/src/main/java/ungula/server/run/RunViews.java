@@ -112,7 +112,7 @@ class RunViews {
   private TaskStep task(Task t, RunState state, List<Entry> entries, Instant now) {
     Optional<RunState.Ended> ended = state.ended(t);
     List<Task> before = ended.isPresent() ? List.of() : state.before(t);
-    boolean running = ended.isEmpty() && t.kind() == Kind.WAIT && state.over(t).isPresent();
+    boolean running = state.running(now).contains(t);
     Instant opens = ended.isPresent() ? null : state.window(t, now).opens();
     Set<Integer> wrong = RunState.wrong(entries);
     List<String> pictures = new ArrayList<>();
