@@ -1,12 +1,6 @@
-import { queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router-dom';
-import { client, unwrap } from '../api/client';
-
-const accessQuery = queryOptions({
-  queryKey: ['access'],
-  queryFn: () => unwrap(client.GET('/api/access')),
-  staleTime: Infinity,
-});
+import { accessQuery } from './accessQuery';
 
 /** Who is signed in, and the way out; nothing at the computer Ungula runs on. */
 export function SignedIn() {

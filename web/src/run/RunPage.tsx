@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router-dom';
+import { accessQuery } from '../access/accessQuery';
 import { useTitle } from '../app/useTitle';
 import { Notice } from '../ui/Notice';
 import { NotRead } from '../ui/NotRead';
@@ -11,7 +12,16 @@ import { LeaveOut } from './LeaveOut';
 import { runQuery } from './runQueries';
 import { StandIns } from './StandIns';
 import { StepBody } from './StepBody';
-import { batchOf, heardHere, mainOf, nextOf, pendingKeys, taskOf, then, type Key } from './steps';
+import {
+  batchOf,
+  heardHere,
+  mainOf,
+  nextOf,
+  pendingKeys,
+  taskOf,
+  comingAfter,
+  type Key,
+} from './steps';
 import { StepPictures } from './StepPictures';
 import { useActs } from './useActs';
 import { useLive, useServerNow } from './useLive';
@@ -26,10 +36,12 @@ export function RunPage() {
   const { id = '' } = useParams();
   const { data: run, error, refetch } = useQuery(runQuery(id));
   const screen = useScreen();
+  const { data: access } = useQuery(accessQuery);
+  const who = screen.who === '' ? (access?.initials ?? '') : screen.who;
   useAwake();
   const { live, lost, heard } = useLive(id);
   const now = useServerNow(heard, run?.now ?? 0);
-  const { act, waiting, refused, dismiss } = useActs(id, screen.who);
+  const { act, waiting, refused, dismiss } = useActs(id, who);
   const [earlyAt, setEarlyAt] = useState('');
   const [looked, setLooked] = useState<string | null>(null);
   const [asked, setAsked] = useState<{ step: string; what: Asking } | null>(null);
@@ -175,7 +187,7 @@ export function RunPage() {
       </main>
     );
   }
-  const coming = task ? then(run, task.key, pending).slice(0, 5) : [];
+  const coming = task ? comingAfter(run, task.key, pending).slice(0, 5) : [];
   return (
     <div className={`run${screen.dark ? ' dark' : ''}`}>
       <header>
@@ -193,7 +205,7 @@ export function RunPage() {
           <label className="who">
             <span>You are</span>
             <input
-              value={screen.who}
+              value={who}
               maxLength={20}
               placeholder="initials"
               onChange={(e) => screen.be(e.target.value)}
@@ -261,7 +273,7 @@ export function RunPage() {
             </ol>
           </div>
           <Clocks clocks={run.clocks} now={now} />
-          {task && <StepPictures run={run.id} task={task} who={screen.who} />}
+          {task && <StepPictures run={run.id} task={task} who={who} />}
         </aside>
         {asking === 'grams' && weighing && (
           <Keypad

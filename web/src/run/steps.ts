@@ -29,7 +29,7 @@ export const batchOf = (run: Run, task: RunTask | undefined): RunBatch | undefin
   run.batches.find((b) => b.key === task?.batch);
 
 /** What comes after a step and is still to be done. */
-export function then(run: Run, key: string, pending: Set<string>) {
+export function comingAfter(run: Run, key: string, pending: Set<string>) {
   const at = run.tasks.findIndex((t) => t.key === key);
   return run.tasks.slice(at + 1).filter((t) => !ENDED.has(t.status) && !pending.has(t.key));
 }

@@ -266,6 +266,47 @@ public class RunTest extends OnServer {
     return all;
   }
 
+  /** Twelve times stopped in the middle of a batch, with a scale that goes on. */
+  @Test
+  public void noKillLosesWhatWasAcknowledged() throws Exception {
+    String run = begun(job());
+    until(run, kind("WEIGH"));
+    List<String> kept = texts(run);
+    for (int i = 0; i < 12; i++) {
+      Running.Answer done =
+          act(run, "FOAM", "foam", "RISES").status() == 200
+              ? act(run, "FOAM", "foam", "FALLEN")
+              : does(run, run(run), task(run(run), run(run).get("next").asString()));
+      assertEquals(done.status(), 200, done.text());
+      List<String> now = texts(run);
+      assertEquals(now.subList(0, kept.size()), kept);
+      kept = now;
+      JsonNode clocks = run(run).get("clocks");
+      server.restart();
+      assertEquals(texts(run), kept);
+      assertEquals(run(run).get("clocks"), clocks, "no clock moved");
+    }
+  }
+
+  @Test
+  public void aPictureIsKeptWithItsStep() throws Exception {
+    String run = begun(job());
+    String step = run(run).get("next").asString();
+    byte[] png;
+    try (var in = RunTest.class.getResourceAsStream("/kept/point.png")) {
+      png = in.readAllBytes();
+    }
+    String path = "/api/runs/" + run + "/pictures?who=MB&step=" + step;
+    Running.Answer answer = server.postFile(path, png);
+    assertEquals(answer.status(), 200, answer.text());
+    String id = task(answer.body(), step).get("pictures").get(0).asString();
+    byte[] jpeg = server.get("/api/runs/" + run + "/pictures/" + id).raw();
+    assertEquals(jpeg[0] & 0xff, 0xff);
+    assertEquals(server.postFile(path, new byte[] {1, 2, 3}).status(), 415);
+    assertEquals(server.postFile(path.replace(step, "nowhere"), png).status(), 422);
+    assertEquals(server.get("/api/runs/" + run + "/pictures/none").status(), 404);
+  }
+
   @Test
   public void aDeviceThatDoesNotAnswerSaysSo() throws Exception {
     assertEquals(

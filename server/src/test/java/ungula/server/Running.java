@@ -157,6 +157,13 @@ final class Running implements AutoCloseable {
             .POST(BodyPublishers.ofString(json)));
   }
 
+  Answer postFile(String path, byte[] content) throws Exception {
+    return send(
+        HttpRequest.newBuilder(uri(path))
+            .header("Content-Type", "application/octet-stream")
+            .POST(BodyPublishers.ofByteArray(content)));
+  }
+
   String addJob() throws Exception {
     return post("/api/jobs", "{}").body().get("id").asString();
   }

@@ -1,0 +1,100 @@
+import 'fake-indexeddb/auto';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { act, cleanup, renderHook, waitFor } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { afterEach, expect, test, vi } from 'vitest';
+import { actStore } from './actStore';
+import { useActs } from './useActs';
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+interface Sent {
+  id: string;
+  kind: string;
+  value?: string;
+  agoMs: number;
+  who: string;
+}
+
+/** A server that is there or not, and what it was sent. */
+function server() {
+  const state = { there: true, refuses: '', sent: [] as Sent[] };
+  vi.stubGlobal('fetch', async (request: Request) => {
+    if (!state.there) {
+      throw new TypeError('not reached');
+    }
+    const body = (await request.json()) as Sent;
+    if (body.value === state.refuses) {
+      return Response.json({ title: 'Not now', detail: 'First: pour.' }, { status: 422 });
+    }
+    state.sent.push(body);
+    return Response.json({ version: state.sent.length });
+  });
+  return state;
+}
+
+function screen(run: string) {
+  const queries = new QueryClient();
+  const wrapper = ({ children }: { children: ReactNode }) => (
+    <QueryClientProvider client={queries}>{children}</QueryClientProvider>
+  );
+  return renderHook(() => useActs(run, 'MB'), { wrapper });
+}
+
+const grams = (value: string) => [{ kind: 'GRAMS', value } as const, `${value} g`] as const;
+
+test('what is pressed while the server is lost is delivered once, in order', async () => {
+  const at = server();
+  const { result } = screen('lost');
+  at.there = false;
+  for (const g of ['1', '2', '3']) {
+    await act(() => result.current.act(...grams(g)));
+  }
+  expect(result.current.waiting.map((w) => w.text)).toEqual(['1 g', '2 g', '3 g']);
+  at.there = true;
+  await waitFor(() => expect(result.current.waiting).toHaveLength(0), { timeout: 5000 });
+  expect(at.sent.map((s) => s.value)).toEqual(['1', '2', '3']);
+  expect(new Set(at.sent.map((s) => s.id)).size).toBe(3);
+  expect(at.sent.every((s) => s.who === 'MB' && s.agoMs >= 0)).toBe(true);
+});
+
+test('what waits is there after the page is loaded again', async () => {
+  const at = server();
+  at.there = false;
+  const first = screen('again');
+  await act(() => first.result.current.act(...grams('7')));
+  first.unmount();
+  expect(await actStore.of('again')).toHaveLength(1);
+  at.there = true;
+  const second = screen('again');
+  await waitFor(() => expect(at.sent.map((s) => s.value)).toEqual(['7']), { timeout: 5000 });
+  await waitFor(() => expect(second.result.current.waiting).toHaveLength(0));
+});
+
+test('what is refused is told, and the rest goes on', async () => {
+  const at = server();
+  at.refuses = '2';
+  at.there = false;
+  const { result } = screen('refused');
+  for (const g of ['1', '2', '3']) {
+    await act(() => result.current.act(...grams(g)));
+  }
+  at.there = true;
+  await waitFor(() => expect(at.sent.map((s) => s.value)).toEqual(['1', '3']), { timeout: 5000 });
+  await waitFor(() => expect(result.current.refused).toBe('2 g: First: pour.'));
+});
+
+test('two screens of one browser do not lose what the other did', async () => {
+  const at = server();
+  const a = screen('two');
+  const b = screen('two');
+  await act(() =>
+    Promise.all([a.result.current.act(...grams('1')), b.result.current.act(...grams('2'))]),
+  );
+  await waitFor(() => expect(a.result.current.waiting).toHaveLength(0), { timeout: 5000 });
+  // sent twice it has one name: the server keeps it once
+  expect(new Set(at.sent.map((s) => s.id)).size).toBe(2);
+});
