@@ -144,3 +144,27 @@ test('an answer asked for before a change does not undo it on the page', async (
   expect(result.current.job?.version).toBe(2);
   expect(result.current.job?.words['mould.sidesMm']?.text).toBe('20 mm');
 });
+
+test('a first answer from before a change does not stay', async () => {
+  const held: (() => void)[] = [];
+  vi.stubGlobal('fetch', async (input: Request) => {
+    const early = await server(input);
+    if (held.length === 0) {
+      await new Promise<void>((go) => held.push(go));
+    }
+    return early;
+  });
+  const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  const { result } = renderHook(() => useJob('j'), {
+    wrapper: ({ children }: { children: ReactNode }) => (
+      <QueryClientProvider client={queries}>{children}</QueryClientProvider>
+    ),
+  });
+  await waitFor(() => expect(held).toHaveLength(1));
+  // a model is taken in meanwhile
+  version = 2;
+  const refreshed = result.current.refresh();
+  held[0]?.();
+  await act(() => refreshed);
+  await waitFor(() => expect(result.current.job?.version).toBe(2));
+});

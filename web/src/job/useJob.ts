@@ -102,7 +102,12 @@ export function useJob(id: string) {
         ),
       ).catch(() => undefined);
     },
-    refresh: () => queries.invalidateQueries({ queryKey: jobQuery(id).queryKey, exact: true }),
+    refresh: async () => {
+      const its = { queryKey: jobQuery(id).queryKey, exact: true };
+      // a first answer that is still on its way may be from before
+      await queries.cancelQueries(its);
+      await queries.invalidateQueries(its);
+    },
   };
 }
 

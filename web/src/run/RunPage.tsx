@@ -34,7 +34,7 @@ type Asking = 'grams' | 'level' | 'leave' | null;
 /** The bench: one step at a time, readable from two metres. */
 export function RunPage() {
   const { id = '' } = useParams();
-  const { data: run, error, refetch } = useQuery(runQuery(id));
+  const { data: run, error, refetch, isFetching } = useQuery(runQuery(id));
   const screen = useScreen();
   const { data: access } = useQuery(accessQuery);
   const who = screen.who === '' ? (access?.initials ?? '') : screen.who;
@@ -71,11 +71,12 @@ export function RunPage() {
     .filter((at) => at > (run?.now ?? 0));
   const turn = turns.length > 0 ? Math.min(...turns) : Infinity;
   const turned = now > turn;
+  const behind = live !== null && run !== undefined && live.version > run.version;
   useEffect(() => {
-    if (turned) {
+    if ((turned || behind) && !isFetching) {
       void refetch();
     }
-  }, [turned, refetch]);
+  }, [turned, behind, isFetching, refetch]);
 
   const step = (by: number) => {
     if (run && task) {

@@ -1,7 +1,5 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import type { RunLive } from '../api/client';
-import { runQuery } from './runQueries';
 
 /** So long without a word the server is lost, ms. */
 const LOST = 3500;
@@ -10,17 +8,13 @@ const LOST = 3500;
 export function useLive(id: string) {
   const [live, setLive] = useState<RunLive | null>(null);
   const [lost, setLost] = useState(false);
-  const queries = useQueryClient();
-  const heard = useRef({ at: 0, server: 0, version: -1 });
+  const heard = useRef({ at: 0, server: 0 });
   useEffect(() => {
     heard.current.at = performance.now();
     const source = new EventSource(`/api/runs/${id}/live`);
     source.addEventListener('message', (e: MessageEvent<string>) => {
       const now = JSON.parse(e.data) as RunLive;
-      if (now.version !== heard.current.version) {
-        void queries.invalidateQueries({ ...runQuery(id), exact: true });
-      }
-      heard.current = { at: performance.now(), server: now.now, version: now.version };
+      heard.current = { at: performance.now(), server: now.now };
       setLive(now);
       setLost(false);
     });
@@ -33,7 +27,7 @@ export function useLive(id: string) {
       clearInterval(watch);
       source.close();
     };
-  }, [id, queries]);
+  }, [id]);
   return { live, lost, heard };
 }
 

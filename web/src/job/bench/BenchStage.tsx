@@ -54,6 +54,12 @@ export function BenchStage({ job }: { job: Job }) {
               {stops.map((c) => c.title).join(' · ')}
             </p>
           )}
+          {job.undecided.length > 0 && (
+            <p className="quiet">
+              Not decided yet: {job.undecided.map((u) => u.text).join(', ')}. What depends on it is
+              not asked for at the bench.
+            </p>
+          )}
           <p>
             <Button
               variant={going.length > 0 ? 'outline-primary' : 'primary'}

@@ -2,9 +2,13 @@ package ungula.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.RequestOptions;
 import java.nio.file.Path;
+import java.util.Map;
+import java.util.regex.Pattern;
 import org.testng.annotations.Test;
 
 /** Takes the pictures the README shows. Run by name only; it is not one of the tests. */
@@ -94,10 +98,6 @@ public class Screenshots extends Browsing {
     button("Solid").click();
     page.locator(".solid[data-coats='6']").waitFor();
     take("peel");
-    visit(demoJobItself("Ship's bell") + "/rubber");
-    page.locator("details.rubbers tbody tr").first().waitFor();
-    drawn();
-    take("choosing");
     visit("shopping");
     page.locator("table.compare tfoot").waitFor();
     take("shopping");
@@ -107,6 +107,12 @@ public class Screenshots extends Browsing {
     visit("days");
     assertThat(page.locator(".whose").first()).isVisible();
     take("bench");
+    visit(finial + "/bench");
+    button("Begin the mould").click();
+    page.waitForURL(Pattern.compile(".*/runs/.*"));
+    page.locator(".who input").fill("MB");
+    weighing();
+    take("weighing");
     visit("workshop");
     assertThat(word("name")).isVisible();
     take("workshop");
@@ -118,6 +124,38 @@ public class Screenshots extends Browsing {
     page.locator(".proposed").waitFor();
     pictured();
     take("proposal");
+  }
+
+  /** Goes on to the middle of weighing hardener, on the made-up scale. */
+  private void weighing() {
+    Locator says = page.locator(".say h1");
+    while (!says.textContent().startsWith("Put the cup")) {
+      String before = says.textContent();
+      Locator over = button("It is over already");
+      if (over.count() > 0) {
+        over.click();
+      } else {
+        page.keyboard().press("Space");
+      }
+      assertThat(says).not().hasText(before);
+    }
+    hand("put 45");
+    assertThat(page.locator(".amount .digits")).hasText("45.0");
+    while (!says.textContent().startsWith("Pour base")) {
+      button("Set to zero").click();
+      page.waitForTimeout(1000);
+    }
+    hand("put 430");
+    assertThat(says).containsText("Pour hardener");
+    hand("put 350");
+    assertThat(page.locator(".amount .digits")).hasText(Pattern.compile("349.9|350.*"));
+  }
+
+  private void hand(String deed) {
+    page.request()
+        .post(
+            app.url("api/devices/stand-ins/SCALE"),
+            RequestOptions.create().setData(Map.of("deed", deed)));
   }
 
   /** Waits until every picture on the page is there. */

@@ -168,6 +168,7 @@ public class RunTest extends OnServer {
     assertTrue(no.text().contains("The base is not weighed yet."), no.text());
     assertEquals(act(run, "GRAMS", "value", "much").status(), 422);
     assertEquals(act(run, "TARE").status(), 422, "there is no scale");
+    assertEquals(deliver(run, "x".repeat(37), "TICK", "key", "box").status(), 422);
     assertEquals(run(run).get("version").asInt(), before);
     assertEquals(act(UUID.randomUUID().toString(), "TICK", "key", "x").status(), 404);
   }

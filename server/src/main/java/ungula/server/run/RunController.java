@@ -38,7 +38,7 @@ class RunController {
    * @param name of the job
    * @param ended null while it runs
    * @param entries written down in it
-   * @param presses what is to be done next, or by when; empty once it is ended
+   * @param presses what is to be done next, or by when; only of those that go on
    */
   record RunListed(
       String id,
@@ -49,7 +49,7 @@ class RunController {
       int entries,
       String presses) {}
 
-  private RunListed listed(RunMapper.Listed r) {
+  private RunListed listed(RunMapper.Listed r, String presses) {
     return new RunListed(
         r.id(),
         r.jobId(),
@@ -57,19 +57,19 @@ class RunController {
         views.day(r.begun()),
         r.ended() == null ? null : views.day(r.ended()),
         r.entries(),
-        r.ended() == null ? views.presses(r.id()) : "");
+        presses);
   }
 
   /** Runs that are not ended. */
   @GetMapping("/runs")
   List<RunListed> goingRuns() {
-    return runs.going().stream().map(this::listed).toList();
+    return runs.going().stream().map(r -> listed(r, views.presses(r.id()))).toList();
   }
 
   /** All runs of a job, the newest first. */
   @GetMapping("/jobs/{job}/runs")
   List<RunListed> runsOf(@PathVariable String job) {
-    return runs.of(job).stream().map(this::listed).toList();
+    return runs.of(job).stream().map(r -> listed(r, "")).toList();
   }
 
   /** Begins one by the job's plan as it is, which is frozen for it. */

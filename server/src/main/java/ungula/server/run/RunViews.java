@@ -1,10 +1,14 @@
 package ungula.server.run;
 
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Component;
@@ -67,29 +71,42 @@ class RunViews {
     return workshop.current().hours().clock();
   }
 
-  /** A time of today by the clock alone, of another day with its day. */
-  private String time(Instant at) {
-    var then = at.atZone(zone()).toLocalDateTime();
-    var now = runs.now().atZone(zone()).toLocalDate();
-    return then.toLocalDate().equals(now) ? Moments.clock(then.toLocalTime()) : Moments.text(then);
+  /** The clock on the wall, read once for all of a view. */
+  private record Wall(ZoneId zone, LocalDate today) {
+
+    /** A time of today by the clock alone, of another day with its day. */
+    String time(Instant at) {
+      LocalDateTime then = at.atZone(zone).toLocalDateTime();
+      return then.toLocalDate().equals(today)
+          ? Moments.clock(then.toLocalTime())
+          : Moments.text(then);
+    }
+  }
+
+  private Wall wall() {
+    ZoneId zone = zone();
+    return new Wall(zone, runs.now().atZone(zone).toLocalDate());
   }
 
   RunResponse view(String id, String jobName) {
     Runs.Going g = runs.find(id);
+    Wall wall = wall();
     synchronized (g) {
       Bench bench = g.bench();
       RunPlan plan = bench.plan();
       RunState state = bench.state();
       Instant now = runs.now();
       List<Entry> entries = bench.entries();
-      List<TaskStep> tasks = plan.tasks().stream().map(t -> task(t, state, entries, now)).toList();
+      Looked looked = Looked.of(state, entries, now);
+      List<TaskStep> tasks =
+          plan.tasks().stream().map(t -> task(t, state, looked, wall, now)).toList();
       boolean inch = plan.units().display() == Units.Display.INCH;
       return new RunResponse(
           id,
           g.jobId,
           jobName,
-          time(g.begun),
-          g.ended == null ? null : time(g.ended),
+          wall.time(g.begun),
+          g.ended == null ? null : wall.time(g.ended),
           entries.size(),
           now.toEpochMilli(),
           state.next(now).map(Task::key).orElse(""),
@@ -99,8 +116,8 @@ class RunViews {
           inch ? "oz" : "g",
           tasks,
           plan.batches().stream().map(b -> batch(b, state, plan)).toList(),
-          Clock.of(plan, state, now).stream().map(this::clock).toList(),
-          entries(g, plan, entries),
+          Clock.of(plan, state, now).stream().map(c -> clock(c, wall)).toList(),
+          entries(g, plan, entries, wall),
           Weighing.of(plan, state, false, null).orElse(null));
     }
   }
@@ -109,20 +126,30 @@ class RunViews {
     return s == Status.DONE || s == Status.SKIPPED;
   }
 
-  private TaskStep task(Task t, RunState state, List<Entry> entries, Instant now) {
+  /**
+   * What is the same for all steps.
+   *
+   * @param pictures by the step they were taken at
+   */
+  private record Looked(Set<Task> running, Set<Task> ready, Map<String, List<String>> pictures) {
+
+    static Looked of(RunState state, List<Entry> entries, Instant now) {
+      Set<Integer> wrong = RunState.wrong(entries);
+      Map<String, List<String>> pictures = new HashMap<>();
+      for (int i = 0; i < entries.size(); i++) {
+        if (entries.get(i) instanceof Entry.Pictured p && !wrong.contains(i + 1)) {
+          pictures.computeIfAbsent(p.step(), k -> new ArrayList<>()).add(p.picture());
+        }
+      }
+      return new Looked(
+          Set.copyOf(state.running(now)), Set.copyOf(state.ready(now)), Map.copyOf(pictures));
+    }
+  }
+
+  private static TaskStep task(Task t, RunState state, Looked looked, Wall wall, Instant now) {
     Optional<RunState.Ended> ended = state.ended(t);
     List<Task> before = ended.isPresent() ? List.of() : state.before(t);
-    boolean running = state.running(now).contains(t);
     Instant opens = ended.isPresent() ? null : state.window(t, now).opens();
-    Set<Integer> wrong = RunState.wrong(entries);
-    List<String> pictures = new ArrayList<>();
-    for (int i = 0; i < entries.size(); i++) {
-      if (entries.get(i) instanceof Entry.Pictured p
-          && p.step().equals(t.key())
-          && !wrong.contains(i + 1)) {
-        pictures.add(p.picture());
-      }
-    }
     return new TaskStep(
         t.key(),
         t.kind(),
@@ -133,15 +160,17 @@ class RunViews {
         t.batch(),
         ended.isPresent()
             ? ended.get().skipped() ? Status.SKIPPED : Status.DONE
-            : running ? Status.RUNNING : state.ready(now).contains(t) ? Status.READY : Status.OPEN,
-        ended.map(e -> time(e.at())).orElse(""),
+            : looked.running.contains(t)
+                ? Status.RUNNING
+                : looked.ready.contains(t) ? Status.READY : Status.OPEN,
+        ended.map(e -> wall.time(e.at())).orElse(""),
         t.minutes() > 0 ? Timespan.formatMin(t.minutes()) : "",
         before.isEmpty() ? "" : before.get(0).label(),
-        opens != null && opens.isAfter(now) ? time(opens) : "",
-        state.notGood(t).map(this::time).orElse(""),
+        opens != null && opens.isAfter(now) ? wall.time(opens) : "",
+        state.notGood(t).map(wall::time).orElse(""),
         t.shows(),
         t.cares(),
-        pictures);
+        looked.pictures.getOrDefault(t.key(), List.of()));
   }
 
   private static BatchView batch(Batch b, RunState state, RunPlan plan) {
@@ -169,19 +198,20 @@ class RunViews {
     return state.current().filter(c -> c.batch().equals(b)).isPresent();
   }
 
-  private ClockView clock(Clock c) {
+  private static ClockView clock(Clock c, Wall wall) {
     return new ClockView(
         c.key(),
         c.what(),
         c.label(),
         c.from().toEpochMilli(),
         c.until().toEpochMilli(),
-        time(c.from()),
-        time(c.until()),
+        wall.time(c.from()),
+        wall.time(c.until()),
         c.rings().stream().map(r -> new RingView(r.at().toEpochMilli(), r.says())).toList());
   }
 
-  private List<EntryView> entries(Runs.Going g, RunPlan plan, List<Entry> entries) {
+  private static List<EntryView> entries(
+      Runs.Going g, RunPlan plan, List<Entry> entries, Wall wall) {
     Set<Integer> wrong = RunState.wrong(entries);
     List<EntryView> all = new ArrayList<>();
     for (int i = 0; i < entries.size(); i++) {
@@ -190,7 +220,7 @@ class RunViews {
       all.add(
           new EntryView(
               i + 1,
-              time(e.at()),
+              wall.time(e.at()),
               g.who.get(i),
               Told.of(plan, e),
               counts,

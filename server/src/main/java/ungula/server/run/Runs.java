@@ -305,6 +305,12 @@ class Runs implements Devices.Listener {
    */
   void act(String runId, Act act) {
     Going g = find(runId);
+    if (act.id() == null || !act.id().matches("[\\w-]{1,36}")) {
+      throw new Problem(
+          HttpStatus.UNPROCESSABLE_CONTENT,
+          "No id",
+          "What is done has an id of 1 to 36 letters, digits, - and _, so that it is kept once.");
+    }
     if (g.acts.contains(act.id())) {
       return;
     }
