@@ -210,6 +210,11 @@ export function RunPage() {
               maxLength={20}
               placeholder="initials"
               onChange={(e) => screen.be(e.target.value)}
+              onKeyDown={(e) => {
+                if (e.key === 'Enter') {
+                  e.currentTarget.blur();
+                }
+              }}
             />
           </label>
           <button type="button" onClick={() => screen.darken(!screen.dark)}>

@@ -111,6 +111,7 @@ public class Screenshots extends Browsing {
     button("Begin the mould").click();
     page.waitForURL(Pattern.compile(".*/runs/.*"));
     page.locator(".who input").fill("MB");
+    page.locator(".who input").press("Enter");
     weighing();
     take("weighing");
     visit("workshop");
