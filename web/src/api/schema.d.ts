@@ -1028,6 +1028,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/jobs/{job}/rehearsals': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['rehearseRun'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/jobs/{job}/runs': {
     parameters: {
       query?: never;
@@ -1220,6 +1236,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/runs/{id}/hand': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['handInRun'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/runs/{id}/live': {
     parameters: {
       query?: never;
@@ -1284,6 +1316,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/runs/{id}/score': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['scoreOfRun'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/runs/{id}/section': {
     parameters: {
       query?: never;
@@ -1294,6 +1342,22 @@ export interface paths {
     get: operations['sectionOfRun'];
     put?: never;
     post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/runs/{id}/speed': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['hurryRun'];
     delete?: never;
     options?: never;
     head?: never;
@@ -1956,6 +2020,14 @@ export interface components {
       groups: components['schemas']['GroupView'][];
       missing: string[];
     };
+    Handed: {
+      deed: string;
+      /** @enum {string} */
+      kind: 'SCALE' | 'GAUGE' | 'ROOM';
+    };
+    HandedDone: {
+      said: string;
+    };
     Imported: {
       /** Format: int32 */
       added: number;
@@ -2352,6 +2424,8 @@ export interface components {
       scaleSays: string;
       scaleThere: boolean;
       settled: boolean;
+      /** Format: double */
+      speed: number;
       trend: number[];
       /** Format: int32 */
       version: number;
@@ -2376,6 +2450,13 @@ export interface components {
     };
     /** @enum {string} */
     LotWord: 'baseLeftG' | 'hardenerLeftG' | 'number' | 'opened' | 'received' | 'useBy';
+    Mark: {
+      /** Format: int32 */
+      lost: number;
+      says: string;
+      /** @enum {string} */
+      subject: 'GATE' | 'RATIO' | 'POT_LIFE' | 'LEVEL' | 'WINDOW';
+    };
     MarkView: {
       area: string;
       /** @enum {string} */
@@ -2693,6 +2774,9 @@ export interface components {
       now: number;
       /** Format: double */
       pourLineMm?: number;
+      rehearsal: boolean;
+      /** Format: double */
+      speed: number;
       tasks: components['schemas']['TaskStep'][];
       /** Format: int32 */
       version: number;
@@ -2706,6 +2790,11 @@ export interface components {
       edits: components['schemas']['Edit'][];
       text: string;
       until: string;
+    };
+    Score: {
+      marks: components['schemas']['Mark'][];
+      /** Format: int32 */
+      points: number;
     };
     SecondPart: {
       firstIsBase: boolean;
@@ -5003,6 +5092,28 @@ export interface operations {
       };
     };
   };
+  rehearseRun: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        job: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RunResponse'];
+        };
+      };
+    };
+  };
   runsOf: {
     parameters: {
       query?: never;
@@ -5324,6 +5435,32 @@ export interface operations {
       };
     };
   };
+  handInRun: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['Handed'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['HandedDone'];
+        };
+      };
+    };
+  };
   liveRun: {
     parameters: {
       query?: never;
@@ -5420,6 +5557,28 @@ export interface operations {
       };
     };
   };
+  scoreOfRun: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['Score'];
+        };
+      };
+    };
+  };
   sectionOfRun: {
     parameters: {
       query?: never;
@@ -5438,6 +5597,30 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['SectionDrawing'];
+        };
+      };
+    };
+  };
+  hurryRun: {
+    parameters: {
+      query: {
+        times: number;
+      };
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RunResponse'];
         };
       };
     };

@@ -9,6 +9,7 @@ import { Clocks } from './Clocks';
 import { glued } from './glued';
 import { Keypad } from './Keypad';
 import { LeaveOut } from './LeaveOut';
+import { Rehearsed } from './Rehearsed';
 import { runQuery } from './runQueries';
 import { StandIns } from './StandIns';
 import { StepBody } from './StepBody';
@@ -226,6 +227,9 @@ export function RunPage() {
         </span>
       </header>
       <div className="told" aria-live="assertive">
+        {run.rehearsal && (
+          <Rehearsed run={run.id} speed={live?.speed ?? run.speed} version={run.version} />
+        )}
         {rings.due.map((r) => (
           <div className="rings" role="alert" key={r.id}>
             <p>{r.says}</p>
@@ -279,7 +283,7 @@ export function RunPage() {
             </ol>
           </div>
           <Clocks clocks={run.clocks} now={now} />
-          {task && <StepPictures run={run.id} task={task} who={who} />}
+          {task && !run.rehearsal && <StepPictures run={run.id} task={task} who={who} />}
         </aside>
         {asking === 'grams' && weighing && (
           <Keypad
@@ -314,7 +318,7 @@ export function RunPage() {
           />
         )}
       </main>
-      {task && !early && <StandIns step={task.key} />}
+      {task && !early && <StandIns step={task.key} rehearsal={run.rehearsal ? run.id : null} />}
       <footer>
         <button type="button" className="key" onClick={() => step(-1)}>
           Back

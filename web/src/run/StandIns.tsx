@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { client, unwrap, type Device } from '../api/client';
 
 /** In the made-up workshop: the hand that pours, and that works pump and valve. */
-export function StandIns({ step }: { step: string }) {
+export function StandIns({ step, rehearsal }: { step: string; rehearsal: string | null }) {
   const { data: devices } = useQuery({
     queryKey: ['devices'],
     queryFn: () => unwrap(client.GET('/api/devices')),
@@ -11,12 +11,21 @@ export function StandIns({ step }: { step: string }) {
   const [said, setSaid] = useState('');
   const hand = (kind: Device['kind'], deed: string) =>
     unwrap(
-      client.POST('/api/devices/stand-ins/{kind}', { params: { path: { kind } }, body: { deed } }),
+      rehearsal === null
+        ? client.POST('/api/devices/stand-ins/{kind}', {
+            params: { path: { kind } },
+            body: { deed },
+          })
+        : client.POST('/api/runs/{id}/hand', {
+            params: { path: { id: rehearsal } },
+            body: { kind, deed },
+          }),
     ).then(
       (done) => setSaid(done.said),
       () => setSaid('Ungula does not answer.'),
     );
-  const built = (kind: Device['kind']) => devices?.some((d) => d.builtIn && d.kind === kind);
+  const built = (kind: Device['kind']) =>
+    rehearsal !== null || devices?.some((d) => d.builtIn && d.kind === kind);
   const weighs = /\.(weigh|stir)$/.test(step);
   const degas = step.endsWith('.degas');
   if ((!weighs || !built('SCALE')) && (!degas || !built('GAUGE'))) {

@@ -93,6 +93,8 @@ const RUN: Run = {
   ],
   clocks: [],
   entries: [],
+  rehearsal: false,
+  speed: 1,
 };
 
 const LIVE: RunLive = {
@@ -107,6 +109,7 @@ const LIVE: RunLive = {
   gauge: '',
   trend: [],
   clock: '',
+  speed: 1,
 };
 
 /** What the server sends all screens. */
@@ -143,7 +146,7 @@ function open(run: Partial<Run>) {
   vi.stubGlobal('fetch', async (request: Request) => {
     const { pathname } = new URL(request.url);
     if (request.method === 'POST') {
-      sent.push((await request.json()) as (typeof sent)[number]);
+      sent.push((await request.json().catch(() => ({}))) as (typeof sent)[number]);
     }
     return pathname === '/api/devices'
       ? Response.json([])
@@ -151,7 +154,14 @@ function open(run: Partial<Run>) {
         ? Response.json({ initials: 'AB' })
         : pathname.endsWith('/section')
           ? Response.json({ left: 0, right: 10, top: 10, bottom: 0, shapes: [], dimensions: [] })
-          : Response.json({ ...RUN, ...run });
+          : pathname.endsWith('/score')
+            ? Response.json({
+                points: 95,
+                marks: [{ subject: 'GATE', lost: 5, says: 'Skipped: cups ready.' }],
+              })
+            : pathname.endsWith('/hand')
+              ? Response.json({ said: 'done: put 45' })
+              : Response.json({ ...RUN, ...run });
   });
   render(
     <QueryClientProvider client={new QueryClient()}>
@@ -304,4 +314,18 @@ test('the keypad takes what a keyboard types, with its own unit', async () => {
 test('a number stays with its unit', () => {
   expect(glued('Read 149.6 mm, then 2 min more')).toBe('Read 149.6\u00a0mm, then 2\u00a0min more');
   expect(glued('12 locators')).toBe('12 locators');
+});
+
+test('a rehearsal says that nothing is kept, is hurried, and says how it goes', async () => {
+  const sent = open({ ...at('pour.1.1.weigh'), weighing: WEIGHING, rehearsal: true });
+  await screen.findByText('Rehearsal: nothing of it is kept.');
+  expect(screen.queryByRole('button', { name: 'Add a picture' })).toBeNull();
+  await userEvent.click(screen.getByRole('button', { name: '× 60' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Put a cup on' }));
+  await vi.waitFor(() => expect(sent).toHaveLength(2));
+  expect(sent[1]).toMatchObject({ kind: 'SCALE', deed: 'put 45' });
+  Stream.last?.say({ speed: 60 });
+  expect(screen.getByRole('button', { name: '× 60' }).getAttribute('aria-pressed')).toBe('true');
+  await userEvent.click(screen.getByRole('button', { name: 'How does it go?' }));
+  await screen.findByText('Skipped: cups ready.');
 });

@@ -8,13 +8,13 @@ const LOST = 3500;
 export function useLive(id: string) {
   const [live, setLive] = useState<RunLive | null>(null);
   const [lost, setLost] = useState(false);
-  const heard = useRef({ at: 0, server: 0 });
+  const heard = useRef({ at: 0, server: 0, speed: 1 });
   useEffect(() => {
     heard.current.at = performance.now();
     const source = new EventSource(`/api/runs/${id}/live`);
     source.addEventListener('message', (e: MessageEvent<string>) => {
       const now = JSON.parse(e.data) as RunLive;
-      heard.current = { at: performance.now(), server: now.now };
+      heard.current = { at: performance.now(), server: now.now, speed: now.speed };
       setLive(now);
       setLost(false);
     });
@@ -39,7 +39,7 @@ export function useServerNow(heard: ReturnType<typeof useLive>['heard'], known: 
   const read = () =>
     heard.current.server === 0
       ? known
-      : heard.current.server + (performance.now() - heard.current.at);
+      : heard.current.server + (performance.now() - heard.current.at) * heard.current.speed;
   const [now, setNow] = useState(read);
   useEffect(() => {
     const tick = setInterval(() => setNow(read()), 250);

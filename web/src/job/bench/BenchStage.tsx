@@ -23,6 +23,12 @@ export function BenchStage({ job }: { job: Job }) {
       await go(`/runs/${run.id}`);
     },
   });
+  const rehearse = useMutation({
+    networkMode: 'always',
+    mutationFn: () =>
+      unwrap(client.POST('/api/jobs/{job}/rehearsals', { params: { path: { job: job.id } } })),
+    onSuccess: (run) => go(`/runs/${run.id}`),
+  });
   const going = runs?.filter((r) => r.ended === undefined) ?? [];
   const stops = job.cautions.filter((c) => c.level === 'STOP');
   const look = shown ?? runs?.[0]?.id;
@@ -30,8 +36,15 @@ export function BenchStage({ job }: { job: Job }) {
     <>
       <h1>Bench</h1>
       <NotRead what="What was made" error={error} again={refetch} />
-      {begin.error && (
-        <Notice title="It was not begun" text={begin.error.message} close={begin.reset} />
+      {(begin.error ?? rehearse.error) && (
+        <Notice
+          title="It was not begun"
+          text={(begin.error ?? rehearse.error)?.message ?? ''}
+          close={() => {
+            begin.reset();
+            rehearse.reset();
+          }}
+        />
       )}
       {going.map((r) => (
         <p className="sentence" key={r.id}>
@@ -46,7 +59,8 @@ export function BenchStage({ job }: { job: Job }) {
           <p className="sentence">
             At the bench you see one step at a time, weigh with your scale, and keep the pot life.
             Each mould goes by the plan as it is when you begin it: changing the plan later does not
-            change a mould that is being made.
+            change a mould that is being made. Rehearsed, it is the same with a made-up scale and a
+            clock that can be hurried, and says what went wrong.
           </p>
           {stops.length > 0 && (
             <p className="quiet">
@@ -71,6 +85,13 @@ export function BenchStage({ job }: { job: Job }) {
                 : going.length > 0
                   ? 'Begin another mould'
                   : 'Begin the next mould'}
+            </Button>{' '}
+            <Button
+              variant="outline-primary"
+              disabled={rehearse.isPending}
+              onClick={() => rehearse.mutate()}
+            >
+              Rehearse it
             </Button>
           </p>
         </>

@@ -130,6 +130,8 @@ public class RunTest extends OnServer {
     assertTrue(end.get("entries").toString().contains("MB"));
     server.post("/api/runs/" + run + "/ended?ended=true", "");
     assertTrue(run(run).has("ended"));
+    assertEquals(act(run, "FOAM", "foam", "RISES").status(), 409, "it is ended");
+    assertEquals(act(run, "CORRECT", "number", 1, "why", "seen later").status(), 200);
     assertFalse(server.get("/api/runs").body().toString().contains(run));
     assertTrue(server.get("/api/jobs/" + job + "/runs").body().toString().contains(run));
   }
@@ -287,6 +289,60 @@ public class RunTest extends OnServer {
       assertEquals(texts(run), kept);
       assertEquals(run(run).get("clocks"), clocks, "no clock moved");
     }
+  }
+
+  /** The same bench with stand-ins and a hurried clock; nothing of it is kept. */
+  @Test
+  public void aRehearsalGoesByTheSameRulesAndIsKeptNowhere() throws Exception {
+    String job = job();
+    server.post("/api/stock", "{\"product\": \"marram-20\"}");
+    double before = usable();
+    Running.Answer begun = server.post("/api/jobs/" + job + "/rehearsals", "");
+    assertEquals(begun.status(), 200, begun.text());
+    String run = begun.body().get("id").asString();
+    assertTrue(begun.body().get("rehearsal").asBoolean());
+    until(run, kind("WEIGH"));
+    hand(run, "put 45");
+    await(run, l -> l.get("settled").asBoolean() && l.get("scale").asString().startsWith("45"));
+    assertEquals(act(run, "TARE").status(), 200);
+    double base = grams(run(run).get("weighing").get("target").asString());
+    hand(run, "put " + base);
+    await(
+        run, l -> l.has("weighing") && l.get("weighing").get("name").asString().equals("hardener"));
+    hand(run, "put " + 1.1 * grams(run(run).get("weighing").get("target").asString()));
+    await(
+        run,
+        l -> left(l).endsWith("to go") && l.get("weighing").get("name").asString().equals("base"));
+    server.post("/api/runs/" + run + "/speed?times=600", "");
+    assertEquals(server.post("/api/runs/" + run + "/speed?times=0", "").status(), 422);
+    // an hour in six seconds: the pot life is over
+    await(run, l -> score(run).contains("stands mixed since"));
+    assertTrue(score(run).contains("got too much hardener"), score(run));
+    assertEquals(server.get("/api/jobs/" + job + "/runs").body().size(), 0);
+    assertFalse(server.get("/api/runs").body().toString().contains(run));
+    assertEquals(usable(), before, 1e-9);
+    assertEquals(
+        server.postFile("/api/runs/" + run + "/pictures?who=&step=box", new byte[3]).status(), 415);
+    assertEquals(server.post("/api/runs/" + run + "/ended?ended=true", "").status(), 404);
+    server.restart();
+    assertEquals(server.get("/api/runs/" + run).status(), 404);
+  }
+
+  private String score(String run) {
+    try {
+      return server.get("/api/runs/" + run + "/score").text();
+    } catch (Exception e) {
+      throw new AssertionError(e);
+    }
+  }
+
+  private void hand(String run, String deed) throws Exception {
+    String body = JSON.writeValueAsString(Map.of("kind", "SCALE", "deed", deed));
+    assertEquals(server.post("/api/runs/" + run + "/hand", body).status(), 200);
+  }
+
+  private static double grams(String text) {
+    return Double.parseDouble(text.replaceAll("[^0-9.]", ""));
   }
 
   @Test

@@ -25,6 +25,9 @@ public final class Bench {
   private final List<Entry> entries;
   private RunState state;
 
+  /** As the room was last heard of: written down when it matters. */
+  private Double roomC;
+
   /**
    * @param entries so far
    */
@@ -83,6 +86,9 @@ public final class Bench {
     if (reading instanceof Reading.Overload) {
       throw new Refused("There is more on the scale than it carries: take it off.");
     }
+    if (reading instanceof Reading.Room room) {
+      roomC = room.degreesC();
+    }
     if (reading instanceof Reading.Weight w) {
       weigh(at, w);
     }
@@ -123,7 +129,7 @@ public final class Bench {
   /** The pot life begins when the second part falls onto the first. */
   private void met(Instant at, Progress now, Part part) {
     if (part == Part.HARDENER && now.met() == null) {
-      add(new Entry.Met(at, now.batch().key()));
+      add(new Entry.Met(at, now.batch().key(), roomC));
     }
   }
 

@@ -79,7 +79,7 @@ public record Clock(
 
   private static Clock potLife(Progress p, Instant by, RunState state) {
     String name = capital(p.batch().name());
-    double min = p.batch().potLifeMin();
+    double min = p.potLifeMin().orElseThrow();
     List<Ring> rings = new ArrayList<>();
     for (RunState.Alarm a : state.alarms()) {
       if (a.batch().equals(p.batch().key())) {

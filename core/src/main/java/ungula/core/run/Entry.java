@@ -42,8 +42,12 @@ public sealed interface Entry {
   record Weighed(Instant at, String batch, Part part, double grams, Double shownG)
       implements Entry {}
 
-  /** The first of the second part fell onto the first: the pot life of a batch begins. */
-  record Met(Instant at, String batch) implements Entry {}
+  /**
+   * The first of the second part fell onto the first: the pot life of a batch begins.
+   *
+   * @param roomC as warm as it was then; null where nobody heard
+   */
+  record Met(Instant at, String batch, Double roomC) implements Entry {}
 
   /** What was in the cup of a batch is thrown away; it is weighed anew in a clean one. */
   record StartedOver(Instant at, String batch) implements Entry {}

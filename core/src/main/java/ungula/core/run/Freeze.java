@@ -118,6 +118,8 @@ public final class Freeze {
         parts && rubber.potLifeMin() != null
             ? rubber.inRoomMin(rubber.potLifeMin(), brief.workshop().roomC())
             : null,
+        brief.workshop().roomC(),
+        rubber.factorPerTen(),
         key + (coat ? ".brush" : ".pour"),
         coat ? null : rise(p, pour));
   }

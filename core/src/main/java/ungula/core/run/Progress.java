@@ -13,6 +13,7 @@ import ungula.core.run.RunPlan.Batch;
  * @param additiveG of what is stirred in; 0 before
  * @param asItIs whether the first part was taken as it is
  * @param met when the pot life began; null before
+ * @param metC as warm as the room was then; null where nobody heard
  * @param weighed when something of it was last weighed; null before
  * @param used when it left the cup; null before
  */
@@ -23,6 +24,7 @@ public record Progress(
     double additiveG,
     boolean asItIs,
     Instant met,
+    Double metC,
     Instant weighed,
     Instant used) {
 
@@ -51,7 +53,7 @@ public record Progress(
   public record Still(double addBaseG, double totalG, Double mm3) {}
 
   static Progress of(Batch b) {
-    return new Progress(b, 0, 0, 0, false, null, null, null);
+    return new Progress(b, 0, 0, 0, false, null, null, null, null);
   }
 
   public double of(Part part) {
@@ -133,19 +135,27 @@ public record Progress(
         part == Part.ADDITIVE ? grams : additiveG,
         asItIs,
         met,
+        metC,
         at,
         used);
   }
 
-  Progress met(Instant at) {
-    return new Progress(batch, baseG, hardenerG, additiveG, asItIs, at, weighed, used);
+  Progress met(Instant at, Double roomC) {
+    return new Progress(batch, baseG, hardenerG, additiveG, asItIs, at, roomC, weighed, used);
+  }
+
+  /** In the room as it was when its parts met; empty where it is not known. */
+  public Optional<Double> potLifeMin() {
+    double warmer = metC == null ? 0 : metC - batch.roomC();
+    return Optional.ofNullable(batch.potLifeMin())
+        .map(min -> min / Math.pow(batch.perTen(), warmer / 10));
   }
 
   Progress takenAsItIs() {
-    return new Progress(batch, baseG, hardenerG, additiveG, true, met, weighed, used);
+    return new Progress(batch, baseG, hardenerG, additiveG, true, met, metC, weighed, used);
   }
 
   Progress used(Instant at) {
-    return new Progress(batch, baseG, hardenerG, additiveG, asItIs, met, weighed, at);
+    return new Progress(batch, baseG, hardenerG, additiveG, asItIs, met, metC, weighed, at);
   }
 }

@@ -112,7 +112,9 @@ public record RunPlan(
    * @param additiveShare grams of it for each gram of the other two
    * @param tolerance share of a part's target that is still right
    * @param density of the mix, g/cm³; null where it is not known
-   * @param potLifeMin in the room as it is, from when its parts meet; null where it is not known
+   * @param potLifeMin in the room as planned, from when its parts meet; null where it is not known
+   * @param roomC as planned
+   * @param perTen how many times shorter its pot life is in a room 10 °C warmer
    * @param used key of the task by which it leaves the cup
    * @param rise of the box it goes into; null without one
    */
@@ -129,6 +131,8 @@ public record RunPlan(
       double tolerance,
       Double density,
       Double potLifeMin,
+      double roomC,
+      double perTen,
       String used,
       Rise rise) {
 

@@ -104,7 +104,7 @@ public final class RunState {
     } else if (e instanceof Entry.Weighed w) {
       weigh(w);
     } else if (e instanceof Entry.Met m) {
-      batches.computeIfPresent(m.batch(), (k, p) -> p.met() == null ? p.met(m.at()) : p);
+      batches.computeIfPresent(m.batch(), (k, p) -> p.met() == null ? p.met(m.at(), m.roomC()) : p);
     } else if (e instanceof Entry.StartedOver s) {
       startOver(s);
     } else if (e instanceof Entry.Done d) {
@@ -443,9 +443,10 @@ public final class RunState {
   public List<Alarm> alarms() {
     List<Alarm> all = new ArrayList<>();
     for (Progress p : batches.values()) {
-      if (p.met() != null && p.batch().potLifeMin() != null) {
+      Optional<Double> min = p.potLifeMin();
+      if (p.met() != null && min.isPresent()) {
         for (double share : ALARMS) {
-          Instant at = later(p.met(), p.batch().potLifeMin() * share);
+          Instant at = later(p.met(), min.get() * share);
           if (p.used() == null || at.isBefore(p.used())) {
             all.add(new Alarm(at, p.batch().key(), share));
           }
@@ -458,9 +459,9 @@ public final class RunState {
 
   /** When a batch has to be used; empty while it does not run, or nobody knows. */
   public Optional<Instant> by(Progress p) {
-    return p.met() == null || p.used() != null || p.batch().potLifeMin() == null
+    return p.met() == null || p.used() != null
         ? Optional.empty()
-        : Optional.of(later(p.met(), p.batch().potLifeMin()));
+        : p.potLifeMin().map(min -> later(p.met(), min));
   }
 
   /** Of its pot life what is past; from 0. */

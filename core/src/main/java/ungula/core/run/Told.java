@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Temperature;
 import ungula.core.quantity.Units;
 import ungula.core.run.Entry.Part;
 import ungula.core.run.RunPlan.Batch;
@@ -29,7 +30,8 @@ public final class Told {
           + part(plan, w)
           + (w.shownG() == null ? ", typed" : ", from the scale");
     } else if (e instanceof Entry.Met m) {
-      return capital(name(plan, m.batch())) + ": the parts met, its pot life begins";
+      String room = m.roomC() == null ? "" : " at " + Temperature.format(m.roomC(), plan.units());
+      return capital(name(plan, m.batch())) + ": the parts met, its pot life begins" + room;
     } else if (e instanceof Entry.StartedOver s) {
       return capital(name(plan, s.batch())) + ": thrown away, started again in a clean cup";
     } else if (e instanceof Entry.Done d) {

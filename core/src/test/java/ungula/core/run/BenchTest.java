@@ -56,6 +56,8 @@ public class BenchTest {
         0.02,
         1.08,
         potLife,
+        28,
+        2,
         key + ".pour",
         RISE);
   }
@@ -148,6 +150,19 @@ public class BenchTest {
     b.tick(at(700), "pour.1.1.pour");
     assertEquals(b.state().alarms().size(), 1, "what is poured rings no more");
     assertTrue(b.state().current().isEmpty());
+  }
+
+  /** In a room 10 °C cooler than planned, twice as long, van 't Hoff. */
+  @Test
+  public void potLifeIsThatOfTheRoomWhenThePartsMeet() throws Exception {
+    Bench b = begun();
+    b.line(at(0), "R 18.0 C 55 %");
+    b.typed(at(1), 1192);
+    b.typed(at(2), 119.2);
+    b.line(at(3), "R 30.0 C 55 %");
+    Near.absolute(current(b).potLifeMin().orElseThrow(), 2 * 30 / Math.sqrt(2), 1e-9);
+    RunState killed = RunState.of(b.plan(), b.entries());
+    assertEquals(killed.alarms(), b.state().alarms());
   }
 
   @Test
@@ -404,8 +419,8 @@ public class BenchTest {
     Batch b0 = batch(1, 1000);
     Batch with =
         new Batch(
-            b0.key(), 1, 1, b0.name(), "", 1000, 0.1, "thinner", 0.05, 0.02, 1.08, 20.0, b0.used(),
-            RISE);
+            b0.key(), 1, 1, b0.name(), "", 1000, 0.1, "thinner", 0.05, 0.02, 1.08, 20.0, 28, 2,
+            b0.used(), RISE);
     Bench b = new Bench(plan(with), List.of());
     b.typed(at(0), 1010);
     b.typed(at(1), 101);

@@ -106,6 +106,8 @@ record ScriptFile(RunPlan plan, List<Event> events) {
               tolerance,
               density,
               inRoom,
+              roomC,
+              perTen,
               key + ".pour",
               rise));
       tasks(key, tasks);

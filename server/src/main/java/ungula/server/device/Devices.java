@@ -18,7 +18,7 @@ import ungula.server.web.Problem;
 
 /** The devices of the workshop, each listened to by itself. */
 @Component
-public class Devices {
+public class Devices implements Instruments {
 
   /** What others want to know of devices; told on the device's own thread. */
   public interface Listener {
@@ -138,17 +138,12 @@ public class Devices {
         .orElseThrow(() -> Problem.gone("This device"));
   }
 
-  /** Whether one of a kind is heard. */
-  public boolean heard(DeviceKind kind) {
-    return first(kind).filter(c -> c.health().heard()).isPresent();
-  }
-
-  /** Whether there is one of a kind. */
+  @Override
   public boolean there(DeviceKind kind) {
     return first(kind).isPresent();
   }
 
-  /** What one of a kind says now; empty while none is heard. */
+  @Override
   public Optional<Reading> says(DeviceKind kind) {
     return first(kind)
         .map(Connection::health)
@@ -156,11 +151,7 @@ public class Devices {
         .map(Connection.Health::reading);
   }
 
-  /**
-   * Sets the scale to nothing.
-   *
-   * @return whether it did; empty when none answers
-   */
+  @Override
   public Optional<Boolean> tare() {
     return first(DeviceKind.SCALE).flatMap(Connection::tare);
   }

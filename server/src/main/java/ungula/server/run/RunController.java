@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -14,21 +15,28 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import ungula.core.device.DeviceKind;
 import ungula.core.mould.SectionDrawing;
+import ungula.core.run.Score;
 import ungula.server.job.Jobs;
+import ungula.server.web.Problem;
 
 /** Moulds as they are made at the bench. */
 @RestController
 @RequestMapping("/api")
 class RunController {
 
+  private static final double MOST_SPEED = 1000;
+
   private final Runs runs;
+  private final Rehearsals rehearsals;
   private final RunViews views;
   private final RunLive live;
   private final Jobs jobs;
 
-  RunController(Runs runs, RunViews views, RunLive live, Jobs jobs) {
+  RunController(Runs runs, Rehearsals rehearsals, RunViews views, RunLive live, Jobs jobs) {
     this.runs = runs;
+    this.rehearsals = rehearsals;
     this.views = views;
     this.live = live;
     this.jobs = jobs;
@@ -76,6 +84,52 @@ class RunController {
   @PostMapping("/jobs/{job}/runs")
   RunResponse beginRun(@PathVariable String job) {
     return run(runs.begin(job));
+  }
+
+  /** Begins a rehearsal of it, by the same plan and the same rules; nothing of it is kept. */
+  @PostMapping("/jobs/{job}/rehearsals")
+  RunResponse rehearseRun(@PathVariable String job) {
+    return run(rehearsals.begin(job));
+  }
+
+  /**
+   * How fast the clock of a rehearsal runs.
+   *
+   * @param times as fast as a clock; 1 to 1000
+   */
+  @PostMapping("/runs/{id}/speed")
+  RunResponse hurryRun(@PathVariable String id, @RequestParam double times) {
+    if (!(times >= 1 && times <= MOST_SPEED)) {
+      throw new Problem(
+          HttpStatus.UNPROCESSABLE_CONTENT,
+          "Not a speed",
+          "The clock of a rehearsal runs 1 to 1000 times as fast as a clock.");
+    }
+    rehearsals.find(id).clock.run(times);
+    return run(id);
+  }
+
+  /**
+   * What a hand does to a stand-in of a rehearsal.
+   *
+   * @param deed such as "put 45"
+   */
+  record Handed(DeviceKind kind, String deed) {}
+
+  /**
+   * @param said what was done, or what could be
+   */
+  record HandedDone(String said) {}
+
+  @PostMapping("/runs/{id}/hand")
+  HandedDone handInRun(@PathVariable String id, @RequestBody Handed body) {
+    return new HandedDone(rehearsals.find(id).devices.hand(body.kind(), body.deed()));
+  }
+
+  /** How well it went so far. */
+  @GetMapping("/runs/{id}/score")
+  Score scoreOfRun(@PathVariable String id) {
+    return views.score(id);
   }
 
   @GetMapping("/runs/{id}")

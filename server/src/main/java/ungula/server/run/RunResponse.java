@@ -18,6 +18,8 @@ import ungula.core.run.Weighing;
  * @param next key of what is to be done next; empty when all is done
  * @param done how many steps are behind, of all
  * @param pourLineMm as high as rubber stands in the mould; null where it is brushed on
+ * @param rehearsal whether nothing of it is kept
+ * @param speed of its clock; 1 of one that is kept
  * @param lengthUnit of what is typed without one
  * @param massUnit the same of grams
  */
@@ -38,7 +40,9 @@ record RunResponse(
     List<BatchView> batches,
     List<ClockView> clocks,
     List<EntryView> entries,
-    @Nullable Weighing weighing) {
+    @Nullable Weighing weighing,
+    boolean rehearsal,
+    double speed) {
 
   enum Status {
     OPEN,
@@ -138,6 +142,7 @@ record RunResponse(
    * @param scaleSays how it is, in words
    * @param elsewhere the job the scale is read for, when that is another; empty else
    * @param weighing what is to be done at the scale; null when nothing is
+   * @param speed of the clock of a rehearsal; 1 of one that is kept
    * @param clock what there is to say of the computer's clock; empty for nothing
    */
   record Live(
@@ -153,5 +158,6 @@ record RunResponse(
       List<Double> trend,
       @Nullable Degas degas,
       @Nullable Weighing weighing,
-      String clock) {}
+      String clock,
+      double speed) {}
 }

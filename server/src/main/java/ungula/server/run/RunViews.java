@@ -32,9 +32,10 @@ import ungula.core.run.RunPlan.Batch;
 import ungula.core.run.RunPlan.Kind;
 import ungula.core.run.RunPlan.Task;
 import ungula.core.run.RunState;
+import ungula.core.run.Score;
 import ungula.core.run.Told;
 import ungula.core.run.Weighing;
-import ungula.server.device.Devices;
+import ungula.server.device.Instruments;
 import ungula.server.run.RunResponse.BatchView;
 import ungula.server.run.RunResponse.ClockView;
 import ungula.server.run.RunResponse.EntryView;
@@ -51,13 +52,11 @@ import ungula.server.workshop.Habits;
 class RunViews {
 
   private final Runs runs;
-  private final Devices devices;
   private final Habits workshop;
   private final ClockWatch watch;
 
-  RunViews(Runs runs, Devices devices, Habits workshop, ClockWatch watch) {
+  RunViews(Runs runs, Habits workshop, ClockWatch watch) {
     this.runs = runs;
-    this.devices = devices;
     this.workshop = workshop;
     this.watch = watch;
   }
@@ -83,19 +82,19 @@ class RunViews {
     }
   }
 
-  private Wall wall() {
+  private Wall wall(Going g) {
     ZoneId zone = zone();
-    return new Wall(zone, runs.now().atZone(zone).toLocalDate());
+    return new Wall(zone, g.now().atZone(zone).toLocalDate());
   }
 
   RunResponse view(String id, String jobName) {
-    Runs.Going g = runs.find(id);
-    Wall wall = wall();
+    Going g = runs.find(id);
+    Wall wall = wall(g);
     synchronized (g) {
-      Bench bench = g.bench();
+      Bench bench = g.bench;
       RunPlan plan = bench.plan();
       RunState state = bench.state();
-      Instant now = runs.now();
+      Instant now = g.now();
       List<Entry> entries = bench.entries();
       Looked looked = Looked.of(state, entries, now);
       List<TaskStep> tasks =
@@ -118,7 +117,9 @@ class RunViews {
           plan.batches().stream().map(b -> batch(b, state, plan)).toList(),
           Clock.of(plan, state, now).stream().map(c -> clock(c, wall)).toList(),
           entries(g, plan, entries, wall),
-          Weighing.of(plan, state, false, null).orElse(null));
+          Weighing.of(plan, state, false, null).orElse(null),
+          g.rehearsal != null,
+          speed(g));
     }
   }
 
@@ -210,8 +211,7 @@ class RunViews {
         c.rings().stream().map(r -> new RingView(r.at().toEpochMilli(), r.says())).toList());
   }
 
-  private static List<EntryView> entries(
-      Runs.Going g, RunPlan plan, List<Entry> entries, Wall wall) {
+  private static List<EntryView> entries(Going g, RunPlan plan, List<Entry> entries, Wall wall) {
     Set<Integer> wrong = RunState.wrong(entries);
     List<EntryView> all = new ArrayList<>();
     for (int i = 0; i < entries.size(); i++) {
@@ -229,12 +229,24 @@ class RunViews {
     return List.copyOf(all);
   }
 
+  private static double speed(Going g) {
+    return g.rehearsal == null ? 1 : g.rehearsal.clock.speed();
+  }
+
+  /** How well a run went so far. */
+  Score score(String id) {
+    Going g = runs.find(id);
+    synchronized (g) {
+      return Score.of(g.bench.plan(), g.bench.entries(), g.now());
+    }
+  }
+
   /** What presses in a run, in a few words; what cannot be read says so. */
   String presses(String id) {
     try {
-      Runs.Going g = runs.find(id);
+      Going g = runs.find(id);
       synchronized (g) {
-        return Clock.presses(g.bench().plan(), g.bench().state(), runs.now());
+        return Clock.presses(g.bench.plan(), g.bench.state(), g.now());
       }
     } catch (Problem unreadable) {
       return "it cannot be read";
@@ -243,15 +255,19 @@ class RunViews {
 
   /** What changes at every moment. */
   Live live(String id) {
-    Runs.Going g = runs.find(id);
-    Instant now = runs.now();
-    Optional<Reading> scale = devices.says(DeviceKind.SCALE);
-    Optional<String> at = runs.atScale();
+    Going g = runs.find(id);
+    Instant now = g.now();
+    Instruments its = g.instruments;
+    if (g.rehearsal != null) {
+      g.rehearsal.looked();
+    }
+    Optional<Reading> scale = its.says(DeviceKind.SCALE);
+    Optional<String> at = g.rehearsal == null ? runs.atScale() : Optional.of(id);
     boolean ours = at.isEmpty() || at.get().equals(id);
-    List<Degas.Point> trend = devices.heard(DeviceKind.GAUGE) ? runs.trend() : List.of();
+    List<Degas.Point> trend = its.says(DeviceKind.GAUGE).isPresent() ? runs.trend(g) : List.of();
     synchronized (g) {
-      RunPlan plan = g.bench().plan();
-      RunState state = g.bench().state();
+      RunPlan plan = g.bench.plan();
+      RunState state = g.bench.state();
       Optional<Task> next = state.next(now);
       boolean weighs = next.filter(t -> t.kind() == Kind.WEIGH || weighed(t, state)).isPresent();
       Double grams =
@@ -262,19 +278,20 @@ class RunViews {
       Entry.Foamed foam =
           next.flatMap(t -> plan.batch(t.batch())).flatMap(state::foam).orElse(null);
       return new Live(
-          g.bench().entries().size(),
+          g.bench.entries().size(),
           now.toEpochMilli(),
           scale.map(r -> shown(r, plan.units())).orElse(""),
           scale.filter(r -> r instanceof Reading.Weight w && w.settled()).isPresent(),
-          scaleSays(scale, weighs ? state : null),
-          devices.there(DeviceKind.SCALE),
+          scaleSays(its, scale, weighs ? state : null),
+          its.there(DeviceKind.SCALE),
           ours ? "" : jobName(at.get()),
-          devices.says(DeviceKind.ROOM).map(r -> room(r, plan.units())).orElse(""),
+          its.says(DeviceKind.ROOM).map(r -> room(r, plan.units())).orElse(""),
           trend.isEmpty() ? "" : Numbers.fixed(trend.get(trend.size() - 1).kPa(), 1) + " kPa",
           trend.stream().map(Degas.Point::kPa).toList(),
           degas ? Degas.of(trend, foam, now) : null,
           weighs ? Weighing.of(plan, state, ours && scale.isPresent(), grams).orElse(null) : null,
-          watch.look().orElse(""));
+          g.rehearsal == null ? watch.look().orElse("") : "",
+          speed(g));
     }
   }
 
@@ -298,9 +315,9 @@ class RunViews {
   /**
    * @param state while something is weighed; else null
    */
-  private String scaleSays(Optional<Reading> scale, RunState state) {
+  private static String scaleSays(Instruments its, Optional<Reading> scale, RunState state) {
     if (scale.isEmpty()) {
-      return devices.there(DeviceKind.SCALE) ? "scale not heard: type it" : "no scale: type it";
+      return its.there(DeviceKind.SCALE) ? "scale not heard: type it" : "no scale: type it";
     }
     if (scale.get() instanceof Reading.Overload) {
       return "more on the scale than it carries";

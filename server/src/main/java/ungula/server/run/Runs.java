@@ -5,15 +5,10 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
-import java.util.ArrayDeque;
-import java.util.ArrayList;
-import java.util.Deque;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
@@ -61,32 +56,6 @@ class Runs implements Devices.Listener {
   /** What is delivered no later than this is done now. */
   private static final Duration NOW = Duration.ofSeconds(5);
 
-  /** Of a gauge so many readings are shown, one a second. */
-  private static final int TREND = 300;
-
-  /** A run as it stands; whoever changes it holds its lock. */
-  static final class Going {
-    final String id;
-    final String jobId;
-    final Instant begun;
-    final Instant ended;
-    final List<String> who = new ArrayList<>();
-    private final Set<String> acts = new HashSet<>();
-    private Bench bench;
-
-    private Going(RunMapper.Row row, Bench bench) {
-      this.id = row.id();
-      this.jobId = row.jobId();
-      this.begun = row.begun().toInstant();
-      this.ended = row.ended() == null ? null : row.ended().toInstant();
-      this.bench = bench;
-    }
-
-    Bench bench() {
-      return bench;
-    }
-  }
-
   /** Told when a run is another. */
   interface Watcher {
     void changed();
@@ -103,8 +72,11 @@ class Runs implements Devices.Listener {
   private final Clock clock;
   private final Map<String, Going> going = new ConcurrentHashMap<>();
   private final List<Watcher> watchers = new CopyOnWriteArrayList<>();
-  private final Deque<Degas.Point> trend = new ArrayDeque<>();
+  private final Trend trend = new Trend();
   private volatile String atScale;
+
+  /** Whether it is known that no run goes on. */
+  private volatile boolean nobody;
 
   Runs(
       RunMapper mapper,
@@ -128,6 +100,15 @@ class Runs implements Devices.Listener {
     devices.listen(this);
   }
 
+  /** Takes a rehearsal among the runs, where it is found until it is forgotten. */
+  void add(Going rehearsal) {
+    going.put(rehearsal.id, rehearsal);
+  }
+
+  void forget(Going rehearsal) {
+    going.remove(rehearsal.id);
+  }
+
   void watch(Watcher w) {
     watchers.add(w);
   }
@@ -136,12 +117,8 @@ class Runs implements Devices.Listener {
     watchers.remove(w);
   }
 
-  private void changed() {
+  void changed() {
     watchers.forEach(Watcher::changed);
-  }
-
-  Instant now() {
-    return clock.instant();
   }
 
   private OffsetDateTime stamp() {
@@ -151,6 +128,18 @@ class Runs implements Devices.Listener {
   /** Begins a run of a job's mould, by its plan as it is. */
   String begin(String jobId) {
     Jobs.Job job = jobs.find(jobId);
+    RunPlan plan = frozen(job);
+    String id = UUID.randomUUID().toString();
+    mapper.add(
+        new RunMapper.Row(id, jobId, json.write(plan), stamp(), null),
+        json.write(drawings.section(job, Cut.FRONT, null)));
+    nobody = false;
+    changed();
+    return id;
+  }
+
+  /** What a run of a job would go by, as its plan is now. */
+  RunPlan frozen(Jobs.Job job) {
     if (!job.plan().steps().whole()) {
       jobs.ask(job);
       String missing = String.join(" ", PlanPart.missing(jobs.parts(job)));
@@ -161,25 +150,22 @@ class Runs implements Devices.Listener {
               ? "What there is to do is not known yet: finish the stages before, then begin."
               : missing + " Begin once it is known.");
     }
-    RunPlan plan =
-        Freeze.of(
-            job.plan().steps(),
-            job.plan().figures(),
-            job.plan().cautions(),
-            b ->
-                b.batch().build()
-                    ? job.choices().skin().buildProduct()
-                    : job.choices().rubber().product());
-    String id = UUID.randomUUID().toString();
-    mapper.add(
-        new RunMapper.Row(id, jobId, json.write(plan), stamp(), null),
-        json.write(drawings.section(job, Cut.FRONT, null)));
-    changed();
-    return id;
+    return Freeze.of(
+        job.plan().steps(),
+        job.plan().figures(),
+        job.plan().cautions(),
+        b ->
+            b.batch().build()
+                ? job.choices().skin().buildProduct()
+                : job.choices().rubber().product());
   }
 
   /** The section of the mould a run makes, as it was planned. */
   SectionDrawing drawing(String id) {
+    Going g = find(id);
+    if (g.rehearsal != null) {
+      return g.rehearsal.drawing;
+    }
     RunMapper.Drawing kept = mapper.drawing(id);
     if (kept == null) {
       throw Problem.gone("This run");
@@ -208,7 +194,8 @@ class Runs implements Devices.Listener {
     }
     List<RunMapper.EntryRow> rows = mapper.entries(id);
     List<Entry> kept = rows.stream().map(r -> entries.read(r.entry())).toList();
-    Going g = new Going(row, new Bench(json.read(row.plan(), RunPlan.class), kept));
+    Bench bench = new Bench(json.read(row.plan(), RunPlan.class), kept);
+    Going g = new Going(row, bench, clock, devices);
     rows.forEach(
         r -> {
           g.who.add(r.who());
@@ -221,18 +208,24 @@ class Runs implements Devices.Listener {
 
   /** Ends a run, or takes it up again. */
   void end(String id, boolean ended) {
-    find(id);
+    if (find(id).rehearsal != null) {
+      throw Problem.gone("A run that is kept");
+    }
     mapper.end(id, ended ? stamp() : null);
     going.remove(id);
+    nobody = false;
+    if (ended && id.equals(atScale)) {
+      atScale = null;
+    }
     changed();
   }
 
-  private interface Doing {
+  interface Doing {
     void to(Bench bench) throws Bench.Refused;
   }
 
   /** Does something, and keeps what came of it before anybody is told. */
-  private void keep(Going g, String act, String who, Doing doing) throws Bench.Refused {
+  void keep(Going g, String act, String who, Doing doing) throws Bench.Refused {
     synchronized (g) {
       if (act != null && g.acts.contains(act)) {
         return;
@@ -247,16 +240,9 @@ class Runs implements Devices.Listener {
       List<Entry> all = g.bench.entries();
       if (all.size() > before) {
         try {
-          whole.executeWithoutResult(
-              status -> {
-                for (int i = before; i < all.size(); i++) {
-                  mapper.append(
-                      new RunMapper.EntryRow(g.id, i + 1, act, who, entries.write(all.get(i))));
-                }
-                if (act != null) {
-                  settle(g);
-                }
-              });
+          if (g.rehearsal == null) {
+            whole.executeWithoutResult(status -> append(g, before, act, who));
+          }
         } catch (RuntimeException notKept) {
           // what is in memory is what is kept
           g.bench = new Bench(g.bench.plan(), all.subList(0, before));
@@ -272,6 +258,16 @@ class Runs implements Devices.Listener {
       if (refused != null) {
         throw refused;
       }
+    }
+  }
+
+  private void append(Going g, int before, String act, String who) {
+    List<Entry> all = g.bench.entries();
+    for (int i = before; i < all.size(); i++) {
+      mapper.append(new RunMapper.EntryRow(g.id, i + 1, act, who, entries.write(all.get(i))));
+    }
+    if (act != null) {
+      settle(g);
     }
   }
 
@@ -314,24 +310,28 @@ class Runs implements Devices.Listener {
     if (g.acts.contains(act.id())) {
       return;
     }
+    if (g.ended != null && act.kind() != Act.Kind.CORRECT) {
+      throw new Problem(
+          HttpStatus.CONFLICT, "Ended", "This mould is ended. Take it up again, then go on.");
+    }
     Duration ago = Duration.ofMillis(Math.max(0, act.agoMs()));
-    Instant at = now().minus(ago.compareTo(LATEST) > 0 ? Duration.ZERO : ago);
+    Instant at = g.now().minus(ago.compareTo(LATEST) > 0 ? Duration.ZERO : ago);
     String who = act.who() == null ? "" : act.who().strip();
-    if (act.kind() != Act.Kind.TARE || tared()) {
+    if (act.kind() != Act.Kind.TARE || tared(g)) {
       try {
         keep(g, act.id(), who.substring(0, Math.min(MOST_WHO, who.length())), b -> to(b, act, at));
       } catch (Bench.Refused no) {
         throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "Not now", no.getMessage());
       }
     }
-    if (ago.compareTo(NOW) < 0) {
+    if (g.rehearsal == null && g.ended == null && ago.compareTo(NOW) < 0) {
       atScale = runId;
     }
     changed();
   }
 
-  private boolean tared() {
-    Optional<Boolean> said = devices.tare();
+  private static boolean tared(Going g) {
+    Optional<Boolean> said = g.instruments.tare();
     if (said.isEmpty()) {
       throw new Problem(
           HttpStatus.UNPROCESSABLE_CONTENT,
@@ -375,9 +375,13 @@ class Runs implements Devices.Listener {
   /** The run the scale is read for: the one that was acted on last; empty when none runs. */
   Optional<String> atScale() {
     String at = atScale;
+    if (at == null && nobody) {
+      return Optional.empty();
+    }
     if (at == null || going.containsKey(at) && going.get(at).ended != null) {
       at = mapper.going().stream().findFirst().map(RunMapper.Listed::id).orElse(null);
       atScale = at;
+      nobody = at == null;
     }
     return Optional.ofNullable(at);
   }
@@ -385,9 +389,9 @@ class Runs implements Devices.Listener {
   @Override
   public void heard(DeviceKind kind, Instant at, Reading reading) {
     if (reading instanceof Reading.Pressure p) {
-      trend(new Degas.Point(at, Degas.absoluteKpa(p)));
+      trend.add(new Degas.Point(at, Degas.absoluteKpa(p)));
     }
-    if (kind == DeviceKind.SCALE) {
+    if (kind != DeviceKind.GAUGE) {
       said(b -> b.read(at, reading));
     }
     changed();
@@ -414,34 +418,25 @@ class Runs implements Devices.Listener {
     }
   }
 
-  private void trend(Degas.Point p) {
-    synchronized (trend) {
-      if (trend.isEmpty() || trend.getLast().at().plusMillis(950).isBefore(p.at())) {
-        trend.addLast(p);
-        if (trend.size() > TREND) {
-          trend.removeFirst();
-        }
-      }
-    }
-  }
-
-  /** What the gauge showed lately, the oldest first. */
-  List<Degas.Point> trend() {
-    synchronized (trend) {
-      return List.copyOf(trend);
-    }
+  /** What the gauge of a run showed lately, the oldest first. */
+  List<Degas.Point> trend(Going g) {
+    return g.rehearsal == null ? trend.points() : g.rehearsal.trend.points();
   }
 
   void picture(String runId, String step, String who, byte[] jpeg) {
     String id = UUID.randomUUID().toString();
     Going g = find(runId);
+    if (g.rehearsal != null) {
+      throw new Problem(
+          HttpStatus.CONFLICT, "A rehearsal", "A rehearsal keeps nothing, and no pictures.");
+    }
     try {
       keep(
           g,
           id,
           who,
           b -> {
-            b.picture(now(), step, id);
+            b.picture(g.now(), step, id);
             mapper.addPicture(id, runId, jpeg);
           });
     } catch (Bench.Refused no) {
