@@ -1618,6 +1618,8 @@ export interface components {
         | 'SCALE';
       /** Format: int32 */
       number?: number;
+      /** @enum {string} */
+      part?: 'BASE' | 'HARDENER' | 'ADDITIVE';
       value?: string;
       who?: string;
       why?: string;
@@ -1682,19 +1684,18 @@ export interface components {
     };
     BatchView: {
       cup: boolean;
-      expected: string;
       /** Format: double */
-      expectedMm?: number;
+      drawnMm?: number;
+      expected: string;
       /** @enum {string} */
       foam?: 'RISES' | 'FALLEN' | 'OVER_THE_RIM';
       key: string;
       level?: components['schemas']['LevelView'];
       mayTakeBase: boolean;
       name: string;
-      /** Format: int32 */
-      pour: number;
       poured: boolean;
       stillBase: boolean;
+      turned: boolean;
     };
     Batches: {
       each: components['schemas']['PlannedBatch'][];
@@ -2749,8 +2750,6 @@ export interface components {
     RunListed: {
       begun: string;
       ended?: string;
-      /** Format: int32 */
-      entries: number;
       id: string;
       job: string;
       name: string;
@@ -2772,8 +2771,6 @@ export interface components {
       next: string;
       /** Format: int64 */
       now: number;
-      /** Format: double */
-      pourLineMm?: number;
       rehearsal: boolean;
       /** Format: double */
       speed: number;
@@ -3000,7 +2997,7 @@ export interface components {
       first: string;
       key: string;
       /** @enum {string} */
-      kind: 'HANDS' | 'WAIT' | 'GATE' | 'VERDICT' | 'WEIGH' | 'LEVEL';
+      kind: 'HANDS' | 'WAIT' | 'GATE' | 'VERDICT' | 'WEIGH' | 'DEGAS' | 'POUR' | 'LEVEL';
       label: string;
       notGood: string;
       opens: string;
@@ -3084,6 +3081,7 @@ export interface components {
       part: 'BASE' | 'HARDENER' | 'ADDITIVE';
       /** @enum {string} */
       place: 'UNDER' | 'GREEN' | 'OVER';
+      spoilt: boolean;
       target: string;
       toZero: boolean;
       unit: string;

@@ -19,10 +19,11 @@ export function Clocks({ clocks, now }: { clocks: RunClock[]; now: number }) {
         const gone = Math.min(1, Math.max(0, (now - c.fromMs) / (c.untilMs - c.fromMs || 1)));
         const rung = c.rings.filter((r) => r.atMs <= now).length;
         const coming = c.fromMs > now;
-        const late = c.what !== 'WAIT' && !coming && rung > 0 && gone >= 0.8;
+        // once it has called the last time but one
+        const late = c.what !== 'WAIT' && !coming && rung > 0 && rung >= c.rings.length - 1;
         const far = c.untilMs - now > DAY;
         return (
-          <li key={c.key} className={late || (c.what === 'POT_LIFE' && gone >= 1) ? 'late' : ''}>
+          <li key={c.key} className={late ? 'late' : ''}>
             <span>
               {c.label}
               {c.what === 'WINDOW' && (coming ? ` from ${c.from}` : ' now')}

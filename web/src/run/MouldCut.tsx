@@ -23,32 +23,30 @@ export function MouldCut({ run, task, batch }: Props) {
   if (!drawing) {
     return null;
   }
-  const level = /\.(pour|level)$/.test(task.key) ? batch : undefined;
+  const level = task.kind === 'POUR' || task.kind === 'LEVEL' ? batch : undefined;
   const last = [...run.batches].reverse().find((b) => b.poured);
   const shown = level ?? last;
-  const mm = shown?.expectedMm;
-  const poured = run.batches.some((b) => b.expectedMm !== undefined);
-  // the second half is poured turned over
-  const turned = poured && (batch ?? last)?.pour === 2;
+  const at = shown?.drawnMm;
+  const poured = run.batches.some((b) => b.drawnMm !== undefined);
+  const turned = (batch ?? last)?.turned ?? false;
   const k = Math.min(
     (WIDE - 2 * EDGE - BESIDE) / (drawing.right - drawing.left),
     (HIGH - 2 * EDGE) / (drawing.top - drawing.bottom),
   );
-  const line = run.pourLineMm ?? drawing.top;
   const x = (v: number) => EDGE + (v - drawing.left) * k;
   const y = (v: number) =>
     turned ? EDGE + (v - drawing.bottom) * k : HIGH - EDGE - (v - drawing.bottom) * k;
-  const at = mm === undefined ? undefined : turned ? line - mm : mm;
-  const upTo = at === undefined ? (turned ? drawing.top : 0) : at;
-  const top = Math.min(y(upTo), y(turned ? drawing.top : 0));
-  const height = Math.abs(y(upTo) - y(turned ? drawing.top : 0));
+  const bottom = turned ? drawing.top : 0;
+  const upTo = at ?? bottom;
+  const top = Math.min(y(upTo), y(bottom));
+  const height = Math.abs(y(upTo) - y(bottom));
   return (
     <div className="drawing">
       <svg
         viewBox={`0 0 ${WIDE} ${HIGH}`}
         role="img"
         aria-label={
-          shown && mm !== undefined
+          shown && at !== undefined
             ? `The mould, rubber ${shown.expected} above its base`
             : 'The mould, cut from front to back'
         }

@@ -15,6 +15,7 @@ import { StandIns } from './StandIns';
 import { StepBody } from './StepBody';
 import {
   batchOf,
+  byHand,
   heardHere,
   mainOf,
   nextOf,
@@ -118,11 +119,13 @@ export function RunPage() {
       const toZero = { label: 'Set to zero', run: () => void act({ kind: 'TARE' }, 'Set to zero') };
       if (scale && weighing?.toZero) {
         main = toZero;
-      } else if (batch?.mayTakeBase) {
-        main = {
+      }
+      // no foot takes too little for enough
+      if (batch?.mayTakeBase) {
+        keys.push({
           label: 'Take it as it is',
           run: () => void act({ kind: 'TICK', key: `${batch.key}.base` }, 'Take it as it is'),
-        };
+        });
       }
       if (scale) {
         keys.push({ label: 'Type it', run: () => setAsking('grams') });
@@ -157,16 +160,16 @@ export function RunPage() {
           run: () =>
             void act({ kind: 'VERDICT', key: task.key, yes: false }, `Not yet: ${task.label}`),
         });
-      } else if (task.kind === 'HANDS') {
+      } else if (byHand(task)) {
         keys.push({ label: 'Leave out', run: () => setAsking('leave') });
       }
-      if (batch?.stillBase && weighing && /\.(weigh|stir)$/.test(task.key)) {
+      if (batch?.stillBase) {
         keys.push({
           label: 'That was still base',
           run: () => void act({ kind: 'STILL_BASE' }, 'That was still base'),
         });
       }
-      if (batch?.cup && (weighing?.place === 'OVER' || weighing?.headline.startsWith('Too much'))) {
+      if (batch?.cup && weighing?.spoilt) {
         keys.push({
           label: 'Start again',
           run: () => void act({ kind: 'START_OVER', key: batch.key }, 'Start again in a clean cup'),
@@ -292,7 +295,10 @@ export function RunPage() {
             close={() => setAsking(null)}
             take={(typed) => {
               setAsking(null);
-              void act({ kind: 'GRAMS', value: typed }, `${typed} of ${weighing.name}`);
+              void act(
+                { kind: 'GRAMS', key: weighing.batch, part: weighing.part, value: typed },
+                `${typed} of ${weighing.name}`,
+              );
             }}
           />
         )}
@@ -303,7 +309,7 @@ export function RunPage() {
             close={() => setAsking(null)}
             take={(typed) => {
               setAsking(null);
-              void act({ kind: 'LEVEL', value: typed }, `Level ${typed}`);
+              void act({ kind: 'LEVEL', key: task.batch, value: typed }, `Level ${typed}`);
             }}
           />
         )}
@@ -318,7 +324,13 @@ export function RunPage() {
           />
         )}
       </main>
-      {task && !early && <StandIns step={task.key} rehearsal={run.rehearsal ? run.id : null} />}
+      {task && !early && (
+        <StandIns
+          weighs={task.kind === 'WEIGH' || live?.weighing !== undefined}
+          degas={task.kind === 'DEGAS'}
+          rehearsal={run.rehearsal ? run.id : null}
+        />
+      )}
       <footer>
         <button type="button" className="key" onClick={() => step(-1)}>
           Back

@@ -2,8 +2,15 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { client, unwrap, type Device } from '../api/client';
 
+interface Props {
+  weighs: boolean;
+  degas: boolean;
+  /** Its id; null where the made-up devices of the workshop are worked. */
+  rehearsal: string | null;
+}
+
 /** In the made-up workshop: the hand that pours, and that works pump and valve. */
-export function StandIns({ step, rehearsal }: { step: string; rehearsal: string | null }) {
+export function StandIns({ weighs, degas, rehearsal }: Props) {
   const { data: devices } = useQuery({
     queryKey: ['devices'],
     queryFn: () => unwrap(client.GET('/api/devices')),
@@ -26,8 +33,6 @@ export function StandIns({ step, rehearsal }: { step: string; rehearsal: string 
     );
   const built = (kind: Device['kind']) =>
     rehearsal !== null || devices?.some((d) => d.builtIn && d.kind === kind);
-  const weighs = /\.(weigh|stir)$/.test(step);
-  const degas = step.endsWith('.degas');
   if ((!weighs || !built('SCALE')) && (!degas || !built('GAUGE'))) {
     return null;
   }

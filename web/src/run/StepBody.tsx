@@ -29,7 +29,7 @@ export function StepBody({ run, task, live, now, early, weighing, foam }: Props)
     : early
       ? `Wait: ${batch?.name ?? 'it'} may go on from ${task.opens}.`
       : task.what;
-  const degas = task.key.endsWith('.degas');
+  const degas = task.kind === 'DEGAS';
   return (
     <>
       <div className="say">
@@ -113,13 +113,19 @@ export function StepBody({ run, task, live, now, early, weighing, foam }: Props)
             ))}
           </div>
         )}
-        <ul className="shows">
-          {task.shows
-            .filter(() => task.kind !== 'WEIGH')
-            .map((s) => (
+        {task.at !== '' && (
+          <p className="notgood">
+            {task.status === 'SKIPPED' ? 'Skipped' : 'Done'} at {task.at}.
+          </p>
+        )}
+        {task.first !== '' && <p className="follows">Before it: {task.first}.</p>}
+        {task.kind !== 'WEIGH' && (
+          <ul className="shows">
+            {task.shows.map((s) => (
               <li key={s}>{glued(s)}</li>
             ))}
-        </ul>
+          </ul>
+        )}
         {task.cares.length > 0 && (
           <ul className="cares" aria-label="Mind">
             {task.cares.map((c) => (

@@ -21,14 +21,14 @@ interface Sent {
 
 /** A server that is there or not, and what it was sent. */
 function server() {
-  const state = { there: true, refuses: '', sent: [] as Sent[] };
+  const state = { there: true, refuses: '', status: 422, sent: [] as Sent[] };
   vi.stubGlobal('fetch', async (request: Request) => {
     if (!state.there) {
       throw new TypeError('not reached');
     }
     const body = (await request.json()) as Sent;
     if (body.value === state.refuses) {
-      return Response.json({ title: 'Not now', detail: 'First: pour.' }, { status: 422 });
+      return Response.json({ title: 'Not now', detail: 'First: pour.' }, { status: state.status });
     }
     state.sent.push(body);
     return Response.json({ version: state.sent.length });
@@ -97,4 +97,15 @@ test('two screens of one browser do not lose what the other did', async () => {
   await waitFor(() => expect(a.result.current.waiting).toHaveLength(0), { timeout: 5000 });
   // sent twice it has one name: the server keeps it once
   expect(new Set(at.sent.map((s) => s.id)).size).toBe(2);
+});
+
+test('what waits for somebody to sign in again is not lost', async () => {
+  const at = server();
+  at.refuses = '5';
+  at.status = 403;
+  const { result } = screen('signed');
+  await act(() => result.current.act(...grams('5')));
+  expect(result.current.waiting).toHaveLength(1);
+  at.refuses = '';
+  await waitFor(() => expect(at.sent.map((s) => s.value)).toEqual(['5']), { timeout: 5000 });
 });

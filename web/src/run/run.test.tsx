@@ -58,6 +58,7 @@ const WEIGHING: Weighing = {
   target: '423.2 g',
   left: '423.2 g to go',
   place: 'UNDER',
+  spoilt: false,
   cup: { layers: [{ name: 'base', first: true, top: 0 }], low: 0.4, mark: 0.42, high: 0.44 },
   toZero: false,
 };
@@ -83,7 +84,7 @@ const RUN: Run = {
     {
       key: 'pour.1.1',
       name: 'the batch',
-      pour: 1,
+      turned: false,
       poured: false,
       mayTakeBase: false,
       stillBase: false,
@@ -209,7 +210,9 @@ test('without a scale grams are typed by large keys', async () => {
     await userEvent.click(screen.getByRole('button', { name: key }));
   }
   await userEvent.click(screen.getByRole('button', { name: 'Take it' }));
-  await vi.waitFor(() => expect(sent).toMatchObject([{ kind: 'GRAMS', value: '42.6 g' }]));
+  await vi.waitFor(() =>
+    expect(sent).toMatchObject([{ kind: 'GRAMS', key: 'pour.1.1', part: 'BASE', value: '42.6 g' }]),
+  );
 });
 
 test('a scale that is heard says what is in the cup, and asks for zero first', async () => {

@@ -34,6 +34,9 @@ export function comingAfter(run: Run, key: string, pending: Set<string>) {
   return run.tasks.slice(at + 1).filter((t) => !ENDED.has(t.status) && !pending.has(t.key));
 }
 
+/** Whether something is done by hand, and may be left out. */
+export const byHand = (task: RunTask) => ['HANDS', 'POUR', 'DEGAS'].includes(task.kind);
+
 /** What a scale that is heard says of this run, else null. */
 export function heardHere(live: RunLive | null, lost: boolean) {
   return live && !lost && live.scale !== '' && live.elsewhere === '' ? live : null;
@@ -47,6 +50,8 @@ export function mainOf(task: RunTask): { doing: Doing; label: string } | null {
     case 'VERDICT':
       return { doing: { kind: 'VERDICT', key: task.key, yes: true }, label: 'Yes, it is good' };
     case 'HANDS':
+    case 'POUR':
+    case 'DEGAS':
       return { doing: { kind: 'TICK', key: task.key }, label: 'Done' };
     default:
       return null;

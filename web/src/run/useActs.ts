@@ -8,6 +8,9 @@ import { runQuery } from './runQueries';
 /** Until it is tried again to deliver what waits, ms. */
 const AGAIN = 1000;
 
+/** What is wrong with a deed itself; anything else, such as having to sign in again, waits. */
+const REFUSED = [400, 404, 409, 422];
+
 export type Doing = Omit<Act, 'id' | 'agoMs' | 'who'>;
 
 /**
@@ -40,7 +43,7 @@ export function useActs(run: string, who: string) {
           );
           queries.setQueryData(runQuery(run).queryKey, now);
         } catch (e) {
-          if (!(e instanceof Problem) || e.status === 0 || e.status >= 500) {
+          if (!(e instanceof Problem) || !REFUSED.includes(e.status)) {
             setWaiting(all);
             return;
           }

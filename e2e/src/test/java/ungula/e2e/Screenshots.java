@@ -142,14 +142,17 @@ public class Screenshots extends Browsing {
     }
     hand("put 45");
     assertThat(page.locator(".amount .digits")).hasText("45.0");
-    while (!says.textContent().startsWith("Pour base")) {
-      button("Set to zero").click();
-      page.waitForTimeout(1000);
-    }
+    page.waitForCondition(() -> page.request().get(now()).text().contains("\"settled\":true"));
+    button("Set to zero").click();
+    assertThat(says).containsText("Pour base");
     hand("put 430");
     assertThat(says).containsText("Pour hardener");
     hand("put 350");
     assertThat(page.locator(".amount .digits")).hasText(Pattern.compile("349.9|350.*"));
+  }
+
+  private String now() {
+    return app.url("api" + page.url().replaceAll(".*(/runs/.*)", "$1") + "/now");
   }
 
   private void hand(String deed) {

@@ -147,6 +147,21 @@ public final class Bench {
   }
 
   /**
+   * The same of a part of a batch, for what may be heard of late.
+   *
+   * @throws Refused when something else is weighed by now
+   */
+  public void typed(Instant at, String batch, Part part, double grams) throws Refused {
+    boolean same =
+        state.current().filter(p -> p.batch().key().equals(batch)).isPresent()
+            && state.pouring().filter(now -> now == part).isPresent();
+    if (!same) {
+      throw new Refused("Something else is weighed by now: look, then type it again.");
+    }
+    typed(at, grams);
+  }
+
+  /**
    * What is in the cup of the part that is poured now, as typed.
    *
    * @throws Refused when nothing is weighed now
@@ -157,7 +172,7 @@ public final class Bench {
             .pouring()
             .orElseThrow(() -> new Refused("Nothing is weighed now: mix and pour first."));
     if (!(grams > 0)) {
-      throw new Refused("Grams are more than nothing.");
+      throw new Refused("Type more than 0 g.");
     }
     Progress now = state.current().orElseThrow();
     Optional<Task> first = notYet(at, now.batch());
@@ -181,6 +196,10 @@ public final class Bench {
 
   private Task task(String key) throws Refused {
     return plan.task(key).orElseThrow(() -> new Refused("There is no step “" + key + "”."));
+  }
+
+  private Batch batch(String key) throws Refused {
+    return plan.batch(key).orElseThrow(() -> new Refused("There is no batch “" + key + "”."));
   }
 
   private static Refused first(Task t) {
@@ -323,16 +342,14 @@ public final class Bench {
    * @throws Refused when there is nothing in the cup, or it is poured
    */
   public void startOver(Instant at, String batch) throws Refused {
-    Batch b =
-        plan.batch(batch).orElseThrow(() -> new Refused("There is no batch “" + batch + "”."));
-    Progress p = state.progress(b);
+    Progress p = state.progress(batch(batch));
     if (p.phase() == Phase.POURED) {
       throw new Refused("It is poured already.");
     }
     if (!(p.grams() > 0)) {
       throw new Refused("There is nothing in the cup.");
     }
-    List<Task> done = state.tasks(b).stream().filter(t -> !state.open(t)).toList();
+    List<Task> done = state.tasks(p.batch()).stream().filter(t -> !state.open(t)).toList();
     for (Task t : done) {
       for (int i = 0; i < entries.size(); i++) {
         if (entries.get(i) instanceof Entry.Done d && d.step().equals(t.key())) {
@@ -392,16 +409,29 @@ public final class Bench {
     if (plan.batches().stream().allMatch(b -> b.rise() == null)) {
       throw new Refused("There is no box whose level could be read.");
     }
-    if (!(mm > 0)) {
-      throw new Refused("A level is above the base.");
-    }
-    if (last == null || last.batch().rise() == null) {
+    if (last == null) {
       throw new Refused("Nothing is in the box yet.");
     }
-    if (last.batch().density() == null) {
+    level(at, last.batch().key(), mm);
+  }
+
+  /**
+   * The same after a batch.
+   *
+   * @throws Refused when it is not in the box, or what the level should be cannot be known
+   */
+  public void level(Instant at, String batch, double mm) throws Refused {
+    Batch b = batch(batch);
+    if (!(mm > 0)) {
+      throw new Refused("A level has to be above the base.");
+    }
+    if (b.rise() == null || !(state.progress(b).grams() > 0)) {
+      throw new Refused("Nothing is in the box yet.");
+    }
+    if (b.density() == null) {
       throw new Refused("The density is not known: say it on the sheet.");
     }
-    add(new Entry.LevelRead(at, last.batch().key(), mm));
+    add(new Entry.LevelRead(at, batch, mm));
   }
 
   /**

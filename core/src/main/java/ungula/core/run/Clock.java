@@ -5,9 +5,9 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import ungula.core.quantity.Timespan;
+import ungula.core.run.RunPlan.Batch;
 import ungula.core.run.RunPlan.Task;
 
 /**
@@ -53,7 +53,7 @@ public record Clock(
     for (Task t : plan.tasks()) {
       boolean begun = plan.batch(t.batch()).filter(b -> state.progress(b).grams() > 0).isPresent();
       if (state.open(t) && !begun && t.after().stream().anyMatch(a -> a.mostMin() != null)) {
-        window(t, state, now).ifPresent(all::add);
+        window(plan, t, state, now).ifPresent(all::add);
       }
     }
     all.sort(Comparator.comparing(Clock::until));
@@ -72,13 +72,15 @@ public record Clock(
       String name = p.batch().name();
       return left.isNegative()
           ? name + ": its pot life is over"
-          : name + ": pour within " + Timespan.formatMin(Math.floor(left.toSeconds() / 60.0));
+          : name
+              + (p.batch().rise() == null ? ": use within " : ": pour within ")
+              + Timespan.formatMin(Math.floor(left.toSeconds() / 60.0));
     }
     return state.next(now).map(Task::label).orElse("the mould is made");
   }
 
   private static Clock potLife(Progress p, Instant by, RunState state) {
-    String name = capital(p.batch().name());
+    String name = p.batch().title();
     double min = p.potLifeMin().orElseThrow();
     List<Ring> rings = new ArrayList<>();
     for (RunState.Alarm a : state.alarms()) {
@@ -89,7 +91,7 @@ public record Clock(
                 a.at(),
                 a.share() < 1
                     ? name + ": use it within " + left + "."
-                    : name + ": its pot life is over. Pour no more of it."));
+                    : name + ": its pot life is over. Use no more of it."));
       }
     }
     return new Clock(p.batch().key(), What.POT_LIFE, name + " stays workable", p.met(), by, rings);
@@ -108,9 +110,9 @@ public record Clock(
   }
 
   /** From when a coat may go on until it is too late. */
-  private static Optional<Clock> window(Task t, RunState state, Instant now) {
+  private static Optional<Clock> window(RunPlan plan, Task t, RunState state, Instant now) {
     RunState.Window w = state.window(t, now);
-    String coat = capital(t.batch().replace('.', ' '));
+    String coat = plan.batch(t.batch()).map(Batch::title).orElse(t.label());
     if (w.closes() != null && w.opens() != null) {
       Duration open = Duration.between(w.opens(), w.closes());
       Instant last = w.closes().minusMillis(Math.round(LAST_CALL * open.toMillis()));
@@ -142,9 +144,5 @@ public record Clock(
                   new Ring(w.opens(), coat + ": the coat before has set. Wipe it, then brush."))));
     }
     return Optional.empty();
-  }
-
-  private static String capital(String words) {
-    return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
   }
 }

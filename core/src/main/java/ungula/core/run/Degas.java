@@ -14,11 +14,8 @@ import ungula.core.device.Reading;
  */
 public record Degas(String headline, String text, boolean enough) {
 
-  /** The air outside, kPa: a gauge that shows the difference to it is read from there. */
-  public static final double AIR_KPA = 101.325;
-
-  /** Above this the chamber is open. */
-  private static final double OPEN_KPA = 90;
+  /** Above this share of the air outside the chamber is open. */
+  private static final double OPEN = 0.89;
 
   /** Below this rubber foams, and above it hardly. */
   private static final double FOAMS_KPA = 10;
@@ -34,15 +31,19 @@ public record Degas(String headline, String text, boolean enough) {
   /** Absolute pressure at a time. */
   public record Point(Instant at, double kPa) {}
 
-  public static double absoluteKpa(Reading.Pressure p) {
-    return p.absolute() ? p.kPa() : AIR_KPA + p.kPa();
+  /**
+   * @param airKpa outside, which a gauge may show the difference to
+   */
+  public static double absoluteKpa(Reading.Pressure p, double airKpa) {
+    return p.absolute() ? p.kPa() : airKpa + p.kPa();
   }
 
   /**
    * @param trend of the pressure, the oldest first; empty without a gauge
    * @param foam what it did last; null before it did anything
+   * @param airKpa outside
    */
-  public static Degas of(List<Point> trend, Entry.Foamed foam, Instant now) {
+  public static Degas of(List<Point> trend, Entry.Foamed foam, Instant now, double airKpa) {
     boolean gauge = !trend.isEmpty();
     double kPa = gauge ? trend.get(trend.size() - 1).kPa() : 0;
     if (foam != null && foam.foam() == Entry.Foam.OVER_THE_RIM) {
@@ -63,7 +64,7 @@ public record Degas(String headline, String text, boolean enough) {
               "Half a minute or more: air that rushes in is stirred into the rubber.",
               true);
     }
-    if (gauge && kPa > OPEN_KPA) {
+    if (gauge && kPa > OPEN * airKpa) {
       return new Degas(
           "Close the lid and start the pump.",
           "Stand so that the guard is between you and the vessel.",

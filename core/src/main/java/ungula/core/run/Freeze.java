@@ -256,6 +256,13 @@ public final class Freeze {
     return f.label() + ": " + f.text();
   }
 
+  private static Kind hands(Step s, String batch) {
+    if (s.records().contains(Step.Noted.GAUGE)) {
+      return Kind.DEGAS;
+    }
+    return !batch.isEmpty() && s.key().equals(batch + ".pour") ? Kind.POUR : Kind.HANDS;
+  }
+
   private boolean risen(String batch) {
     return batches.stream().anyMatch(b -> b.key().equals(batch) && b.rise() != null);
   }
@@ -265,7 +272,7 @@ public final class Freeze {
       return Kind.WEIGH;
     }
     return switch (s.kind()) {
-      case HANDS -> Kind.HANDS;
+      case HANDS -> hands(s, batch);
       case WAIT -> Kind.WAIT;
       case GATE ->
           s.records().contains(Step.Noted.LEVEL) && risen(batch)

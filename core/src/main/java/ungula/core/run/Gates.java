@@ -61,7 +61,7 @@ public final class Gates {
     g.add(
         "sheets",
         "sheets read, gloves on",
-        "Have the data sheets read, and what they ask for on: " + worn(b.rubber),
+        "Read the data sheets, and put on what they ask for: " + worn(b.rubber),
         "");
     g.add(
         "cups",

@@ -1,6 +1,7 @@
 package ungula.core.run;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.Product;
@@ -38,6 +39,10 @@ public record RunPlan(
     VERDICT,
     /** A batch on the scale. */
     WEIGH,
+    /** A batch in the vacuum chamber. */
+    DEGAS,
+    /** A batch leaves the cup for the box. */
+    POUR,
     /** How high the rubber stands. */
     LEVEL
   }
@@ -136,6 +141,11 @@ public record RunPlan(
       String used,
       Rise rise) {
 
+    /** Its name as a sentence begins with it. */
+    public String title() {
+      return name.substring(0, 1).toUpperCase(Locale.ROOT) + name.substring(1);
+    }
+
     /** Its weighing. */
     public String weigh() {
       return key + ".weigh";
@@ -145,6 +155,16 @@ public record RunPlan(
     public String base() {
       return key + ".base";
     }
+  }
+
+  /** Whether a batch is poured onto the first half, the mould turned over. */
+  public boolean turned(Batch b) {
+    return b.rise != null && b.pour > 1;
+  }
+
+  /** A level of a batch's pour above what is the base of the mould as it is drawn, mm. */
+  public double drawnMm(Batch b, double mm) {
+    return turned(b) ? pourLineMm - mm : mm;
   }
 
   public Optional<Task> task(String key) {

@@ -1,6 +1,5 @@
 package ungula.core.run;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -462,11 +461,6 @@ public final class RunState {
     return p.met() == null || p.used() != null
         ? Optional.empty()
         : p.potLifeMin().map(min -> later(p.met(), min));
-  }
-
-  /** Of its pot life what is past; from 0. */
-  public Optional<Duration> past(Progress p, Instant now) {
-    return Optional.ofNullable(p.met()).map(met -> Duration.between(met, now));
   }
 
   /** What a reading of the scale makes of the part that is poured now; empty: nobody knows. */

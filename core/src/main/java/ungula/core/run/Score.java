@@ -5,7 +5,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import ungula.core.quantity.Timespan;
 import ungula.core.rubber.Parts;
@@ -138,12 +137,12 @@ public record Score(int points, List<Mark> marks) {
       Parts thrown = state.thrownAway(b);
       if (thrown.totalG() > 0) {
         String grams = Weighing.grams(thrown.totalG(), plan.units());
-        add(Subject.RATIO, THROWN_AWAY, capital(b.name()) + " was thrown away: " + grams + ".");
+        add(Subject.RATIO, THROWN_AWAY, b.title() + " was thrown away: " + grams + ".");
       } else if (saved.contains(b.key())) {
         add(
             Subject.RATIO,
             SAVED,
-            capital(b.name()) + " got too much " + plan.role().second() + ", and was saved.");
+            b.title() + " got too much " + plan.role().second() + ", and was saved.");
       }
       potLife(b, p);
       window(t, b, p);
@@ -160,9 +159,9 @@ public record Score(int points, List<Mark> marks) {
       String of = " of its " + Timespan.formatMin(Math.rint(min)) + ".";
       if (share > 1) {
         String how = p.used() == null ? " stands mixed since " : " was used after ";
-        add(Subject.POT_LIFE, TOO_LATE, capital(b.name()) + how + after + of);
+        add(Subject.POT_LIFE, TOO_LATE, b.title() + how + after + of);
       } else if (share > LATE_SHARE && p.used() != null) {
-        add(Subject.POT_LIFE, LATE, capital(b.name()) + " was used late, after " + after + of);
+        add(Subject.POT_LIFE, LATE, b.title() + " was used late, after " + after + of);
       }
     }
 
@@ -176,12 +175,12 @@ public record Score(int points, List<Mark> marks) {
         add(
             Subject.WINDOW,
             OUT_OF_WINDOW,
-            capital(b.name())
+            b.title()
                 + (w.missed()
                     ? " went on after its window, before the coat under it had set."
                     : " went on before its window opened."));
       } else if (w.missed()) {
-        add(Subject.WINDOW, SAVED, capital(b.name()) + " missed its window and had to wait.");
+        add(Subject.WINDOW, SAVED, b.title() + " missed its window and had to wait.");
       }
     }
 
@@ -192,9 +191,5 @@ public record Score(int points, List<Mark> marks) {
     private void add(Subject subject, int lost, String says) {
       marks.add(new Mark(subject, lost, says));
     }
-  }
-
-  private static String capital(String words) {
-    return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
   }
 }

@@ -1,7 +1,6 @@
 package ungula.core.run;
 
 import java.util.List;
-import java.util.Locale;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Temperature;
@@ -23,7 +22,7 @@ public final class Told {
     } else if (e instanceof Entry.Tared) {
       return "Scale set to zero";
     } else if (e instanceof Entry.Weighed w) {
-      return capital(name(plan, w.batch()))
+      return title(plan, w.batch())
           + ": "
           + Weighing.grams(w.grams(), plan.units())
           + " of "
@@ -31,20 +30,20 @@ public final class Told {
           + (w.shownG() == null ? ", typed" : ", from the scale");
     } else if (e instanceof Entry.Met m) {
       String room = m.roomC() == null ? "" : " at " + Temperature.format(m.roomC(), plan.units());
-      return capital(name(plan, m.batch())) + ": the parts met, its pot life begins" + room;
+      return title(plan, m.batch()) + ": the parts met, its pot life begins" + room;
     } else if (e instanceof Entry.StartedOver s) {
-      return capital(name(plan, s.batch())) + ": thrown away, started again in a clean cup";
+      return title(plan, s.batch()) + ": thrown away, started again in a clean cup";
     } else if (e instanceof Entry.Done d) {
       boolean wait = plan.task(d.step()).filter(t -> t.kind() == Kind.WAIT).isPresent();
       return (wait ? "Over: " : "Done: ") + label(plan, d.step());
     } else if (e instanceof Entry.LeftOut l) {
       return "Left out: " + label(plan, l.step()) + ". " + l.why();
     } else if (e instanceof Entry.Judged j) {
-      return capital(label(plan, j.step())) + (j.good() ? ": good" : ": not yet");
+      return (j.good() ? "Good: " : "Not yet: ") + label(plan, j.step());
     } else if (e instanceof Entry.LevelRead l) {
       return "Level after " + name(plan, l.batch()) + ": " + Length.format(l.mm(), plan.units());
     } else if (e instanceof Entry.Foamed f) {
-      return capital(name(plan, f.batch())) + ": " + foam(f.foam());
+      return title(plan, f.batch()) + ": " + foam(f.foam());
     } else if (e instanceof Entry.Pictured p) {
       return "Picture: " + label(plan, p.step());
     } else if (e instanceof Entry.Heard h) {
@@ -68,6 +67,10 @@ public final class Told {
       return "the " + plan.role().first() + " is taken as it is";
     }
     return plan.task(key).map(Task::label).orElse(key);
+  }
+
+  private static String title(RunPlan plan, String batch) {
+    return plan.batch(batch).map(Batch::title).orElse(batch);
   }
 
   private static String name(RunPlan plan, String batch) {
@@ -114,12 +117,8 @@ public final class Told {
       case LONG ->
           List.of(
               "Look whether the walls bow inwards, or the master has sunk.",
-              "Think whether more was poured than was weighed: the rest of another batch.",
+              "Was more poured than weighed, such as the rest of another batch?",
               "Read the level again, at three corners.");
     };
-  }
-
-  private static String capital(String words) {
-    return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
   }
 }

@@ -2,7 +2,6 @@ package ungula.core.run;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
@@ -27,6 +26,7 @@ import ungula.core.run.RunPlan.Batch;
  * @param left until then, in words
  * @param place how the cup stands to it
  * @param cup levels in it
+ * @param spoilt whether there is too much of something, so that it may be started again
  * @param toZero whether the cup has to be put on and the scale set to zero first
  */
 public record Weighing(
@@ -41,6 +41,7 @@ public record Weighing(
     String left,
     Place place,
     Cup cup,
+    boolean spoilt,
     boolean toZero) {
 
   public enum Place {
@@ -96,10 +97,6 @@ public record Weighing(
   /** A mass as it is said at the scale. */
   public static String grams(double g, Units units) {
     return digits(g, units) + " " + unit(g, units);
-  }
-
-  private static String capital(String words) {
-    return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
   }
 
   private static final class Making {
@@ -226,7 +223,7 @@ public record Weighing(
             batch().hardenerPerBase() > 0
                 ? " The " + plan.role().second() + " follows what you really pour."
                 : "";
-        return capital(batch().name()) + ", " + say(targetG) + " of " + name() + "." + then;
+        return batch().title() + ", " + say(targetG) + " of " + name() + "." + then;
       }
       String second =
           p.hardenerG() > 0 ? " and " + say(p.hardenerG()) + " of " + plan.role().second() : "";
@@ -276,6 +273,7 @@ public record Weighing(
           left(),
           place(),
           cup(),
+          place() == Place.OVER || p.phase() == Phase.SAVE,
           empty());
     }
   }

@@ -220,13 +220,13 @@ public class BenchSaidTest {
     for (int s = 60; s >= 0; s -= 5) {
       stays.add(new Degas.Point(now.minusSeconds(s), 22));
     }
-    say("  open", said(Degas.of(open, null, now)));
-    say("  pumps", said(Degas.of(pumped, null, now)));
-    say("  leaks", said(Degas.of(stays, null, now)));
+    say("  open", said(Degas.of(open, null, now, 101.325)));
+    say("  pumps", said(Degas.of(pumped, null, now, 101.325)));
+    say("  leaks", said(Degas.of(stays, null, now, 101.325)));
     for (Foam f : Foam.values()) {
       Entry.Foamed foamed = new Entry.Foamed(now, "pour.1.1", f);
-      say("  " + low(f), said(Degas.of(pumped, foamed, now)));
-      say("  later", said(Degas.of(pumped, foamed, now.plusSeconds(121))));
+      say("  " + low(f), said(Degas.of(pumped, foamed, now, 101.325)));
+      say("  later", said(Degas.of(pumped, foamed, now.plusSeconds(121), 101.325)));
     }
   }
 

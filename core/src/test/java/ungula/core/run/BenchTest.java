@@ -395,6 +395,21 @@ public class BenchTest {
     assertEquals(current(b).phase(), Phase.MIX);
   }
 
+  /** What was typed for one part while the server was lost is not taken for another. */
+  @Test
+  public void whatIsHeardOfLateIsOfWhatItWasTypedFor() throws Exception {
+    Bench b = begun();
+    b.typed(at(0), "pour.1.1", Part.BASE, 1192);
+    Bench.Refused no =
+        expectThrows(Bench.Refused.class, () -> b.typed(at(1), "pour.1.1", Part.BASE, 1200));
+    assertEquals(no.getMessage(), "Something else is weighed by now: look, then type it again.");
+    assertThrows(Bench.Refused.class, () -> b.typed(at(1), "pour.1.2", Part.HARDENER, 119));
+    b.typed(at(2), "pour.1.1", Part.HARDENER, 119.2);
+    assertEquals(current(b).phase(), Phase.MIX);
+    assertThrows(Bench.Refused.class, () -> b.level(at(3), "pour.1.2", 20));
+    b.level(at(3), "pour.1.1", 20);
+  }
+
   @Test
   public void whatIsThrownAwayIsNotInTheCup() throws Exception {
     Bench b = begun();

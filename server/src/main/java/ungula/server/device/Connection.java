@@ -152,7 +152,7 @@ final class Connection implements AutoCloseable {
       long ignored = line.isEmpty() ? h.ignored : h.ignored + 1;
       health = new Health(h.reading, h.at, h.heard, ignored, h.trouble);
       if (h.heard && !still) {
-        silent("What it says is none of a " + kind.text() + "’s lines.");
+        silent("It sends lines that no " + kind.text() + " sends.");
       }
       return;
     }

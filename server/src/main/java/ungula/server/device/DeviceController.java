@@ -103,7 +103,9 @@ class DeviceController {
     if (r instanceof Reading.Weight w) {
       return Numbers.fixed(w.grams(), 1) + " g" + (w.settled() ? ", still" : ", moving");
     } else if (r instanceof Reading.Pressure p) {
-      return Numbers.fixed(p.kPa(), 1) + " kPa" + (p.absolute() ? "" : " below the air outside");
+      return p.absolute()
+          ? Numbers.fixed(p.kPa(), 1) + " kPa"
+          : Numbers.fixed(-p.kPa(), 1) + " kPa below the air outside";
     } else if (r instanceof Reading.Room room) {
       return Temperature.format(room.degreesC(), units)
           + ", "

@@ -8,6 +8,7 @@ import ungula.core.run.Entry;
  *
  * @param id made where it is done: delivered twice it happens once
  * @param key of the step, gate or batch it is done to
+ * @param part that was weighed
  * @param value as typed: grams, or a level
  * @param yes of a gate whether it was seen to, of a verdict whether it is good
  * @param number of the entry it corrects
@@ -20,6 +21,7 @@ record Act(
     String id,
     Kind kind,
     @Nullable String key,
+    Entry.@Nullable Part part,
     @Nullable String value,
     @Nullable Boolean yes,
     @Nullable Integer number,

@@ -3,9 +3,9 @@ package ungula.server.run;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import ungula.core.mould.SectionDrawing;
 import ungula.core.run.Bench;
 import ungula.core.run.RunPlan;
@@ -31,7 +31,7 @@ final class Going {
   final List<String> who = new ArrayList<>();
 
   /** Ids of what was done. */
-  final Set<String> acts = new HashSet<>();
+  final Set<String> acts = ConcurrentHashMap.newKeySet();
 
   private final Clock clock;
   Bench bench;

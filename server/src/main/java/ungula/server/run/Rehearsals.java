@@ -103,7 +103,7 @@ class Rehearsals {
 
   private void read(Going g) {
     if (g.instruments.says(DeviceKind.GAUGE).orElse(null) instanceof Reading.Pressure p) {
-      g.rehearsal.trend.add(new Degas.Point(g.now(), Degas.absoluteKpa(p)));
+      g.rehearsal.trend.add(new Degas.Point(g.now(), Degas.absoluteKpa(p, runs.airKpa())));
     }
     Optional<Reading> scale = g.instruments.says(DeviceKind.SCALE);
     Optional<Reading> room = g.instruments.says(DeviceKind.ROOM);

@@ -45,17 +45,10 @@ class RunController {
   /**
    * @param name of the job
    * @param ended null while it runs
-   * @param entries written down in it
    * @param presses what is to be done next, or by when; only of those that go on
    */
   record RunListed(
-      String id,
-      String job,
-      String name,
-      String begun,
-      @Nullable String ended,
-      int entries,
-      String presses) {}
+      String id, String job, String name, String begun, @Nullable String ended, String presses) {}
 
   private RunListed listed(RunMapper.Listed r, String presses) {
     return new RunListed(
@@ -64,7 +57,6 @@ class RunController {
         r.job(),
         views.day(r.begun()),
         r.ended() == null ? null : views.day(r.ended()),
-        r.entries(),
         presses);
   }
 

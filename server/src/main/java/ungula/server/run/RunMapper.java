@@ -20,15 +20,8 @@ interface RunMapper {
 
   /**
    * @param ended null while it runs
-   * @param entries how many there are
    */
-  record Listed(
-      String id,
-      String jobId,
-      String job,
-      OffsetDateTime begun,
-      OffsetDateTime ended,
-      int entries) {}
+  record Listed(String id, String jobId, String job, OffsetDateTime begun, OffsetDateTime ended) {}
 
   /**
    * @param number from 1
@@ -49,8 +42,7 @@ interface RunMapper {
   Row find(String id);
 
   String LISTED =
-      "SELECT r.id, r.job_id, j.name AS job, r.begun, r.ended,"
-          + " (SELECT COUNT(*) FROM run_entry e WHERE e.run_id = r.id) AS entries"
+      "SELECT r.id, r.job_id, j.name AS job, r.begun, r.ended"
           + " FROM run r JOIN job j ON j.id = r.job_id WHERE NOT j.deleted ";
 
   /** The newest first. */

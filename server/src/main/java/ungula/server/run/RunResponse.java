@@ -17,7 +17,6 @@ import ungula.core.run.Weighing;
  * @param now when it was asked
  * @param next key of what is to be done next; empty when all is done
  * @param done how many steps are behind, of all
- * @param pourLineMm as high as rubber stands in the mould; null where it is brushed on
  * @param rehearsal whether nothing of it is kept
  * @param speed of its clock; 1 of one that is kept
  * @param lengthUnit of what is typed without one
@@ -33,7 +32,6 @@ record RunResponse(
     long now,
     String next,
     int done,
-    @Nullable Double pourLineMm,
     String lengthUnit,
     String massUnit,
     List<TaskStep> tasks,
@@ -86,7 +84,8 @@ record RunResponse(
    *
    * @param mayTakeBase whether some of the first part is in the cup, which may be taken as it is
    * @param expected level for what is weighed so far; empty where there is none
-   * @param expectedMm the same as a number, for the drawing; null where there is none
+   * @param drawnMm where it stands on the drawing of the mould; null where there is none
+   * @param turned whether it is poured with the mould turned over
    * @param poured whether it is
    * @param level null before it is read
    * @param stillBase whether something was just taken for the second part
@@ -95,13 +94,13 @@ record RunResponse(
   record BatchView(
       String key,
       String name,
-      int pour,
+      boolean turned,
       boolean poured,
       boolean mayTakeBase,
       boolean stillBase,
       boolean cup,
       String expected,
-      @Nullable Double expectedMm,
+      @Nullable Double drawnMm,
       @Nullable LevelView level,
       Entry.@Nullable Foam foam) {}
 

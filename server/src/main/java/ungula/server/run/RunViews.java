@@ -110,7 +110,6 @@ class RunViews {
           now.toEpochMilli(),
           state.next(now).map(Task::key).orElse(""),
           (int) tasks.stream().filter(t -> ended(t.status())).count(),
-          plan.pourLineMm(),
           inch ? "in" : "mm",
           inch ? "oz" : "g",
           tasks,
@@ -181,13 +180,13 @@ class RunViews {
     return new BatchView(
         b.key(),
         b.name(),
-        b.pour(),
+        plan.turned(b),
         p.phase() == Phase.POURED,
         p.phase() == Phase.BASE && p.baseG() > 0,
         p.met() != null && state.pouring().isPresent() && current(state, b),
         p.grams() > 0 && p.phase() != Phase.POURED,
         mm.map(level -> Length.format(level, plan.units())).orElse(""),
-        mm.orElse(null),
+        mm.map(level -> plan.drawnMm(b, level)).orElse(null),
         state
             .level(b)
             .map(l -> new LevelView(l.verdict(), Told.of(l, plan.units()), Told.lookAt(l)))
@@ -274,7 +273,7 @@ class RunViews {
           ours && scale.isPresent() && scale.get() instanceof Reading.Weight w
               ? state.grams(w.grams()).orElse(null)
               : null;
-      boolean degas = next.filter(t -> t.key().endsWith(".degas")).isPresent();
+      boolean degas = next.filter(t -> t.kind() == Kind.DEGAS).isPresent();
       Entry.Foamed foam =
           next.flatMap(t -> plan.batch(t.batch())).flatMap(state::foam).orElse(null);
       return new Live(
@@ -288,7 +287,7 @@ class RunViews {
           its.says(DeviceKind.ROOM).map(r -> room(r, plan.units())).orElse(""),
           trend.isEmpty() ? "" : Numbers.fixed(trend.get(trend.size() - 1).kPa(), 1) + " kPa",
           trend.stream().map(Degas.Point::kPa).toList(),
-          degas ? Degas.of(trend, foam, now) : null,
+          degas ? Degas.of(trend, foam, now, runs.airKpa()) : null,
           weighs ? Weighing.of(plan, state, ours && scale.isPresent(), grams).orElse(null) : null,
           g.rehearsal == null ? watch.look().orElse("") : "",
           speed(g));
@@ -297,7 +296,8 @@ class RunViews {
 
   /** Just weighed: the cup is still on the scale. */
   private static boolean weighed(Task next, RunState state) {
-    return next.key().endsWith(".stir") && state.pouring().isPresent();
+    return state.pouring().isPresent()
+        && state.current().filter(p -> p.batch().key().equals(next.batch())).isPresent();
   }
 
   private String jobName(String run) {

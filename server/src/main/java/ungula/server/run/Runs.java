@@ -6,7 +6,6 @@ import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -24,6 +23,7 @@ import ungula.core.mould.SectionDrawing;
 import ungula.core.plan.PlanPart;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
+import ungula.core.quantity.Vacuum;
 import ungula.core.rubber.Parts;
 import ungula.core.run.Bench;
 import ungula.core.run.Degas;
@@ -38,6 +38,7 @@ import ungula.server.job.Jobs;
 import ungula.server.stock.Stocks;
 import ungula.server.web.Json;
 import ungula.server.web.Problem;
+import ungula.server.workshop.Habits;
 
 /**
  * The runs at the bench. What happens is kept before anybody is told of it; what is in memory is
@@ -67,6 +68,7 @@ class Runs implements Devices.Listener {
   private final Drawings drawings;
   private final Stocks stocks;
   private final Devices devices;
+  private final Habits workshop;
   private final TransactionTemplate whole;
   private final Json json;
   private final Clock clock;
@@ -85,6 +87,7 @@ class Runs implements Devices.Listener {
       Drawings drawings,
       Stocks stocks,
       Devices devices,
+      Habits workshop,
       TransactionTemplate whole,
       Json json,
       Clock clock) {
@@ -94,6 +97,7 @@ class Runs implements Devices.Listener {
     this.drawings = drawings;
     this.stocks = stocks;
     this.devices = devices;
+    this.workshop = workshop;
     this.whole = whole;
     this.json = json;
     this.clock = clock;
@@ -282,16 +286,12 @@ class Runs implements Devices.Listener {
       Parts mixed = new Parts(p.baseG(), p.hardenerG());
       Parts all = p.used() == null ? thrown : thrown.plus(mixed);
       Stocks.Planned planned =
-          new Stocks.Planned(capital(b.name()), b.baseG(), b.baseG() * b.hardenerPerBase());
+          new Stocks.Planned(b.title(), b.baseG(), b.baseG() * b.hardenerPerBase());
       int number = 1 + g.bench.plan().batches().indexOf(b);
       Stocks.Mixed record =
           new Stocks.Mixed(g.id, b.product(), number, b.pour(), b.batch(), planned, all);
       stocks.settle(g.jobId, g.begun, record, all.totalG() > 0);
     }
-  }
-
-  private static String capital(String words) {
-    return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
   }
 
   /**
@@ -307,15 +307,19 @@ class Runs implements Devices.Listener {
           "No id",
           "What is done has an id of 1 to 36 letters, digits, - and _, so that it is kept once.");
     }
-    if (g.acts.contains(act.id())) {
-      return;
-    }
     if (g.ended != null && act.kind() != Act.Kind.CORRECT) {
       throw new Problem(
           HttpStatus.CONFLICT, "Ended", "This mould is ended. Take it up again, then go on.");
     }
     Duration ago = Duration.ofMillis(Math.max(0, act.agoMs()));
     Instant at = g.now().minus(ago.compareTo(LATEST) > 0 ? Duration.ZERO : ago);
+    if (act.kind() == Act.Kind.TARE && ago.compareTo(NOW) > 0) {
+      throw new Problem(
+          HttpStatus.UNPROCESSABLE_CONTENT,
+          "Too late",
+          "The scale was to be set to zero a while ago, and something else may stand on it now."
+              + " Set it to zero again.");
+    }
     String who = act.who() == null ? "" : act.who().strip();
     if (act.kind() != Act.Kind.TARE || tared(g)) {
       try {
@@ -354,9 +358,23 @@ class Runs implements Devices.Listener {
       case TICK -> b.tick(at, key);
       case GATE -> b.gate(at, key, !yes);
       case VERDICT -> b.judge(at, key, yes);
-      case GRAMS -> b.typed(at, Mass.parseG(typed(a), b.plan().units()));
+      case GRAMS -> {
+        double grams = Mass.parseG(typed(a), b.plan().units());
+        if (a.part() == null) {
+          b.typed(at, grams);
+        } else {
+          b.typed(at, key, a.part(), grams);
+        }
+      }
       case TARE -> b.tared(at);
-      case LEVEL -> b.level(at, Length.parseMm(typed(a), b.plan().units()));
+      case LEVEL -> {
+        double mm = Length.parseMm(typed(a), b.plan().units());
+        if (key.isEmpty()) {
+          b.level(at, mm);
+        } else {
+          b.level(at, key, mm);
+        }
+      }
       case FOAM -> b.foam(at, a.foam());
       case STILL_BASE -> b.stillBase(at);
       case START_OVER -> b.startOver(at, key);
@@ -389,7 +407,7 @@ class Runs implements Devices.Listener {
   @Override
   public void heard(DeviceKind kind, Instant at, Reading reading) {
     if (reading instanceof Reading.Pressure p) {
-      trend.add(new Degas.Point(at, Degas.absoluteKpa(p)));
+      trend.add(new Degas.Point(at, Degas.absoluteKpa(p, airKpa())));
     }
     if (kind != DeviceKind.GAUGE) {
       said(b -> b.read(at, reading));
@@ -416,6 +434,11 @@ class Runs implements Devices.Listener {
     } catch (RuntimeException e) {
       LOG.error("A reading was not kept", e);
     }
+  }
+
+  /** Outside, where the workshop lies. */
+  double airKpa() {
+    return Vacuum.airKpa(workshop.current().air().altitudeM());
   }
 
   /** What the gauge of a run showed lately, the oldest first. */
