@@ -2,6 +2,7 @@ package ungula.e2e;
 
 import java.io.BufferedReader;
 import java.io.IOException;
+import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -48,6 +49,8 @@ final class App implements AutoCloseable {
     if (madeUp == null) {
       App first = new App(List.of("--demo"));
       first.start();
+      // lists and days as a first look keeps them
+      URI.create(first.url("api/shelf")).toURL().openStream().close();
       first.stop();
       madeUp = first.data;
     }

@@ -18,6 +18,11 @@ public class ManyJobsTest {
   private Running server;
   private String last;
 
+  /** On the bench: all that are on it have the same hands, and some wait for others. */
+  private String begun;
+
+  private String second;
+
   @BeforeClass
   public void start() throws Exception {
     server = new Running();
@@ -28,8 +33,14 @@ public class ManyJobsTest {
       last = server.post("/api/jobs/" + first + "/copies", "").body().get("id").asString();
       if (i < 20) {
         server.write(last, "mould.sidesMm", 10 + i + " mm");
+        server.write(last, "days.begin", "Mon 8 Mar 8:00");
+      }
+      if (i == 1) {
+        second = last;
       }
     }
+    begun = first;
+    server.write(first, "days.begin", "Mon 8 Mar 8:00");
   }
 
   @AfterClass(alwaysRun = true)
@@ -86,12 +97,26 @@ public class ManyJobsTest {
     assertTrue(!entry(last).equals(thicker), "it is hot there");
   }
 
+  /** What a job is due to do follows from those before it. */
+  @Test(dependsOnMethods = "theShelfIsThereInASecondAfterARestart")
+  public void whatIsDueFollowsTheOthers() throws Exception {
+    String order = "{\"jobs\": [\"%s\", \"%s\"]}";
+    server.post("/api/days/order", order.formatted(begun, second));
+    String waits = due(second);
+    assertTrue(!waits.equals(due(begun)), waits);
+    server.post("/api/days/order", order.formatted(second, begun));
+    assertEquals(due(second), "Mon 8 Mar 8:00");
+    server.write(second, "days.begin", "Tue 9 Mar 8:00");
+    assertEquals(due(second), "Tue 9 Mar 8:00");
+    assertEquals(due(begun), "Mon 8 Mar 8:00");
+  }
+
+  private String due(String id) throws Exception {
+    return server.onShelf(id).get("due").get("at").asString();
+  }
+
   private String entry(String id) throws Exception {
-    for (JsonNode job : server.get("/api/shelf").body().get("jobs")) {
-      if (job.get("id").asString().equals(id)) {
-        return job.get("line").asString() + ", " + job.get("checks");
-      }
-    }
-    throw new AssertionError(id + " is not on the shelf");
+    JsonNode job = server.onShelf(id);
+    return job.get("line").asString() + ", " + job.get("checks");
   }
 }

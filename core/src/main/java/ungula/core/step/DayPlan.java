@@ -237,11 +237,6 @@ public record DayPlan(
     return blocks.stream().skip(begun ? 0 : 1).filter(b -> b.begin > now).findFirst();
   }
 
-  /** What is at hand at a time, or next; empty when all of it is over. */
-  public Optional<Block> due(long now) {
-    return blocks.stream().filter(b -> b.end > now).findFirst();
-  }
-
   /** Work by hand in all. */
   public Figure hands() {
     Map<String, Double> parts = new LinkedHashMap<>();

@@ -133,12 +133,30 @@ public class DayPlanTest {
     long before = blocks.get(0).begin() - 60;
     // before it is begun, when to be back after the first
     assertEquals(plan.back(before).orElseThrow(), blocks.get(1));
-    assertEquals(plan.due(before).orElseThrow(), blocks.get(0));
     assertEquals(plan.back(blocks.get(0).begin()).orElseThrow(), blocks.get(1));
-    assertEquals(plan.due(blocks.get(1).begin() + 60).orElseThrow(), blocks.get(1));
     assertEquals(plan.back(blocks.get(1).begin()).orElseThrow(), blocks.get(2));
     assertTrue(plan.back(plan.line().end()).isEmpty());
-    assertTrue(plan.due(plan.line().end()).isEmpty());
+  }
+
+  /** What others need to know of it is the same work, and what it uses. */
+  @Test
+  public void whatIsDueIsAtHandOrNext() {
+    AnyPlans.Planned any =
+        AnyPlans.first(150).stream()
+            .filter(p -> DayPlan.of(p.plan().steps()).stream().anyMatch(d -> d.blocks().size() > 2))
+            .findFirst()
+            .orElseThrow();
+    DayPlan plan = DayPlan.of(any.plan().steps()).orElseThrow();
+    List<Block> blocks = plan.blocks();
+    JobDays days = JobDays.of(any.plan().steps());
+    assertEquals(days.taken(), plan.line().taken());
+    assertEquals(days.work().size(), blocks.size());
+    JobDays.Work first = days.work().get(0);
+    assertEquals(first.what(), blocks.get(0).labels());
+    assertEquals(days.due(blocks.get(0).begin() - 60).orElseThrow(), first);
+    assertEquals(days.due(blocks.get(0).end() - 1).orElseThrow(), first);
+    assertEquals(days.due(blocks.get(0).end()).orElseThrow(), days.work().get(1));
+    assertTrue(days.due(plan.line().end()).isEmpty());
   }
 
   /** A few words each. */

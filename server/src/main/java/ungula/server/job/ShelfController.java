@@ -2,7 +2,9 @@ package ungula.server.job;
 
 import java.io.IOException;
 import java.time.Duration;
+import java.time.Instant;
 import java.time.OffsetDateTime;
+import java.time.ZoneId;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,7 +21,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import ungula.core.days.Moments;
 import ungula.core.quantity.Timespan;
-import ungula.core.step.DayPlan;
+import ungula.core.step.JobDays;
 import ungula.core.workshop.Workshop;
 import ungula.server.web.Named;
 import ungula.server.web.Problem;
@@ -105,19 +107,17 @@ class ShelfController {
   private Map<String, Due> due() {
     Map<String, Due> all = new HashMap<>();
     long now = workshop.now();
-    for (Jobs.Job job : jobs.onBench()) {
-      DayPlan.of(job.plan().steps())
-          .ifPresent(
-              plan -> plan.due(now).ifPresent(b -> all.put(job.row().id(), due(plan, b, now))));
-    }
+    ZoneId zone = workshop.current().hours().clock();
+    jobs.benchDays()
+        .forEach((id, days) -> days.due(now).ifPresent(w -> all.put(id, due(w, zone, now))));
     return all;
   }
 
-  private static Due due(DayPlan plan, DayPlan.Block b, long now) {
+  private static Due due(JobDays.Work w, ZoneId zone, long now) {
     return new Due(
-        Moments.text(plan.line().at(b.begin()).toLocalDateTime()),
-        b.labels(),
-        b.begin() > now ? "" : Timespan.formatMin((now - b.begin()) / 60.0));
+        Moments.text(Instant.ofEpochSecond(w.begin()).atZone(zone).toLocalDateTime()),
+        w.what(),
+        w.begin() > now ? "" : Timespan.formatMin((now - w.begin()) / 60.0));
   }
 
   private static ShelfJob entry(

@@ -8,9 +8,13 @@ import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+import ungula.core.days.Diary;
 import ungula.core.job.JobPlan;
+import ungula.core.step.JobDays;
 import ungula.server.web.Json;
 
 /**
@@ -84,6 +88,37 @@ class Summaries {
     // what is not known yet may be known after any study
     mapper.keep(
         row.id(), summary.whole() ? basis : hash(basis + ground.studies), json.write(summary));
+  }
+
+  /**
+   * When a job on the bench is worked at, as it is kept or as it is worked out.
+   *
+   * @param diary what there is to do beside it
+   * @param planned its plan, asked for only where what is kept does not hold
+   */
+  JobDays days(JobMapper.Row row, Diary diary, Supplier<JobPlan> planned) {
+    String basis =
+        hash(
+            String.join(
+                " ",
+                build,
+                mapper.common(),
+                String.valueOf(mapper.record(row.id())),
+                row.choices(),
+                json.write(diary)));
+    String studied = hash(basis + mapper.studies());
+    SummaryMapper.DaysRow kept = mapper.days(row.id());
+    if (kept != null && (kept.basis().equals(basis) || kept.basis().equals(studied))) {
+      return json.read(kept.days(), JobDays.class);
+    }
+    JobPlan plan = planned.get();
+    JobDays days = JobDays.of(plan.steps());
+    // what a change rests on that is not kept yet may be taken back
+    if (!TransactionSynchronizationManager.isActualTransactionActive()) {
+      String rests = Summary.whole(plan) ? basis : studied;
+      mapper.keepDays(new SummaryMapper.DaysRow(row.id(), rests, json.write(days)));
+    }
+    return days;
   }
 
   private static String hash(String text) {

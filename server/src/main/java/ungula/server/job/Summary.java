@@ -64,8 +64,13 @@ record Summary(
         count(plan, Caution.Level.CHECK),
         plan.stages(),
         job.needs(),
-        plan.parts().stream().noneMatch(p -> p.state() == PlanPart.State.BEING_WORKED_OUT),
+        whole(plan),
         plan.parts().stream().allMatch(p -> p.state() == PlanPart.State.KNOWN));
+  }
+
+  /** Whether no study may change a plan. */
+  static boolean whole(JobPlan plan) {
+    return plan.parts().stream().noneMatch(p -> p.state() == PlanPart.State.BEING_WORKED_OUT);
   }
 
   /** Changes when its picture does. */

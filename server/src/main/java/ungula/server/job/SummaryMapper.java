@@ -14,6 +14,12 @@ interface SummaryMapper {
    */
   record Row(String jobId, String basis, String summary) {}
 
+  /**
+   * @param basis what they rest on
+   * @param days JSON of them
+   */
+  record DaysRow(String jobId, String basis, String days) {}
+
   @Select("SELECT job_id, basis, summary FROM job_summary")
   List<Row> all();
 
@@ -21,6 +27,13 @@ interface SummaryMapper {
       "MERGE INTO job_summary (job_id, basis, summary) KEY (job_id)"
           + " VALUES (#{jobId}, #{basis}, #{summary})")
   void keep(String jobId, String basis, String summary);
+
+  @Select("SELECT job_id, basis, days FROM job_days WHERE job_id = #{jobId}")
+  DaysRow days(String jobId);
+
+  @Insert(
+      "MERGE INTO job_days (job_id, basis, days) KEY (job_id) VALUES (#{jobId}, #{basis}, #{days})")
+  void keepDays(DaysRow row);
 
   /** Changes with the workshop and with any product. */
   @Select(
@@ -37,4 +50,8 @@ interface SummaryMapper {
 
   @Select("SELECT job_id, MAX(id) AS id FROM record GROUP BY job_id")
   List<Newest> records();
+
+  /** The newest record of one job; 0 when it has none. */
+  @Select("SELECT COALESCE(MAX(id), 0) FROM record WHERE job_id = #{jobId}")
+  long record(String jobId);
 }
