@@ -33,6 +33,7 @@ export type RunBatch = components['schemas']['BatchView'];
 export type RunClock = components['schemas']['ClockView'];
 export type RunLive = components['schemas']['Live'];
 export type Weighing = components['schemas']['Weighing'];
+export type Exercise = components['schemas']['ExerciseView'];
 export type Act = components['schemas']['Act'];
 export type Device = components['schemas']['DeviceView'];
 export type Days = components['schemas']['DaysResponse'];

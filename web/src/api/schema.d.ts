@@ -164,6 +164,70 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/exercises': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['exercises'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/exercises/{exercise}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['beginExercise'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/exercises/{exercise}/jobs/{job}/run': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['runExercise'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/exercises/{exercise}/jobs/{job}/score': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['scoreOfExercise'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/jobs': {
     parameters: {
       query?: never;
@@ -1220,6 +1284,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/runs/{id}/changes': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['changesOfRun'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/runs/{id}/ended': {
     parameters: {
       query?: never;
@@ -1989,8 +2069,28 @@ export interface components {
       counts: boolean;
       /** Format: int32 */
       number: number;
+      step: string;
       text: string;
       who: string;
+    };
+    ExerciseBegun: {
+      job: string;
+      stage: string;
+    };
+    ExerciseRun: {
+      run?: string;
+    };
+    ExerciseScore: {
+      score?: components['schemas']['ShapeScore'];
+      task: string;
+      title: string;
+    };
+    ExerciseView: {
+      bench: boolean;
+      /** @enum {string} */
+      key: 'LEAST_AIR' | 'TWO_VENTS' | 'RATIO' | 'POT_LIFE' | 'WINDOW';
+      task: string;
+      title: string;
     };
     Figure: {
       exact: string;
@@ -2215,6 +2315,8 @@ export interface components {
       cut?: components['schemas']['CutView'];
       demo: boolean;
       dipstick?: components['schemas']['DipstickView'];
+      /** @enum {string} */
+      exercise?: 'LEAST_AIR' | 'TWO_VENTS' | 'RATIO' | 'POT_LIFE' | 'WINDOW';
       figures: {
         [key in Numbered<components['schemas']['JobFigure']>]?: components['schemas']['Figure'];
       };
@@ -2626,6 +2728,11 @@ export interface components {
     PouredTogether: {
       jobs: string[];
     };
+    Practised: {
+      done: boolean;
+      task: string;
+      title: string;
+    };
     ProductEdits: {
       edits: components['schemas']['Edit'][];
       /** Format: int32 */
@@ -2763,6 +2870,7 @@ export interface components {
       done: number;
       ended?: string;
       entries: components['schemas']['EntryView'][];
+      exercise?: components['schemas']['Practised'];
       id: string;
       job: string;
       lengthUnit: string;
@@ -2847,6 +2955,11 @@ export interface components {
         | 'KEY'
         | 'AIR'
         | 'CAST_AIR';
+    };
+    ShapeScore: {
+      /** Format: int32 */
+      points: number;
+      says: string;
     };
     Share: {
       product: string;
@@ -3565,6 +3678,94 @@ export interface operations {
           [name: string]: unknown;
         };
         content?: never;
+      };
+    };
+  };
+  exercises: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ExerciseView'][];
+        };
+      };
+    };
+  };
+  beginExercise: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        exercise: 'LEAST_AIR' | 'TWO_VENTS' | 'RATIO' | 'POT_LIFE' | 'WINDOW';
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ExerciseBegun'];
+        };
+      };
+    };
+  };
+  runExercise: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        exercise: 'LEAST_AIR' | 'TWO_VENTS' | 'RATIO' | 'POT_LIFE' | 'WINDOW';
+        job: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ExerciseRun'];
+        };
+      };
+    };
+  };
+  scoreOfExercise: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        exercise: 'LEAST_AIR' | 'TWO_VENTS' | 'RATIO' | 'POT_LIFE' | 'WINDOW';
+        job: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ExerciseScore'];
+        };
       };
     };
   };
@@ -5405,6 +5606,28 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['RunResponse'];
+        };
+      };
+    };
+  };
+  changesOfRun: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': string[];
         };
       };
     };

@@ -8,6 +8,9 @@ import { Failed } from './Failed';
 
 // what is not opened first is fetched when it is
 const BenchPage = lazy(async () => ({ default: (await import('../days/BenchPage')).BenchPage }));
+const ExercisesPage = lazy(async () => ({
+  default: (await import('../exercise/ExercisesPage')).ExercisesPage,
+}));
 const HelpPage = lazy(async () => ({ default: (await import('../help/HelpPage')).HelpPage }));
 const JobPage = lazy(async () => ({ default: (await import('../job/JobPage')).JobPage }));
 const MixPage = lazy(async () => ({ default: (await import('../rubber/MixPage')).MixPage }));
@@ -48,6 +51,7 @@ export function App() {
             <Route path="/together" element={<TogetherPage />} />
             <Route path="/mix" element={<MixPage />} />
             <Route path="/workshop" element={<WorkshopPage />} />
+            <Route path="/exercises" element={<ExercisesPage />} />
             <Route path="/help" element={<HelpPage />} />
             <Route path="/sign-in" element={<SignInPage />} />
             <Route path="*" element={<Navigate to="/" replace />} />

@@ -1,4 +1,5 @@
 import { Fragment } from 'react';
+import { Link } from 'react-router-dom';
 import { PageHead } from '../app/PageHead';
 import { useTitle } from '../app/useTitle';
 
@@ -24,7 +25,7 @@ const TERMS: [string, string][] = [
 ];
 
 const KEYS: [string, string][] = [
-  ['1 … 6', 'the stages of a job'],
+  ['1 … 7', 'the stages of a job'],
   ['Tab', 'the next word'],
   ['Enter', 'change the word, or take what is typed'],
   ['Esc', 'leave it as it was'],
@@ -57,6 +58,14 @@ export function HelpPage() {
           needed next. A job whose beginning is said takes its place on the page Days, where all
           jobs share one bench. Hours, days off and how warm the room will be are on the Workshop
           page. Typed lists of days are parted by semicolons.
+        </p>
+        <h2>Bench</h2>
+        <p>
+          The stage Bench begins a mould and shows one step at a time. Nothing has to be typed while
+          a scale is heard; the space bar or any key of a foot switch is the large key at the
+          bottom. Look back at a step to strike out what was wrong. Scale, gauge and room are named
+          on the Workshop page. To try it first, take one of the{' '}
+          <Link to="/exercises">exercises</Link>.
         </p>
         <h2>How things may be written</h2>
         <p>

@@ -13,6 +13,7 @@ import { Notice } from '../ui/Notice';
 import { useWordInAddress } from '../ui/useWordInAddress';
 import { WordContext } from '../ui/words';
 import type { Paint } from '../viewer/marks';
+import { ExerciseLine } from '../exercise/ExerciseLine';
 import { ApproachStage } from './approach/ApproachStage';
 import { ApproachTable } from './approach/ApproachTable';
 import { AssumedLine } from './AssumedLine';
@@ -209,6 +210,7 @@ export function JobPage() {
             {desk.problem && (
               <Notice title={desk.problem.title} text={desk.problem.message} close={desk.dismiss} />
             )}
+            {job.exercise && <ExerciseLine job={job} />}
             <Boundary key={stage} what="This stage">
               {stage === 'master' && (
                 <MasterStage

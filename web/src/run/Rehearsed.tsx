@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { client, unwrap } from '../api/client';
+import { Link } from 'react-router-dom';
+import { client, unwrap, type Run } from '../api/client';
 
 const SPEEDS = [1, 10, 60, 600];
 
@@ -9,12 +10,15 @@ export function Rehearsed({
   run,
   speed,
   version,
+  exercise,
 }: {
   run: string;
   speed: number;
   version: number;
+  exercise: Run['exercise'];
 }) {
-  const [open, setOpen] = useState(false);
+  const [asked, setAsked] = useState(false);
+  const open = asked || exercise?.done === true;
   const { data: score } = useQuery({
     queryKey: ['run', run, 'score', version],
     queryFn: () => unwrap(client.GET('/api/runs/{id}/score', { params: { path: { id: run } } })),
@@ -29,7 +33,18 @@ export function Rehearsed({
     );
   return (
     <section className="rehearsed" aria-label="Rehearsal">
-      <strong>Rehearsal: nothing of it is kept.</strong>
+      {exercise ? (
+        <p>
+          <strong>{exercise.title}.</strong> {exercise.task}{' '}
+          {exercise.done && (
+            <>
+              <strong>Done.</strong> <Link to="/exercises">Other exercises</Link>
+            </>
+          )}
+        </p>
+      ) : (
+        <strong>Rehearsal: nothing of it is kept.</strong>
+      )}
       <span role="group" aria-label="The clock runs">
         The clock runs{' '}
         {SPEEDS.map((times) => (
@@ -43,7 +58,7 @@ export function Rehearsed({
           </button>
         ))}
       </span>
-      <button type="button" aria-expanded={open} onClick={() => setOpen(!open)}>
+      <button type="button" aria-expanded={open} onClick={() => setAsked(!asked)}>
         How does it go?
       </button>
       {open && score && (

@@ -8,7 +8,7 @@ import { NotRead } from '../ui/NotRead';
 import { Clocks } from './Clocks';
 import { glued } from './glued';
 import { Keypad } from './Keypad';
-import { LeaveOut } from './LeaveOut';
+import { Reason } from './Reason';
 import { Rehearsed } from './Rehearsed';
 import { runQuery } from './runQueries';
 import { StandIns } from './StandIns';
@@ -17,6 +17,7 @@ import {
   batchOf,
   byHand,
   heardHere,
+  lastAt,
   mainOf,
   nextOf,
   pendingKeys,
@@ -31,7 +32,7 @@ import { useMainKey } from './useMainKey';
 import { useRings } from './useRings';
 import { useAwake, useScreen } from './useScreen';
 
-type Asking = 'grams' | 'level' | 'leave' | null;
+type Asking = 'grams' | 'level' | 'leave' | 'correct' | null;
 
 /** The bench: one step at a time, readable from two metres. */
 export function RunPage() {
@@ -54,6 +55,7 @@ export function RunPage() {
   const task = run && (taskOf(run, looked ?? next) ?? taskOf(run, next));
   const back = looked !== null && looked !== next;
   const batch = run && batchOf(run, task);
+  const entry = run && task && lastAt(run, task);
   const scale = heardHere(live, lost);
   const weighing = (scale ? live?.weighing : undefined) ?? run?.weighing;
 
@@ -148,6 +150,9 @@ export function RunPage() {
         run: () => void act(whole.doing, `${whole.label}: ${task.label}`),
       };
     }
+    if (entry && back && asking === null) {
+      keys.push({ label: 'Strike it out', run: () => setAsking('correct') });
+    }
     if (!back && !ended) {
       if (task.kind === 'GATE') {
         keys.push({
@@ -224,14 +229,19 @@ export function RunPage() {
           <button type="button" onClick={() => screen.darken(!screen.dark)}>
             {screen.dark ? 'Bright' : 'Dark'}
           </button>
-          <Link className="stop" to={`/jobs/${run.job}/bench`}>
+          <Link className="stop" to={run.exercise ? '/exercises' : `/jobs/${run.job}/bench`}>
             Stop here
           </Link>
         </span>
       </header>
       <div className="told" aria-live="assertive">
         {run.rehearsal && (
-          <Rehearsed run={run.id} speed={live?.speed ?? run.speed} version={run.version} />
+          <Rehearsed
+            run={run.id}
+            speed={live?.speed ?? run.speed}
+            version={run.version}
+            exercise={run.exercise}
+          />
         )}
         {rings.due.map((r) => (
           <div className="rings" role="alert" key={r.id}>
@@ -314,12 +324,27 @@ export function RunPage() {
           />
         )}
         {asking === 'leave' && task && (
-          <LeaveOut
-            what={task.what}
+          <Reason
+            ask={`Why is this left out? “${task.what}”`}
+            usual={['It was done before.', 'This master does not need it.']}
+            label="Leave it out"
             close={() => setAsking(null)}
-            leave={(why) => {
+            give={(why) => {
               setAsking(null);
               void act({ kind: 'LEAVE_OUT', key: task.key, why }, `Leave out: ${task.label}`);
+            }}
+          />
+        )}
+        {asking === 'correct' && entry && (
+          <Reason
+            ask={`Why does this not count? “${entry.text}”`}
+            usual={['It was pressed by mistake.', 'It was read or typed wrong.']}
+            label="Strike it out"
+            close={() => setAsking(null)}
+            give={(why) => {
+              setAsking(null);
+              setLooked(null);
+              void act({ kind: 'CORRECT', number: entry.number, why }, `Strike out: ${entry.text}`);
             }}
           />
         )}

@@ -203,6 +203,36 @@ test('a foot ends no wait', async () => {
   await vi.waitFor(() => expect(sent).toMatchObject([{ kind: 'TICK', key: 'cure' }]));
 });
 
+test('looking back, what was wrong is struck out with a reason', async () => {
+  const entry = { at: '7:01', who: 'AB', counts: true, correctable: true };
+  const sent = open({
+    ...at('pour.1.1.weigh'),
+    tasks: RUN.tasks.map((t): RunTask =>
+      t.key === 'gate' ? { ...t, status: 'DONE', at: '7:01' } : t,
+    ),
+    entries: [
+      { ...entry, number: 1, step: 'gate', text: 'Seen to: cups.' },
+      { ...entry, number: 2, step: 'other', text: 'Done: other.' },
+    ],
+  });
+  const back = await screen.findByRole('button', { name: 'Back' });
+  await userEvent.click(back);
+  await userEvent.click(back);
+  await userEvent.click(await screen.findByRole('button', { name: 'Strike it out' }));
+  expect(screen.getByText('Why does this not count? “Seen to: cups.”')).toBeTruthy();
+  await userEvent.click(screen.getByRole('button', { name: 'It was pressed by mistake.' }));
+  await vi.waitFor(() =>
+    expect(sent).toMatchObject([{ kind: 'CORRECT', number: 1, why: 'It was pressed by mistake.' }]),
+  );
+});
+
+test('an exercise says what is to be done, and how it went when it is done', async () => {
+  open({ rehearsal: true, exercise: { title: 'Mix it', task: 'Weigh one batch.', done: true } });
+  expect(await screen.findByText('Mix it.')).toBeTruthy();
+  expect(await screen.findByText('Done.')).toBeTruthy();
+  expect(await screen.findByText('95')).toBeTruthy();
+});
+
 test('without a scale grams are typed by large keys', async () => {
   const sent = open({ ...at('pour.1.1.weigh'), weighing: WEIGHING });
   await userEvent.click(await screen.findByRole('button', { name: 'Type the grams' }));

@@ -23,6 +23,14 @@ export const runsOfQuery = (job: string) =>
     staleTime: 0,
   });
 
+/** What the job's plan says by now that a run does not go by. */
+export const changesQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['run', id, 'changes'],
+    queryFn: () => unwrap(client.GET('/api/runs/{id}/changes', { params: { path: { id } } })),
+    staleTime: 0,
+  });
+
 /** The mould a run makes, as it was planned. */
 export const sectionOfRunQuery = (id: string) =>
   queryOptions({

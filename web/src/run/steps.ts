@@ -28,6 +28,10 @@ export const taskOf = (run: Run, key: string) => run.tasks.find((t) => t.key ===
 export const batchOf = (run: Run, task: RunTask | undefined): RunBatch | undefined =>
   run.batches.find((b) => b.key === task?.batch);
 
+/** What happened at a step last, and may be corrected. */
+export const lastAt = (run: Run, task: RunTask) =>
+  run.entries.findLast((e) => e.step === task.key && e.correctable);
+
 /** What comes after a step and is still to be done. */
 export function comingAfter(run: Run, key: string, pending: Set<string>) {
   const at = run.tasks.findIndex((t) => t.key === key);

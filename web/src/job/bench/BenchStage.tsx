@@ -1,12 +1,14 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Link, useNavigate } from 'react-router-dom';
 import { client, unwrap, type Job } from '../../api/client';
+
 import { runsOfQuery } from '../../run/runQueries';
 import { NotRead } from '../../ui/NotRead';
 import { Notice } from '../../ui/Notice';
 import { Happened } from './Happened';
+import { Replanned } from './Replanned';
 
 /** Begins a mould at the bench, and shows what happened at those that were made. */
 export function BenchStage({ job }: { job: Job }) {
@@ -47,12 +49,15 @@ export function BenchStage({ job }: { job: Job }) {
         />
       )}
       {going.map((r) => (
-        <p className="sentence" key={r.id}>
-          A mould is being made since {r.begun}.{' '}
-          <Link className="btn btn-primary" to={`/runs/${r.id}`}>
-            Go on at the bench
-          </Link>
-        </p>
+        <Fragment key={r.id}>
+          <p className="sentence">
+            A mould is being made since {r.begun}.{' '}
+            <Link className="btn btn-primary" to={`/runs/${r.id}`}>
+              Go on at the bench
+            </Link>
+          </p>
+          <Replanned run={r.id} />
+        </Fragment>
       ))}
       {runs && (
         <>
@@ -60,7 +65,8 @@ export function BenchStage({ job }: { job: Job }) {
             At the bench you see one step at a time, weigh with your scale, and keep the pot life.
             Each mould goes by the plan as it is when you begin it: changing the plan later does not
             change a mould that is being made. Rehearsed, it is the same with a made-up scale and a
-            clock that can be hurried, and says what went wrong.
+            clock that can be hurried, and says what went wrong. Single things are practised in{' '}
+            <Link to="/exercises">exercises</Link>.
           </p>
           {stops.length > 0 && (
             <p className="quiet">

@@ -33,6 +33,7 @@ public class AccessTest extends Browsing {
       {"together"},
       {"mix"},
       {"workshop"},
+      {"exercises"},
       {"help"},
       {"{job}/proposal"},
       {"{job}/master"},

@@ -145,6 +145,24 @@ public class RunTest extends OnServer {
     return 0;
   }
 
+  /** Planned again, a mould goes on by what it was begun by, and what that is not is said. */
+  @Test
+  public void planningAgainChangesNoMouldThatIsBegun() throws Exception {
+    String job = job();
+    String run = begun(job);
+    until(run, kind("GATE"));
+    JsonNode before = run(run).get("tasks");
+    assertEquals(server.get("/api/runs/" + run + "/changes").body().size(), 0);
+    server.write(job, "rubber.batches", "2");
+    JsonNode says = server.get("/api/runs/" + run + "/changes").body();
+    assertEquals(says.get(0).asString(), "2 batches in place of 1.");
+    assertEquals(run(run).get("tasks"), before);
+    String gate = task(run(run), "pour.1.gate.box").get("key").asString();
+    act(run, "GATE", "key", gate, "yes", true);
+    JsonNode entries = run(run).get("entries");
+    assertEquals(entries.get(entries.size() - 1).get("step").asString(), gate);
+  }
+
   @Test
   public void whatIsDeliveredTwiceHappensOnce() throws Exception {
     String run = begun(job());

@@ -174,4 +174,40 @@ public record RunPlan(
   public Optional<Batch> batch(String key) {
     return batches.stream().filter(b -> b.key.equals(key)).findFirst();
   }
+
+  /** Key of the task at which something happened; empty where it belongs to none. */
+  public String taskOf(Entry e) {
+    if (e instanceof Entry.Gated g) {
+      return g.gate();
+    } else if (e instanceof Entry.Done d) {
+      return batches.stream()
+          .filter(b -> b.base().equals(d.step()))
+          .map(Batch::weigh)
+          .findFirst()
+          .orElse(d.step());
+    } else if (e instanceof Entry.LeftOut l) {
+      return l.step();
+    } else if (e instanceof Entry.Judged j) {
+      return j.step();
+    } else if (e instanceof Entry.Pictured p) {
+      return p.step();
+    } else if (e instanceof Entry.Weighed w) {
+      return batch(w.batch()).map(Batch::weigh).orElse("");
+    } else if (e instanceof Entry.StartedOver s) {
+      return batch(s.batch()).map(Batch::weigh).orElse("");
+    } else if (e instanceof Entry.LevelRead l) {
+      return of(l.batch(), Kind.LEVEL);
+    } else if (e instanceof Entry.Foamed f) {
+      return of(f.batch(), Kind.DEGAS);
+    }
+    return "";
+  }
+
+  private String of(String batch, Kind kind) {
+    return tasks.stream()
+        .filter(t -> t.kind == kind && t.batch.equals(batch))
+        .map(Task::key)
+        .findFirst()
+        .orElse("");
+  }
 }

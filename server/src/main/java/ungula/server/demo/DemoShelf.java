@@ -1,10 +1,5 @@
 package ungula.server.demo;
 
-import java.io.IOException;
-import java.io.OutputStream;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -22,13 +17,10 @@ import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
-import ungula.core.choice.ChoiceWords;
-import ungula.core.choice.Choices;
 import ungula.core.contact.Releases;
 import ungula.core.days.Moments;
 import ungula.core.demo.HarbourShapes;
 import ungula.core.mesh.TriangleMesh;
-import ungula.core.mesh.io.StlWriter;
 import ungula.core.mould.SheetStock;
 import ungula.core.pour.Pace;
 import ungula.core.quantity.Units;
@@ -36,7 +28,6 @@ import ungula.core.quantity.Vacuum;
 import ungula.core.record.Recorded;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.stock.Lot;
-import ungula.core.work.Progress;
 import ungula.core.workshop.Board;
 import ungula.core.workshop.Mixing;
 import ungula.core.workshop.OwnBox;
@@ -57,7 +48,7 @@ import ungula.server.workshop.Habits;
 class DemoShelf {
 
   private final Jobs jobs;
-  private final Models models;
+  private final MadeUp madeUp;
   private final Habits workshop;
   private final Products products;
   private final Stocks stocks;
@@ -74,7 +65,7 @@ class DemoShelf {
 
   DemoShelf(
       Jobs jobs,
-      Models models,
+      MadeUp madeUp,
       Habits workshop,
       Products products,
       Stocks stocks,
@@ -82,7 +73,7 @@ class DemoShelf {
       Clock clock) {
     this.clock = clock;
     this.jobs = jobs;
-    this.models = models;
+    this.madeUp = madeUp;
     this.workshop = workshop;
     this.products = products;
     this.stocks = stocks;
@@ -96,7 +87,8 @@ class DemoShelf {
     }
     List<Entry> entries = entries();
     // shapes take seconds to make and to look over: side by side
-    List<Models.Stored> kept = entries.parallelStream().map(this::keep).toList();
+    List<Models.Stored> kept =
+        entries.parallelStream().map(e -> madeUp.keep(e.shape.get(), e.fileName)).toList();
     // whole or not at all: stopped in between, it is put up at the next start
     once.executeWithoutResult(status -> putUp(entries, kept));
   }
@@ -301,27 +293,11 @@ class DemoShelf {
     return Optional.of(edit("days.begin", new Moments.Moment(at, "").kept()));
   }
 
-  private Models.Stored keep(Entry entry) {
-    try {
-      Path file = Files.createTempFile("ungula-demo", ".stl");
-      try (OutputStream out = Files.newOutputStream(file)) {
-        StlWriter.write(entry.shape.get(), out);
-      }
-      return models.keep(file, entry.fileName, Progress.NONE);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-  }
-
   private String add(Entry entry, Models.Stored model) {
-    List<Edit> all = new ArrayList<>();
-    all.add(edit("master.source", "FILE"));
-    all.add(edit("master.model", model.id()));
-    all.add(edit("master.unitMm", "1"));
-    all.addAll(entry.edits.stream().filter(e -> !Recorded.has(e.word())).toList());
-    begin(entry.name).ifPresent(all::add);
-    Choices choices = ChoiceWords.edit(Choices.fresh(workshop.current().units()), all, null);
-    String id = jobs.add(entry.name, true, choices);
+    List<Edit> decided =
+        new ArrayList<>(entry.edits.stream().filter(e -> !Recorded.has(e.word())).toList());
+    begin(entry.name).ifPresent(decided::add);
+    String id = jobs.add(entry.name, true, madeUp.choices(model, decided));
     jobs.edit(id, entry.edits.stream().filter(e -> Recorded.has(e.word())).toList());
     jobs.look(id, "mould");
     jobs.look(id, "rubber");

@@ -15,12 +15,13 @@ interface JobMapper {
   /** A job with the step of its history that it stands at, read in one statement. */
   String JOB =
       "SELECT j.id, j.name, j.version, j.step_now, j.demo, j.archived, j.deleted, j.changed, j.note,"
-          + " s.label, s.nudged, s.choices FROM job j"
+          + " j.exercise, s.label, s.nudged, s.choices FROM job j"
           + " LEFT JOIN job_step s ON s.job_id = j.id AND s.step = j.step_now ";
 
   /**
    * @param stepNow which step of the job's history holds its present choices
    * @param note what the user is to be told about it; null for nothing
+   * @param exercise what is practised on it; null for a job
    * @param label what was done last; null when the step is missing
    * @param nudged the word that was nudged last; null when something else was done
    * @param choices JSON of the core's choices; null when the step is missing
@@ -35,6 +36,7 @@ interface JobMapper {
       boolean deleted,
       OffsetDateTime changed,
       String note,
+      String exercise,
       String label,
       String nudged,
       String choices) {}
@@ -46,7 +48,7 @@ interface JobMapper {
    */
   record Step(String jobId, int step, String label, String nudged, String choices) {}
 
-  @Select(JOB + "WHERE NOT j.deleted ORDER BY j.changed DESC")
+  @Select(JOB + "WHERE NOT j.deleted AND j.exercise IS NULL ORDER BY j.changed DESC")
   List<Row> all();
 
   @Select(JOB + "WHERE j.id = #{id}")
@@ -59,12 +61,14 @@ interface JobMapper {
   /** Jobs somebody has said the beginning of, in the order they are done. */
   @Select(
       JOB
-          + "WHERE j.begins IS NOT NULL AND NOT j.deleted AND NOT j.archived"
+          + "WHERE j.begins IS NOT NULL AND NOT j.deleted AND NOT j.archived AND j.exercise IS NULL"
           + " ORDER BY j.bench_place, j.id")
   List<Row> onBench();
 
   @Select(
-      JOB + "WHERE j.begins IS NULL AND NOT j.deleted AND NOT j.archived ORDER BY j.changed DESC")
+      JOB
+          + "WHERE j.begins IS NULL AND NOT j.deleted AND NOT j.archived AND j.exercise IS NULL"
+          + " ORDER BY j.changed DESC")
   List<Row> undated();
 
   /** Takes a job's place after those that have one, unless it has one itself. */
@@ -86,6 +90,13 @@ interface JobMapper {
       "INSERT INTO job (id, name, version, step_now, demo, archived, deleted, changed)"
           + " VALUES (#{id}, #{name}, 1, 0, #{demo}, FALSE, FALSE, #{changed})")
   void add(String id, String name, boolean demo, OffsetDateTime changed);
+
+  @Update("UPDATE job SET exercise = #{exercise} WHERE id = #{id}")
+  void practise(String id, String exercise);
+
+  /** An exercise that is begun again: what was done before is found no more. */
+  @Update("UPDATE job SET deleted = TRUE WHERE exercise = #{exercise}")
+  void forget(String exercise);
 
   /** The guard of every change of history: nothing when the job is at another version. */
   @Update(

@@ -5,6 +5,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import ungula.core.caution.Caution;
 import ungula.core.contact.Contact;
+import ungula.core.exercise.Exercise;
 import ungula.core.job.Stage;
 import ungula.core.mark.Mark;
 import ungula.core.mould.Dipstick;
@@ -25,6 +26,7 @@ import ungula.server.product.Products;
  *
  * @param version to send back with an edit
  * @param demo whether it belongs to the made-up shelf
+ * @param exercise what is practised on it; null for a job
  * @param undo what undo would take back; null when nothing
  * @param redo what redo would bring again; null when nothing
  * @param words every changeable word, by key
@@ -65,6 +67,7 @@ public record JobResponse(
     int version,
     boolean demo,
     boolean archived,
+    @Nullable Exercise exercise,
     @Nullable Change undo,
     @Nullable Change redo,
     @KeyedBy("JobWord") Map<String, Word.State> words,

@@ -19,6 +19,7 @@ import ungula.core.choice.MasterSource;
 import ungula.core.contact.Contact;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.days.Moments;
+import ungula.core.exercise.Exercise;
 import ungula.core.geometry.Vec3;
 import ungula.core.jacket.JacketScan;
 import ungula.core.job.Assumed;
@@ -100,6 +101,7 @@ class JobViews {
         row.version(),
         row.demo(),
         row.archived(),
+        row.exercise() == null ? null : Exercise.valueOf(row.exercise()),
         jobs.undo(job),
         jobs.redo(job),
         words(job),

@@ -19,6 +19,8 @@ import ungula.core.choice.Choices;
 import ungula.core.choice.Materials;
 import ungula.core.days.Diary;
 import ungula.core.days.Network;
+import ungula.core.exercise.Exercise;
+import ungula.core.exercise.ShapeScore;
 import ungula.core.geometry.Vec3;
 import ungula.core.hollow.HollowCore;
 import ungula.core.jacket.OutsideStudy;
@@ -35,12 +37,14 @@ import ungula.core.plan.Plan;
 import ungula.core.plan.PlanPart;
 import ungula.core.plan.Planner;
 import ungula.core.plan.ShapeFacts;
+import ungula.core.plan.ShapePart;
 import ungula.core.plan.SkinFacts;
 import ungula.core.record.Recorded;
 import ungula.core.rubber.Parts;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.skin.SkinStudy;
+import ungula.core.step.JobDays;
 import ungula.core.study.FormStudy;
 import ungula.core.study.ShapeStudy;
 import ungula.core.workshop.Workshop;
@@ -460,46 +464,74 @@ public class Jobs {
     }
   }
 
-  /** What else there is to do: other jobs whose beginning is said, and that come before. */
-  private Diary diary(JobMapper.Row of) {
-    return new Diary(morning(), taken(onBench(of.id())));
+  /**
+   * What else there is to do: other jobs whose beginning is said.
+   *
+   * @param before the job they come before; null for all of them
+   */
+  private Diary diary(String before) {
+    List<Network.Busy> taken = new ArrayList<>();
+    benchDays(before).values().forEach(d -> taken.addAll(d.taken()));
+    return new Diary(morning(), List.copyOf(taken));
   }
 
   private long morning() {
     return workshop.current().hours().nextMorning(workshop.now());
   }
 
-  private static List<Network.Busy> taken(List<Job> jobs) {
-    return jobs.stream().flatMap(j -> j.plan().steps().timeline().taken().stream()).toList();
-  }
-
-  /** One of several jobs, after those before it; empty when it cannot be read. */
-  private Optional<Job> onBench(JobMapper.Row row, Diary diary) {
-    try {
-      Choices choices = choices(row);
-      return Optional.of(planned(row, choices, records.of(row.id(), choices), diary));
-    } catch (RuntimeException e) {
-      LOG.error("The job " + row.name() + " cannot be planned", e);
-      return Optional.empty();
-    }
-  }
-
-  /** Jobs whose beginning is said and that are not put away, in the order they are done. */
-  public List<Job> onBench() {
-    return onBench(null);
+  /** When each job is worked at whose beginning is said, by its id, in the order they are done. */
+  Map<String, JobDays> benchDays() {
+    return benchDays(null);
   }
 
   /**
    * @param before the job before which it ends; null for all of them
    */
-  private List<Job> onBench(String before) {
+  private Map<String, JobDays> benchDays(String before) {
     long morning = morning();
-    List<Job> jobs = new ArrayList<>();
+    Map<String, JobDays> all = new LinkedHashMap<>();
     List<Network.Busy> taken = new ArrayList<>();
     for (JobMapper.Row row : mapper.onBench()) {
       if (row.id().equals(before)) {
         break;
       }
+      Diary diary = new Diary(morning, List.copyOf(taken));
+      try {
+        JobDays days = summaries.days(row, diary, () -> planned(row, diary).plan());
+        all.put(row.id(), days);
+        taken.addAll(days.taken());
+      } catch (RuntimeException e) {
+        unplanned(row, e);
+      }
+    }
+    return all;
+  }
+
+  /** One of several jobs, after those before it; empty when it cannot be read. */
+  private Optional<Job> onBench(JobMapper.Row row, Diary diary) {
+    try {
+      return Optional.of(planned(row, diary));
+    } catch (RuntimeException e) {
+      unplanned(row, e);
+      return Optional.empty();
+    }
+  }
+
+  private static void unplanned(JobMapper.Row row, RuntimeException e) {
+    LOG.error("The job " + row.name() + " cannot be planned", e);
+  }
+
+  private Job planned(JobMapper.Row row, Diary diary) {
+    Choices choices = choices(row);
+    return planned(row, choices, records.of(row.id(), choices), diary);
+  }
+
+  /** Jobs whose beginning is said and that are not put away, in the order they are done. */
+  public List<Job> onBench() {
+    long morning = morning();
+    List<Job> jobs = new ArrayList<>();
+    List<Network.Busy> taken = new ArrayList<>();
+    for (JobMapper.Row row : mapper.onBench()) {
       onBench(row, new Diary(morning, List.copyOf(taken)))
           .ifPresent(
               job -> {
@@ -512,7 +544,7 @@ public class Jobs {
 
   /** Jobs that are not put away and of which nobody says when they are begun. */
   public List<Job> undated() {
-    Diary diary = new Diary(morning(), taken(onBench()));
+    Diary diary = diary(null);
     return mapper.undated().stream().flatMap(row -> onBench(row, diary).stream()).toList();
   }
 
@@ -529,7 +561,7 @@ public class Jobs {
   }
 
   private Job planned(JobMapper.Row row, Choices choices, Recorded recorded) {
-    return planned(row, choices, recorded, diary(row));
+    return planned(row, choices, recorded, diary(row.id()));
   }
 
   private Job planned(JobMapper.Row row, Choices choices, Recorded recorded, Diary diary) {
@@ -636,6 +668,37 @@ public class Jobs {
   @Transactional
   public String add(String name, boolean demo, Choices choices) {
     return history.begin(name, demo, choices);
+  }
+
+  /** A job to practise on, in the place of the one before. */
+  @Transactional
+  public String addExercise(Exercise exercise, Choices choices) {
+    mapper.forget(exercise.name());
+    String id = history.begin(exercise.title(), false, choices);
+    mapper.practise(id, exercise.name());
+    return id;
+  }
+
+  /** How an exercise on a shape goes; empty while the shape is looked at. */
+  public Optional<ShapeScore> score(String id, Exercise exercise) {
+    Job now = find(id);
+    Choices first = json.read(mapper.step(id, 0).choices(), Choices.class);
+    Optional<ShapeStudy> begun = studied(planned(now.row, first));
+    Optional<ShapeStudy> known =
+        begun
+            .map(s -> ChoiceWords.edit(first, ShapeScore.known(exercise, s), now.product()))
+            .flatMap(best -> studied(planned(now.row, best)));
+    Optional<ShapeStudy> is = studied(now);
+    return known.isEmpty() || is.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            ShapeScore.of(exercise, begun.get(), known.get(), is.get(), now.choices().units()));
+  }
+
+  /** A job's shape as it was looked at; else that is asked for. */
+  private Optional<ShapeStudy> studied(Job job) {
+    ask(job);
+    return job.plan().plan().shape().map(ShapePart::study);
   }
 
   @Transactional

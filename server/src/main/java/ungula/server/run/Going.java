@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import ungula.core.exercise.Exercise;
 import ungula.core.mould.SectionDrawing;
 import ungula.core.run.Bench;
 import ungula.core.run.RunPlan;
@@ -42,15 +43,21 @@ final class Going {
     final Rehearsed devices;
     final SectionDrawing drawing;
     final Trend trend = new Trend();
+
+    /** Null for a rehearsal of one's own. */
+    final Exercise exercise;
+
     private volatile long lookedAtNanos = System.nanoTime();
 
     /**
      * @param seed of what is chance in its devices
+     * @param exercise null for a rehearsal of one's own
      */
-    Rehearsal(Clock real, long seed, SectionDrawing drawing) {
+    Rehearsal(Clock real, long seed, SectionDrawing drawing, Exercise exercise) {
       this.clock = new FastClock(real);
       this.devices = new Rehearsed(seed);
       this.drawing = drawing;
+      this.exercise = exercise;
     }
 
     /** Somebody looks at it. */

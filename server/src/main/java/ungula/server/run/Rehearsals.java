@@ -15,6 +15,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import ungula.core.device.DeviceKind;
 import ungula.core.device.Reading;
+import ungula.core.exercise.Exercise;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.run.Bench;
 import ungula.core.run.Degas;
@@ -27,7 +28,7 @@ import ungula.server.web.Problem;
  * clock that can be hurried. Nothing of them is kept.
  */
 @Component
-class Rehearsals {
+public class Rehearsals {
 
   private static final Logger LOG = LoggerFactory.getLogger(Rehearsals.class);
 
@@ -67,17 +68,33 @@ class Rehearsals {
 
   /** Begins one of a job's mould, by its plan as it is. */
   String begin(String jobId) {
+    return begun(jobId, null).id;
+  }
+
+  /** Begins an exercise: all before the first weighing is done. */
+  public String begin(String jobId, Exercise exercise) {
+    Going g = begun(jobId, exercise);
+    synchronized (g) {
+      Exercise.ahead(g.bench, g.now());
+      g.bench.entries().forEach(e -> g.who.add(""));
+    }
+    g.rehearsal.clock.run(exercise.speed());
+    runs.changed();
+    return g.id;
+  }
+
+  private Going begun(String jobId, Exercise exercise) {
     Jobs.Job job = jobs.find(jobId);
     String id = "rehearsal-" + UUID.randomUUID();
     Going.Rehearsal r =
-        new Going.Rehearsal(clock, id.hashCode(), drawings.section(job, Cut.FRONT, null));
+        new Going.Rehearsal(clock, id.hashCode(), drawings.section(job, Cut.FRONT, null), exercise);
     Going g = new Going(id, jobId, runs.frozen(job), r);
     runs.add(g);
     all.addLast(g);
     while (all.size() > MOST) {
       runs.forget(all.removeFirst());
     }
-    return id;
+    return g;
   }
 
   Going.Rehearsal find(String id) {

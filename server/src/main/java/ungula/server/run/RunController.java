@@ -129,6 +129,12 @@ class RunController {
     return views.view(id, jobs.name(runs.find(id).jobId));
   }
 
+  /** What the job's plan says by now that this run does not go by, in sentences. */
+  @GetMapping("/runs/{id}/changes")
+  List<String> changesOfRun(@PathVariable String id) {
+    return runs.changes(id);
+  }
+
   /** The mould it makes, cut from front to back. */
   @GetMapping("/runs/{id}/section")
   SectionDrawing sectionOfRun(@PathVariable String id) {

@@ -40,7 +40,16 @@ record RunResponse(
     List<EntryView> entries,
     @Nullable Weighing weighing,
     boolean rehearsal,
-    double speed) {
+    double speed,
+    @Nullable Practised exercise) {
+
+  /**
+   * An exercise at the bench.
+   *
+   * @param task what is to be done
+   * @param done whether it is
+   */
+  record Practised(String title, String task, boolean done) {}
 
   enum Status {
     OPEN,
@@ -127,11 +136,18 @@ record RunResponse(
   record RingView(long atMs, String says) {}
 
   /**
+   * @param step it happened at; empty for none
    * @param counts false when it was corrected
    * @param correctable whether it may be
    */
   record EntryView(
-      int number, String at, String who, String text, boolean counts, boolean correctable) {}
+      int number,
+      String step,
+      String at,
+      String who,
+      String text,
+      boolean counts,
+      boolean correctable) {}
 
   /**
    * What changes at every moment; sent to all screens.

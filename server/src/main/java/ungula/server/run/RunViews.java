@@ -15,6 +15,7 @@ import org.springframework.stereotype.Component;
 import ungula.core.days.Moments;
 import ungula.core.device.DeviceKind;
 import ungula.core.device.Reading;
+import ungula.core.exercise.Exercise;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Temperature;
@@ -41,6 +42,7 @@ import ungula.server.run.RunResponse.ClockView;
 import ungula.server.run.RunResponse.EntryView;
 import ungula.server.run.RunResponse.LevelView;
 import ungula.server.run.RunResponse.Live;
+import ungula.server.run.RunResponse.Practised;
 import ungula.server.run.RunResponse.RingView;
 import ungula.server.run.RunResponse.Status;
 import ungula.server.run.RunResponse.TaskStep;
@@ -118,8 +120,14 @@ class RunViews {
           entries(g, plan, entries, wall),
           Weighing.of(plan, state, false, null).orElse(null),
           g.rehearsal != null,
-          speed(g));
+          speed(g),
+          practised(g, plan, state));
     }
+  }
+
+  private static Practised practised(Going g, RunPlan plan, RunState state) {
+    Exercise e = g.rehearsal == null ? null : g.rehearsal.exercise;
+    return e == null ? null : new Practised(e.title(), e.task(), e.done(plan, state));
   }
 
   private static boolean ended(Status s) {
@@ -219,6 +227,7 @@ class RunViews {
       all.add(
           new EntryView(
               i + 1,
+              plan.taskOf(e),
               wall.time(e.at()),
               g.who.get(i),
               Told.of(plan, e),

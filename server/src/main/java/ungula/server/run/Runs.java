@@ -30,6 +30,7 @@ import ungula.core.run.Degas;
 import ungula.core.run.Entry;
 import ungula.core.run.Freeze;
 import ungula.core.run.Progress;
+import ungula.core.run.Replanned;
 import ungula.core.run.RunPlan;
 import ungula.core.run.RunPlan.Batch;
 import ungula.server.device.Devices;
@@ -162,6 +163,13 @@ class Runs implements Devices.Listener {
             b.batch().build()
                 ? job.choices().skin().buildProduct()
                 : job.choices().rubber().product());
+  }
+
+  /** What the job's plan says now that a run does not go by; nothing while it is not known. */
+  List<String> changes(String id) {
+    Going g = find(id);
+    Jobs.Job job = jobs.find(g.jobId);
+    return job.plan().steps().whole() ? Replanned.says(g.bench.plan(), frozen(job)) : List.of();
   }
 
   /** The section of the mould a run makes, as it was planned. */

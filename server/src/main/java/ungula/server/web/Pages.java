@@ -26,6 +26,7 @@ class Pages implements WebMvcConfigurer {
       "/",
       "/jobs/**",
       "/days",
+      "/exercises",
       "/rubber/**",
       "/mix",
       "/shopping",

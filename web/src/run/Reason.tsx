@@ -1,27 +1,28 @@
 import { useState } from 'react';
 
 interface Props {
-  what: string;
-  leave: (why: string) => void;
+  ask: string;
+  /** Answers by one key. */
+  usual: string[];
+  label: string;
+  give: (why: string) => void;
   close: () => void;
 }
 
-const REASONS = ['It was done before.', 'This master does not need it.'];
-
-/** Why a step is not done: two answers by one key, or typed. */
-export function LeaveOut({ what, leave, close }: Props) {
+/** Why something is not done, or does not count: by one key, or typed. */
+export function Reason({ ask, usual, label, give, close }: Props) {
   const [typed, setTyped] = useState('');
   return (
     <form
       className="keypad"
       onSubmit={(e) => {
         e.preventDefault();
-        leave(typed);
+        give(typed);
       }}
     >
-      <p>Why is this left out? “{what}”</p>
-      {REASONS.map((r) => (
-        <button type="button" className="reason" key={r} onClick={() => leave(r)}>
+      <p>{ask}</p>
+      {usual.map((r) => (
+        <button type="button" className="reason" key={r} onClick={() => give(r)}>
           {r}
         </button>
       ))}
@@ -34,7 +35,7 @@ export function LeaveOut({ what, leave, close }: Props) {
           Close
         </button>
         <button type="submit" className="main" disabled={typed.trim() === ''}>
-          Leave it out
+          {label}
         </button>
       </div>
     </form>

@@ -1,0 +1,95 @@
+package ungula.server.exercise;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import ungula.core.exercise.Exercise;
+import ungula.core.exercise.ShapeScore;
+import ungula.server.demo.MadeUp;
+import ungula.server.job.Jobs;
+import ungula.server.model.Models;
+import ungula.server.run.Rehearsals;
+
+/** What can be practised, on made-up masters and without keeping anything. */
+@RestController
+@RequestMapping("/api/exercises")
+class ExerciseController {
+
+  private final MadeUp madeUp;
+  private final Jobs jobs;
+  private final Rehearsals rehearsals;
+
+  /** Masters as they are kept, by their file's name: made once. */
+  private final Map<String, Models.Stored> masters = new ConcurrentHashMap<>();
+
+  ExerciseController(MadeUp madeUp, Jobs jobs, Rehearsals rehearsals) {
+    this.madeUp = madeUp;
+    this.jobs = jobs;
+    this.rehearsals = rehearsals;
+  }
+
+  /**
+   * @param task what is to be done
+   * @param bench whether it is gone through at the bench
+   */
+  record ExerciseView(Exercise key, String title, String task, boolean bench) {}
+
+  @GetMapping
+  List<ExerciseView> exercises() {
+    return Arrays.stream(Exercise.values())
+        .map(e -> new ExerciseView(e, e.title(), e.task(), e.bench()))
+        .toList();
+  }
+
+  /**
+   * An exercise that is begun.
+   *
+   * @param job it is done on
+   * @param stage where
+   */
+  record ExerciseBegun(String job, String stage) {}
+
+  /** Begins one, in the place of what was practised of it before. */
+  @PostMapping("/{exercise}")
+  ExerciseBegun beginExercise(@PathVariable Exercise exercise) {
+    Models.Stored master =
+        masters.computeIfAbsent(exercise.file(), file -> madeUp.keep(exercise.master(), file));
+    String job = jobs.addExercise(exercise, madeUp.choices(master, exercise.edits()));
+    return new ExerciseBegun(job, exercise.stage().key());
+  }
+
+  /**
+   * @param run null while its shape is looked at
+   */
+  record ExerciseRun(@Nullable String run) {}
+
+  /** Goes to the bench with an exercise, once what there is to do is known. */
+  @PostMapping("/{exercise}/jobs/{job}/run")
+  ExerciseRun runExercise(@PathVariable Exercise exercise, @PathVariable String job) {
+    Jobs.Job on = jobs.find(job);
+    if (!on.plan().steps().whole()) {
+      jobs.ask(on);
+      return new ExerciseRun(null);
+    }
+    return new ExerciseRun(rehearsals.begin(job, exercise));
+  }
+
+  /**
+   * @param score null while the shape is looked at
+   */
+  record ExerciseScore(String title, String task, @Nullable ShapeScore score) {}
+
+  /** How an exercise on a shape goes. */
+  @GetMapping("/{exercise}/jobs/{job}/score")
+  ExerciseScore scoreOfExercise(@PathVariable Exercise exercise, @PathVariable String job) {
+    return new ExerciseScore(
+        exercise.title(), exercise.task(), jobs.score(job, exercise).orElse(null));
+  }
+}
