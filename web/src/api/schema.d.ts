@@ -1348,6 +1348,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/runs/{id}/lots': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['lotsOfRun'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/runs/{id}/now': {
     parameters: {
       query?: never;
@@ -1695,6 +1711,7 @@ export interface components {
         | 'START_OVER'
         | 'LEAVE_OUT'
         | 'CORRECT'
+        | 'LOT'
         | 'SCALE';
       /** Format: int32 */
       number?: number;
@@ -2522,6 +2539,7 @@ export interface components {
       gauge: string;
       /** Format: int64 */
       now: number;
+      others: components['schemas']['Scale'][];
       room: string;
       scale: string;
       scaleSays: string;
@@ -2862,6 +2880,13 @@ export interface components {
       name: string;
       presses: string;
     };
+    RunLot: {
+      id: string;
+      left: string;
+      number: string;
+      picked: boolean;
+      product: string;
+    };
     RunResponse: {
       batches: components['schemas']['BatchView'][];
       begun: string;
@@ -2886,6 +2911,10 @@ export interface components {
       /** Format: int32 */
       version: number;
       weighing?: components['schemas']['Weighing'];
+    };
+    Scale: {
+      id: string;
+      name: string;
     };
     SchoolView: {
       chosen: boolean;
@@ -3112,6 +3141,7 @@ export interface components {
       /** @enum {string} */
       kind: 'HANDS' | 'WAIT' | 'GATE' | 'VERDICT' | 'WEIGH' | 'DEGAS' | 'POUR' | 'LEVEL';
       label: string;
+      lot: boolean;
       notGood: string;
       opens: string;
       part: string;
@@ -5700,6 +5730,28 @@ export interface operations {
         };
         content: {
           'text/event-stream': components['schemas']['SseEmitter'];
+        };
+      };
+    };
+  };
+  lotsOfRun: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RunLot'][];
         };
       };
     };

@@ -135,6 +135,13 @@ export function RunPage() {
       if (scale && !weighing?.toZero) {
         keys.push(toZero);
       }
+      // no foot changes the scale
+      for (const other of lost ? [] : (live?.others ?? [])) {
+        keys.push({
+          label: `Read ${other.name}`,
+          run: () => void act({ kind: 'SCALE', key: other.id }, `Read ${other.name}`),
+        });
+      }
     } else if (task.kind === 'LEVEL') {
       main = {
         label: batch?.level ? 'Read it again' : 'Type the level',
@@ -273,6 +280,7 @@ export function RunPage() {
             early={early !== null}
             weighing={weighing}
             foam={(what) => void act({ kind: 'FOAM', foam: what }, 'Foam')}
+            pick={(lot, name) => void act({ kind: 'LOT', key: lot }, name)}
           />
         ) : (
           <div className="say">

@@ -2,6 +2,7 @@ import type { Run, RunLive, RunTask, Weighing } from '../api/client';
 import { left } from './Clocks';
 import { Cup } from './Cup';
 import { glued } from './glued';
+import { Lots } from './Lots';
 import { MouldCut } from './MouldCut';
 import { batchOf } from './steps';
 import { Trend } from './Trend';
@@ -17,10 +18,12 @@ interface Props {
   early: boolean;
   /** Marks the foam of the batch at hand. */
   foam: (what: 'RISES' | 'FALLEN' | 'OVER_THE_RIM') => void;
+  /** Picks the pack rubber is taken from. */
+  pick: (lot: string, name: string) => void;
 }
 
 /** What is done, large, with a drawing of what is meant. */
-export function StepBody({ run, task, live, now, early, weighing, foam }: Props) {
+export function StepBody({ run, task, live, now, early, weighing, foam, pick }: Props) {
   const batch = batchOf(run, task);
   const clock = run.clocks.find((c) => c.key === task.key);
   const weighs = weighing && task.kind === 'WEIGH' && !early;
@@ -113,6 +116,7 @@ export function StepBody({ run, task, live, now, early, weighing, foam }: Props)
             ))}
           </div>
         )}
+        {task.lot && <Lots run={run} pick={pick} />}
         {task.at !== '' && (
           <p className="notgood">
             {task.status === 'SKIPPED' ? 'Skipped' : 'Done'} at {task.at}.

@@ -29,6 +29,7 @@ const task = (key: string, kind: RunTask['kind'], more: Partial<RunTask> = {}): 
   notGood: '',
   shows: [],
   cares: [],
+  lot: false,
   pictures: [],
   ...more,
 });
@@ -106,6 +107,7 @@ const LIVE: RunLive = {
   scaleSays: 'no scale: type it',
   scaleThere: false,
   elsewhere: '',
+  others: [],
   room: '',
   gauge: '',
   trend: [],
@@ -151,18 +153,28 @@ function open(run: Partial<Run>) {
     }
     return pathname === '/api/devices'
       ? Response.json([])
-      : pathname === '/api/access'
-        ? Response.json({ initials: 'AB' })
-        : pathname.endsWith('/section')
-          ? Response.json({ left: 0, right: 10, top: 10, bottom: 0, shapes: [], dimensions: [] })
-          : pathname.endsWith('/score')
-            ? Response.json({
-                points: 95,
-                marks: [{ subject: 'GATE', lost: 5, says: 'Skipped: cups ready.' }],
-              })
-            : pathname.endsWith('/hand')
-              ? Response.json({ said: 'done: put 45' })
-              : Response.json({ ...RUN, ...run });
+      : pathname.endsWith('/lots')
+        ? Response.json([
+            {
+              id: 'l1',
+              product: 'Marram 20',
+              number: '3180-62',
+              left: '3\u00a0180 g + 322 g',
+              picked: false,
+            },
+          ])
+        : pathname === '/api/access'
+          ? Response.json({ initials: 'AB' })
+          : pathname.endsWith('/section')
+            ? Response.json({ left: 0, right: 10, top: 10, bottom: 0, shapes: [], dimensions: [] })
+            : pathname.endsWith('/score')
+              ? Response.json({
+                  points: 95,
+                  marks: [{ subject: 'GATE', lost: 5, says: 'Skipped: cups ready.' }],
+                })
+              : pathname.endsWith('/hand')
+                ? Response.json({ said: 'done: put 45' })
+                : Response.json({ ...RUN, ...run });
   });
   render(
     <QueryClientProvider client={new QueryClient()}>
@@ -231,6 +243,25 @@ test('an exercise says what is to be done, and how it went when it is done', asy
   expect(await screen.findByText('Mix it.')).toBeTruthy();
   expect(await screen.findByText('Done.')).toBeTruthy();
   expect(await screen.findByText('95')).toBeTruthy();
+});
+
+test('a pack is picked by one key where rubber is asked for', async () => {
+  const sent = open({
+    tasks: RUN.tasks.map((t): RunTask => (t.key === 'gate' ? { ...t, lot: true } : t)),
+  });
+  const pack = await screen.findByRole('button', { name: /Lot 3180-62/ });
+  expect(pack.textContent).toContain('Marram 20, 3\u00a0180\u00a0g + 322\u00a0g left');
+  expect(pack.getAttribute('aria-pressed')).toBe('false');
+  await userEvent.click(pack);
+  await vi.waitFor(() => expect(sent).toMatchObject([{ kind: 'LOT', key: 'l1' }]));
+});
+
+test('another scale that is heard is read by one key', async () => {
+  const sent = open({ ...at('pour.1.1.weigh'), weighing: WEIGHING });
+  await screen.findByRole('button', { name: 'Type the grams' });
+  Stream.last?.say({ scale: '0.0 g', others: [{ id: 'd2', name: 'Fine scale' }] });
+  await userEvent.click(await screen.findByRole('button', { name: 'Read Fine scale' }));
+  await vi.waitFor(() => expect(sent).toMatchObject([{ kind: 'SCALE', key: 'd2' }]));
 });
 
 test('without a scale grams are typed by large keys', async () => {

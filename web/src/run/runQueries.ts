@@ -31,6 +31,14 @@ export const changesQuery = (id: string) =>
     staleTime: 0,
   });
 
+/** Packs its batches could be taken from; asked again with every version. */
+export const lotsQuery = (id: string, version: number) =>
+  queryOptions({
+    queryKey: ['run', id, 'lots', version],
+    queryFn: () => unwrap(client.GET('/api/runs/{id}/lots', { params: { path: { id } } })),
+    staleTime: 0,
+  });
+
 /** The mould a run makes, as it was planned. */
 export const sectionOfRunQuery = (id: string) =>
   queryOptions({

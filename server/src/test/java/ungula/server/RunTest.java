@@ -281,6 +281,77 @@ public class RunTest extends OnServer {
     }
   }
 
+  /** What is poured leaves the pack that was picked, not the one whose turn it is. */
+  @Test
+  public void rubberIsTakenFromThePackThatIsPicked() throws Exception {
+    String run = begun(job());
+    server.post("/api/stock", "{\"product\": \"marram-20\"}");
+    server.post("/api/stock", "{\"product\": \"marram-20\"}");
+    JsonNode gate = until(run, t -> t.get("lot").asBoolean());
+    assertEquals(task(gate, gate.get("next").asString()).get("kind").asString(), "GATE");
+    JsonNode packs = server.get("/api/runs/" + run + "/lots").body();
+    JsonNode last = packs.get(packs.size() - 1);
+    assertEquals(act(run, "LOT", "key", "no such pack").status(), 404);
+    act(run, "LOT", "key", last.get("id").asString());
+    assertTrue(texts(run).contains("Rubber is taken from a pack without a number"));
+    until(run, kind("LEVEL"));
+    JsonNode after = server.get("/api/runs/" + run + "/lots").body();
+    assertEquals(after.size(), packs.size());
+    for (int i = 0; i < packs.size(); i++) {
+      JsonNode pack = after.get(i);
+      boolean picked = pack.get("id").equals(last.get("id"));
+      assertEquals(pack.get("picked").asBoolean(), picked);
+      assertEquals(pack.get("left").equals(packs.get(i).get("left")), !picked, "" + pack);
+    }
+  }
+
+  private String scale(StandInDoor door, String name) throws Exception {
+    return server
+        .post(
+            "/api/devices",
+            "{\"kind\": \"SCALE\", \"name\": \"%s\", \"address\": \"127.0.0.1:%d\"}"
+                .formatted(name, door.port()))
+        .body()
+        .get("id")
+        .asString();
+  }
+
+  /** Of two scales the one that is picked is read, also after a restart; a lost one by no other. */
+  @Test
+  public void ofTwoScalesTheOneThatIsPickedIsRead() throws Exception {
+    String run = begun(job());
+    until(run, kind("WEIGH"));
+    StandInDoor lost = new StandInDoor(StandInScale.usual(8), 0);
+    try (StandInDoor fine = new StandInDoor(StandInScale.usual(9), 0)) {
+      String first = scale(lost, "Large scale");
+      await(run, l -> !l.get("scale").asString().isEmpty());
+      String second = scale(fine, "Fine scale");
+      await(run, l -> l.get("others").size() == 1);
+      lost.hand("put 45");
+      await(run, l -> l.get("settled").asBoolean() && l.get("scale").asString().startsWith("45"));
+      assertEquals(act(run, "TARE").status(), 200);
+      fine.hand("put 12");
+      act(run, "SCALE", "key", second);
+      await(run, l -> l.get("settled").asBoolean() && l.get("scale").asString().startsWith("12"));
+      JsonNode live = server.get("/api/runs/" + run + "/now").body();
+      assertEquals(live.get("scaleSays").asString(), "set the scale to zero");
+      assertEquals(live.get("others").get(0).get("id").asString(), first);
+      assertTrue(texts(run).contains("Another scale is read: Fine scale"), "" + texts(run));
+      act(run, "SCALE", "key", first);
+      server.restart();
+      await(run, l -> l.get("others").size() == 1 && l.get("scale").asString().startsWith("0"));
+      lost.close();
+      await(run, l -> l.get("scale").asString().isEmpty());
+      assertEquals(
+          server.get("/api/runs/" + run + "/now").body().get("scaleSays").asString(),
+          "scale not heard: type it");
+      server.delete("/api/devices/" + first);
+      server.delete("/api/devices/" + second);
+    } finally {
+      lost.close();
+    }
+  }
+
   private List<String> texts(String run) throws Exception {
     List<String> all = new ArrayList<>();
     run(run).get("entries").forEach(e -> all.add(e.get("text").asString()));

@@ -188,6 +188,29 @@ public final class Bench {
   }
 
   /** A device is not heard any more. */
+  /**
+   * Rubber is taken from a pack from here on.
+   *
+   * @throws Refused when no batch is of its product
+   */
+  public void pick(Instant at, String product, String lot, String number) throws Refused {
+    if (plan.batches().stream().noneMatch(b -> b.product().equals(product))) {
+      throw new Refused("Nothing of this rubber is mixed here.");
+    }
+    add(new Entry.Picked(at, product, lot, number));
+  }
+
+  /**
+   * Another scale is read from here on: what stands on it is not known until it is set to zero.
+   *
+   * @param scale what it is called
+   */
+  public void switched(Instant at, String scale) {
+    if (state.zeroed()) {
+      add(new Entry.Switched(at, scale));
+    }
+  }
+
   public void lost(Instant at, String device) {
     if (!state.lost().contains(device)) {
       add(new Entry.Heard(at, device, false));
@@ -465,9 +488,7 @@ public final class Bench {
    * @throws Refused when there is none, or no reason
    */
   public void correct(Instant at, int number, String why) throws Refused {
-    if (number < 1
-        || number > entries.size()
-        || entries.get(number - 1) instanceof Entry.Corrected) {
+    if (number < 1 || number > entries.size() || !entries.get(number - 1).correctable()) {
       throw new Refused("There is no entry " + number + " to correct.");
     }
     if (why == null || why.isBlank()) {

@@ -10,6 +10,11 @@ public sealed interface Entry {
 
   Instant at();
 
+  /** Whether it may be found wrong: which scale was read is so whatever anybody thinks. */
+  default boolean correctable() {
+    return !(this instanceof Corrected || this instanceof Switched);
+  }
+
   /** What is weighed of a batch. */
   enum Part {
     BASE,
@@ -80,6 +85,22 @@ public sealed interface Entry {
    * @param picture what it is called where it is kept
    */
   record Pictured(Instant at, String step, String picture) implements Entry {}
+
+  /**
+   * Another scale is read from here on, which knows nothing of what the first was set to.
+   *
+   * @param scale what it is called
+   */
+  record Switched(Instant at, String scale) implements Entry {}
+
+  /**
+   * A pack was picked that rubber is taken from, from here on.
+   *
+   * @param product as its rubber is called where it is kept
+   * @param lot what the pack is called there
+   * @param number of the lot, as it is printed on the pack; empty without one
+   */
+  record Picked(Instant at, String product, String lot, String number) implements Entry {}
 
   /** A device was lost, or is heard again. */
   record Heard(Instant at, String device, boolean heard) implements Entry {}

@@ -11,6 +11,9 @@ import ungula.core.run.RunPlan.Task;
 /** What is seen to before rubber is weighed. */
 public final class Gates {
 
+  /** Enough rubber of one lot. */
+  static final String RUBBER = "rubber";
+
   /**
    * What it depends on.
    *
@@ -70,7 +73,7 @@ public final class Gates {
         "Once the parts meet there is no time to look for one.");
     String amount = b.amount.isEmpty() ? "" : ": " + b.amount;
     g.add(
-        "rubber",
+        RUBBER,
         "enough rubber of one lot",
         "Check the tins for enough rubber of one lot" + amount + ".",
         "Two lots cure at different speeds, and may differ in colour.");

@@ -79,6 +79,11 @@ public record RunPlan(
       cares = List.copyOf(cares);
     }
 
+    /** Whether it asks for enough rubber, and a pack may be picked. */
+    public boolean ofLot() {
+      return kind == Kind.GATE && key.endsWith("." + Gates.RUBBER);
+    }
+
     /** Something passed with a record where nobody answers it. */
     public boolean asked() {
       return kind == Kind.GATE || kind == Kind.VERDICT || kind == Kind.LEVEL;

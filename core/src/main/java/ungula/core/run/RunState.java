@@ -57,6 +57,7 @@ public final class RunState {
   private final Map<String, Level> levels = new LinkedHashMap<>();
   private final Map<String, Entry.Foamed> foam = new HashMap<>();
   private final Set<String> lost = new HashSet<>();
+  private final Map<String, String> lots = new HashMap<>();
   private String lastLevel;
 
   /** Shown when there was {@link #fromG} of the part that is poured now; null: nobody knows. */
@@ -116,6 +117,10 @@ public final class RunState {
       level(l);
     } else if (e instanceof Entry.Foamed f) {
       foam.put(f.batch(), f);
+    } else if (e instanceof Entry.Picked p) {
+      lots.put(p.product(), p.lot());
+    } else if (e instanceof Entry.Switched) {
+      zeroG = null;
     } else if (e instanceof Entry.Heard h) {
       if (h.heard()) {
         lost.remove(h.device());
@@ -466,6 +471,16 @@ public final class RunState {
   /** What a reading of the scale makes of the part that is poured now; empty: nobody knows. */
   public Optional<Double> grams(double shownG) {
     return Optional.ofNullable(zeroG).map(zero -> fromG + shownG - zero);
+  }
+
+  /** The pack that was picked last for a product; empty while none was. */
+  public Optional<String> lot(String product) {
+    return Optional.ofNullable(lots.get(product));
+  }
+
+  /** Whether it is known what the scale was set to nothing with. */
+  public boolean zeroed() {
+    return zeroG != null;
   }
 
   /** The part that is poured now; empty while none is. */

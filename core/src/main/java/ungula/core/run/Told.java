@@ -46,6 +46,11 @@ public final class Told {
       return title(plan, f.batch()) + ": " + foam(f.foam());
     } else if (e instanceof Entry.Pictured p) {
       return "Picture: " + label(plan, p.step());
+    } else if (e instanceof Entry.Picked p) {
+      return "Rubber is taken from "
+          + (p.number().isEmpty() ? "a pack without a number" : "lot " + p.number());
+    } else if (e instanceof Entry.Switched s) {
+      return "Another scale is read: " + s.scale();
     } else if (e instanceof Entry.Heard h) {
       return "The " + h.device() + (h.heard() ? " is heard again" : " is not heard");
     } else if (e instanceof Entry.Corrected c) {

@@ -170,7 +170,7 @@ public record Lot(
         useBy);
   }
 
-  boolean empty() {
+  public boolean empty() {
     return baseLeftG + hardenerLeftG < 1;
   }
 }

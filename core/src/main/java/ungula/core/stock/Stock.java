@@ -63,10 +63,22 @@ public record Stock(Product product, Map<String, Lot> lots) {
 
   /** What is taken from which pack for a mix; packs that are over are left alone. */
   public Drawn draw(double baseG, double hardenerG, LocalDate today) {
+    return draw(baseG, hardenerG, today, null);
+  }
+
+  /**
+   * The same where somebody picked a pack.
+   *
+   * @param picked pack that comes first, also when it is over; null for none
+   */
+  public Drawn draw(double baseG, double hardenerG, LocalDate today, String picked) {
     List<Taken> taken = new ArrayList<>();
     double base = baseG;
     double hardener = hardenerG;
-    for (Map.Entry<String, Lot> e : inTurn(today)) {
+    List<Map.Entry<String, Lot>> turn = new ArrayList<>();
+    lots.entrySet().stream().filter(e -> e.getKey().equals(picked)).forEach(turn::add);
+    inTurn(today).stream().filter(e -> !e.getKey().equals(picked)).forEach(turn::add);
+    for (Map.Entry<String, Lot> e : turn) {
       double b = Math.min(base, e.getValue().baseLeftG());
       double h = Math.min(hardener, e.getValue().hardenerLeftG());
       if (b + h > 0) {

@@ -263,6 +263,28 @@ public class BenchTest {
         b.entries().stream().filter(e -> e instanceof Entry.Heard).count(), 2, "lost, and heard");
   }
 
+  /**
+   * Another scale knows nothing of what the first was set to, and that is no mistake of anybody.
+   */
+  @Test
+  public void anotherScaleIsSetToZeroFirst() throws Exception {
+    Bench b = begun();
+    settled(b, 0, 1192);
+    assertEquals(b.state().grams(1192 + 30).orElseThrow(), 30.0, "of hardener");
+    b.switched(at(1), "fine scale");
+    assertTrue(b.state().grams(45).isEmpty(), "what stands on it is not known");
+    int entries = b.entries().size();
+    settled(b, 2, 119.2);
+    b.switched(at(3), "fine scale");
+    assertEquals(b.entries().size(), entries, "nothing is taken for hardener, nor said twice");
+    assertThrows(Bench.Refused.class, () -> b.correct(at(4), entries, "it was not"));
+    b.tared(at(5));
+    settled(b, 6, 119.2);
+    assertEquals(b.state().current().orElseThrow().phase(), Phase.MIX);
+    assertEquals(
+        Told.of(b.plan(), b.entries().get(entries - 1)), "Another scale is read: fine scale");
+  }
+
   private static List<Event> any(Random r, int count) {
     List<Event> all = new ArrayList<>();
     double shown = 0;

@@ -90,6 +90,11 @@ public class StockTest {
     Near.absolute(drawn.taken().get(2).hardenerG(), 0, 1e-9);
     Near.absolute(drawn.shortBaseG(), 0, 1e-9);
     Near.absolute(stock.draw(5000, 0, TODAY).shortBaseG(), 5000 - 2300, 1e-9);
+    // one that somebody picked comes before, even one that is over
+    Stock.Drawn picked = stock.draw(1500, 150, TODAY, "lot 3");
+    assertEquals(picked.taken().stream().map(Stock.Taken::lot).toList(), List.of("lot 3", "lot 2"));
+    Near.absolute(picked.taken().get(1).baseG(), 1500 - picked.taken().get(0).baseG(), 1e-9);
+    assertEquals(stock.draw(1500, 150, TODAY, "gone"), drawn);
   }
 
   @Test

@@ -28,4 +28,11 @@ interface DeviceMapper {
 
   @Delete("DELETE FROM device WHERE id = #{id}")
   int remove(String id);
+
+  /** The scale that is read; null before one was. */
+  @Select("SELECT device FROM picked_scale")
+  String picked();
+
+  @Update("MERGE INTO picked_scale (one, device) KEY (one) VALUES (1, #{device})")
+  void pick(String device);
 }

@@ -25,7 +25,13 @@ public class Devices implements Instruments {
     void heard(DeviceKind kind, Instant at, Reading reading);
 
     void lost(DeviceKind kind, Instant at);
+
+    /** Another scale is read from here on; told before its first reading is. */
+    void switched(Instant at, String scale);
   }
+
+  /** A scale there is beside the one that is read. */
+  public record Scale(String id, String name) {}
 
   /**
    * A device and how it is.
@@ -39,6 +45,10 @@ public class Devices implements Instruments {
   private final DeviceMapper mapper;
   private final Clock clock;
   private final Map<String, Kept> all = new LinkedHashMap<>();
+
+  /** Which scale is read; null before one is heard. It stays until another is taken. */
+  private String picked;
+
   private final List<Listener> listeners = new CopyOnWriteArrayList<>();
 
   Devices(DeviceMapper mapper, Clock clock) {
@@ -52,6 +62,7 @@ public class Devices implements Instruments {
 
   @EventListener(ApplicationReadyEvent.class)
   void begin() {
+    picked = mapper.picked();
     mapper.all().forEach(row -> open(row, false));
   }
 
@@ -64,6 +75,9 @@ public class Devices implements Instruments {
     @Override
     public void heard(Connection of, Instant at, Reading reading) {
       if (first(of.kind()).filter(c -> c == of).isPresent()) {
+        if (of.kind() == DeviceKind.SCALE) {
+          reads(of).ifPresent(name -> listeners.forEach(l -> l.switched(at, name)));
+        }
         listeners.forEach(l -> l.heard(of.kind(), at, reading));
       }
     }
@@ -76,8 +90,53 @@ public class Devices implements Instruments {
     }
   }
 
-  /** The one that counts of several: the first that is heard. */
+  /**
+   * The first that is heard is read from then on: another knows nothing of what it was set to.
+   *
+   * @return what a scale is called that was not read before
+   */
+  private synchronized Optional<String> reads(Connection scale) {
+    if (picked != null && all.containsKey(picked)) {
+      return Optional.empty();
+    }
+    Optional<Kept> kept = all.values().stream().filter(k -> k.connection == scale).findFirst();
+    kept.ifPresent(k -> pick(k.row.id()));
+    return kept.map(k -> k.row.name());
+  }
+
+  private void pick(String id) {
+    picked = id;
+    mapper.pick(id);
+  }
+
+  /** Reads a scale in place of another. */
+  public void take(String id) {
+    Device to = find(id);
+    synchronized (this) {
+      if (id.equals(picked)) {
+        return;
+      }
+      pick(id);
+    }
+    listeners.forEach(l -> l.switched(clock.instant(), to.row.name()));
+  }
+
+  /** Scales that are heard beside the one that is read. */
+  public synchronized List<Scale> otherScales() {
+    Optional<Connection> counts = first(DeviceKind.SCALE);
+    return all.values().stream()
+        .filter(k -> k.connection.kind() == DeviceKind.SCALE && k.connection.health().heard())
+        .filter(k -> counts.filter(c -> c == k.connection).isEmpty())
+        .map(k -> new Scale(k.row.id(), k.row.name()))
+        .toList();
+  }
+
+  /** The one that counts of several: the scale that was picked, else the first that is heard. */
   private synchronized Optional<Connection> first(DeviceKind kind) {
+    Kept pick = kind == DeviceKind.SCALE && picked != null ? all.get(picked) : null;
+    if (pick != null) {
+      return Optional.of(pick.connection);
+    }
     List<Connection> its =
         all.values().stream().map(Kept::connection).filter(c -> c.kind() == kind).toList();
     return its.stream()

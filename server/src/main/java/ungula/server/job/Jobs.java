@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -311,10 +312,20 @@ public class Jobs {
 
   private List<Listed> listed(List<JobMapper.Row> rows) {
     Summaries.Ground ground = summaries.ground();
-    return rows.stream().map(row -> listed(row, ground)).toList();
+    // once for all of them, and only when one has to be planned
+    Map<String, JobDays> bench = new LinkedHashMap<>();
+    Supplier<Map<String, JobDays>> days =
+        () -> {
+          if (bench.isEmpty()) {
+            bench.putAll(benchDays());
+          }
+          return bench;
+        };
+    return rows.stream().map(row -> listed(row, ground, days)).toList();
   }
 
-  private Listed listed(JobMapper.Row row, Summaries.Ground ground) {
+  private Listed listed(
+      JobMapper.Row row, Summaries.Ground ground, Supplier<Map<String, JobDays>> days) {
     try {
       Summary summary =
           summaries
@@ -322,7 +333,7 @@ public class Jobs {
               .filter(s -> s.model() == null || models.there(s.model()))
               .orElseGet(
                   () -> {
-                    Job job = planned(row);
+                    Job job = planned(row, diary(days.get(), row.id()));
                     Summary made = Summary.of(job, shapes.posed(job.choices()).isPresent());
                     summaries.keep(row, ground, made);
                     return made;
@@ -464,17 +475,6 @@ public class Jobs {
     }
   }
 
-  /**
-   * What else there is to do: other jobs whose beginning is said.
-   *
-   * @param before the job they come before; null for all of them
-   */
-  private Diary diary(String before) {
-    List<Network.Busy> taken = new ArrayList<>();
-    benchDays(before).values().forEach(d -> taken.addAll(d.taken()));
-    return new Diary(morning(), List.copyOf(taken));
-  }
-
   private long morning() {
     return workshop.current().hours().nextMorning(workshop.now());
   }
@@ -491,13 +491,18 @@ public class Jobs {
     long morning = morning();
     Map<String, JobDays> all = new LinkedHashMap<>();
     List<Network.Busy> taken = new ArrayList<>();
-    for (JobMapper.Row row : mapper.onBench()) {
+    List<JobMapper.Row> rows = mapper.onBench();
+    if (rows.isEmpty() || rows.get(0).id().equals(before)) {
+      return all;
+    }
+    Summaries.DaysGround ground = summaries.daysGround();
+    for (JobMapper.Row row : rows) {
       if (row.id().equals(before)) {
         break;
       }
       Diary diary = new Diary(morning, List.copyOf(taken));
       try {
-        JobDays days = summaries.days(row, diary, () -> planned(row, diary).plan());
+        JobDays days = summaries.days(row, ground, diary, () -> planned(row, diary).plan());
         all.put(row.id(), days);
         taken.addAll(days.taken());
       } catch (RuntimeException e) {
@@ -505,6 +510,23 @@ public class Jobs {
       }
     }
     return all;
+  }
+
+  /**
+   * What there is to do beside a job: others whose beginning is said, and that come before.
+   *
+   * @param bench all such jobs, or those before it
+   * @param job null for none of them
+   */
+  private Diary diary(Map<String, JobDays> bench, String job) {
+    List<Network.Busy> taken = new ArrayList<>();
+    for (Map.Entry<String, JobDays> e : bench.entrySet()) {
+      if (e.getKey().equals(job)) {
+        break;
+      }
+      taken.addAll(e.getValue().taken());
+    }
+    return new Diary(morning(), List.copyOf(taken));
   }
 
   /** One of several jobs, after those before it; empty when it cannot be read. */
@@ -544,7 +566,7 @@ public class Jobs {
 
   /** Jobs that are not put away and of which nobody says when they are begun. */
   public List<Job> undated() {
-    Diary diary = diary(null);
+    Diary diary = diary(benchDays(), null);
     return mapper.undated().stream().flatMap(row -> onBench(row, diary).stream()).toList();
   }
 
@@ -561,7 +583,7 @@ public class Jobs {
   }
 
   private Job planned(JobMapper.Row row, Choices choices, Recorded recorded) {
-    return planned(row, choices, recorded, diary(row.id()));
+    return planned(row, choices, recorded, diary(benchDays(row.id()), row.id()));
   }
 
   private Job planned(JobMapper.Row row, Choices choices, Recorded recorded, Diary diary) {

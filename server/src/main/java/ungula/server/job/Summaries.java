@@ -91,23 +91,32 @@ class Summaries {
   }
 
   /**
+   * What is kept of when jobs are worked at, and what it rests on, as a diary is made.
+   *
+   * @param common to all jobs
+   * @param studies that are known
+   * @param kept by the job's id
+   */
+  record DaysGround(String common, String studies, Map<String, SummaryMapper.DaysRow> kept) {}
+
+  DaysGround daysGround() {
+    return new DaysGround(
+        build + " " + mapper.common(),
+        mapper.studies(),
+        mapper.days().stream().collect(Collectors.toMap(SummaryMapper.DaysRow::jobId, r -> r)));
+  }
+
+  /**
    * When a job on the bench is worked at, as it is kept or as it is worked out.
    *
    * @param diary what there is to do beside it
    * @param planned its plan, asked for only where what is kept does not hold
    */
-  JobDays days(JobMapper.Row row, Diary diary, Supplier<JobPlan> planned) {
-    String basis =
-        hash(
-            String.join(
-                " ",
-                build,
-                mapper.common(),
-                String.valueOf(mapper.record(row.id())),
-                row.choices(),
-                json.write(diary)));
-    String studied = hash(basis + mapper.studies());
-    SummaryMapper.DaysRow kept = mapper.days(row.id());
+  JobDays days(JobMapper.Row row, DaysGround ground, Diary diary, Supplier<JobPlan> planned) {
+    String rests = mapper.record(row.id()) + " " + row.choices() + " " + json.write(diary);
+    String basis = hash(ground.common + " " + rests);
+    String studied = hash(basis + ground.studies);
+    SummaryMapper.DaysRow kept = ground.kept.get(row.id());
     if (kept != null && (kept.basis().equals(basis) || kept.basis().equals(studied))) {
       return json.read(kept.days(), JobDays.class);
     }
@@ -115,8 +124,9 @@ class Summaries {
     JobDays days = JobDays.of(plan.steps());
     // what a change rests on that is not kept yet may be taken back
     if (!TransactionSynchronizationManager.isActualTransactionActive()) {
-      String rests = Summary.whole(plan) ? basis : studied;
-      mapper.keepDays(new SummaryMapper.DaysRow(row.id(), rests, json.write(days)));
+      mapper.keepDays(
+          new SummaryMapper.DaysRow(
+              row.id(), Summary.whole(plan) ? basis : studied, json.write(days)));
     }
     return days;
   }

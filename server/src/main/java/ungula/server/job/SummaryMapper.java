@@ -28,8 +28,8 @@ interface SummaryMapper {
           + " VALUES (#{jobId}, #{basis}, #{summary})")
   void keep(String jobId, String basis, String summary);
 
-  @Select("SELECT job_id, basis, days FROM job_days WHERE job_id = #{jobId}")
-  DaysRow days(String jobId);
+  @Select("SELECT job_id, basis, days FROM job_days")
+  List<DaysRow> days();
 
   @Insert(
       "MERGE INTO job_days (job_id, basis, days) KEY (job_id) VALUES (#{jobId}, #{basis}, #{days})")

@@ -46,7 +46,9 @@ record Act(
     START_OVER,
     LEAVE_OUT,
     CORRECT,
-    /** The scale is read for this run from now on. */
+    /** Rubber is taken from a pack: its key. */
+    LOT,
+    /** The scale is read for this run from now on; where a key says which, that one. */
     SCALE
   }
 }

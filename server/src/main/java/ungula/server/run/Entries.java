@@ -28,6 +28,8 @@ class Entries {
     @Type(value = Entry.LevelRead.class, name = "level"),
     @Type(value = Entry.Foamed.class, name = "foam"),
     @Type(value = Entry.Pictured.class, name = "picture"),
+    @Type(value = Entry.Picked.class, name = "lot"),
+    @Type(value = Entry.Switched.class, name = "scale"),
     @Type(value = Entry.Heard.class, name = "heard"),
     @Type(value = Entry.Corrected.class, name = "corrected")
   })

@@ -129,6 +129,12 @@ class RunController {
     return views.view(id, jobs.name(runs.find(id).jobId));
   }
 
+  /** Packs the batches of a run could be taken from. */
+  @GetMapping("/runs/{id}/lots")
+  List<Runs.RunLot> lotsOfRun(@PathVariable String id) {
+    return runs.lots(id);
+  }
+
   /** What the job's plan says by now that this run does not go by, in sentences. */
   @GetMapping("/runs/{id}/changes")
   List<String> changesOfRun(@PathVariable String id) {

@@ -8,6 +8,7 @@ import ungula.core.run.Entry;
 import ungula.core.run.Level;
 import ungula.core.run.RunPlan.Kind;
 import ungula.core.run.Weighing;
+import ungula.server.device.Devices.Scale;
 
 /**
  * A run as it stands. Times are milliseconds of the epoch, and in words by the workshop's clock.
@@ -68,6 +69,7 @@ record RunResponse(
    * @param first what comes before it and is not done; empty when nothing is
    * @param opens when it may be begun; empty when at once
    * @param notGood when it was last found not to be as it should; empty when it was not
+   * @param lot whether a pack may be picked at it
    * @param pictures taken at it, by id
    */
   record TaskStep(
@@ -86,6 +88,7 @@ record RunResponse(
       String notGood,
       List<String> shows,
       List<String> cares,
+      boolean lot,
       List<String> pictures) {}
 
   /**
@@ -156,6 +159,7 @@ record RunResponse(
    * @param scale what it shows; empty when it is not heard
    * @param scaleSays how it is, in words
    * @param elsewhere the job the scale is read for, when that is another; empty else
+   * @param others scales that are heard and not read
    * @param weighing what is to be done at the scale; null when nothing is
    * @param speed of the clock of a rehearsal; 1 of one that is kept
    * @param clock what there is to say of the computer's clock; empty for nothing
@@ -168,6 +172,7 @@ record RunResponse(
       String scaleSays,
       boolean scaleThere,
       String elsewhere,
+      List<Scale> others,
       String room,
       String gauge,
       List<Double> trend,

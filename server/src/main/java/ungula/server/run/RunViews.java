@@ -178,6 +178,7 @@ class RunViews {
         state.notGood(t).map(wall::time).orElse(""),
         t.shows(),
         t.cares(),
+        t.ofLot(),
         looked.pictures.getOrDefault(t.key(), List.of()));
   }
 
@@ -232,7 +233,7 @@ class RunViews {
               g.who.get(i),
               Told.of(plan, e),
               counts,
-              counts && !(e instanceof Entry.Corrected)));
+              counts && e.correctable()));
     }
     return List.copyOf(all);
   }
@@ -293,6 +294,7 @@ class RunViews {
           scaleSays(its, scale, weighs ? state : null),
           its.there(DeviceKind.SCALE),
           ours ? "" : jobName(at.get()),
+          g.rehearsal == null ? runs.otherScales() : List.of(),
           its.says(DeviceKind.ROOM).map(r -> room(r, plan.units())).orElse(""),
           trend.isEmpty() ? "" : Numbers.fixed(trend.get(trend.size() - 1).kPa(), 1) + " kPa",
           trend.stream().map(Degas.Point::kPa).toList(),

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
@@ -297,7 +298,15 @@ class Runs implements Devices.Listener {
           new Stocks.Planned(b.title(), b.baseG(), b.baseG() * b.hardenerPerBase());
       int number = 1 + g.bench.plan().batches().indexOf(b);
       Stocks.Mixed record =
-          new Stocks.Mixed(g.id, b.product(), number, b.pour(), b.batch(), planned, all);
+          new Stocks.Mixed(
+              g.id,
+              b.product(),
+              number,
+              b.pour(),
+              b.batch(),
+              planned,
+              all,
+              g.bench.state().lot(b.product()).orElse(null));
       stocks.settle(g.jobId, g.begun, record, all.totalG() > 0);
     }
   }
@@ -328,10 +337,14 @@ class Runs implements Devices.Listener {
           "The scale was to be set to zero a while ago, and something else may stand on it now."
               + " Set it to zero again.");
     }
+    if (act.kind() == Act.Kind.SCALE && act.key() != null && !act.key().isEmpty()) {
+      devices.take(act.key());
+    }
     String who = act.who() == null ? "" : act.who().strip();
     if (act.kind() != Act.Kind.TARE || tared(g)) {
       try {
-        keep(g, act.id(), who.substring(0, Math.min(MOST_WHO, who.length())), b -> to(b, act, at));
+        Doing doing = act.kind() == Act.Kind.LOT ? lot(g, act, at) : b -> to(b, act, at);
+        keep(g, act.id(), who.substring(0, Math.min(MOST_WHO, who.length())), doing);
       } catch (Bench.Refused no) {
         throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "Not now", no.getMessage());
       }
@@ -340,6 +353,56 @@ class Runs implements Devices.Listener {
       atScale = runId;
     }
     changed();
+  }
+
+  /**
+   * A pack of what is mixed.
+   *
+   * @param product what its rubber is called
+   * @param left in it, in words
+   * @param picked whether it comes first
+   */
+  record RunLot(String id, String product, String number, String left, boolean picked) {}
+
+  /** Packs the batches of a run could be taken from; none of a rehearsal. */
+  List<RunLot> lots(String id) {
+    Going g = find(id);
+    RunPlan plan = g.bench.plan();
+    return g.rehearsal != null
+        ? List.of()
+        : products(plan)
+            .flatMap(
+                p ->
+                    stocks.picks(p).stream()
+                        .map(
+                            l ->
+                                new RunLot(
+                                    l.id(),
+                                    stocks.of(p).product().name(),
+                                    l.number(),
+                                    left(l.left(), plan),
+                                    g.bench.state().lot(p).filter(l.id()::equals).isPresent())))
+            .toList();
+  }
+
+  private static Stream<String> products(RunPlan plan) {
+    return plan.batches().stream().map(Batch::product).filter(p -> !p.isEmpty()).distinct();
+  }
+
+  private static String left(Parts left, RunPlan plan) {
+    String first = Mass.format(left.firstG(), plan.units());
+    return left.secondG() > 0 ? first + " + " + Mass.format(left.secondG(), plan.units()) : first;
+  }
+
+  private Doing lot(Going g, Act act, Instant at) {
+    for (String product : products(g.bench.plan()).toList()) {
+      for (Stocks.Pick l : stocks.picks(product)) {
+        if (l.id().equals(act.key())) {
+          return b -> b.pick(at, product, l.id(), l.number());
+        }
+      }
+    }
+    throw Problem.gone("This pack");
   }
 
   private static boolean tared(Going g) {
@@ -388,8 +451,8 @@ class Runs implements Devices.Listener {
       case START_OVER -> b.startOver(at, key);
       case LEAVE_OUT -> b.leaveOut(at, key, a.why());
       case CORRECT -> b.correct(at, a.number() == null ? 0 : a.number(), a.why());
-      case SCALE -> {
-        // whose scale it is is nothing that happened
+      case LOT, SCALE -> {
+        // of a lot the stock knows more; whose scale it is is nothing that happened
       }
     }
   }
@@ -421,6 +484,17 @@ class Runs implements Devices.Listener {
       said(b -> b.read(at, reading));
     }
     changed();
+  }
+
+  @Override
+  public void switched(Instant at, String scale) {
+    said(b -> b.switched(at, scale));
+    changed();
+  }
+
+  /** Scales that are heard and not read. */
+  List<Devices.Scale> otherScales() {
+    return devices.otherScales();
   }
 
   @Override

@@ -59,6 +59,27 @@ public class Stocks {
     return new Stock(product(productId), lots);
   }
 
+  /**
+   * A pack there is something left in.
+   *
+   * @param number of its lot; empty without one
+   * @param left of both parts, g
+   */
+  public record Pick(String id, String number, Parts left) {}
+
+  /** The packs of a product a batch could be taken from. */
+  public List<Pick> picks(String productId) {
+    return mapper.lotsOf(productId).stream()
+        .filter(row -> !lot(row).empty())
+        .map(
+            row -> {
+              Lot l = lot(row);
+              Parts left = new Parts(l.baseLeftG(), l.hardenerLeftG());
+              return new Pick(row.id(), l.number() == null ? "" : l.number(), left);
+            })
+        .toList();
+  }
+
   /** Mass that can be mixed of a product, g. */
   public double usableG(String productId) {
     return of(productId).usableG(today());
@@ -113,12 +134,20 @@ public class Stocks {
    * @param number in the order they are mixed, from 1
    * @param pour it belongs to, from 1
    * @param batch of that pour
+   * @param lot it was taken from first; null for the stock's own order
    */
   public record Mixed(
-      String run, String product, int number, int pour, int batch, Planned planned, Parts parts) {
+      String run,
+      String product,
+      int number,
+      int pour,
+      int batch,
+      Planned planned,
+      Parts parts,
+      String lot) {
 
     static Mixed byHand(String product, PlannedBatch b, Planned planned, Parts parts) {
-      return new Mixed("", product, b.number(), b.pour(), b.batch(), planned, parts);
+      return new Mixed("", product, b.number(), b.pour(), b.batch(), planned, parts, null);
     }
   }
 
@@ -135,7 +164,7 @@ public class Stocks {
   private Stock.Drawn take(String jobId, Mixed m) {
     // whoever records at the same moment waits here
     Stock stock = of(m.product, mapper.holdLotsOf(m.product));
-    Stock.Drawn drawn = stock.draw(m.parts.firstG(), m.parts.secondG(), today());
+    Stock.Drawn drawn = stock.draw(m.parts.firstG(), m.parts.secondG(), today(), m.lot);
     OffsetDateTime now = OffsetDateTime.now(clock).withOffsetSameInstant(ZoneOffset.UTC);
     StockMapper.MixedRow record =
         new StockMapper.MixedRow(
