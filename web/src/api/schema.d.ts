@@ -180,23 +180,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  '/api/exercises/{exercise}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['beginExercise'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/exercises/{exercise}/jobs/{job}/run': {
+  '/api/exercises/jobs/{id}/run': {
     parameters: {
       query?: never;
       header?: never;
@@ -212,7 +196,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  '/api/exercises/{exercise}/jobs/{job}/score': {
+  '/api/exercises/jobs/{id}/score': {
     parameters: {
       query?: never;
       header?: never;
@@ -222,6 +206,22 @@ export interface paths {
     get: operations['scoreOfExercise'];
     put?: never;
     post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/exercises/{exercise}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['beginExercise'];
     delete?: never;
     options?: never;
     head?: never;
@@ -3731,35 +3731,12 @@ export interface operations {
       };
     };
   };
-  beginExercise: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        exercise: 'LEAST_AIR' | 'TWO_VENTS' | 'RATIO' | 'POT_LIFE' | 'WINDOW';
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ExerciseBegun'];
-        };
-      };
-    };
-  };
   runExercise: {
     parameters: {
       query?: never;
       header?: never;
       path: {
-        exercise: 'LEAST_AIR' | 'TWO_VENTS' | 'RATIO' | 'POT_LIFE' | 'WINDOW';
-        job: string;
+        id: string;
       };
       cookie?: never;
     };
@@ -3781,8 +3758,7 @@ export interface operations {
       query?: never;
       header?: never;
       path: {
-        exercise: 'LEAST_AIR' | 'TWO_VENTS' | 'RATIO' | 'POT_LIFE' | 'WINDOW';
-        job: string;
+        id: string;
       };
       cookie?: never;
     };
@@ -3795,6 +3771,28 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['ExerciseScore'];
+        };
+      };
+    };
+  };
+  beginExercise: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        exercise: 'LEAST_AIR' | 'TWO_VENTS' | 'RATIO' | 'POT_LIFE' | 'WINDOW';
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ExerciseBegun'];
         };
       };
     };

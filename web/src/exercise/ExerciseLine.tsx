@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router-dom';
 import type { Job } from '../api/client';
-import { glued } from '../run/glued';
+import { glued } from '../ui/glued';
 import { exerciseScoreQuery } from './exerciseQueries';
 
 /** On a job that is practised on: what is to be done, and how far it is. */

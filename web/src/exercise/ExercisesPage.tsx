@@ -13,18 +13,15 @@ const AGAIN = 1000;
 
 /** Begins an exercise, and says where it goes on. */
 async function begun(e: Exercise, wanted: () => boolean): Promise<string | null> {
-  const path = { exercise: e.key };
   const { job, stage } = await unwrap(
-    client.POST('/api/exercises/{exercise}', { params: { path } }),
+    client.POST('/api/exercises/{exercise}', { params: { path: { exercise: e.key } } }),
   );
   if (!e.bench) {
     return `/jobs/${job}/${stage}`;
   }
   while (wanted()) {
     const { run } = await unwrap(
-      client.POST('/api/exercises/{exercise}/jobs/{job}/run', {
-        params: { path: { ...path, job } },
-      }),
+      client.POST('/api/exercises/jobs/{id}/run', { params: { path: { id: job } } }),
     );
     if (run !== undefined) {
       return `/runs/${run}`;

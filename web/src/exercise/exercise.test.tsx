@@ -61,7 +61,7 @@ test('one at the bench waits until its master is looked at', async () => {
   answering({
     'GET /api/exercises': [EXERCISES],
     'POST /api/exercises/RATIO': [{ job: 'j1', stage: 'bench' }],
-    'POST /api/exercises/RATIO/jobs/j1/run': [{}, { run: 'r1' }],
+    'POST /api/exercises/jobs/j1/run': [{}, { run: 'r1' }],
   });
   shown(<ExercisesPage />);
   const begin = await screen.findByRole('button', { name: 'Begin: Mix it' });
@@ -87,7 +87,7 @@ test('how far it is follows the shape', async () => {
   const what = { title: 'Tilt it', task: 'Tilt the octopus.' };
   vi.useFakeTimers({ shouldAdvanceTime: true, advanceTimeDelta: 200 });
   answering({
-    'GET /api/exercises/LEAST_AIR/jobs/j1/score': [
+    'GET /api/exercises/jobs/j1/score': [
       what,
       { ...what, score: { points: 62, says: '4.1 mL of air stay in the rubber.' } },
     ],

@@ -12,11 +12,7 @@ export const exerciseScoreQuery = (job: Job) =>
   queryOptions({
     queryKey: ['exercise', job.id, job.version],
     queryFn: () =>
-      unwrap(
-        client.GET('/api/exercises/{exercise}/jobs/{job}/score', {
-          params: { path: { exercise: job.exercise ?? 'LEAST_AIR', job: job.id } },
-        }),
-      ),
+      unwrap(client.GET('/api/exercises/jobs/{id}/score', { params: { path: { id: job.id } } })),
     staleTime: 0,
     refetchInterval: (query) => (query.state.data?.score === undefined ? 1000 : false),
   });

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { Run } from '../api/client';
-import { glued } from './glued';
+import { glued } from '../ui/glued';
 import { lotsQuery } from './runQueries';
 
 /** The packs rubber may be taken from: one is picked by one key, else the oldest goes first. */
@@ -19,7 +19,7 @@ export function Lots({ run, pick }: { run: Run; pick: (lot: string, name: string
         return (
           <button key={l.id} type="button" aria-pressed={l.picked} onClick={() => pick(l.id, name)}>
             {name}
-            <small>{glued(`${l.product}, ${l.left} left`)}</small>
+            <small>{glued(`${l.product}, ${l.left}`)}</small>
           </button>
         );
       })}

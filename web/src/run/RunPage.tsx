@@ -6,7 +6,7 @@ import { useTitle } from '../app/useTitle';
 import { Notice } from '../ui/Notice';
 import { NotRead } from '../ui/NotRead';
 import { Clocks } from './Clocks';
-import { glued } from './glued';
+import { glued } from '../ui/glued';
 import { Keypad } from './Keypad';
 import { Reason } from './Reason';
 import { Rehearsed } from './Rehearsed';

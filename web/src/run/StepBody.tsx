@@ -1,7 +1,7 @@
 import type { Run, RunLive, RunTask, Weighing } from '../api/client';
 import { left } from './Clocks';
 import { Cup } from './Cup';
-import { glued } from './glued';
+import { glued } from '../ui/glued';
 import { Lots } from './Lots';
 import { MouldCut } from './MouldCut';
 import { batchOf } from './steps';

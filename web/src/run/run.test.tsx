@@ -6,7 +6,7 @@ import { MemoryRouter, Route, Routes } from 'react-router-dom';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import type { Run, RunClock, RunLive, RunTask, Weighing } from '../api/client';
 import { Clocks, left } from './Clocks';
-import { glued } from './glued';
+import { glued } from '../ui/glued';
 import { Keypad } from './Keypad';
 import { RunPage } from './RunPage';
 import { nextOf, comingAfter } from './steps';
@@ -159,7 +159,7 @@ function open(run: Partial<Run>) {
               id: 'l1',
               product: 'Marram 20',
               number: '3180-62',
-              left: '3\u00a0180 g + 322 g',
+              left: '3\u00a0180 g + 322 g left',
               picked: false,
             },
           ])

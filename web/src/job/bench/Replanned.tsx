@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { glued } from '../../run/glued';
+import { glued } from '../../ui/glued';
 import { changesQuery } from '../../run/runQueries';
 
 /** What was planned otherwise since a mould was begun, which goes on as it was. */

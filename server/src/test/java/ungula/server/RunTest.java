@@ -352,6 +352,29 @@ public class RunTest extends OnServer {
     }
   }
 
+  /** One scale for two moulds: set to zero for one, it is not known what the other's cup weighs. */
+  @Test
+  public void aScaleSetToZeroForAnotherMouldIsNotBelieved() throws Exception {
+    String one = begun(job());
+    until(one, kind("WEIGH"));
+    String other = begun(job());
+    until(other, kind("WEIGH"));
+    String device = "";
+    try (StandInDoor door = new StandInDoor(StandInScale.usual(10), 0)) {
+      device = scale(door, "Only scale");
+      await(one, l -> l.get("scale").asString().startsWith("0"));
+      assertEquals(act(one, "TARE").status(), 200);
+      await(one, l -> !l.get("weighing").get("toZero").asBoolean());
+      assertEquals(act(other, "TARE").status(), 200);
+      await(other, l -> !l.get("weighing").get("toZero").asBoolean());
+      assertTrue(texts(one).contains("The scale was set to zero for another mould"));
+      act(one, "SCALE");
+      await(one, l -> l.get("weighing").get("toZero").asBoolean());
+    } finally {
+      server.delete("/api/devices/" + device);
+    }
+  }
+
   private List<String> texts(String run) throws Exception {
     List<String> all = new ArrayList<>();
     run(run).get("entries").forEach(e -> all.add(e.get("text").asString()));

@@ -21,6 +21,8 @@ public enum Exercise {
       Stage.MASTER,
       HarbourShapes::octopus,
       "octopus.stl",
+      0,
+      1,
       "master.material=PRINT_RESIN",
       "master.preparation=CURED",
       "pose.liftMm=10 mm",
@@ -31,6 +33,8 @@ public enum Exercise {
       Stage.MOULD,
       HarbourShapes::octopus,
       "octopus.stl",
+      0,
+      1,
       "master.material=PRINT_RESIN",
       "master.preparation=CURED",
       "rubber.product=samphire-15"),
@@ -77,19 +81,12 @@ public enum Exercise {
   private final Stage stage;
   private final Supplier<TriangleMesh> master;
   private final String file;
+
+  /** That are to be used; at the bench only. */
   private final int batches;
+
   private final double speed;
   private final List<Edit> edits;
-
-  Exercise(
-      String title,
-      String task,
-      Stage stage,
-      Supplier<TriangleMesh> master,
-      String file,
-      String... words) {
-    this(title, task, stage, master, file, 0, 1, words);
-  }
 
   Exercise(
       String title,

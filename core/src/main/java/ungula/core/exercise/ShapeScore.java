@@ -72,7 +72,7 @@ public record ShapeScore(int points, String says) {
         "%s of air stay in a cast with %s. Without vents %s stayed; with two well placed it is %s."
             .formatted(ml(stays, units), with, ml(first, units), ml(least, units));
     return vents > VENTS
-        ? new ShapeScore(0, says + " Two are to do: take one away.")
+        ? new ShapeScore(0, says + " That is more than two: remove the vents, and place two.")
         : new ShapeScore(points(first, stays, least), says);
   }
 

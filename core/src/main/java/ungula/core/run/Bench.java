@@ -187,7 +187,6 @@ public final class Bench {
     add(new Entry.Tared(at));
   }
 
-  /** A device is not heard any more. */
   /**
    * Rubber is taken from a pack from here on.
    *
@@ -201,16 +200,18 @@ public final class Bench {
   }
 
   /**
-   * Another scale is read from here on: what stands on it is not known until it is set to zero.
+   * What stands on the scale is not known any more until it is set to zero.
    *
-   * @param scale what it is called
+   * @param scale that is read in place of the one before; empty where the same was set to zero for
+   *     another mould
    */
-  public void switched(Instant at, String scale) {
+  public void zeroLost(Instant at, String scale) {
     if (state.zeroed()) {
-      add(new Entry.Switched(at, scale));
+      add(new Entry.ZeroLost(at, scale));
     }
   }
 
+  /** A device is not heard any more. */
   public void lost(Instant at, String device) {
     if (!state.lost().contains(device)) {
       add(new Entry.Heard(at, device, false));

@@ -10,9 +10,9 @@ public sealed interface Entry {
 
   Instant at();
 
-  /** Whether it may be found wrong: which scale was read is so whatever anybody thinks. */
+  /** Whether it may be found wrong: what became of a scale is so whatever anybody thinks. */
   default boolean correctable() {
-    return !(this instanceof Corrected || this instanceof Switched);
+    return !(this instanceof Corrected || this instanceof ZeroLost);
   }
 
   /** What is weighed of a batch. */
@@ -87,11 +87,12 @@ public sealed interface Entry {
   record Pictured(Instant at, String step, String picture) implements Entry {}
 
   /**
-   * Another scale is read from here on, which knows nothing of what the first was set to.
+   * What the scale was set to nothing with counts no more.
    *
-   * @param scale what it is called
+   * @param scale that is read in place of the one before; empty where the same was set to nothing
+   *     for another mould
    */
-  record Switched(Instant at, String scale) implements Entry {}
+  record ZeroLost(Instant at, String scale) implements Entry {}
 
   /**
    * A pack was picked that rubber is taken from, from here on.

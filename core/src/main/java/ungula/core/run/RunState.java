@@ -119,7 +119,7 @@ public final class RunState {
       foam.put(f.batch(), f);
     } else if (e instanceof Entry.Picked p) {
       lots.put(p.product(), p.lot());
-    } else if (e instanceof Entry.Switched) {
+    } else if (e instanceof Entry.ZeroLost) {
       zeroG = null;
     } else if (e instanceof Entry.Heard h) {
       if (h.heard()) {

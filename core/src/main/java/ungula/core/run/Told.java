@@ -49,8 +49,10 @@ public final class Told {
     } else if (e instanceof Entry.Picked p) {
       return "Rubber is taken from "
           + (p.number().isEmpty() ? "a pack without a number" : "lot " + p.number());
-    } else if (e instanceof Entry.Switched s) {
-      return "Another scale is read: " + s.scale();
+    } else if (e instanceof Entry.ZeroLost z) {
+      return z.scale().isEmpty()
+          ? "The scale was set to zero for another mould"
+          : "Another scale is read: " + z.scale();
     } else if (e instanceof Entry.Heard h) {
       return "The " + h.device() + (h.heard() ? " is heard again" : " is not heard");
     } else if (e instanceof Entry.Corrected c) {

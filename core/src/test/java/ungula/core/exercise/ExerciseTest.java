@@ -109,7 +109,9 @@ public class ExerciseTest {
     assertTrue(score(e, two, two).says().contains(" in a cast with 2 vents. "));
     ShapeScore more = score(e, two, three);
     assertEquals(more.points(), 0);
-    assertTrue(more.says().endsWith("Two are to do: take one away."), more.says());
+    assertTrue(
+        more.says().endsWith("That is more than two: remove the vents, and place two."),
+        more.says());
     // what is half way there has half of the points
     assertEquals(score(e, three, two).points(), Math.round(100 * part(two, three)));
   }

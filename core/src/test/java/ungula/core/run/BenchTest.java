@@ -271,11 +271,11 @@ public class BenchTest {
     Bench b = begun();
     settled(b, 0, 1192);
     assertEquals(b.state().grams(1192 + 30).orElseThrow(), 30.0, "of hardener");
-    b.switched(at(1), "fine scale");
+    b.zeroLost(at(1), "fine scale");
     assertTrue(b.state().grams(45).isEmpty(), "what stands on it is not known");
     int entries = b.entries().size();
     settled(b, 2, 119.2);
-    b.switched(at(3), "fine scale");
+    b.zeroLost(at(3), "fine scale");
     assertEquals(b.entries().size(), entries, "nothing is taken for hardener, nor said twice");
     assertThrows(Bench.Refused.class, () -> b.correct(at(4), entries, "it was not"));
     b.tared(at(5));

@@ -112,6 +112,9 @@ public class Devices implements Instruments {
   /** Reads a scale in place of another. */
   public void take(String id) {
     Device to = find(id);
+    if (!to.row.kind().equals(DeviceKind.SCALE.name())) {
+      throw Problem.gone("This scale");
+    }
     synchronized (this) {
       if (id.equals(picked)) {
         return;

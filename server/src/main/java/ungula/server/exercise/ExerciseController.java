@@ -3,6 +3,7 @@ package ungula.server.exercise;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -12,10 +13,13 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import ungula.core.exercise.Exercise;
 import ungula.core.exercise.ShapeScore;
+import ungula.core.plan.ShapePart;
+import ungula.core.study.ShapeStudy;
 import ungula.server.demo.MadeUp;
 import ungula.server.job.Jobs;
 import ungula.server.model.Models;
 import ungula.server.run.Rehearsals;
+import ungula.server.web.Problem;
 
 /** What can be practised, on made-up masters and without keeping anything. */
 @RestController
@@ -71,14 +75,15 @@ class ExerciseController {
   record ExerciseRun(@Nullable String run) {}
 
   /** Goes to the bench with an exercise, once what there is to do is known. */
-  @PostMapping("/{exercise}/jobs/{job}/run")
-  ExerciseRun runExercise(@PathVariable Exercise exercise, @PathVariable String job) {
-    Jobs.Job on = jobs.find(job);
-    if (!on.plan().steps().whole()) {
-      jobs.ask(on);
+  @PostMapping("/jobs/{id}/run")
+  ExerciseRun runExercise(@PathVariable String id) {
+    Jobs.Job job = jobs.find(id);
+    Exercise exercise = practised(job);
+    if (!job.plan().steps().whole()) {
+      jobs.ask(job);
       return new ExerciseRun(null);
     }
-    return new ExerciseRun(rehearsals.begin(job, exercise));
+    return new ExerciseRun(rehearsals.begin(id, exercise));
   }
 
   /**
@@ -87,9 +92,37 @@ class ExerciseController {
   record ExerciseScore(String title, String task, @Nullable ShapeScore score) {}
 
   /** How an exercise on a shape goes. */
-  @GetMapping("/{exercise}/jobs/{job}/score")
-  ExerciseScore scoreOfExercise(@PathVariable Exercise exercise, @PathVariable String job) {
-    return new ExerciseScore(
-        exercise.title(), exercise.task(), jobs.score(job, exercise).orElse(null));
+  @GetMapping("/jobs/{id}/score")
+  ExerciseScore scoreOfExercise(@PathVariable String id) {
+    Jobs.Job job = jobs.find(id);
+    Exercise e = practised(job);
+    return new ExerciseScore(e.title(), e.task(), score(e, job).orElse(null));
+  }
+
+  private static Exercise practised(Jobs.Job job) {
+    String exercise = job.row().exercise();
+    if (exercise == null) {
+      throw Problem.gone("This exercise");
+    }
+    return Exercise.valueOf(exercise);
+  }
+
+  /** One shape after the other: what a job asks for stops what it asked for before. */
+  private Optional<ShapeScore> score(Exercise e, Jobs.Job job) {
+    Optional<ShapeStudy> now = study(job);
+    Jobs.Job first = jobs.begun(job);
+    Optional<ShapeStudy> begun = now.flatMap(s -> study(first));
+    Optional<ShapeStudy> known =
+        begun.flatMap(s -> study(jobs.with(first, ShapeScore.known(e, s))));
+    return known.map(best -> ShapeScore.of(e, begun.get(), best, now.get(), job.choices().units()));
+  }
+
+  /** A job's shape as it was looked at; where it was not, that is asked for. */
+  private Optional<ShapeStudy> study(Jobs.Job job) {
+    Optional<ShapeStudy> known = job.plan().plan().shape().map(ShapePart::study);
+    if (known.isEmpty()) {
+      jobs.ask(job);
+    }
+    return known;
   }
 }

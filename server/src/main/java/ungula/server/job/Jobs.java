@@ -21,7 +21,6 @@ import ungula.core.choice.Materials;
 import ungula.core.days.Diary;
 import ungula.core.days.Network;
 import ungula.core.exercise.Exercise;
-import ungula.core.exercise.ShapeScore;
 import ungula.core.geometry.Vec3;
 import ungula.core.hollow.HollowCore;
 import ungula.core.jacket.OutsideStudy;
@@ -38,7 +37,6 @@ import ungula.core.plan.Plan;
 import ungula.core.plan.PlanPart;
 import ungula.core.plan.Planner;
 import ungula.core.plan.ShapeFacts;
-import ungula.core.plan.ShapePart;
 import ungula.core.plan.SkinFacts;
 import ungula.core.record.Recorded;
 import ungula.core.rubber.Parts;
@@ -701,26 +699,9 @@ public class Jobs {
     return id;
   }
 
-  /** How an exercise on a shape goes; empty while the shape is looked at. */
-  public Optional<ShapeScore> score(String id, Exercise exercise) {
-    Job now = find(id);
-    Choices first = json.read(mapper.step(id, 0).choices(), Choices.class);
-    Optional<ShapeStudy> begun = studied(planned(now.row, first));
-    Optional<ShapeStudy> known =
-        begun
-            .map(s -> ChoiceWords.edit(first, ShapeScore.known(exercise, s), now.product()))
-            .flatMap(best -> studied(planned(now.row, best)));
-    Optional<ShapeStudy> is = studied(now);
-    return known.isEmpty() || is.isEmpty()
-        ? Optional.empty()
-        : Optional.of(
-            ShapeScore.of(exercise, begun.get(), known.get(), is.get(), now.choices().units()));
-  }
-
-  /** A job's shape as it was looked at; else that is asked for. */
-  private Optional<ShapeStudy> studied(Job job) {
-    ask(job);
-    return job.plan().plan().shape().map(ShapePart::study);
+  /** A job as it was when it was begun. */
+  public Job begun(Job job) {
+    return planned(job.row, json.read(mapper.step(job.row.id(), 0).choices(), Choices.class));
   }
 
   @Transactional

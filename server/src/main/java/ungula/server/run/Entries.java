@@ -29,7 +29,7 @@ class Entries {
     @Type(value = Entry.Foamed.class, name = "foam"),
     @Type(value = Entry.Pictured.class, name = "picture"),
     @Type(value = Entry.Picked.class, name = "lot"),
-    @Type(value = Entry.Switched.class, name = "scale"),
+    @Type(value = Entry.ZeroLost.class, name = "zeroLost"),
     @Type(value = Entry.Heard.class, name = "heard"),
     @Type(value = Entry.Corrected.class, name = "corrected")
   })

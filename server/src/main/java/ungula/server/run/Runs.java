@@ -7,6 +7,7 @@ import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
@@ -34,6 +35,8 @@ import ungula.core.run.Progress;
 import ungula.core.run.Replanned;
 import ungula.core.run.RunPlan;
 import ungula.core.run.RunPlan.Batch;
+import ungula.core.stock.Lot;
+import ungula.core.stock.Stock;
 import ungula.server.device.Devices;
 import ungula.server.job.Drawings;
 import ungula.server.job.Jobs;
@@ -337,7 +340,8 @@ class Runs implements Devices.Listener {
           "The scale was to be set to zero a while ago, and something else may stand on it now."
               + " Set it to zero again.");
     }
-    if (act.kind() == Act.Kind.SCALE && act.key() != null && !act.key().isEmpty()) {
+    boolean here = g.rehearsal == null && g.ended == null && ago.compareTo(NOW) < 0;
+    if (here && act.kind() == Act.Kind.SCALE && act.key() != null && !act.key().isEmpty()) {
       devices.take(act.key());
     }
     String who = act.who() == null ? "" : act.who().strip();
@@ -349,8 +353,11 @@ class Runs implements Devices.Listener {
         throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "Not now", no.getMessage());
       }
     }
-    if (g.rehearsal == null && g.ended == null && ago.compareTo(NOW) < 0) {
+    if (here) {
       atScale = runId;
+    }
+    if (here && act.kind() == Act.Kind.TARE) {
+      zeroLost(runId, at, "");
     }
     changed();
   }
@@ -359,7 +366,7 @@ class Runs implements Devices.Listener {
    * A pack of what is mixed.
    *
    * @param product what its rubber is called
-   * @param left in it, in words
+   * @param left in it, in words, and whether it is over
    * @param picked whether it comes first
    */
   record RunLot(String id, String product, String number, String left, boolean picked) {}
@@ -367,39 +374,50 @@ class Runs implements Devices.Listener {
   /** Packs the batches of a run could be taken from; none of a rehearsal. */
   List<RunLot> lots(String id) {
     Going g = find(id);
-    RunPlan plan = g.bench.plan();
-    return g.rehearsal != null
-        ? List.of()
-        : products(plan)
-            .flatMap(
-                p ->
-                    stocks.picks(p).stream()
-                        .map(
-                            l ->
-                                new RunLot(
-                                    l.id(),
-                                    stocks.of(p).product().name(),
-                                    l.number(),
-                                    left(l.left(), plan),
-                                    g.bench.state().lot(p).filter(l.id()::equals).isPresent())))
-            .toList();
+    synchronized (g) {
+      return g.rehearsal != null
+          ? List.of()
+          : products(g.bench.plan()).flatMap(p -> lots(g.bench, p)).toList();
+    }
+  }
+
+  private Stream<RunLot> lots(Bench bench, String product) {
+    Stock stock = stocks.of(product);
+    String picked = bench.state().lot(product).orElse("");
+    return stock.lots().entrySet().stream()
+        .filter(e -> !e.getValue().empty())
+        .map(
+            e ->
+                new RunLot(
+                    e.getKey(),
+                    stock.product().name(),
+                    number(e.getValue()),
+                    left(e.getValue(), bench.plan())
+                        + (stocks.over(stock.product(), e.getValue()) ? ", over its date" : ""),
+                    e.getKey().equals(picked)));
+  }
+
+  private static String number(Lot lot) {
+    return Objects.requireNonNullElse(lot.number(), "");
   }
 
   private static Stream<String> products(RunPlan plan) {
     return plan.batches().stream().map(Batch::product).filter(p -> !p.isEmpty()).distinct();
   }
 
-  private static String left(Parts left, RunPlan plan) {
-    String first = Mass.format(left.firstG(), plan.units());
-    return left.secondG() > 0 ? first + " + " + Mass.format(left.secondG(), plan.units()) : first;
+  private static String left(Lot lot, RunPlan plan) {
+    String base = Mass.format(lot.baseLeftG(), plan.units());
+    return (lot.hardenerG() > 0
+            ? base + " + " + Mass.format(lot.hardenerLeftG(), plan.units())
+            : base)
+        + " left";
   }
 
   private Doing lot(Going g, Act act, Instant at) {
     for (String product : products(g.bench.plan()).toList()) {
-      for (Stocks.Pick l : stocks.picks(product)) {
-        if (l.id().equals(act.key())) {
-          return b -> b.pick(at, product, l.id(), l.number());
-        }
+      Lot lot = stocks.of(product).lots().get(act.key());
+      if (lot != null) {
+        return b -> b.pick(at, product, act.key(), number(lot));
       }
     }
     throw Problem.gone("This pack");
@@ -488,8 +506,26 @@ class Runs implements Devices.Listener {
 
   @Override
   public void switched(Instant at, String scale) {
-    said(b -> b.switched(at, scale));
+    zeroLost("", at, scale);
     changed();
+  }
+
+  /**
+   * What runs go by that was on the scale counts no more.
+   *
+   * @param but the run for which it does
+   * @param scale that is read in place of the one before; empty for the same
+   */
+  private void zeroLost(String but, Instant at, String scale) {
+    for (RunMapper.Listed r : mapper.going()) {
+      try {
+        if (!r.id().equals(but)) {
+          keep(find(r.id()), null, "", b -> b.zeroLost(at, scale));
+        }
+      } catch (Bench.Refused | RuntimeException e) {
+        LOG.error("A run does not know that the scale is another", e);
+      }
+    }
   }
 
   /** Scales that are heard and not read. */

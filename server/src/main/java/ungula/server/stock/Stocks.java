@@ -59,25 +59,9 @@ public class Stocks {
     return new Stock(product(productId), lots);
   }
 
-  /**
-   * A pack there is something left in.
-   *
-   * @param number of its lot; empty without one
-   * @param left of both parts, g
-   */
-  public record Pick(String id, String number, Parts left) {}
-
-  /** The packs of a product a batch could be taken from. */
-  public List<Pick> picks(String productId) {
-    return mapper.lotsOf(productId).stream()
-        .filter(row -> !lot(row).empty())
-        .map(
-            row -> {
-              Lot l = lot(row);
-              Parts left = new Parts(l.baseLeftG(), l.hardenerLeftG());
-              return new Pick(row.id(), l.number() == null ? "" : l.number(), left);
-            })
-        .toList();
+  /** Whether a pack is past the last day it is good. */
+  public boolean over(Product product, Lot lot) {
+    return lot.keeping(product, today()) == Lot.Keeping.OVER;
   }
 
   /** Mass that can be mixed of a product, g. */
