@@ -132,6 +132,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/devices/readings': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['readDevice'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/devices/stand-ins/{kind}': {
     parameters: {
       query?: never;
@@ -2019,6 +2035,7 @@ export interface components {
     DeviceView: {
       address: string;
       builtIn: boolean;
+      counts: boolean;
       heard: boolean;
       id: string;
       /** Format: int64 */
@@ -2846,6 +2863,11 @@ export interface components {
       text: string;
       word: string;
     };
+    ReadOnce: {
+      line: string;
+      says: string;
+      trouble: string;
+    };
     Reading: {
       height: string;
       /** Format: double */
@@ -3635,6 +3657,30 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['DeviceView'];
+        };
+      };
+    };
+  };
+  readDevice: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['NewDevice'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ReadOnce'];
         };
       };
     };

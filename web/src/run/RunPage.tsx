@@ -29,6 +29,7 @@ import { StepPictures } from './StepPictures';
 import { useActs } from './useActs';
 import { useLive, useServerNow } from './useLive';
 import { useMainKey } from './useMainKey';
+import { useReopened } from './useReopened';
 import { useRings } from './useRings';
 import { useAwake, useScreen } from './useScreen';
 
@@ -42,6 +43,7 @@ export function RunPage() {
   const { data: access } = useQuery(accessQuery);
   const who = screen.who === '' ? (access?.initials ?? '') : screen.who;
   useAwake();
+  const reopens = useReopened();
   const { live, lost, heard } = useLive(id);
   const now = useServerNow(heard, run?.now ?? 0);
   const { act, waiting, refused, dismiss } = useActs(id, who);
@@ -61,7 +63,11 @@ export function RunPage() {
 
   // before its window opens a coat is waited for, unless somebody wants it all the same
   const early =
-    task?.kind === 'WEIGH' && task.opens !== '' && !batch?.cup && earlyAt !== task.key && !back
+    (task?.kind === 'WEIGH' || task?.kind === 'GATE') &&
+    task.opens !== '' &&
+    !batch?.cup &&
+    earlyAt !== task.key &&
+    !back
       ? task
       : null;
 
@@ -109,7 +115,10 @@ export function RunPage() {
       });
     } else if (early) {
       main = { label: `Come back at ${early.opens}` };
-      keys.push({ label: 'Weigh now all the same', run: () => setEarlyAt(task.key) });
+      keys.push({
+        label: task.kind === 'WEIGH' ? 'Weigh now all the same' : 'Touch it now all the same',
+        run: () => setEarlyAt(task.key),
+      });
     } else if (task.kind === 'WEIGH') {
       main = scale
         ? {
@@ -261,7 +270,8 @@ export function RunPage() {
         {lost && (
           <p className="lost">
             The server is not heard. Clocks and this step go on; what you press is kept here and
-            delivered when it is back. Leave this page open: it cannot be loaded again now.
+            delivered when it is back.
+            {!reopens && ' Leave this page open: it cannot be loaded again now.'}
           </p>
         )}
         {waiting.length > 0 && (

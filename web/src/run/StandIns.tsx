@@ -16,28 +16,36 @@ export function StandIns({ weighs, degas, rehearsal }: Props) {
     queryFn: () => unwrap(client.GET('/api/devices')),
   });
   const [said, setSaid] = useState('');
-  const hand = (kind: Device['kind'], deed: string) =>
+  const deed = (kind: Device['kind'], what: string) =>
     unwrap(
       rehearsal === null
         ? client.POST('/api/devices/stand-ins/{kind}', {
             params: { path: { kind } },
-            body: { deed },
+            body: { deed: what },
           })
         : client.POST('/api/runs/{id}/hand', {
             params: { path: { id: rehearsal } },
-            body: { kind, deed },
+            body: { kind, deed: what },
           }),
-    ).then(
+    );
+  const hand = (kind: Device['kind'], what: string) =>
+    deed(kind, what).then(
       (done) => setSaid(done.said),
       () => setSaid('Ungula does not answer.'),
     );
   const built = (kind: Device['kind']) =>
     rehearsal !== null || devices?.some((d) => d.builtIn && d.kind === kind);
+  const { data: seen } = useQuery({
+    queryKey: ['through the lid', rehearsal],
+    queryFn: () => deed('GAUGE', 'look'),
+    refetchInterval: 1000,
+    enabled: degas && !weighs && built('GAUGE'),
+  });
   if ((!weighs || !built('SCALE')) && (!degas || !built('GAUGE'))) {
     return null;
   }
-  const scale = (deed: string) => () => void hand('SCALE', deed);
-  const pump = (deed: string) => () => void hand('GAUGE', deed);
+  const scale = (what: string) => () => void hand('SCALE', what);
+  const pump = (what: string) => () => void hand('GAUGE', what);
   return (
     <section className="standins" aria-label="Made-up devices">
       <span>
@@ -74,9 +82,16 @@ export function StandIns({ weighs, degas, rehearsal }: Props) {
           <button type="button" onClick={pump('close')}>
             Stop the pump
           </button>
+          <button type="button" onClick={pump('bleed')}>
+            A little air
+          </button>
           <button type="button" onClick={pump('open')}>
             Let air in
           </button>
+          <button type="button" onClick={pump('fill 0.4')}>
+            A smaller cup
+          </button>
+          <span>{seen?.said}</span>
         </>
       )}
       <span className="quiet" role="status">

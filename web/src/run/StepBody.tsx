@@ -25,12 +25,15 @@ interface Props {
 /** What is done, large, with a drawing of what is meant. */
 export function StepBody({ run, task, live, now, early, weighing, foam, pick }: Props) {
   const batch = batchOf(run, task);
-  const clock = run.clocks.find((c) => c.key === task.key);
+  // a coat's window stands at its weighing; what is seen to before waits for it as well
+  const clock =
+    run.clocks.find((c) => c.key === task.key) ??
+    (early ? run.clocks.find((c) => c.fromMs > now) : undefined);
   const weighs = weighing && task.kind === 'WEIGH' && !early;
   const headline = weighs
     ? weighing.headline
     : early
-      ? `Wait: ${batch?.name ?? 'it'} may go on from ${task.opens}.`
+      ? `Wait: ${batch?.name ?? 'the next coat'} may go on from ${task.opens}.`
       : task.what;
   const degas = task.kind === 'DEGAS';
   return (

@@ -3,11 +3,13 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, renderHook, waitFor } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { afterEach, expect, test, vi } from 'vitest';
-import { actStore } from './actStore';
+import { actStore } from './browserStore';
+import { runQuery } from './runQueries';
 import { useActs } from './useActs';
 
 afterEach(() => {
   cleanup();
+  vi.restoreAllMocks();
   vi.unstubAllGlobals();
 });
 
@@ -108,4 +110,27 @@ test('what waits for somebody to sign in again is not lost', async () => {
   expect(result.current.waiting).toHaveLength(1);
   at.refuses = '';
   await waitFor(() => expect(at.sent.map((s) => s.value)).toEqual(['5']), { timeout: 5000 });
+});
+
+test('a page opened while the server is lost shows a run as it was, with its clock gone on', async () => {
+  let there = true;
+  let clock = 5000;
+  vi.spyOn(Date, 'now').mockImplementation(() => clock);
+  vi.stubGlobal('fetch', (request: Request) => {
+    const id = request.url.replace(/.*\//, '');
+    return there
+      ? Promise.resolve(
+          Response.json({ id, rehearsal: id === 'rehearsal', now: 700_000, speed: 1, done: 3 }),
+        )
+      : Promise.reject(new TypeError('not reached'));
+  });
+  const read = (id: string) =>
+    new QueryClient().query({ ...runQuery(id), retry: false }) as Promise<object>;
+  await read('kept');
+  await read('rehearsal');
+  there = false;
+  clock += 60_000;
+  await waitFor(async () => expect(await read('kept')).toMatchObject({ done: 3, now: 760_000 }));
+  await expect(read('rehearsal')).rejects.toThrow('does not answer');
+  await expect(read('unknown')).rejects.toThrow('does not answer');
 });

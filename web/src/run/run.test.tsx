@@ -122,8 +122,8 @@ class Stream {
   constructor(readonly url: string) {
     Stream.last = this;
   }
-  addEventListener(_: string, hear: (e: { data: string }) => void) {
-    this.hear = hear;
+  addEventListener(type: string, hear: (e: { data: string }) => void) {
+    this.hear = type === 'message' ? hear : this.hear;
   }
   close() {
     this.hear = null;

@@ -1,5 +1,5 @@
 import type { Run, RunBatch, RunLive, RunTask } from '../api/client';
-import type { KeptAct } from './actStore';
+import type { KeptAct } from './browserStore';
 import type { Doing } from './useActs';
 
 /** A large key at the bottom. */

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { client, Problem, unwrap, type Act } from '../api/client';
-import { actStore, type KeptAct } from './actStore';
+import { actStore, runStore, type KeptAct } from './browserStore';
 import { newId } from './newId';
 import { runQuery } from './runQueries';
 
@@ -42,6 +42,7 @@ export function useActs(run: string, who: string) {
             }),
           );
           queries.setQueryData(runQuery(run).queryKey, now);
+          runStore.keep(now);
         } catch (e) {
           if (!(e instanceof Problem) || !REFUSED.includes(e.status)) {
             setWaiting(all);

@@ -18,6 +18,11 @@ export function useLive(id: string) {
       setLive(now);
       setLost(false);
     });
+    source.addEventListener('error', () => {
+      if (heard.current.server === 0) {
+        setLost(true);
+      }
+    });
     const watch = setInterval(() => {
       if (performance.now() - heard.current.at > LOST) {
         setLost(true);

@@ -45,6 +45,13 @@ export function Devices() {
       return again();
     },
   });
+  const read = useMutation({
+    networkMode: 'always',
+    mutationFn: ({ kind, address }: Pick<Device, 'kind' | 'address'>) =>
+      unwrap(client.POST('/api/devices/readings', { body: { kind, name: '', address } })),
+  });
+  const once = read.data;
+  const said = once?.line === '' ? once.trouble : `“${once?.line}”: ${once?.says || once?.trouble}`;
   const remove = async (device: Device) => {
     await unwrap(client.DELETE('/api/devices/{id}', { params: { path: { id: device.id } } }));
     await again();
@@ -67,6 +74,9 @@ export function Devices() {
               <span className="quiet">
                 {d.text}
                 {d.builtIn ? ', made up' : ` at ${d.address}`}
+                {d.counts && data.some((o) => o !== d && o.kind === d.kind)
+                  ? ', read at the bench'
+                  : ''}
               </span>
               <span role="status">
                 {d.heard ? `heard: ${d.says}` : `not heard: ${d.trouble}`}
@@ -74,24 +84,29 @@ export function Devices() {
                   <span className="quiet"> · lines that were no reading: {d.ignored}</span>
                 )}
               </span>
-              {!d.builtIn && (
-                <span>
-                  <button
-                    type="button"
-                    className="plain"
-                    onClick={() => {
-                      setChanging(d);
-                      setName(d.name);
-                      setAddress(d.address);
-                    }}
-                  >
-                    Change
-                  </button>
-                  <button type="button" className="plain" onClick={() => void remove(d)}>
-                    Remove
-                  </button>
-                </span>
-              )}
+              <span>
+                <button type="button" className="plain" onClick={() => read.mutate(d)}>
+                  Read once
+                </button>
+                {!d.builtIn && (
+                  <>
+                    <button
+                      type="button"
+                      className="plain"
+                      onClick={() => {
+                        setChanging(d);
+                        setName(d.name);
+                        setAddress(d.address);
+                      }}
+                    >
+                      Change
+                    </button>
+                    <button type="button" className="plain" onClick={() => void remove(d)}>
+                      Remove
+                    </button>
+                  </>
+                )}
+              </span>
             </li>
           ))}
         </ul>
@@ -132,12 +147,24 @@ export function Devices() {
         <Button type="submit" variant="outline-primary" disabled={address.trim() === ''}>
           {changing ? 'Save' : 'Add it'}
         </Button>
+        <Button
+          variant="outline-primary"
+          disabled={address.trim() === '' || read.isPending}
+          onClick={() => read.mutate({ kind: changing?.kind ?? kind, address })}
+        >
+          Read once
+        </Button>
         {changing && (
           <Button variant="outline-primary" onClick={clear}>
             Leave it
           </Button>
         )}
       </form>
+      <p role="status" className="quiet">
+        {read.isPending && 'Waiting for what it says …'}
+        {once && `Read once: ${said}`}
+      </p>
+      {read.error && <Notice text={read.error.message} close={read.reset} />}
     </>
   );
 }

@@ -127,11 +127,19 @@ public class BenchPathTest extends Browsing {
     List<JsonElement> before = state().getAsJsonArray("entries").asList();
 
     // the server is killed; what is pressed meanwhile is kept, and delivered once
+    page.waitForFunction(
+        "caches.open('bench-page').then(c => c.keys()).then(all => all.length > 3)");
     app.kill();
     assertThat(page.locator(".lost").first()).containsText("The server is not heard");
     page.keyboard().press("Space");
     assertThat(page.locator(".told")).containsText("Not delivered yet: Done: stir");
     assertThat(says(page)).containsText("second cup");
+    // the page opens without the server as well
+    page.reload();
+    assertThat(page.locator(".lost").first()).containsText("The server is not heard");
+    assertThat(page.locator(".told")).containsText("Not delivered yet: Done: stir");
+    assertThat(says(page)).containsText("second cup");
+    assertThat(page.locator(".clocks")).containsText("stays workable");
     // half of its pot life is gone when it is back
     app.startAt("2027-03-01T07:35+01:00[Europe/Berlin]");
     assertThat(page.locator(".lost")).hasCount(0);

@@ -168,6 +168,12 @@ public final class Freeze {
               tasks.addAll(gates);
               gates.forEach(g -> after.add(After.end(g.key())));
             });
+    if (s.key().matches("coat\\.\\d+\\.weigh")
+        && after.stream().anyMatch(a -> a.mostMin() != null)) {
+      Task touch = touch(s, after);
+      tasks.add(touch);
+      after.add(After.end(touch.key()));
+    }
     String batch =
         batches.stream()
             .map(Batch::key)
@@ -196,6 +202,25 @@ public final class Freeze {
                 .filter(Objects::nonNull)
                 .map(Caution::title)
                 .toList()));
+  }
+
+  /** Before a coat that is to bond to one that has not set. */
+  private static Task touch(Step weigh, List<After> after) {
+    String coat = weigh.key().substring(0, weigh.key().lastIndexOf('.'));
+    String before = "coat " + (Integer.parseInt(coat.substring("coat.".length())) - 1);
+    return new Task(
+        coat + ".touch",
+        Kind.GATE,
+        weigh.part(),
+        "touch " + before,
+        "Touch " + before + ": it takes a print, and leaves nothing on the glove.",
+        "So far set, the next coat bonds to it by itself. Where it has set already, dust it off and"
+            + " massage a thin layer in first.",
+        0,
+        "",
+        after.stream().map(a -> new After(a.task(), a.begun(), a.leastMin(), null, null)).toList(),
+        List.of(),
+        List.of());
   }
 
   /** What was planned stays; what the bench itself counts, by what really happened, is not said. */

@@ -125,6 +125,66 @@ public class StandInTest {
     Near.absolute(kPa(gauge), 101.3, 0.2);
   }
 
+  /** What is seen through the lid every ten seconds while it is pumped. */
+  private static List<String> seen(StandInGauge gauge, int seconds) {
+    List<String> seen = new ArrayList<>();
+    gauge.hand("pump");
+    for (int s = 0; s < seconds; s += 10) {
+      gauge.pass(10);
+      seen.add(gauge.hand("look"));
+    }
+    return seen;
+  }
+
+  private static double highest(List<String> seen) {
+    return seen.stream()
+        .filter(s -> s.startsWith("It stands"))
+        .mapToDouble(s -> Double.parseDouble(s.split(" ")[2]))
+        .max()
+        .orElseThrow();
+  }
+
+  @Test
+  public void foamRisesAndFallsByItself() {
+    StandInGauge gauge = StandInGauge.usual(4);
+    assertEquals(gauge.hand("look"), "It stands 1.1 times as high as poured.");
+    List<String> seen = seen(gauge, 240);
+    assertTrue(seen.get(3).endsWith(", and rises."), seen.get(3));
+    double high = highest(seen);
+    assertTrue(high > 3 && high < 4, "highest " + high);
+    int fallen = seen.indexOf("It has fallen. A large bubble breaks now and then.");
+    assertTrue(fallen > 11 && fallen < 18, "after " + 10 * (fallen + 1) + " s");
+    gauge.hand("open");
+    assertEquals(gauge.hand("look"), "It stands 1.1 times as high as poured.", "the next cup");
+  }
+
+  @Test
+  public void aCupTooFullRunsOverUnlessALittleAirIsLetIn() {
+    StandInGauge gauge = StandInGauge.usual(4);
+    gauge.hand("fill 0.4");
+    assertTrue(seen(gauge, 90).contains("It ran over the rim."));
+    gauge.hand("open");
+    for (int s = 0; s < 400; s++) {
+      gauge.hand("pump");
+      gauge.pass(1);
+      String seen = gauge.hand("look");
+      assertNotEquals(seen, "It ran over the rim.", "after " + s + " s");
+      if (seen.startsWith("It stands 2.1") && seen.endsWith("rises.")) {
+        gauge.hand("bleed");
+      }
+    }
+    assertTrue(gauge.hand("look").startsWith("It has fallen."));
+    assertEquals(gauge.hand("fill 0.0"), gauge.hand("what?"), "no cup is empty");
+  }
+
+  @Test
+  public void aLeakKeepsTheFoamLow() {
+    StandInGauge gauge = StandInGauge.usual(4);
+    gauge.hand("leak 8");
+    double high = highest(seen(gauge, 240));
+    assertTrue(high < 1.6, "highest " + high);
+  }
+
   @Test
   public void aRoomIsWarmestInTheAfternoon() {
     StandInRoom room = StandInRoom.usual(5);

@@ -37,6 +37,10 @@ final class Connection implements AutoCloseable {
 
   private static final Duration ANSWERS = Duration.ofSeconds(2);
 
+  private static final String CLOSED = "It closed the connection.";
+  private static final String LOST = "The connection was lost.";
+  private static final String SAYS_NOTHING = "It is connected, and says nothing.";
+
   /** What is told of a device, on its own thread. */
   interface Ear {
     void heard(Connection of, Instant at, Reading reading);
@@ -53,6 +57,18 @@ final class Connection implements AutoCloseable {
    * @param trouble why it is not heard; empty when it is
    */
   record Health(Reading reading, Instant at, boolean heard, long ignored, String trouble) {}
+
+  /** After so many lines that are none of such a device, it is another. */
+  private static final int MOST_LINES = 20;
+
+  /**
+   * What a device said when it was asked once.
+   *
+   * @param line the last that came; empty without one
+   * @param reading null where no line was one
+   * @param trouble why there is none; empty when there is
+   */
+  record Once(String line, Reading reading, String trouble) {}
 
   private final DeviceKind kind;
   private final String host;
@@ -88,6 +104,42 @@ final class Connection implements AutoCloseable {
     return health;
   }
 
+  /** Connects, waits for one reading, and closes. */
+  static Once once(DeviceKind kind, String host, int port) {
+    String line = "";
+    boolean connected = false;
+    try (Socket s = new Socket()) {
+      s.connect(new InetSocketAddress(host, port), (int) CONNECTS.toMillis());
+      connected = true;
+      s.setSoTimeout((int) SILENT.toMillis());
+      DeviceLines lines = new DeviceLines(s.getInputStream());
+      for (int i = 0; i < MOST_LINES; i++) {
+        String next = lines.next();
+        if (next == null) {
+          return new Once(line, null, CLOSED);
+        }
+        line = next;
+        Optional<Reading> reading = Reading.of(line).filter(kind::says);
+        if (reading.isPresent()) {
+          return new Once(line, reading.get(), "");
+        }
+      }
+      return new Once(line, null, noneOf(kind));
+    } catch (SocketTimeoutException nothing) {
+      return new Once(line, null, connected ? SAYS_NOTHING : nobody(host, port));
+    } catch (IOException e) {
+      return new Once(line, null, connected ? LOST : nobody(host, port));
+    }
+  }
+
+  private static String nobody(String host, int port) {
+    return "Nothing answers at " + host + ":" + port + ". Is it on, and is the port right?";
+  }
+
+  private static String noneOf(DeviceKind kind) {
+    return "It sends lines that no " + kind.text() + " sends.";
+  }
+
   private void run() {
     int failed = 0;
     while (!closed) {
@@ -116,12 +168,9 @@ final class Connection implements AutoCloseable {
       for (String line = next(lines); line != null && !closed; line = next(lines)) {
         take(line);
       }
-      silent("It closed the connection.");
+      silent(CLOSED);
     } catch (IOException e) {
-      silent(
-          connected
-              ? "The connection was lost."
-              : "Nothing answers at " + host + ":" + port + ". Is it on, and is the port right?");
+      silent(connected ? LOST : nobody(host, port));
     }
     return connected;
   }
@@ -131,7 +180,7 @@ final class Connection implements AutoCloseable {
     try {
       return lines.next();
     } catch (SocketTimeoutException nothing) {
-      silent("It is connected, and says nothing.");
+      silent(SAYS_NOTHING);
       return "";
     }
   }
@@ -152,7 +201,7 @@ final class Connection implements AutoCloseable {
       long ignored = line.isEmpty() ? h.ignored : h.ignored + 1;
       health = new Health(h.reading, h.at, h.heard, ignored, h.trouble);
       if (h.heard && !still) {
-        silent("It sends lines that no " + kind.text() + " sends.");
+        silent(noneOf(kind));
       }
       return;
     }

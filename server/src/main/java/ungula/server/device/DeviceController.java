@@ -49,6 +49,7 @@ class DeviceController {
    * @param says what it said last; empty before
    * @param trouble why it is not heard; empty when it is
    * @param ignored lines that were none of such a device
+   * @param counts whether it is the one of its kind that the bench reads
    */
   record DeviceView(
       String id,
@@ -60,7 +61,17 @@ class DeviceController {
       boolean heard,
       String says,
       String trouble,
-      long ignored) {}
+      long ignored,
+      boolean counts) {}
+
+  /**
+   * What a device said when it was asked once.
+   *
+   * @param line as it came; empty when none did
+   * @param says what that means; empty when it is no reading
+   * @param trouble why there is no reading; empty when there is
+   */
+  record ReadOnce(String line, String says, String trouble) {}
 
   /**
    * @param address host and port, as typed
@@ -95,7 +106,8 @@ class DeviceController {
         h.heard(),
         h.reading() == null ? "" : says(h.reading(), workshop.current().units()),
         h.trouble(),
-        h.ignored());
+        h.ignored(),
+        d.counts());
   }
 
   /** What a device says, in words. */
@@ -119,6 +131,17 @@ class DeviceController {
   DeviceView addDevice(@RequestBody NewDevice body) {
     Matcher at = address(body.address());
     return view(devices.add(body.kind(), name(body), at.group(1), Integer.parseInt(at.group(2))));
+  }
+
+  /** Waits for one reading of a device, kept or not yet, and says what came. */
+  @PostMapping("/readings")
+  ReadOnce readDevice(@RequestBody NewDevice body) {
+    Matcher at = address(body.address());
+    Connection.Once once = Connection.once(body.kind(), at.group(1), Integer.parseInt(at.group(2)));
+    return new ReadOnce(
+        once.line(),
+        once.reading() == null ? "" : says(once.reading(), workshop.current().units()),
+        once.trouble());
   }
 
   /** Names a device anew, or listens to it at another address. */

@@ -37,8 +37,9 @@ public class Devices implements Instruments {
    * A device and how it is.
    *
    * @param builtIn whether it is a stand-in of the made-up shelf
+   * @param counts whether it is the one of its kind that is read
    */
-  record Device(DeviceMapper.Row row, boolean builtIn, Connection.Health health) {}
+  record Device(DeviceMapper.Row row, boolean builtIn, Connection.Health health, boolean counts) {}
 
   private record Kept(DeviceMapper.Row row, boolean builtIn, Connection connection) {}
 
@@ -148,6 +149,10 @@ public class Devices implements Instruments {
         .or(() -> its.stream().findFirst());
   }
 
+  private boolean counts(Connection c) {
+    return first(c.kind()).filter(its -> its == c).isPresent();
+  }
+
   private synchronized void open(DeviceMapper.Row row, boolean builtIn) {
     Connection c =
         new Connection(DeviceKind.valueOf(row.kind()), row.host(), row.port(), clock, new Ear());
@@ -165,7 +170,7 @@ public class Devices implements Instruments {
 
   synchronized List<Device> all() {
     return all.values().stream()
-        .map(k -> new Device(k.row, k.builtIn, k.connection.health()))
+        .map(k -> new Device(k.row, k.builtIn, k.connection.health(), counts(k.connection)))
         .toList();
   }
 

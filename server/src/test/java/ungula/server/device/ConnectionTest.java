@@ -187,4 +187,43 @@ public class ConnectionTest {
       assertTrue(c.tare().isEmpty());
     }
   }
+
+  private static Connection.Once once(String said) throws Exception {
+    try (ServerSocket door = door(0)) {
+      Thread says =
+          new Thread(
+              () -> {
+                try (Socket to = door.accept()) {
+                  say(to.getOutputStream(), said);
+                } catch (IOException gone) {
+                  // nobody came
+                }
+              });
+      says.start();
+      Connection.Once heard = Connection.once(DeviceKind.SCALE, "127.0.0.1", door.getLocalPort());
+      says.join();
+      return heard;
+    }
+  }
+
+  @Test
+  public void askedOnceItSaysWhatCame() throws Exception {
+    Connection.Once heard = once("hello\nS +  12.5 g\nS +  13.5 g\n");
+    assertEquals(heard.line(), "S +  12.5 g");
+    assertEquals(heard.reading(), new Reading.Weight(true, 12.5, 0.1));
+    assertEquals(heard.trouble(), "");
+    assertEquals(
+        once("P 5.2 kPa abs\n").trouble(), "It closed the connection.", "a gauge is no scale");
+    assertEquals(once("P 5.2 kPa abs\n").line(), "P 5.2 kPa abs");
+    assertEquals(
+        once("R 21.4 C 55 %\n".repeat(30)).trouble(), "It sends lines that no scale sends.");
+    int free;
+    try (ServerSocket door = door(0)) {
+      free = door.getLocalPort();
+    }
+    assertTrue(
+        Connection.once(DeviceKind.SCALE, "127.0.0.1", free)
+            .trouble()
+            .startsWith("Nothing answers"));
+  }
 }
