@@ -95,7 +95,7 @@ export function StandIns({ weighs, degas, rehearsal }: Props) {
         </>
       )}
       <span className="quiet" role="status">
-        {said.replace(/^done: /, '')}
+        {weighs ? said.replace(/^done: /, '') : said.replace(/^done: .*/, '')}
       </span>
     </section>
   );

@@ -23,9 +23,11 @@ import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 import ungula.server.access.Hosts;
 import ungula.server.access.Passphrase;
+import ungula.server.command.Amounts;
 import ungula.server.command.Bench;
 import ungula.server.command.Days;
 import ungula.server.command.Measure;
+import ungula.server.command.Production;
 import ungula.server.command.Rehearse;
 import ungula.server.command.StandIns;
 
@@ -42,6 +44,8 @@ public class Ungula {
       passphrase [--data DIR]                          set what others on the network are asked for
       measure FILE [--json] [--coats …] [--air …] [--locks …]   report on a model file
       days FILE [--json]                               schedule a network of steps
+      amounts FILE [--json]                            what is mixed for a cast
+      production FILE [--json]                         when many casts are done
       stand-in scale|gauge|room --port N [--seed N]    take a device's place
       rehearse SCRIPT [--json]                         go through a run as a script tells it
       bench [FILE...] [--json]                         time each stage of the work
@@ -58,6 +62,8 @@ public class Ungula {
       case "passphrase" -> setPassphrase(rest, out, err);
       case "measure" -> System.exit(Measure.run(rest, out, err));
       case "days" -> System.exit(Days.run(rest, out, err));
+      case "amounts" -> System.exit(Amounts.run(rest, out, err));
+      case "production" -> System.exit(Production.run(rest, out, err));
       case "rehearse" -> System.exit(Rehearse.run(rest, out, err));
       case "stand-in" -> System.exit(StandIns.run(rest, System.in, out, err));
       case "bench" -> System.exit(Bench.run(rest, out, err));

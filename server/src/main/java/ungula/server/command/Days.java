@@ -1,9 +1,6 @@
 package ungula.server.command;
 
-import java.io.IOException;
 import java.io.PrintStream;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
@@ -14,14 +11,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Set;
-import tools.jackson.databind.json.JsonMapper;
 import ungula.core.days.Network;
 import ungula.core.days.Schedule;
 import ungula.core.days.Scheduler;
 
 /** {@code days FILE}: schedules a network of steps, no server. */
-public final class Days {
+public final class Days implements FileCommand.Answer {
 
   private static final String USAGE = "days FILE.json [--json]";
 
@@ -29,9 +24,11 @@ public final class Days {
       DateTimeFormatter.ofPattern("EEE d MMM HH:mm", Locale.ENGLISH);
 
   private final ZoneId zone;
+  private final Schedule schedule;
 
-  private Days(ZoneId zone) {
+  private Days(ZoneId zone, Schedule schedule) {
     this.zone = zone;
+    this.schedule = schedule;
   }
 
   /**
@@ -39,38 +36,23 @@ public final class Days {
    *     be read
    */
   public static int run(List<String> args, PrintStream out, PrintStream err) {
-    try {
-      Arguments a = Arguments.of(args, Set.of("--json"), Set.of());
-      if (a.files().size() != 1) {
-        throw new Arguments.Unclear("One network is scheduled at a time.");
-      }
-      Path file = Path.of(a.files().get(0));
-      if (!Files.isRegularFile(file)) {
-        err.println("There is no file " + file);
-        return 3;
-      }
-      Network network = NetworkFile.read(Files.readAllBytes(file));
-      Schedule schedule = Scheduler.of(network);
-      Days days = new Days(network.calendar().zone());
-      if (a.has("--json")) {
-        out.println(JsonMapper.builder().build().writeValueAsString(days.fields(schedule)));
-      } else {
-        days.print(schedule, out);
-      }
-      return schedule.feasible() ? 0 : 1;
-    } catch (Arguments.Unclear e) {
-      err.println(e.getMessage() + " The command is: " + USAGE);
-      return 2;
-    } catch (JsonFile.Unreadable | IllegalArgumentException e) {
-      err.println(e.getMessage());
-      return 3;
-    } catch (IOException e) {
-      err.println("The file cannot be read: " + e.getMessage());
-      return 3;
-    }
+    return FileCommand.run(
+        USAGE, "One network is scheduled at a time.", args, out, err, Days::answer);
   }
 
-  private Map<String, Object> fields(Schedule s) {
+  private static Days answer(byte[] json) throws JsonFile.Unreadable {
+    Network network = NetworkFile.read(json);
+    return new Days(network.calendar().zone(), Scheduler.of(network));
+  }
+
+  @Override
+  public int status() {
+    return schedule.feasible() ? 0 : 1;
+  }
+
+  @Override
+  public Map<String, Object> fields() {
+    Schedule s = schedule;
     Map<String, Object> all = new LinkedHashMap<>();
     all.put("feasible", s.feasible());
     all.put("finish", local(s.finish()));
@@ -97,7 +79,9 @@ public final class Days {
     return instant == null ? null : at(instant).toString();
   }
 
-  private void print(Schedule s, PrintStream out) {
+  @Override
+  public void print(PrintStream out) {
+    Schedule s = schedule;
     for (Schedule.Planned p : s.steps()) {
       out.printf(
           Locale.ROOT,

@@ -53,6 +53,45 @@ final class JsonFile {
     return number;
   }
 
+  /** The same where it may be missing; null then. */
+  static Double maybe(JsonNode of, String key, String where, double least, double most)
+      throws Unreadable {
+    JsonNode n = of.get(key);
+    return n == null || n.isNull() ? null : (Double) number(n, where + ", " + key, least, most);
+  }
+
+  static double or(Double number, double otherwise) {
+    return number == null ? otherwise : number;
+  }
+
+  static int or(Integer number, int otherwise) {
+    return number == null ? otherwise : number;
+  }
+
+  /** A whole number. */
+  static int count(JsonNode n, String where, int least, int most) throws Unreadable {
+    double number = number(n, where, least, most);
+    if (number != Math.rint(number)) {
+      throw new Unreadable(where + ": a whole number is asked for.");
+    }
+    return (int) number;
+  }
+
+  static Integer maybeCount(JsonNode of, String key, String where, int least, int most)
+      throws Unreadable {
+    JsonNode n = of.get(key);
+    return n == null || n.isNull() ? null : (Integer) count(n, where + ", " + key, least, most);
+  }
+
+  /** An object in another. */
+  static JsonNode part(JsonNode of, String key, String where) throws Unreadable {
+    JsonNode part = of.get(key);
+    if (part == null || !part.isObject()) {
+      throw new Unreadable(where + ": \"" + key + "\" is missing, or is no object, { … }.");
+    }
+    return part;
+  }
+
   static boolean flag(JsonNode of, String key, String where) throws Unreadable {
     JsonNode flag = of.get(key);
     if (flag != null && !flag.isNull() && !flag.isBoolean()) {

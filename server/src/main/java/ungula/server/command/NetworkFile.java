@@ -1,5 +1,6 @@
 package ungula.server.command;
 
+import static ungula.server.command.JsonFile.count;
 import static ungula.server.command.JsonFile.fields;
 import static ungula.server.command.JsonFile.flag;
 import static ungula.server.command.JsonFile.list;
@@ -63,7 +64,7 @@ final class NetworkFile {
 
   static Network read(byte[] json) throws Unreadable {
     JsonNode all = JsonFile.object(json, "A network");
-    ZoneId zone = of(text(all, "zone", "the network"), "zone", ZoneId::of, "Europe/Berlin");
+    ZoneId zone = zone(all, "the network");
     JsonNode rate = all.get("rate");
     double times = rate == null ? USUAL_RATE : number(rate, "rate, times faster per 10 °C", 1, 10);
     return new NetworkFile(zone, times).network(all);
@@ -79,11 +80,7 @@ final class NetworkFile {
     }
     Map<String, Integer> resources = new LinkedHashMap<>();
     for (Map.Entry<String, JsonNode> e : fields(all, "resources").entrySet()) {
-      double many = number(e.getValue(), "resources, " + e.getKey(), 0, 1_000);
-      if (many != Math.rint(many)) {
-        throw new Unreadable("resources, " + e.getKey() + ": a whole number is asked for.");
-      }
-      resources.put(e.getKey(), (int) many);
+      resources.put(e.getKey(), count(e.getValue(), "resources, " + e.getKey(), 0, 1_000));
     }
     List<Forecast.From> room = new ArrayList<>();
     for (JsonNode from : list(all, "room", "the network")) {
@@ -98,6 +95,15 @@ final class NetworkFile {
         Forecast.of(room),
         steps,
         List.of());
+  }
+
+  /** Hours of work and where: of anything that is done in them. */
+  static Hours.Calendar hours(JsonNode all, String what) throws Unreadable {
+    return new NetworkFile(zone(all, what), USUAL_RATE).calendar(all);
+  }
+
+  static ZoneId zone(JsonNode all, String what) throws Unreadable {
+    return of(text(all, "zone", what), "zone", ZoneId::of, "Europe/Berlin");
   }
 
   private Hours.Calendar calendar(JsonNode all) throws Unreadable {
@@ -213,6 +219,11 @@ final class NetworkFile {
   }
 
   private long instant(String text, String where) throws Unreadable {
+    return instant(text, where, zone);
+  }
+
+  /** A second of the epoch. */
+  static long instant(String text, String where, ZoneId zone) throws Unreadable {
     LocalDateTime at = of(text, where, LocalDateTime::parse, "2027-03-08T08:00");
     near(at.getYear(), where);
     return at.atZone(zone).toEpochSecond();

@@ -1,16 +1,12 @@
 package ungula.server.command;
 
-import java.io.IOException;
+import static ungula.server.command.FileCommand.row;
+
 import java.io.PrintStream;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Instant;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Set;
-import tools.jackson.databind.json.JsonMapper;
 import ungula.core.run.Entry;
 import ungula.core.run.Level;
 import ungula.core.run.Progress;
@@ -27,34 +23,24 @@ public final class Rehearse {
    * @return exit status: 0, 2 for bad arguments, 3 for a script that cannot be read
    */
   public static int run(List<String> args, PrintStream out, PrintStream err) {
-    try {
-      Arguments a = Arguments.of(args, Set.of("--json"), Set.of());
-      if (a.files().size() != 1) {
-        throw new Arguments.Unclear("One script is rehearsed at a time.");
+    return FileCommand.run(
+        USAGE, "One script is rehearsed at a time.", args, out, err, Rehearse::answer);
+  }
+
+  private static FileCommand.Answer answer(byte[] json) throws JsonFile.Unreadable {
+    ScriptFile script = ScriptFile.read(json);
+    Rehearsal done = Rehearsal.of(script.plan(), script.events());
+    return new FileCommand.Answer() {
+      @Override
+      public Map<String, Object> fields() {
+        return Rehearse.fields(done);
       }
-      Path file = Path.of(a.files().get(0));
-      if (!Files.isRegularFile(file)) {
-        err.println("There is no file " + file);
-        return 3;
+
+      @Override
+      public void print(PrintStream to) {
+        Rehearse.print(done, to);
       }
-      ScriptFile script = ScriptFile.read(Files.readAllBytes(file));
-      Rehearsal done = Rehearsal.of(script.plan(), script.events());
-      if (a.has("--json")) {
-        out.println(JsonMapper.builder().build().writeValueAsString(fields(done)));
-      } else {
-        print(done, out);
-      }
-      return 0;
-    } catch (Arguments.Unclear e) {
-      err.println(e.getMessage() + " The command is: " + USAGE);
-      return 2;
-    } catch (JsonFile.Unreadable e) {
-      err.println(e.getMessage());
-      return 3;
-    } catch (IOException e) {
-      err.println("The file cannot be read: " + e.getMessage());
-      return 3;
-    }
+    };
   }
 
   private static double tenth(double number) {
@@ -63,14 +49,6 @@ public final class Rehearse {
 
   private static String low(Enum<?> e) {
     return e.name().toLowerCase(Locale.ROOT);
-  }
-
-  private static Map<String, Object> row(Object... fields) {
-    Map<String, Object> row = new LinkedHashMap<>();
-    for (int i = 0; i < fields.length; i += 2) {
-      row.put((String) fields[i], fields[i + 1]);
-    }
-    return row;
   }
 
   private static Map<String, Object> at(Instant at, Object... fields) {

@@ -2,8 +2,11 @@ package ungula.server.command;
 
 import static ungula.server.command.JsonFile.flag;
 import static ungula.server.command.JsonFile.list;
+import static ungula.server.command.JsonFile.maybe;
 import static ungula.server.command.JsonFile.number;
 import static ungula.server.command.JsonFile.of;
+import static ungula.server.command.JsonFile.or;
+import static ungula.server.command.JsonFile.part;
 import static ungula.server.command.JsonFile.text;
 
 import java.time.Instant;
@@ -55,26 +58,8 @@ record ScriptFile(RunPlan plan, List<Event> events) {
     return CLOCK.format(at.plusMillis(500).atOffset(ZoneOffset.UTC));
   }
 
-  private static JsonNode part(JsonNode all, String key) throws Unreadable {
-    JsonNode part = all.get(key);
-    if (part == null || !part.isObject()) {
-      throw new Unreadable("the script: \"" + key + "\" is missing, or is no object, { … }.");
-    }
-    return part;
-  }
-
-  private static Double maybe(JsonNode of, String key, String where, double least, double most)
-      throws Unreadable {
-    JsonNode n = of.get(key);
-    return n == null || n.isNull() ? null : (Double) number(n, where + ", " + key, least, most);
-  }
-
-  private static double or(Double number, double otherwise) {
-    return number == null ? otherwise : number;
-  }
-
   private static RunPlan plan(JsonNode all) throws Unreadable {
-    JsonNode product = part(all, "product");
+    JsonNode product = part(all, "product", "the script");
     Double density = maybe(product, "density", "product", 0.1, 25);
     double hardenerPerBase = ratio(product);
     double tolerance =
@@ -85,7 +70,7 @@ record ScriptFile(RunPlan plan, List<Event> events) {
     double roomC = or(maybe(all, "roomC", "the script", -50, 150), atC);
     Double inRoom = potLife == null ? null : potLife * Math.pow(perTen, (atC - roomC) / 10);
     JsonNode box = all.get("box");
-    Rise rise = box == null || box.isNull() ? null : rise(part(all, "box"));
+    Rise rise = box == null || box.isNull() ? null : rise(part(all, "box", "the script"));
     List<Task> tasks = new ArrayList<>(Gates.of("gate", "Pour", List.of(), Gates.Before.ANY));
     List<Batch> batches = new ArrayList<>();
     for (JsonNode batch : list(all, "batches", "the script")) {

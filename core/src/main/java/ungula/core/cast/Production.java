@@ -1,0 +1,245 @@
+package ungula.core.cast;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import ungula.core.days.Hours;
+
+/**
+ * Many casts from several moulds, as a simulation of what happens one after the other: all empty
+ * moulds are filled before a ready one is opened, and an opened one is filled again at once, as
+ * hands, hours of work and room in the pot allow.
+ *
+ * <p>Times are log-normal, with the time given as the median and {@code σ² = ln(1 + spread²)}. What
+ * is chance belongs to the number of a cast, so that one more mould meets the same casts; and as a
+ * mould may be left standing, more moulds never come later.
+ */
+public final class Production {
+
+  /**
+   * What is made, with what.
+   *
+   * @param casts good ones that are wanted
+   * @param pourMin by hand, of one mix
+   * @param cureMin until a cast can be opened
+   * @param demouldMin by hand: opening, cleaning and closing again
+   * @param perMix moulds that one mix fills
+   * @param scrap share of casts that are no good, below 1
+   * @param spread of all times, a share of them
+   * @param mouldLife casts a mould takes; null: more than are made
+   * @param remakeMin from the last cast of a mould to the first of its successor
+   * @param potHolds moulds that cure at the same time; null: all of them
+   */
+  public record Order(
+      int casts,
+      int moulds,
+      double pourMin,
+      double cureMin,
+      double demouldMin,
+      int people,
+      int perMix,
+      double scrap,
+      double spread,
+      Integer mouldLife,
+      double remakeMin,
+      Integer potHolds) {
+
+    public Order {
+      if (casts < 1 || moulds < 1 || people < 1 || perMix < 1) {
+        throw new IllegalArgumentException(
+            "There is at least one cast to make, one mould, one person, and one mould to a mix.");
+      }
+      if (!(scrap >= 0 && scrap <= MOST_SCRAP)) {
+        throw new IllegalArgumentException("More than 95 % of scrap is no production.");
+      }
+      if (mouldLife != null && mouldLife < 1 || potHolds != null && potHolds < 1) {
+        throw new IllegalArgumentException("A mould takes a cast at least, and a pot a mould.");
+      }
+    }
+
+    Order withMoulds(int many) {
+      return new Order(
+          casts,
+          many,
+          pourMin,
+          cureMin,
+          demouldMin,
+          people,
+          perMix,
+          scrap,
+          spread,
+          mouldLife,
+          remakeMin,
+          potHolds);
+    }
+
+    private Order withPeople(int many) {
+      return new Order(
+          casts,
+          moulds,
+          pourMin,
+          cureMin,
+          demouldMin,
+          many,
+          perMix,
+          scrap,
+          spread,
+          mouldLife,
+          remakeMin,
+          potHolds);
+    }
+
+    private Order withPot(int many) {
+      return new Order(
+          casts,
+          moulds,
+          pourMin,
+          cureMin,
+          demouldMin,
+          people,
+          perMix,
+          scrap,
+          spread,
+          mouldLife,
+          remakeMin,
+          many);
+    }
+  }
+
+  /** What there is too little of. */
+  public enum HeldUp {
+    HANDS,
+    MOULDS,
+    POT,
+    /** More of anything would not bring it forward. */
+    NOTHING
+  }
+
+  /**
+   * When all are made.
+   *
+   * @param medianMin from the start
+   * @param p90Min nine times of ten it takes no longer
+   * @param perMould casts of each mould, the good and the others, of a middling course of it
+   * @param made minutes from the start to each good cast of that course
+   */
+  public record Outcome(
+      double medianMin,
+      double p90Min,
+      List<Integer> perMould,
+      HeldUp heldUpBy,
+      List<Double> made) {}
+
+  private static final double MOST_SCRAP = 0.95;
+
+  /** So many courses tell what holds it up. */
+  private static final int ENOUGH = 20;
+
+  /** What is gained by less than this share is nothing. */
+  private static final double NO_GAIN = 1e-9;
+
+  private final Order order;
+  private final Hours.Calendar calendar;
+  private final long start;
+  private final long seed;
+
+  private Production(Order order, Hours.Calendar calendar, long start, long seed) {
+    this.order = order;
+    this.calendar = calendar;
+    this.start = start;
+    this.seed = seed;
+  }
+
+  /**
+   * @param calendar when there are hands; null: day and night
+   * @param start second of the epoch
+   * @param repeats courses that are tried, at least one
+   * @throws IllegalArgumentException when it cannot be done in such hours
+   */
+  public static Outcome of(
+      Order order, Hours.Calendar calendar, long start, long seed, int repeats) {
+    int many = order.spread > 0 || order.scrap > 0 ? repeats : 1;
+    return new Production(order, calendar, start, seed).run(many);
+  }
+
+  private Outcome run(int repeats) {
+    Course[] all = courses(order, repeats);
+    double[] minutes = sorted(all);
+    Course middling = all[0];
+    double median = quantile(minutes, 0.5);
+    for (Course c : all) {
+      if (Math.abs(c.minutes() - median) < Math.abs(middling.minutes() - median)) {
+        middling = c;
+      }
+    }
+    return new Outcome(
+        median, quantile(minutes, 0.9), perMould(middling), heldUp(repeats), middling.made());
+  }
+
+  /** Those that were left standing make none. */
+  private List<Integer> perMould(Course course) {
+    List<Integer> all = new ArrayList<>(course.perMould());
+    while (all.size() < order.moulds) {
+      all.add(0);
+    }
+    return List.copyOf(all);
+  }
+
+  private Course[] courses(Order of, int repeats) {
+    Shifts shifts = new Shifts(calendar, start);
+    Course[] all = new Course[repeats];
+    for (int r = 0; r < repeats; r++) {
+      Draws draws = new Draws(of, seed, r);
+      int moulds = Math.min(of.moulds, of.casts);
+      all[r] = new Course(of.withMoulds(moulds), draws, shifts);
+      double least = draws.inMouldsMin();
+      // so many moulds cannot be done before they have held all casts
+      while (--moulds > 0 && least / moulds < all[r].minutes()) {
+        Course c = new Course(of.withMoulds(moulds), draws, shifts);
+        all[r] = c.minutes() < all[r].minutes() ? c : all[r];
+      }
+    }
+    return all;
+  }
+
+  private static double[] sorted(Course[] all) {
+    return Arrays.stream(all).mapToDouble(Course::minutes).sorted().toArray();
+  }
+
+  /** Between the two next to it, in a straight line. */
+  private static double quantile(double[] sorted, double share) {
+    double at = share * (sorted.length - 1);
+    int below = (int) at;
+    int above = Math.min(below + 1, sorted.length - 1);
+    return sorted[below] + (at - below) * (sorted[above] - sorted[below]);
+  }
+
+  private HeldUp heldUp(int repeats) {
+    int many = Math.min(repeats, ENOUGH);
+    double now = median(order, many);
+    double least = now * (1 - NO_GAIN);
+    HeldUp held = HeldUp.NOTHING;
+    List<HeldUp> what = new ArrayList<>(List.of(HeldUp.HANDS, HeldUp.MOULDS));
+    if (order.potHolds != null) {
+      what.add(HeldUp.POT);
+    }
+    for (HeldUp h : what) {
+      Order more =
+          switch (h) {
+            case HANDS -> order.withPeople(order.people + 1);
+            case MOULDS -> order.withMoulds(order.moulds + 1);
+            default -> order.withPot(order.potHolds + 1);
+          };
+      double then = median(more, many);
+      if (then < least) {
+        least = then;
+        held = h;
+      }
+    }
+    return held;
+  }
+
+  private double median(Order of, int repeats) {
+    return quantile(sorted(courses(of, repeats)), 0.5);
+  }
+}
