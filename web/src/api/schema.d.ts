@@ -404,6 +404,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/jobs/{id}/casts': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['casts'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/jobs/{id}/copies': {
     parameters: {
       query?: never;
@@ -1899,6 +1915,44 @@ export interface components {
       score: number;
       text: string;
     };
+    CastDay: {
+      /** Format: int64 */
+      ms: number;
+      text: string;
+    };
+    CastPoint: {
+      /** Format: int32 */
+      casts: number;
+      /** Format: int64 */
+      lateMs: number;
+      /** Format: int64 */
+      ms: number;
+      /** Format: int64 */
+      soonMs: number;
+    };
+    CastRow: {
+      chosen: boolean;
+      cost: string;
+      done: string;
+      heldUp: string;
+      /** Format: int32 */
+      moulds: number;
+      promise: string;
+      /** Format: int32 */
+      used: number;
+    };
+    CastsResponse: {
+      amount: string;
+      days: components['schemas']['CastDay'][];
+      each: string;
+      hold: string;
+      missing: string;
+      points: components['schemas']['CastPoint'][];
+      rows: components['schemas']['CastRow'][];
+      start: string;
+      /** Format: int64 */
+      startMs: number;
+    };
     Caution: {
       fixes: components['schemas']['Fix'][];
       id: string;
@@ -2199,8 +2253,17 @@ export interface components {
       | 'box.seal'
       | 'box.thinnest'
       | 'buy.#'
+      | 'cast.filler'
+      | 'cast.first'
+      | 'cast.firstLine'
       | 'cast.mass'
+      | 'cast.mixed'
+      | 'cast.more'
+      | 'cast.opens'
       | 'cast.potLife'
+      | 'cast.second'
+      | 'cast.secondLine'
+      | 'cast.total'
       | 'cast.volume'
       | 'coat.#.base'
       | 'coat.#.flat'
@@ -2391,8 +2454,24 @@ export interface components {
     };
     /** @enum {string} */
     JobWord:
+      | 'cast.amount.factor'
+      | 'cast.amount.filler.density'
+      | 'cast.amount.filler.dosePct'
+      | 'cast.amount.filler.name'
+      | 'cast.amount.filler.of'
+      | 'cast.amount.heldMm3'
+      | 'cast.amount.insertAcrossMm'
+      | 'cast.amount.insertLongMm'
+      | 'cast.amount.inserts'
+      | 'cast.amount.lastG'
+      | 'cast.amount.lossPct'
+      | 'cast.amount.masterG'
+      | 'cast.amount.way'
       | 'cast.material'
       | 'cast.product'
+      | 'cast.series.perMix'
+      | 'cast.series.scrapPct'
+      | 'cast.series.spreadPct'
       | 'cast.wanted'
       | 'channels.resin.density'
       | 'channels.resin.potLifeMin'
@@ -3402,6 +3481,7 @@ export interface components {
       | 'rates.BOX'
       | 'rates.BRUSH'
       | 'rates.BRUSH_READY'
+      | 'rates.CAST_MIX'
       | 'rates.CAST_OUT'
       | 'rates.CLOSE'
       | 'rates.CUT'
@@ -4128,6 +4208,28 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['BoxView'][];
+        };
+      };
+    };
+  };
+  casts: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CastsResponse'];
         };
       };
     };

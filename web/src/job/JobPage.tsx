@@ -18,6 +18,8 @@ import { ApproachStage } from './approach/ApproachStage';
 import { ApproachTable } from './approach/ApproachTable';
 import { AssumedLine } from './AssumedLine';
 import { BenchStage } from './bench/BenchStage';
+import { CastsDrawing } from './casts/CastsDrawing';
+import { CastsStage } from './casts/CastsStage';
 import { DaysDrawing } from './days/DaysDrawing';
 import { DaysStage } from './days/DaysStage';
 import { JobHead } from './JobHead';
@@ -168,6 +170,8 @@ export function JobPage() {
               <ApproachTable approaches={approaches} desk={desk} />
             ) : stage === 'days' ? (
               <DaysDrawing job={job} desk={desk} picked={picked} pick={setPicked} />
+            ) : stage === 'casts' ? (
+              <CastsDrawing job={job} />
             ) : (
               <MouldDrawing
                 job={job}
@@ -238,6 +242,7 @@ export function JobPage() {
                 <DaysStage job={job} desk={desk} picked={picked} pick={setPicked} />
               )}
               {stage === 'bench' && <BenchStage job={job} />}
+              {stage === 'casts' && <CastsStage job={job} />}
               <Parts job={job} all={stage === 'mould'} />
             </Boundary>
             <div ref={cautions}>

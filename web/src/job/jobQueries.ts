@@ -46,6 +46,15 @@ export const cutListQuery = (id: string, version: number) =>
     staleTime: Infinity,
   });
 
+export const castsQuery = (id: string, version: number) =>
+  queryOptions({
+    queryKey: ['job', id, 'casts', version],
+    queryFn: () => unwrap(client.GET('/api/jobs/{id}/casts', { params: { path: { id } } })),
+    placeholderData: keepPreviousData,
+    // other jobs and the hours of the workshop change it too
+    staleTime: 0,
+  });
+
 export const daysQuery = (id: string, version: number) =>
   queryOptions({
     queryKey: ['job', id, 'days', version],

@@ -7,4 +7,5 @@ export const STAGES = [
   { id: 'pours', text: 'Pours' },
   { id: 'days', text: 'Days' },
   { id: 'bench', text: 'Bench' },
+  { id: 'casts', text: 'Casts' },
 ] as const;

@@ -43,6 +43,7 @@ public class AccessTest extends Browsing {
       {"{job}/pours"},
       {"{job}/days"},
       {"{job}/bench"},
+      {"{job}/casts"},
       {"{run}"}
     };
   }

@@ -156,9 +156,9 @@ final class Course {
     return made[good - 1];
   }
 
-  /** From the start to each good cast. */
-  List<Double> made() {
-    return Arrays.stream(made).boxed().toList();
+  /** Until so many good ones are out. */
+  double minutes(int casts) {
+    return made[casts - 1];
   }
 
   List<Integer> perMould() {

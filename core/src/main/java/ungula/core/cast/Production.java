@@ -57,7 +57,7 @@ public final class Production {
       }
     }
 
-    Order withMoulds(int many) {
+    public Order withMoulds(int many) {
       return new Order(
           casts,
           many,
@@ -121,16 +121,23 @@ public final class Production {
    * @param medianMin from the start
    * @param p90Min nine times of ten it takes no longer
    * @param perMould casts of each mould, the good and the others, of a middling course of it
-   * @param made minutes from the start to each good cast of that course
+   * @param made how it goes on, at every cast of few and at some of many; the last is the last
    */
   public record Outcome(
-      double medianMin,
-      double p90Min,
-      List<Integer> perMould,
-      HeldUp heldUpBy,
-      List<Double> made) {}
+      double medianMin, double p90Min, List<Integer> perMould, HeldUp heldUpBy, List<Point> made) {}
+
+  /**
+   * When so many good casts are made, minutes from the start.
+   *
+   * @param p10Min one time of ten it takes no longer
+   * @param p90Min nine times of ten it takes no longer
+   */
+  public record Point(int casts, double p10Min, double medianMin, double p90Min) {}
 
   private static final double MOST_SCRAP = 0.95;
+
+  /** So many points show how it goes on. */
+  private static final int POINTS = 60;
 
   /** So many courses tell what holds it up. */
   private static final int ENOUGH = 20;
@@ -173,7 +180,18 @@ public final class Production {
       }
     }
     return new Outcome(
-        median, quantile(minutes, 0.9), perMould(middling), heldUp(repeats), middling.made());
+        median, quantile(minutes, 0.9), perMould(middling), heldUp(repeats), made(all));
+  }
+
+  private List<Point> made(Course[] all) {
+    List<Point> points = new ArrayList<>();
+    int many = Math.min(POINTS, order.casts);
+    for (int i = 1; i <= many; i++) {
+      int casts = (int) Math.round((double) i * order.casts / many);
+      double[] at = Arrays.stream(all).mapToDouble(c -> c.minutes(casts)).sorted().toArray();
+      points.add(new Point(casts, quantile(at, 0.1), quantile(at, 0.5), quantile(at, 0.9)));
+    }
+    return List.copyOf(points);
   }
 
   /** Those that were left standing make none. */

@@ -40,6 +40,7 @@ public final class CautionFinder {
       found.addAll(PartingCautions.of(p, prices));
       found.addAll(CutCautions.of(p, prices));
       found.addAll(SprueCautions.of(p));
+      found.addAll(CastCautions.of(p, prices));
       found.addAll(CoreCautions.of(p));
       found.addAll(EquipmentCautions.of(p, prices));
     }

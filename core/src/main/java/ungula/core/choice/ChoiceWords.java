@@ -503,5 +503,6 @@ public final class ChoiceWords {
             "casts wanted",
             Kind.count("cast", "casts", 1, MOST_CASTS),
             "as many as the mould lasts");
+    CastWords.add(book);
   }
 }

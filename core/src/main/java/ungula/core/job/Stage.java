@@ -22,7 +22,10 @@ public enum Stage {
   POURS(Stage::mix, p -> p.firstMix().isPresent()),
   DAYS(Stage::work, p -> p.choices().days().begin() != null),
   /** Done by what happened, which no plan knows. */
-  BENCH(c -> List.of(), p -> false);
+  BENCH(c -> List.of(), p -> false),
+  CASTS(
+      c -> Arrays.asList(mould(c), c.channels(), c.casting(), c.cast().product()),
+      p -> p.choices().decided("cast.wanted"));
 
   private final Function<Choices, List<Object>> restsOn;
   private final Predicate<Plan> decided;
@@ -128,16 +131,19 @@ public enum Stage {
               r.additive(),
               r.offcutsMm3(),
               r.moulds(),
-              c.cast());
+              c.cast().material(),
+              c.cast().product(),
+              c.cast().wanted());
       case POURS -> Arrays.asList(r.batches(), r.sealingMm(), r.bubbles());
       case DAYS -> List.of(c.days());
       case BENCH -> List.of();
+      case CASTS -> Arrays.asList(c.cast(), r.moulds());
     };
   }
 
   /** Keys of the stages that show what is different; the one to look at first comes first. */
   public static List<String> changed(Choices before, Choices after) {
-    return Stream.of(MOULD, RUBBER, POURS, DAYS, MASTER, APPROACH)
+    return Stream.of(MOULD, RUBBER, POURS, DAYS, CASTS, MASTER, APPROACH)
         .filter(s -> !s.decides(before).equals(s.decides(after)))
         .map(Stage::key)
         .toList();

@@ -136,7 +136,7 @@ public record Brief(
   }
 
   /** Time off the sheet of a product, in the room; null without one. */
-  Double inRoomMin(Product product, Double sheetMin) {
+  public Double inRoomMin(Product product, Double sheetMin) {
     return product.inRoomMin(sheetMin, workshop.roomC());
   }
 }

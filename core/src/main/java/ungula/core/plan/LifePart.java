@@ -119,7 +119,7 @@ public record LifePart(
   }
 
   /** Pours the mould stands, about. */
-  private double pours() {
+  public double pours() {
     double life = base();
     for (Factor f : factors) {
       life *= f.value;

@@ -38,6 +38,7 @@ import ungula.core.workshop.Workshop;
  * @param pours what is mixed when
  * @param core of hollow casts
  * @param cast what one takes
+ * @param amount what is mixed for one
  * @param equipment how the mould goes with it
  * @param jacket round a skin
  * @param site where a skin is built, away from the workshop
@@ -59,6 +60,7 @@ public record Plan(
     Optional<PourPart> pours,
     Optional<CorePart> core,
     Optional<CastPart> cast,
+    Optional<AmountPart> amount,
     Optional<EquipmentPart> equipment,
     Optional<JacketPart> jacket,
     Optional<SitePart> site,
@@ -78,6 +80,7 @@ public record Plan(
   static Plan unknown(Brief b) {
     return new Plan(
         b,
+        Optional.empty(),
         Optional.empty(),
         Optional.empty(),
         Optional.empty(),
@@ -118,7 +121,7 @@ public record Plan(
     }
     List.of(plate, rubber, coated, skin, shape, halves, knife, mix, supply, pours, core, cast)
         .forEach(p -> p.ifPresent(parts::add));
-    List.of(equipment, jacket, site, life).forEach(p -> p.ifPresent(parts::add));
+    List.of(equipment, jacket, site, life, amount).forEach(p -> p.ifPresent(parts::add));
     return parts;
   }
 

@@ -71,6 +71,7 @@ public final class Planner {
                     .orElseGet(() -> PourPart.of(b, m, mould, halves.orElse(null)))),
         core,
         Optional.of(cast),
+        AmountPart.of(b, cast, halves, Plan.density(mix)),
         rubber.map(
             r -> EquipmentPart.of(b, mould, cuts(b, mould, halves, plate), mix.orElse(null))),
         jacket,

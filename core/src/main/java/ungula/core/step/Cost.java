@@ -53,7 +53,7 @@ public record Cost(Plan plan, double rubber, double shell, double hours, double 
   }
 
   /** Of so many moulds of one master. */
-  double moulds(double count) {
+  public double moulds(double count) {
     return count * mould() - (count - 1) * spared;
   }
 

@@ -23,6 +23,7 @@ public enum Rate implements Choosable {
   BRUSH_READY("get a coat ready", "", 10, "weigh, stir, a clean brush"),
   BRUSH("brush a coat on", "a m²", 40, "worked in and chased for bubbles"),
   LINING("line a mould for a core", "", 40, "sheet of even thickness, its pins set"),
+  CAST_MIX("mix a cast", "", 3, "weigh both parts, then stir and scrape for half of it"),
   CLOSE("close a mould for a cast", "", 10, "look inside, boards and bands on"),
   CAST_OUT("take a cast out", "", 10, "and trim what it was poured through");
 

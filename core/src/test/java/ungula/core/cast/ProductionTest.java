@@ -107,7 +107,7 @@ public class ProductionTest {
     // five until 12:00, the sixth is poured on Friday at 8:00
     Outcome made = Production.of(o, mornings(), second("2027-03-04T08:00"), 1, 1);
     Near.absolute(made.medianMin(), 24 * 60 + 48, 1e-9);
-    Near.absolute(made.made().get(4), 240, 1e-9);
+    Near.absolute(made.made().get(4).medianMin(), 240, 1e-9);
     // over the weekend, on which summer time begins
     Outcome spring = Production.of(o, mornings(), second("2027-03-26T08:00"), 1, 1);
     Near.absolute(spring.medianMin(), 3 * 24 * 60 - 60 + 48, 1e-9);
@@ -179,6 +179,23 @@ public class ProductionTest {
     // twenty good ones take twenty-five
     Near.absolute(scrap.medianMin(), 25 * 48, 48);
     Near.absolute(mean, 25, 1);
+  }
+
+  @Test
+  public void howItGoesOnIsShownWithItsSpread() {
+    Outcome o = Production.of(with(twenty(2), 0.1, 0.3, null, 0), null, 0, 3, 100);
+    for (int i = 0; i < 20; i++) {
+      Production.Point p = o.made().get(i);
+      assertEquals(p.casts(), i + 1);
+      assertTrue(p.p10Min() <= p.medianMin() && p.medianMin() <= p.p90Min());
+      assertTrue(i == 0 || p.medianMin() >= o.made().get(i - 1).medianMin());
+    }
+    assertEquals(o.made().get(19).medianMin(), o.medianMin());
+    assertEquals(o.made().get(19).p90Min(), o.p90Min());
+    Order many = new Order(500, 2, 5, 40, 3, 1, 1, 0, 0, null, 0, null);
+    List<Production.Point> some = of(many).made();
+    assertEquals(some.size(), 60);
+    assertEquals(some.get(59).casts(), 500);
   }
 
   @Test

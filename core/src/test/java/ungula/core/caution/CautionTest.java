@@ -58,7 +58,7 @@ public class CautionTest {
         before = c.level();
         assertFalse(ids.contains(c.id()), c.id() + " twice");
         ids.add(c.id());
-        assertTrue(List.of("master", "mould", "rubber", "pours").contains(c.stage()));
+        assertTrue(List.of("master", "mould", "rubber", "pours", "casts").contains(c.stage()));
         assertFalse(c.title().contains("NaN") || c.text().contains("NaN"), c.toString());
       }
     }

@@ -1,0 +1,316 @@
+package ungula.core.plan;
+
+import static ungula.core.working.Given.Source.CHOSEN;
+import static ungula.core.working.Given.Source.COMPUTED;
+import static ungula.core.working.Given.Source.DEFAULT;
+import static ungula.core.working.Given.Source.MEASURED;
+import static ungula.core.working.Given.Source.SHEET;
+
+import java.util.List;
+import java.util.Optional;
+import ungula.core.cast.Amounts;
+import ungula.core.cast.OpeningForce;
+import ungula.core.choice.CastAmount;
+import ungula.core.parting.Parting;
+import ungula.core.pour.NamedVessel;
+import ungula.core.quantity.Area;
+import ungula.core.quantity.Density;
+import ungula.core.quantity.Mass;
+import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Share;
+import ungula.core.rubber.Additive;
+import ungula.core.rubber.Product;
+import ungula.core.rubber.Ratio;
+import ungula.core.working.FigureBook;
+import ungula.core.working.Working;
+
+/**
+ * What is mixed for one pour of casts, and what that presses the mould open with.
+ *
+ * @param amounts null while they cannot be known
+ * @param missing why not; empty when they are
+ * @param cup the parts can be measured in; null where none that is known holds it
+ * @param opening what presses the halves apart; null where there are none
+ */
+public record AmountPart(
+    Brief brief, CastPart cast, Amounts amounts, String missing, NamedVessel cup, Opening opening)
+    implements Part {
+
+  /** Of other than the model's, so much off is worth a look. */
+  public static final double FAR_OFF = 0.1;
+
+  /**
+   * @param depthMm of the parting below the surface of what is poured
+   * @param upperG of the half that lies on it
+   */
+  record Opening(OpeningForce force, double depthMm, double areaMm2, double upperG) {}
+
+  /** Empty while a cast is not known. */
+  static Optional<AmountPart> of(
+      Brief b, CastPart cast, Optional<HalvesPart> halves, double rubberDensity) {
+    if (!cast.known()) {
+      return Optional.empty();
+    }
+    Opening opening = halves.map(h -> opening(b, cast, h, rubberDensity)).orElse(null);
+    try {
+      Amounts alone = amounts(b, cast, null);
+      NamedVessel cup =
+          alone.mixedMm3() == null
+              ? null
+              : b.workshop().mixing().vessels().stream()
+                  .filter(v -> v.vessel().volumeMm3() >= alone.mixedMm3())
+                  .findFirst()
+                  .orElse(null);
+      // powder has no line: it lies as loose as it was tipped in
+      boolean liquid = b.cast() != null && b.cast().role() == Product.Role.RESIN;
+      boolean lines = cup != null && liquid && alone.bG() != null && alone.bG() > 0;
+      return Optional.of(
+          new AmountPart(b, cast, lines ? amounts(b, cast, cup) : alone, "", cup, opening));
+    } catch (IllegalArgumentException unknown) {
+      return Optional.of(new AmountPart(b, cast, null, unknown.getMessage(), null, opening));
+    }
+  }
+
+  private static CastAmount asked(Brief b) {
+    return b.choices().cast().amount();
+  }
+
+  /** The way that is taken: the model's while what another needs is not said. */
+  CastAmount.Way way() {
+    CastAmount a = asked(brief);
+    boolean said =
+        switch (a.way()) {
+          case MODEL -> true;
+          case HELD -> a.heldMm3() != null;
+          case WEIGHT -> a.masterG() != null && a.factor() != null;
+          case LAST -> a.lastG() != null;
+        };
+    return said ? a.way() : CastAmount.Way.MODEL;
+  }
+
+  private static Amounts amounts(Brief b, CastPart cast, NamedVessel cup) {
+    CastAmount a = asked(b);
+    AmountPart asked = new AmountPart(b, cast, null, "", null, null);
+    double channels = cast.volumeMm3() - cast.solidMm3();
+    Amounts.Cast what =
+        switch (asked.way()) {
+          case MODEL -> Amounts.Cast.ofCavity(cast.solidMm3());
+          case HELD -> Amounts.Cast.ofCavity(a.heldMm3());
+          case WEIGHT -> Amounts.Cast.ofMaster(a.masterG(), a.factor());
+          case LAST -> Amounts.Cast.ofMaster(a.lastG(), 1);
+        };
+    // what was measured of the mould, or of a whole cast, has its channels in it
+    boolean whole = asked.way() == CastAmount.Way.HELD || asked.way() == CastAmount.Way.LAST;
+    boolean rods = asked.way() != CastAmount.Way.LAST;
+    return Amounts.of(
+        what,
+        rods ? asked.insertsMm3() : 0,
+        whole ? 0 : channels,
+        asked.loss(),
+        liquid(b, cast),
+        a.filler().used() ? List.of(a.filler()) : List.of(),
+        cup == null ? null : cup.vessel());
+  }
+
+  private static Amounts.Liquid liquid(Brief b, CastPart cast) {
+    Product p = b.cast();
+    if (p == null || p.ratio() == null) {
+      double density = cast.resin().density();
+      return new Amounts.Liquid(Ratio.READY, density, density);
+    }
+    Ratio ratio = p.ratio();
+    boolean own = p.densityBase() != null && p.densityHardener() != null;
+    Double mixed =
+        ratio.basis() == Ratio.Basis.VOLUME && !own
+            ? null
+            : p.mixedDensity(p.hardenerPerBase(ratio));
+    return new Amounts.Liquid(
+        ratio, own ? p.densityBase() : mixed, own ? p.densityHardener() : mixed);
+  }
+
+  private double insertsMm3() {
+    CastAmount a = asked(brief);
+    return a.inserts() == null
+        ? 0
+        : a.inserts() * Amounts.rodMm3(a.insertAcrossMm(), a.insertLongMm());
+  }
+
+  private double loss() {
+    Double said = asked(brief).lossPct();
+    return said == null ? Amounts.USUAL_LOSS : said / 100;
+  }
+
+  /** Turned over to cast, what was the lower half lies on top. */
+  private static Opening opening(Brief b, CastPart cast, HalvesPart halves, double density) {
+    Parting parting = halves.parting();
+    double below = halves.box().belowMm();
+    double depth = parting.levelMm() - (cast.sprue() == null ? below : 0);
+    double area = b.facts().curve().areaAt(parting.levelMm() - below);
+    return new Opening(
+        OpeningForce.of(cast.resin().density(), depth, area),
+        depth,
+        area,
+        halves.halfMm3(2) / 1000 * density);
+  }
+
+  /** How much more is mixed than by the model, as a share of it; empty by the model itself. */
+  public Optional<Double> more() {
+    if (amounts == null || amounts.mixedMm3() == null || way() == CastAmount.Way.MODEL) {
+      return Optional.empty();
+    }
+    double model = (cast.volumeMm3() - insertsMm3()) * (1 + loss());
+    return Optional.of(amounts.mixedMm3() / model - 1);
+  }
+
+  /** The weight that keeps the mould shut, g, besides the half that lies on it; 0 where none. */
+  public double holdG() {
+    return opening == null ? 0 : opening.force.less(opening.upperG).grams();
+  }
+
+  @Override
+  public void show(FigureBook figures) {
+    if (amounts != null) {
+      parts(figures);
+      more().ifPresent(share -> more(figures, share));
+    }
+    if (opening != null) {
+      opens(figures);
+    }
+  }
+
+  private boolean byMass() {
+    return way() == CastAmount.Way.WEIGHT || way() == CastAmount.Way.LAST;
+  }
+
+  private Working said() {
+    CastAmount a = asked(brief);
+    boolean rods = insertsMm3() > 0 && way() != CastAmount.Way.LAST;
+    String less = rods ? " − rods" : "";
+    Working.Builder w =
+        Working.of(
+            switch (way()) {
+              case MODEL -> "(cast" + less + " + sprue and vents) × (1 + what is left in cups)";
+              case HELD -> "(what the mould held" + less + ") × (1 + what is left in cups)";
+              case WEIGHT ->
+                  "(master × factor" + less + " + sprue and vents) × (1 + what is left in cups)";
+              case LAST -> "the last cast × (1 + what is left in cups)";
+            });
+    switch (way()) {
+      case MODEL -> w.given("cast", brief.ml(cast.solidMm3()), COMPUTED);
+      case HELD -> w.given("what the mould held", brief.ml(a.heldMm3()), MEASURED);
+      case WEIGHT ->
+          w.given("master", Mass.format(a.masterG(), brief.units()), MEASURED)
+              .given("factor", Numbers.trimmed(a.factor(), 3), CHOSEN);
+      default -> w.given("the last cast", Mass.format(a.lastG(), brief.units()), MEASURED);
+    }
+    if (way() == CastAmount.Way.MODEL || way() == CastAmount.Way.WEIGHT) {
+      w.given("sprue and vents", brief.ml(cast.volumeMm3() - cast.solidMm3()), COMPUTED);
+    }
+    if (rods) {
+      w.given("rods", brief.ml(insertsMm3()), CHOSEN);
+    }
+    return w.given(
+            "left in cups",
+            Share.format(loss(), 0),
+            asked(brief).lossPct() == null ? DEFAULT : CHOSEN)
+        .done();
+  }
+
+  /** Of one from the other: what is asked for goes by volume, or by mass. */
+  private Working byDensity() {
+    return byMass()
+        ? Working.of("what is weighed ÷ density of the mix")
+            .given("weighed", Mass.format(amounts.totalG(), brief.units()), COMPUTED)
+            .given("density of the mix", Density.format(amounts.density()), COMPUTED)
+            .done()
+        : Working.of("what is mixed × density of the mix")
+            .given("mixed", brief.ml(amounts.mixedMm3()), COMPUTED)
+            .given("density of the mix", Density.format(amounts.density()), COMPUTED)
+            .done();
+  }
+
+  private void parts(FigureBook figures) {
+    if (amounts.mixedMm3() != null) {
+      figures.volume(
+          "cast.mixed", "mixed for a cast", amounts.mixedMm3(), byMass() ? byDensity() : said());
+    }
+    if (amounts.totalG() == null) {
+      return;
+    }
+    figures.mass(
+        "cast.total", "weighed for a cast", amounts.totalG(), byMass() ? said() : byDensity());
+    Product p = brief.cast();
+    if (p != null && amounts.bG() > 0) {
+      each(figures, p);
+    }
+    Additive filler = asked(brief).filler();
+    if (amounts.fillersG() > 0) {
+      figures.mass(
+          "cast.filler",
+          filler.name().isEmpty() ? "filler" : filler.name(),
+          amounts.fillersG(),
+          Working.of("dose × what it is a share of")
+              .given("dose", Share.typed(filler.dosePct()) + " " + filler.of().text(), CHOSEN)
+              .done());
+    }
+  }
+
+  private void each(FigureBook figures, Product p) {
+    Working parts =
+        Working.of("the mix, split by the ratio of its sheet")
+            .given("the mix", figures.get("cast.total").text(), COMPUTED)
+            .given("ratio", p.ratio().text(), SHEET)
+            .done();
+    figures.mass("cast.first", p.role().first(), amounts.aG(), parts);
+    figures.mass("cast.second", p.role().second(), amounts.bG(), parts);
+    if (!amounts.linesMm().isEmpty()) {
+      Working line =
+          Working.of("height of a frustum's volume in the " + cup.name())
+              .given("the mix", figures.get("cast.mixed").text(), COMPUTED)
+              .given("ratio", p.ratio().text(), SHEET)
+              .given("the " + cup.name(), brief.ml(cup.vessel().volumeMm3()), CHOSEN)
+              .done();
+      figures.length(
+          "cast.firstLine",
+          p.role().first() + " in the " + cup.name(),
+          amounts.linesMm().get(0),
+          line);
+      figures.length(
+          "cast.secondLine", "all of it in the " + cup.name(), amounts.linesMm().get(1), line);
+    }
+  }
+
+  private void more(FigureBook figures, double share) {
+    figures.put(
+        "cast.more",
+        share < 0 ? "less than by the model" : "more than by the model",
+        share,
+        Share.format(Math.abs(share), 1),
+        Working.of("what is mixed ÷ what the model asks for − 1")
+            .given("mixed", brief.ml(amounts.mixedMm3()), MEASURED)
+            .given("by the model", brief.ml(amounts.mixedMm3() / (1 + share)), COMPUTED)
+            .done());
+  }
+
+  private void opens(FigureBook figures) {
+    figures.mass(
+        "cast.opens",
+        "a cast presses the halves apart like",
+        opening.force.grams(),
+        Working.of("density × depth of the parting below the surface × area of a cast there")
+            .given(
+                "density",
+                Density.format(cast.resin().density()),
+                brief.cast() == null ? CHOSEN : SHEET)
+            .given("depth", brief.mm(opening.depthMm), COMPUTED)
+            .given("area", Area.format(opening.areaMm2, brief.units()), COMPUTED)
+            .step("That is " + Numbers.fixed(opening.force.newtons(), 1) + " N.")
+            .step(
+                "The half on top weighs "
+                    + Mass.format(opening.upperG, brief.units())
+                    + (holdG() > 0
+                        ? ": another " + Mass.format(holdG(), brief.units()) + " keeps it shut."
+                        : ", and keeps it shut."))
+            .done());
+  }
+}

@@ -1,0 +1,218 @@
+package ungula.core.plan;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.testng.annotations.Test;
+import ungula.core.Near;
+import ungula.core.caution.Caution;
+import ungula.core.choice.ChoiceWords;
+import ungula.core.choice.Choices;
+import ungula.core.choice.Materials;
+import ungula.core.days.Diary;
+import ungula.core.geometry.Vec3;
+import ungula.core.job.CastRun;
+import ungula.core.job.JobPlan;
+import ungula.core.mesh.FillCurve;
+import ungula.core.quantity.Units;
+import ungula.core.record.Recorded;
+import ungula.core.rubber.ExampleProducts;
+import ungula.core.rubber.Product;
+import ungula.core.sentence.WordBook.Edit;
+import ungula.core.workshop.Workshop;
+
+/** What is mixed for a cast of a block of 80 × 55 × 42 mm, 184.8 mL. */
+public class AmountPartTest {
+
+  private static final Product MARRAM = ExampleProducts.all().get("marram-20");
+  private static final Product OYSTER = ExampleProducts.all().get("oyster-75");
+  private static final double BLOCK_ML = 184.8;
+
+  private static final List<Edit> CUP =
+      List.of(
+          Edit.of("mixing.cup.bottomMm", "84 mm"),
+          Edit.of("mixing.cup.topMm", "108 mm"),
+          Edit.of("mixing.cup.heightMm", "140 mm"));
+
+  private static JobPlan plan(Product cast, List<Edit> workshop, String... edits) {
+    MasterFacts facts =
+        new MasterFacts(
+            new Vec3(80, 55, 42),
+            new Vec3(0, 0, 42),
+            FillCurve.even(80 * 55 * 42, 0, 42),
+            80 * 55,
+            null,
+            null,
+            "made up");
+    List<Edit> all =
+        Stream.concat(
+                Stream.of("master.source=MEASURED", "rubber.product=marram-20"),
+                Arrays.stream(edits))
+            .map(e -> e.split("=", 2))
+            .map(e -> Edit.of(e[0], e[1]))
+            .toList();
+    Choices c = ChoiceWords.edit(Choices.fresh(Units.METRIC), all, MARRAM);
+    Workshop shop = Workshop.words().edit(Workshop.DEFAULT, workshop, Units.METRIC);
+    return JobPlan.of(
+        c,
+        Recorded.NOTHING,
+        facts,
+        new Materials(MARRAM, null, cast),
+        shop,
+        Planner.box(c, facts),
+        Diary.PLAIN);
+  }
+
+  private static double value(JobPlan plan, String figure) {
+    return plan.figures().get(figure).value();
+  }
+
+  private static Optional<Caution> caution(JobPlan plan, String id) {
+    return plan.cautions().stream().filter(c -> c.id().equals(id)).findFirst();
+  }
+
+  @Test
+  public void byTheModelWithWhatIsLeftInCups() {
+    JobPlan plan = plan(OYSTER, List.of());
+    Near.relative(value(plan, "cast.mixed") / 1000, BLOCK_ML * 1.06, 1e-9);
+    double h = OYSTER.hardenerPerBase(OYSTER.ratio());
+    Near.relative(value(plan, "cast.second") / value(plan, "cast.first"), h, 1e-9);
+    Near.relative(
+        value(plan, "cast.total"), value(plan, "cast.first") + value(plan, "cast.second"), 1e-9);
+    assertFalse(plan.figures().containsKey("cast.more"));
+    assertFalse(plan.figures().containsKey("cast.firstLine"), "no cup is known");
+    assertFalse(plan.figures().containsKey("cast.opens"), "it is in one part");
+    Near.relative(
+        value(plan(OYSTER, List.of(), "cast.amount.lossPct=10 %"), "cast.mixed") / 1000,
+        BLOCK_ML * 1.1,
+        1e-9);
+  }
+
+  @Test
+  public void whatStandsInItAndWhatIsStirredIn() {
+    JobPlan rods =
+        plan(
+            OYSTER,
+            List.of(),
+            "cast.amount.inserts=2",
+            "cast.amount.insertAcrossMm=3.2 mm",
+            "cast.amount.insertLongMm=60 mm");
+    Near.relative(value(rods, "cast.mixed") / 1000, (BLOCK_ML - 2 * 0.4825) * 1.06, 1e-5);
+    JobPlan filled =
+        plan(
+            OYSTER,
+            List.of(),
+            "cast.amount.filler.dosePct=50 %",
+            "cast.amount.filler.of=BASE",
+            "cast.amount.filler.density=2.7");
+    Near.relative(value(filled, "cast.filler"), value(filled, "cast.first") / 2, 1e-9);
+    Near.relative(value(filled, "cast.mixed") / 1000, BLOCK_ML * 1.06, 1e-9);
+    JobPlan unknown = plan(OYSTER, List.of(), "cast.amount.filler.dosePct=50 %");
+    assertFalse(unknown.figures().containsKey("cast.first"));
+    assertTrue(
+        unknown.plan().amount().orElseThrow().missing().contains("a density is missing"),
+        unknown.plan().amount().orElseThrow().missing());
+  }
+
+  @Test
+  public void asMeasuredAndHowFarOffThatIs() {
+    String[] held = {"cast.amount.way=HELD", "cast.amount.heldMm3=200 mL"};
+    JobPlan plan = plan(OYSTER, List.of(), held);
+    Near.relative(value(plan, "cast.mixed") / 1000, 212, 1e-9);
+    Near.relative(value(plan, "cast.more"), 200 / BLOCK_ML - 1, 1e-9);
+    assertTrue(caution(plan, "cast.farOff").isEmpty());
+    held[1] = "cast.amount.heldMm3=" + 1.11 * BLOCK_ML + " mL";
+    Caution far = caution(plan(OYSTER, List.of(), held), "cast.farOff").orElseThrow();
+    assertEquals(far.title(), "That is 11 % more than the model takes");
+    assertEquals(far.stage(), "casts");
+    held[1] = "cast.amount.heldMm3=" + 0.89 * BLOCK_ML + " mL";
+    assertTrue(caution(plan(OYSTER, List.of(), held), "cast.farOff").isPresent());
+    held[1] = "cast.amount.heldMm3=" + 0.91 * BLOCK_ML + " mL";
+    assertTrue(caution(plan(OYSTER, List.of(), held), "cast.farOff").isEmpty());
+    // what is not measured yet is computed
+    Near.relative(
+        value(plan(OYSTER, List.of(), "cast.amount.way=HELD"), "cast.mixed") / 1000,
+        BLOCK_ML * 1.06,
+        1e-9);
+    JobPlan weighed =
+        plan(
+            OYSTER,
+            List.of(),
+            "cast.amount.way=WEIGHT",
+            "cast.amount.masterG=250 g",
+            "cast.amount.factor=0.8",
+            "cast.amount.lossPct=0 %");
+    Near.relative(value(weighed, "cast.total"), 200, 1e-9);
+    JobPlan last = plan(OYSTER, List.of(), "cast.amount.way=LAST", "cast.amount.lastG=190 g");
+    Near.relative(value(last, "cast.total"), 190 * 1.06, 1e-9);
+  }
+
+  @Test
+  public void linesInTheSmallestCupThatHoldsIt() {
+    JobPlan plan = plan(OYSTER, CUP);
+    double high = value(plan, "cast.secondLine");
+    double across = 84 + 24 * high / 140;
+    double mm3 = Math.PI / 12 * high * (84 * 84 + 84 * across + across * across);
+    Near.relative(mm3, value(plan, "cast.mixed"), 1e-6);
+    assertTrue(value(plan, "cast.firstLine") < high);
+    Product plaster = ExampleProducts.all().get("sanderling");
+    JobPlan powder = plan(plaster, CUP);
+    assertTrue(powder.figures().containsKey("cast.second"));
+    assertFalse(powder.figures().containsKey("cast.firstLine"), "powder has no line");
+  }
+
+  /** Turned over to cast, its parting lies as deep as it stood high. */
+  @Test
+  public void aTwoPartMouldIsPressedOpen() {
+    JobPlan plan = plan(OYSTER, List.of(), "mould.kind=TWO_PART");
+    AmountPart amount = plan.plan().amount().orElseThrow();
+    double below = plan.plan().mould().belowMm();
+    // a block without a model is parted half way up
+    double depth = plan.plan().sprue().isPresent() ? below + 21 : 21;
+    double density = plan.plan().cast().orElseThrow().resin().density();
+    Near.relative(value(plan, "cast.opens"), density / 1000 * depth * 80 * 55, 1e-6);
+    double half = amount.opening().upperG();
+    Near.absolute(amount.holdG(), Math.max(0, value(plan, "cast.opens") - half), 1e-6);
+  }
+
+  @Test
+  public void aMixThatStiffensBeforeItIsPoured() {
+    // half of 3 min to stir and 0.65 min to pour each, against 80 % of 5 min and less of more
+    assertEquals(
+        caution(plan(OYSTER, List.of()), "cast.late").map(Caution::text), Optional.empty());
+    Caution late =
+        caution(plan(OYSTER, List.of(), "cast.series.perMix=6"), "cast.late").orElseThrow();
+    assertEquals(late.fixes().get(0).edits(), List.of(Edit.of("cast.series.perMix", "1")));
+    assertTrue(
+        caution(plan(OYSTER, List.of(Edit.of("rates.CAST_MIX", "9 min"))), "cast.late")
+            .orElseThrow()
+            .fixes()
+            .isEmpty());
+  }
+
+  @Test
+  public void whenAllAreDoneFollowsTheMoulds() {
+    assertEquals(
+        CastRun.missing(plan(OYSTER, List.of())), Optional.of("Say how many casts are wanted."));
+    assertEquals(
+        CastRun.missing(plan(null, List.of(), "cast.wanted=20")),
+        Optional.of("Say which product is cast: its sheet says how long a cast stays in."));
+    JobPlan plan = plan(OYSTER, List.of(), "cast.wanted=20", "rubber.moulds=2");
+    assertEquals(CastRun.missing(plan), Optional.empty());
+    CastRun run = CastRun.of(plan);
+    assertEquals(run.start(), plan.steps().open());
+    assertEquals(run.rows().size(), 8);
+    assertEquals(run.chosen().moulds(), 2);
+    for (int i = 1; i < 8; i++) {
+      CastRun.Row before = run.rows().get(i - 1);
+      assertTrue(run.rows().get(i).outcome().medianMin() <= before.outcome().medianMin() + 1e-6);
+      assertTrue(run.rows().get(i).used() >= before.used());
+    }
+    assertEquals(run.chosen().outcome().made().size(), 20);
+  }
+}

@@ -1,0 +1,193 @@
+package ungula.server.cast;
+
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import ungula.core.cast.Production.HeldUp;
+import ungula.core.cast.Production.Point;
+import ungula.core.days.Moments;
+import ungula.core.job.CastRun;
+import ungula.core.job.CastRun.Row;
+import ungula.core.plan.AmountPart;
+import ungula.core.quantity.Mass;
+import ungula.core.quantity.Timespan;
+import ungula.server.job.Jobs;
+
+/** When a job's casts are done. */
+@RestController
+@RequestMapping("/api/jobs/{id}/casts")
+class CastController {
+
+  private final Jobs jobs;
+
+  CastController(Jobs jobs) {
+    this.jobs = jobs;
+  }
+
+  /**
+   * With so many moulds.
+   *
+   * @param used moulds that are used up in all
+   * @param done half of the time by then, in words
+   * @param promise nine times of ten by then, in words
+   * @param cost of all moulds; empty while it is not known
+   * @param heldUp what would bring it forward most, in words
+   * @param chosen whether the job makes as many
+   */
+  record CastRow(
+      int moulds,
+      int used,
+      String done,
+      String promise,
+      String cost,
+      String heldUp,
+      boolean chosen) {}
+
+  /**
+   * When so many casts are made.
+   *
+   * @param soonMs one time of ten by then, since the epoch
+   * @param lateMs nine times of ten by then
+   */
+  record CastPoint(int casts, long soonMs, long ms, long lateMs) {}
+
+  /** A day on the plot's line of time. */
+  record CastDay(long ms, String text) {}
+
+  /**
+   * @param amount why what to mix is not known; empty when it is
+   * @param hold weight that keeps a full mould shut; empty when it needs none
+   * @param missing why it is not known when they are done; empty when it is
+   * @param startMs when the first mould is open, since the epoch
+   * @param start the same in words
+   * @param each what one cast takes, in words
+   * @param points with as many moulds as the job makes, rising
+   * @param days that begin while it goes on
+   */
+  record CastsResponse(
+      String amount,
+      String hold,
+      String missing,
+      long startMs,
+      String start,
+      String each,
+      List<CastRow> rows,
+      List<CastPoint> points,
+      List<CastDay> days) {
+
+    static CastsResponse without(Jobs.Job job, String why) {
+      return new CastsResponse(
+          unknown(job), CastController.hold(job), why, 0, "", "", List.of(), List.of(), List.of());
+    }
+  }
+
+  @GetMapping
+  CastsResponse casts(@PathVariable String id) {
+    Jobs.Job job = jobs.find(id);
+    Optional<String> missing = CastRun.missing(job.plan());
+    if (missing.isPresent()) {
+      return CastsResponse.without(job, missing.get());
+    }
+    try {
+      return view(job, CastRun.of(job.plan()));
+    } catch (IllegalArgumentException no) {
+      return CastsResponse.without(job, no.getMessage());
+    }
+  }
+
+  private static String unknown(Jobs.Job job) {
+    return job.plan().plan().amount().map(AmountPart::missing).orElse("");
+  }
+
+  private static String hold(Jobs.Job job) {
+    return job.plan()
+        .plan()
+        .amount()
+        .map(AmountPart::holdG)
+        .filter(g -> g > 0)
+        .map(g -> Mass.format(g, job.choices().units()))
+        .orElse("");
+  }
+
+  private static CastsResponse view(Jobs.Job job, CastRun run) {
+    ZoneId zone = job.plan().plan().workshop().hours().clock();
+    List<Point> made = run.chosen().outcome().made();
+    return new CastsResponse(
+        unknown(job),
+        hold(job),
+        "",
+        1000 * run.start(),
+        text(run, 0, zone),
+        each(run),
+        run.rows().stream().map(r -> row(job, run, r, zone)).toList(),
+        made.stream()
+            .map(
+                p ->
+                    new CastPoint(
+                        p.casts(),
+                        at(run, p.p10Min()),
+                        at(run, p.medianMin()),
+                        at(run, p.p90Min())))
+            .toList(),
+        days(run, made.get(made.size() - 1).p90Min(), zone));
+  }
+
+  private static String each(CastRun run) {
+    return Timespan.formatMin(run.order().pourMin())
+        + " to mix and pour, "
+        + Timespan.formatMin(run.order().cureMin())
+        + " in the mould, "
+        + Timespan.formatMin(run.order().demouldMin())
+        + " to take it out and close the mould";
+  }
+
+  private static CastRow row(Jobs.Job job, CastRun run, Row r, ZoneId zone) {
+    return new CastRow(
+        r.moulds(),
+        r.used(),
+        text(run, r.outcome().medianMin(), zone),
+        text(run, r.outcome().p90Min(), zone),
+        r.cost() == null ? "" : job.plan().plan().book().money(r.cost()),
+        heldUp(r.outcome().heldUpBy()),
+        r.moulds() == run.order().moulds());
+  }
+
+  private static String heldUp(HeldUp by) {
+    return switch (by) {
+      case HANDS -> "hands";
+      case MOULDS -> "moulds";
+      case POT -> "the pot";
+      case NOTHING -> "nothing";
+    };
+  }
+
+  private static long at(CastRun run, double minutes) {
+    return 1000 * run.start() + Math.round(60_000 * minutes);
+  }
+
+  private static String text(CastRun run, double minutes, ZoneId zone) {
+    LocalDateTime at = Instant.ofEpochMilli(at(run, minutes)).atZone(zone).toLocalDateTime();
+    return Moments.text(at);
+  }
+
+  /** Midnights, few enough to be written beside each other. */
+  private static List<CastDay> days(CastRun run, double minutes, ZoneId zone) {
+    LocalDateTime from = Instant.ofEpochSecond(run.start()).atZone(zone).toLocalDateTime();
+    int count = (int) Math.ceil(minutes / (24 * 60));
+    int every = Math.max(1, (count + 5) / 6);
+    return IntStream.rangeClosed(1, count)
+        .filter(d -> d % every == 0)
+        .mapToObj(d -> from.toLocalDate().plusDays(d))
+        .map(
+            d ->
+                new CastDay(d.atStartOfDay(zone).toInstant().toEpochMilli(), Moments.dayOfMonth(d)))
+        .toList();
+  }
+}

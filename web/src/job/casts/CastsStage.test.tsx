@@ -1,0 +1,101 @@
+import { cleanup, screen, waitFor } from '@testing-library/react';
+import { afterEach, expect, test, vi } from 'vitest';
+import { drawn, job } from '../../testing/job';
+import { CastsDrawing } from './CastsDrawing';
+import { CastsStage } from './CastsStage';
+
+const RUNS = {
+  amount: '',
+  hold: '1.20 kg',
+  missing: '',
+  startMs: 0,
+  start: 'Wed 3 Mar 8:28',
+  each: '8 min to mix and pour',
+  rows: [1, 2].map((moulds) => ({
+    moulds,
+    used: moulds + 1,
+    done: `Mon ${8 - moulds} Mar`,
+    promise: `Tue ${9 - moulds} Mar`,
+    cost: '',
+    heldUp: 'moulds',
+    chosen: moulds === 1,
+  })),
+  points: [1, 2, 3].map((casts) => ({
+    casts,
+    soonMs: 900 * casts,
+    ms: 1000 * casts,
+    lateMs: 1200 * casts,
+  })),
+  days: [{ ms: 2000, text: '4 Mar' }],
+};
+
+function serves(runs: object) {
+  vi.stubGlobal('fetch', () => Promise.resolve(Response.json({ ...RUNS, ...runs })));
+}
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+const casts = (shown: Parameters<typeof job>[0], written: Parameters<typeof job>[1] = {}) =>
+  job(shown, {
+    'cast.product': 'Oyster',
+    'cast.amount.way': 'MODEL',
+    'cast.amount.lossPct': '6 %',
+    'cast.wanted': '3 casts',
+    'rubber.moulds': 'one mould',
+    'cast.series.perMix': '1 mould',
+    'cast.series.scrapPct': '5 %',
+    'cast.series.spreadPct': '20 %',
+    ...written,
+  });
+
+test('a cast is weighed in two parts, and the moulds are chosen by when all are done', async () => {
+  serves({});
+  const at = casts({
+    'cast.first': '82.3 g',
+    'cast.second': '74.0 g',
+    'cast.mixed': '148 mL',
+    'cast.opens': '2.33 kg',
+  });
+  const { reads, user, written } = drawn(at, <CastsStage job={at} />);
+  await screen.findByText('Mon 7 Mar', { selector: 'strong' });
+  expect(reads()).toContain('82.3 gcast.first');
+  expect(reads()).toContain('Lay 1.20 kg on a board over all of it');
+  expect(reads()).toContain('Promise Tue 8 Mar: nine times of ten');
+  expect(reads()).not.toContain('it held');
+  expect(screen.getByRole('row', { name: /^1 of 2 in all/ }).className).toBe('chosen');
+  await user.click(screen.getByRole('button', { name: '2' }));
+  await waitFor(() => expect(written).toEqual(['rubber.moulds=2']));
+});
+
+test('what is missing is said in its place', async () => {
+  serves({ amount: 'A density is missing.', missing: 'Say how many.', rows: [], points: [] });
+  const at = casts({}, { 'cast.amount.way': 'HELD', 'cast.amount.heldMm3': '?' });
+  const { reads } = drawn(
+    at,
+    <>
+      <CastsStage job={at} />
+      <CastsDrawing job={at} />
+    </>,
+  );
+  await screen.findByText('Say how many.');
+  expect(reads()).toContain('A density is missing.');
+  expect(reads()).toContain('it held');
+  expect(reads()).toContain('drawn here once their number is known');
+  expect(screen.queryByText('Keeping it shut')).toBeNull();
+});
+
+test('casts against time rise in steps, and are said', async () => {
+  serves({});
+  const at = casts({});
+  drawn(at, <CastsDrawing job={at} />);
+  const plot = await screen.findByRole('img');
+  expect(plot.getAttribute('aria-label')).toContain('3 casts, half of the time done by Mon 7 Mar');
+  const line = plot.querySelector('.middle')?.getAttribute('points')?.split(' ') ?? [];
+  expect(line).toHaveLength(7);
+  const [x1, x2] = [line[1], line[2]].map((p) => p?.split(',')[0]);
+  expect(x1).toBe(x2);
+  expect(plot.textContent).toContain('4 Mar');
+});

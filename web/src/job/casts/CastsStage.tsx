@@ -1,0 +1,218 @@
+import { useQuery } from '@tanstack/react-query';
+import type { CastRuns, Job } from '../../api/client';
+import { FigureText } from '../../ui/FigureText';
+import { NotRead } from '../../ui/NotRead';
+import { Word } from '../../ui/Word';
+import { useWords } from '../../ui/words';
+import { castsQuery } from '../jobQueries';
+
+/** How much is mixed for a cast, what keeps the mould shut, and when all casts are done. */
+export function CastsStage({ job }: { job: Job }) {
+  const { data: runs, error, refetch } = useQuery(castsQuery(job.id, job.version));
+  return (
+    <>
+      <h1>Casts</h1>
+      <Amount job={job} missing={runs?.amount ?? ''} />
+      {runs && <Closing job={job} hold={runs.hold} />}
+      <div className="part">
+        <h2>How many, and when</h2>
+        <p className="sentence">
+          Wanted: <Word k="cast.wanted" after="," /> from <Word k="rubber.moulds" after="." /> One
+          mix fills <Word k="cast.series.perMix" after="." /> <Word k="cast.series.scrapPct" /> are
+          no good, and times vary by <Word k="cast.series.spreadPct" after="." />
+        </p>
+        <NotRead what="When the casts are done" error={error} again={refetch} />
+        {runs && (runs.missing === '' ? <Runs runs={runs} /> : <p>{runs.missing}</p>)}
+      </div>
+    </>
+  );
+}
+
+function Amount({ job, missing }: { job: Job; missing: string }) {
+  const f = job.figures;
+  const w = job.words;
+  const way = w['cast.amount.way']?.value;
+  return (
+    <div className="part">
+      <h2>How much to mix</h2>
+      <p className="sentence">
+        Casts are of{' '}
+        {w['cast.product']?.unset && (
+          <>
+            <Word k="cast.material" after="," />{' '}
+          </>
+        )}
+        <Word
+          k="cast.product"
+          options={[
+            { value: '', text: 'no particular product' },
+            ...job.casts.map((c) => ({ value: c.id, text: c.name, note: c.summary })),
+          ]}
+          after="."
+        />{' '}
+        The amount is <Word k="cast.amount.way" after={way === 'MODEL' ? '.' : ','} />{' '}
+        {way === 'HELD' && (
+          <>
+            it held <Word k="cast.amount.heldMm3" after="." />{' '}
+          </>
+        )}
+        {way === 'WEIGHT' && (
+          <>
+            <Word k="cast.amount.masterG" /> times <Word k="cast.amount.factor" after="." />{' '}
+          </>
+        )}
+        {way === 'LAST' && (
+          <>
+            <Word k="cast.amount.lastG" after="." />{' '}
+          </>
+        )}
+        <Word k="cast.amount.lossPct" /> is left in cups and on sticks.
+      </p>
+      <p className="sentence">
+        Cast in: <Word k="cast.amount.inserts" after={w['cast.amount.inserts']?.unset ? '.' : ''} />
+        {!w['cast.amount.inserts']?.unset && (
+          <>
+            {' '}
+            of <Word k="cast.amount.insertAcrossMm" /> across, <Word k="cast.amount.insertLongMm" />{' '}
+            of each in the cast.
+          </>
+        )}{' '}
+        Stirred in:{' '}
+        <Word
+          k="cast.amount.filler.dosePct"
+          after={w['cast.amount.filler.dosePct']?.unset ? '.' : ''}
+        />
+        {!w['cast.amount.filler.dosePct']?.unset && (
+          <>
+            {' '}
+            <Word k="cast.amount.filler.of" /> of <Word k="cast.amount.filler.name" after="," />{' '}
+            whose density is <Word k="cast.amount.filler.density" after="." />
+          </>
+        )}
+      </p>
+      {missing !== '' && <p>{missing}</p>}
+      {f['cast.first'] && f['cast.second'] && (
+        <p className="weigh">
+          <span>
+            <FigureText figure={f['cast.first']} lone />
+            <small>{f['cast.first'].label}</small>
+          </span>
+          <span>
+            <FigureText figure={f['cast.second']} lone />
+            <small>{f['cast.second'].label}</small>
+          </span>
+          {f['cast.filler'] && (
+            <span>
+              <FigureText figure={f['cast.filler']} lone />
+              <small>{f['cast.filler'].label}</small>
+            </span>
+          )}
+        </p>
+      )}
+      {f['cast.mixed'] && (
+        <p className="sentence">
+          That is <FigureText figure={f['cast.mixed']} />
+          {f['cast.total'] && (
+            <>
+              , <FigureText figure={f['cast.total']} />
+            </>
+          )}
+          {f['cast.more'] && (
+            <>
+              , <FigureText figure={f['cast.more']} /> {f['cast.more'].label}
+            </>
+          )}
+          .
+          {f['cast.firstLine'] && f['cast.secondLine'] && (
+            <>
+              {' '}
+              By lines: {f['cast.firstLine'].label} up to{' '}
+              <FigureText figure={f['cast.firstLine']} />, then {f['cast.second']?.label} up to{' '}
+              <FigureText figure={f['cast.secondLine']} />.
+            </>
+          )}
+          {f['cast.potLife'] && (
+            <>
+              {' '}
+              That much can be poured for <FigureText figure={f['cast.potLife']} />.
+            </>
+          )}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function Closing({ job, hold }: { job: Job; hold: string }) {
+  const opens = job.figures['cast.opens'];
+  if (!opens) {
+    return null;
+  }
+  return (
+    <div className="part">
+      <h2>Keeping it shut</h2>
+      <p className="sentence">
+        A full mould presses its halves apart like <FigureText figure={opens} /> would.{' '}
+        {hold === ''
+          ? 'The half on top is heavier: bands that just close it are enough.'
+          : `Lay ${hold} on a board over all of it, or put bands round two boards.`}{' '}
+        Bands that are too tight open the parting elsewhere.
+      </p>
+    </div>
+  );
+}
+
+function Runs({ runs }: { runs: CastRuns }) {
+  const { write } = useWords();
+  const chosen = runs.rows.find((r) => r.chosen);
+  return (
+    <>
+      {chosen && (
+        <p className="sentence">
+          Half of the time they are done by <strong>{chosen.done}</strong>. Promise{' '}
+          <strong>{chosen.promise}</strong>: nine times of ten they are done by then.
+        </p>
+      )}
+      <p className="quiet">
+        From {runs.start}, when the mould is open. A cast takes {runs.each}; hands work in the hours
+        of the workshop.
+      </p>
+      <table className="compare runs">
+        <thead>
+          <tr>
+            <th scope="col">Moulds</th>
+            <th scope="col">Half of the time by</th>
+            <th scope="col">Nine times of ten by</th>
+            <th scope="col" className="n">
+              All moulds
+            </th>
+            <th scope="col">Held up by</th>
+          </tr>
+        </thead>
+        <tbody>
+          {runs.rows.map((r) => (
+            <tr key={r.moulds} className={r.chosen ? 'chosen' : undefined}>
+              <th scope="row">
+                <button
+                  type="button"
+                  className="plain"
+                  aria-pressed={r.chosen}
+                  onClick={() => void write('rubber.moulds', String(r.moulds))}
+                >
+                  {r.moulds}
+                </button>
+                {r.used > r.moulds && <span className="quiet"> of {r.used} in all</span>}
+              </th>
+              <td data-label="Half of the time by">{r.done}</td>
+              <td data-label="Nine times of ten by">{r.promise}</td>
+              <td className="n" data-label="All moulds">
+                {r.cost === '' ? '–' : r.cost}
+              </td>
+              <td data-label="Held up by">{r.heldUp}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+}
