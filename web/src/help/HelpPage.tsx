@@ -67,6 +67,13 @@ export function HelpPage() {
           on the Workshop page. To try it first, take one of the{' '}
           <Link to="/exercises">exercises</Link>.
         </p>
+        <h2>Casts</h2>
+        <p>
+          The stage Casts says what to weigh for one cast. Measured beats computed: fill the mould
+          with water or grain, measure that, and dry the mould before urethane. Once a cast is out,
+          its weight counts. The table says when all casts are done, half of the time and nine times
+          of ten, from one mould, two, three; a number in it takes as many.
+        </p>
         <h2>How things may be written</h2>
         <p>
           <kbd>12</kbd> <kbd>1.2 cm</kbd> <kbd>3/8&quot;</kbd> <kbd>5 3/16 in</kbd>{' '}

@@ -94,10 +94,6 @@ public class Screenshots extends Browsing {
     drawn();
     page.locator("[aria-label='When the coats go on']").scrollIntoViewIfNeeded();
     take("skin");
-    page.locator("main.words").evaluate("e => e.scrollTo(0, 0)");
-    button("Solid").click();
-    page.locator(".solid[data-coats='6']").waitFor();
-    take("peel");
     visit("shopping");
     page.locator("table.compare tfoot").waitFor();
     take("shopping");
@@ -114,6 +110,12 @@ public class Screenshots extends Browsing {
     page.locator(".who input").press("Enter");
     weighing();
     take("weighing");
+    visit(demoJobItself("Rope-knot paperweight") + "/casts");
+    choose("cast.product", "Oyster 75");
+    write("cast.wanted", "25");
+    page.locator("table.runs tr.chosen").waitFor();
+    page.locator(".casts svg").waitFor();
+    take("casts");
     visit("workshop");
     assertThat(word("name")).isVisible();
     take("workshop");
