@@ -36,6 +36,7 @@ export type Weighing = components['schemas']['Weighing'];
 export type Exercise = components['schemas']['ExerciseView'];
 export type Act = components['schemas']['Act'];
 export type Device = components['schemas']['DeviceView'];
+export type CastsMade = components['schemas']['MadeResponse'];
 export type CastRuns = components['schemas']['CastsResponse'];
 export type Days = components['schemas']['DaysResponse'];
 export type PlacedStep = components['schemas']['PlacedStep'];

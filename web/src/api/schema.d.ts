@@ -420,6 +420,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/jobs/{id}/casts/made': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['made'];
+    put?: never;
+    post: operations['addMade'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/jobs/{id}/copies': {
     parameters: {
       query?: never;
@@ -2667,6 +2683,30 @@ export interface components {
     };
     /** @enum {string} */
     LotWord: 'baseLeftG' | 'hardenerLeftG' | 'number' | 'opened' | 'received' | 'useBy';
+    MadeResponse: {
+      casts: components['schemas']['MadeView'][];
+      lastG: string;
+      moulds: components['schemas']['MouldGave'][];
+      /** Format: int32 */
+      repair: number;
+      /** Format: int32 */
+      scrap: number;
+      /** Format: int32 */
+      usable: number;
+    };
+    MadeView: {
+      at: string;
+      mass: string;
+      /** Format: int32 */
+      mould: number;
+      /** Format: int32 */
+      number: number;
+      /** @enum {string} */
+      result: 'GOOD' | 'REPAIR' | 'SCRAP' | 'STRUCK';
+      struck: string;
+      who: string;
+      why: string;
+    };
     Mark: {
       /** Format: int32 */
       lost: number;
@@ -2713,6 +2753,14 @@ export interface components {
       name: string;
       size: string;
     };
+    MouldGave: {
+      /** Format: int32 */
+      casts: number;
+      /** Format: int32 */
+      gives: number;
+      /** Format: int32 */
+      mould: number;
+    };
     MouldView: {
       id: string;
       name: string;
@@ -2727,6 +2775,18 @@ export interface components {
     NewLot: {
       mass?: string;
       product: string;
+    };
+    NewMade: {
+      id: string;
+      mass?: string;
+      /** Format: int32 */
+      mould: number;
+      /** @enum {string} */
+      result: 'GOOD' | 'REPAIR' | 'SCRAP' | 'STRUCK';
+      /** Format: int32 */
+      strikes?: number;
+      who?: string;
+      why?: string;
     };
     NewMixed: {
       base?: string;
@@ -4230,6 +4290,54 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['CastsResponse'];
+        };
+      };
+    };
+  };
+  made: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['MadeResponse'];
+        };
+      };
+    };
+  };
+  addMade: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['NewMade'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['MadeResponse'];
         };
       };
     };

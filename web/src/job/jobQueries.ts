@@ -46,6 +46,15 @@ export const cutListQuery = (id: string, version: number) =>
     staleTime: Infinity,
   });
 
+/** Casts that were made: another window may have recorded one. */
+export const madeQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['job', id, 'made'],
+    queryFn: () => unwrap(client.GET('/api/jobs/{id}/casts/made', { params: { path: { id } } })),
+    staleTime: 0,
+    refetchInterval: 15_000,
+  });
+
 export const castsQuery = (id: string, version: number) =>
   queryOptions({
     queryKey: ['job', id, 'casts', version],

@@ -118,15 +118,26 @@ const LIVE: RunLive = {
 /** What the server sends all screens. */
 class Stream {
   static last: Stream | null = null;
+  readyState = 1;
   private hear: ((e: { data: string }) => void) | null = null;
+  private fail: (() => void) | null = null;
   constructor(readonly url: string) {
     Stream.last = this;
   }
   addEventListener(type: string, hear: (e: { data: string }) => void) {
-    this.hear = type === 'message' ? hear : this.hear;
+    if (type === 'message') {
+      this.hear = hear;
+    } else {
+      this.fail = hear as () => void;
+    }
   }
   close() {
     this.hear = null;
+  }
+  /** It was answered with an error: the browser gives it up. */
+  refuse() {
+    this.readyState = 2;
+    act(() => this.fail?.());
   }
   say(live: Partial<RunLive>) {
     act(() => this.hear?.({ data: JSON.stringify({ ...LIVE, ...live }) }));
@@ -392,4 +403,15 @@ test('a rehearsal says that nothing is kept, is hurried, and says how it goes', 
   expect(screen.getByRole('button', { name: '× 60' }).getAttribute('aria-pressed')).toBe('true');
   await userEvent.click(screen.getByRole('button', { name: 'How does it go?' }));
   await screen.findByText('Skipped: cups ready.');
+});
+
+test('a stream that was refused is opened again', async () => {
+  open({});
+  await screen.findByRole('heading', { level: 1 });
+  const first = Stream.last;
+  first?.refuse();
+  await screen.findByText(/The server is not heard/);
+  await vi.waitFor(() => expect(Stream.last).not.toBe(first), 5000);
+  Stream.last?.say({});
+  await vi.waitFor(() => expect(screen.queryByText(/The server is not heard/)).toBeNull());
 });

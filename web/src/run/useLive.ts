@@ -4,6 +4,12 @@ import type { RunLive } from '../api/client';
 /** So long without a word the server is lost, ms. */
 const LOST = 3500;
 
+/** Until it is opened again, ms. */
+const AGAIN = 1000;
+
+/** Of an EventSource that is not opened again by the browser. */
+const CLOSED = 2;
+
 /** What changes at every moment, and the time by the server's clock. */
 export function useLive(id: string) {
   const [live, setLive] = useState<RunLive | null>(null);
@@ -11,18 +17,27 @@ export function useLive(id: string) {
   const heard = useRef({ at: 0, server: 0, speed: 1 });
   useEffect(() => {
     heard.current.at = performance.now();
-    const source = new EventSource(`/api/runs/${id}/live`);
-    source.addEventListener('message', (e: MessageEvent<string>) => {
-      const now = JSON.parse(e.data) as RunLive;
-      heard.current = { at: performance.now(), server: now.now, speed: now.speed };
-      setLive(now);
-      setLost(false);
-    });
-    source.addEventListener('error', () => {
-      if (heard.current.server === 0) {
-        setLost(true);
-      }
-    });
+    let source: EventSource;
+    let again: ReturnType<typeof setTimeout> | undefined;
+    const open = () => {
+      source = new EventSource(`/api/runs/${id}/live`);
+      source.addEventListener('message', (e: MessageEvent<string>) => {
+        const now = JSON.parse(e.data) as RunLive;
+        heard.current = { at: performance.now(), server: now.now, speed: now.speed };
+        setLive(now);
+        setLost(false);
+      });
+      source.addEventListener('error', () => {
+        if (heard.current.server === 0) {
+          setLost(true);
+        }
+        // the browser opens one again that broke, but not one that was answered with an error
+        if (source.readyState === CLOSED) {
+          again = setTimeout(open, AGAIN);
+        }
+      });
+    };
+    open();
     const watch = setInterval(() => {
       if (performance.now() - heard.current.at > LOST) {
         setLost(true);
@@ -30,6 +45,7 @@ export function useLive(id: string) {
     }, 500);
     return () => {
       clearInterval(watch);
+      clearTimeout(again);
       source.close();
     };
   }, [id]);

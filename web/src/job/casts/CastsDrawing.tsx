@@ -65,7 +65,8 @@ function Plot({ runs }: { runs: CastRuns }) {
         <polyline className="middle" points={line((p) => p.ms).join(' ')} />
       </svg>
       <p className="quiet legend">
-        Good casts from {runs.start}: the line is half of the time, the band eight times of ten.
+        Good casts still to come, from {runs.start}: the line is half of the time, the band eight
+        times of ten.
       </p>
     </>
   );

@@ -29,8 +29,12 @@ const RUNS = {
   days: [{ ms: 2000, text: '4 Mar' }],
 };
 
+const MADE = { usable: 0, repair: 0, scrap: 0, moulds: [], casts: [], lastG: '' };
+
 function serves(runs: object) {
-  vi.stubGlobal('fetch', () => Promise.resolve(Response.json({ ...RUNS, ...runs })));
+  vi.stubGlobal('fetch', (request: Request) =>
+    Promise.resolve(Response.json(request.url.endsWith('/made') ? MADE : { ...RUNS, ...runs })),
+  );
 }
 
 afterEach(() => {

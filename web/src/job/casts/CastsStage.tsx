@@ -5,6 +5,7 @@ import { NotRead } from '../../ui/NotRead';
 import { Word } from '../../ui/Word';
 import { useWords } from '../../ui/words';
 import { castsQuery } from '../jobQueries';
+import { MadePart } from './MadePart';
 
 /** How much is mixed for a cast, what keeps the mould shut, and when all casts are done. */
 export function CastsStage({ job }: { job: Job }) {
@@ -24,6 +25,7 @@ export function CastsStage({ job }: { job: Job }) {
         <NotRead what="When the casts are done" error={error} again={refetch} />
         {runs && (runs.missing === '' ? <Runs runs={runs} /> : <p>{runs.missing}</p>)}
       </div>
+      <MadePart job={job} />
     </>
   );
 }
@@ -174,7 +176,7 @@ function Runs({ runs }: { runs: CastRuns }) {
         </p>
       )}
       <p className="quiet">
-        From {runs.start}, when the mould is open. A cast takes {runs.each}; hands work in the hours
+        From {runs.start}, once the mould is open. A cast takes {runs.each}; hands work in the hours
         of the workshop.
       </p>
       <table className="compare runs">

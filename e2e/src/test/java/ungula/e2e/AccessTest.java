@@ -59,7 +59,7 @@ public class AccessTest extends Browsing {
       assertThat(
               page.locator(
                   ".drawing svg, .solid canvas, .approaches table, .proposed img,"
-                      + " .days svg, .cup"))
+                      + " .days svg, .casts p, .cup"))
           .isVisible();
     }
     AxeRunOptions wrong = new AxeRunOptions();

@@ -18,10 +18,10 @@ import ungula.core.workshop.Rate;
 import ungula.core.workshop.Workshop;
 
 /**
- * When the casts a job wants are done, from so many moulds.
+ * When the casts a job still wants are done, from so many moulds.
  *
  * @param order as it is asked for
- * @param start second of the epoch: when the first mould is open
+ * @param start second of the epoch: when the first mould is open, or now
  * @param rows with one mould, two, three …
  */
 public record CastRun(Order order, long start, List<Row> rows) {
@@ -66,15 +66,20 @@ public record CastRun(Order order, long start, List<Row> rows) {
   }
 
   /**
+   * What is still to be cast.
+   *
+   * @param usable casts that are made already
+   * @param now second of the epoch: what is left begins no sooner
    * @throws IllegalArgumentException when it cannot be done in the workshop's hours
    */
-  public static CastRun of(JobPlan job) {
+  public static CastRun of(JobPlan job, int usable, long now) {
     Plan plan = job.plan();
     Workshop w = plan.workshop();
     LifePart life = plan.life().orElseThrow();
     CastSeries series = plan.choices().cast().series();
     Integer moulds = plan.choices().rubber().moulds();
-    int pours = (int) Math.ceil((double) plan.choices().cast().wanted() / life.castsOfAPour());
+    int left = Math.max(1, plan.choices().cast().wanted() - usable);
+    int pours = (int) Math.ceil((double) left / life.castsOfAPour());
     Order order =
         new Order(
             pours,
@@ -89,7 +94,8 @@ public record CastRun(Order order, long start, List<Row> rows) {
             (int) life.pours(),
             job.steps().openMin(),
             null);
-    long start = job.steps().open();
+    // what was cast was cast in a mould that is open
+    long start = usable > 0 ? now : Math.max(now, job.steps().open());
     List<Row> rows = new ArrayList<>();
     for (int m = 1; m <= Math.max(order.moulds(), Math.min(MOST_MOULDS, pours)); m++) {
       if (m <= MOST_MOULDS || m == order.moulds()) {

@@ -116,6 +116,22 @@ public class AmountsTest {
   }
 
   @Test
+  public void evenPartsInATaperedCup() {
+    List<Double> lines =
+        Amounts.of(
+                Cast.ofCavity(200_000),
+                0,
+                0,
+                0,
+                new Liquid(new Ratio(Ratio.Basis.VOLUME, 1, 1), null, null),
+                List.of(),
+                new Vessel(84, 108, 140))
+            .linesMm();
+    Near.absolute(lines.get(0), 17.4, 0.05);
+    Near.absolute(lines.get(1), 33.7, 0.05);
+  }
+
+  @Test
   public void whatCannotBeKnownIsNotGuessed() {
     Liquid measured = new Liquid(new Ratio(Ratio.Basis.VOLUME, 1, 1), 1.05, null);
     assertThrows(

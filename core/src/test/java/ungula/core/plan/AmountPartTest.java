@@ -204,7 +204,7 @@ public class AmountPartTest {
         Optional.of("Say which product is cast: its sheet says how long a cast stays in."));
     JobPlan plan = plan(OYSTER, List.of(), "cast.wanted=20", "rubber.moulds=2");
     assertEquals(CastRun.missing(plan), Optional.empty());
-    CastRun run = CastRun.of(plan);
+    CastRun run = CastRun.of(plan, 0, 0);
     assertEquals(run.start(), plan.steps().open());
     assertEquals(run.rows().size(), 8);
     assertEquals(run.chosen().moulds(), 2);
@@ -214,5 +214,10 @@ public class AmountPartTest {
       assertTrue(run.rows().get(i).used() >= before.used());
     }
     assertEquals(run.chosen().outcome().made().size(), 20);
+    long later = run.start() - 3600;
+    CastRun rest = CastRun.of(plan, 15, later);
+    assertEquals(rest.start(), later, "the mould is open by then");
+    assertEquals(rest.order().casts(), 5);
+    assertEquals(CastRun.of(plan, 0, run.start() + 3600).start(), run.start() + 3600);
   }
 }

@@ -1,15 +1,22 @@
 package ungula.server.cast;
 
+import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import ungula.core.cast.Made;
 import ungula.core.cast.Production.HeldUp;
 import ungula.core.cast.Production.Point;
 import ungula.core.days.Moments;
@@ -26,9 +33,13 @@ import ungula.server.job.Jobs;
 class CastController {
 
   private final Jobs jobs;
+  private final CastsMade made;
+  private final Clock clock;
 
-  CastController(Jobs jobs) {
+  CastController(Jobs jobs, CastsMade made, Clock clock) {
     this.jobs = jobs;
+    this.made = made;
+    this.clock = clock;
   }
 
   /**
@@ -96,10 +107,123 @@ class CastController {
       return CastsResponse.without(job, missing.get());
     }
     try {
-      return view(job, CastRun.of(job.plan()));
+      int usable = made.of(id).usable();
+      if (usable >= job.choices().cast().wanted()) {
+        return CastsResponse.without(job, "All casts that are wanted are made.");
+      }
+      return view(job, CastRun.of(job.plan(), usable, clock.instant().getEpochSecond()));
     } catch (IllegalArgumentException no) {
       return CastsResponse.without(job, no.getMessage());
     }
+  }
+
+  /**
+   * A cast that was made.
+   *
+   * @param at in words
+   * @param mass it weighed, in words; empty where it was not weighed
+   * @param struck why it does not count; empty where it does
+   */
+  record MadeView(
+      int number,
+      String at,
+      String who,
+      int mould,
+      Made.Result result,
+      String mass,
+      String why,
+      String struck) {}
+
+  /**
+   * What a mould gave.
+   *
+   * @param casts of it so far
+   * @param gives what it gives in all, about; 0 where nobody knows
+   */
+  record MouldGave(int mould, int casts, int gives) {}
+
+  /**
+   * @param casts newest first
+   * @param lastG of the newest that was weighed, as it can be typed; empty while none was
+   */
+  record MadeResponse(
+      int usable,
+      int repair,
+      int scrap,
+      List<MouldGave> moulds,
+      List<MadeView> casts,
+      String lastG) {}
+
+  /**
+   * @param id of the deed: delivered twice it counts once
+   * @param mass as typed; empty where it was not weighed
+   * @param why it is no good, or does not count
+   * @param strikes number of the record that does not count
+   */
+  record NewMade(
+      String id,
+      @Nullable String who,
+      int mould,
+      Made.Result result,
+      @Nullable String mass,
+      @Nullable String why,
+      @Nullable Integer strikes) {}
+
+  @GetMapping("/made")
+  MadeResponse made(@PathVariable String id) {
+    Jobs.Job job = jobs.find(id);
+    ZoneId zone = job.plan().plan().workshop().hours().clock();
+    Made all = made.of(id);
+    Integer chosen = job.choices().rubber().moulds();
+    int moulds = Math.max(chosen == null ? 1 : chosen, last(all));
+    int gives = job.plan().plan().life().map(l -> (int) l.casts()).orElse(0);
+    List<MadeView> views =
+        new ArrayList<>(
+            all.casts().stream()
+                .filter(c -> c.result() != Made.Result.STRUCK)
+                .map(c -> view(c, all, job, zone))
+                .toList());
+    Collections.reverse(views);
+    return new MadeResponse(
+        all.usable(),
+        all.count(Made.Result.REPAIR),
+        all.count(Made.Result.SCRAP),
+        IntStream.rangeClosed(1, moulds).mapToObj(m -> new MouldGave(m, all.of(m), gives)).toList(),
+        views,
+        all.lastG().map(g -> g + " g").orElse(""));
+  }
+
+  private static int last(Made all) {
+    return all.counting().stream().mapToInt(Made.Cast::mould).max().orElse(1);
+  }
+
+  private static MadeView view(Made.Cast c, Made all, Jobs.Job job, ZoneId zone) {
+    return new MadeView(
+        c.number(),
+        Moments.text(c.at().atZone(zone).toLocalDateTime()),
+        c.who(),
+        c.mould(),
+        c.result(),
+        c.grams() == null ? "" : Mass.format(c.grams(), job.choices().units()),
+        c.why(),
+        all.strike(c).map(Made.Cast::why).orElse(""));
+  }
+
+  /** Records a cast, or strikes one that was. */
+  @PostMapping("/made")
+  MadeResponse addMade(@PathVariable String id, @RequestBody NewMade body) {
+    boolean weighed = body.mass() != null && !body.mass().isBlank();
+    made.add(
+        id,
+        new CastsMade.NewCast(
+            body.id(),
+            body.who() == null ? "" : body.who().strip(),
+            body.mould(),
+            body.result(),
+            weighed ? (Double) Mass.parseG(body.mass(), jobs.find(id).choices().units()) : null,
+            body.why() == null ? "" : body.why().strip(),
+            body.strikes() == null ? 0 : body.strikes()));
+    return made(id);
   }
 
   private static String unknown(Jobs.Job job) {

@@ -1,0 +1,116 @@
+package ungula.server.cast;
+
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+import ungula.core.cast.Made;
+import ungula.core.cast.Made.Result;
+import ungula.server.job.Jobs;
+import ungula.server.web.Problem;
+
+/** The casts that were made: appended, and struck by a further record. */
+@Component
+class CastsMade {
+
+  private static final int MOST_WHO = 20;
+  private static final int MOST_WHY = 200;
+  private static final int MOST_MOULDS = 500;
+
+  private final CastMapper mapper;
+  private final Jobs jobs;
+  private final TransactionTemplate whole;
+  private final Clock clock;
+
+  CastsMade(CastMapper mapper, Jobs jobs, TransactionTemplate whole, Clock clock) {
+    this.mapper = mapper;
+    this.jobs = jobs;
+    this.whole = whole;
+    this.clock = clock;
+  }
+
+  Made of(String jobId) {
+    return new Made(
+        mapper.of(jobId).stream()
+            .map(
+                r ->
+                    new Made.Cast(
+                        r.number(),
+                        r.at().toInstant(),
+                        r.who(),
+                        r.mould(),
+                        r.result(),
+                        r.grams(),
+                        r.why(),
+                        r.strikes()))
+            .toList());
+  }
+
+  /**
+   * What is recorded.
+   *
+   * @param id of the deed: delivered twice it counts once
+   * @param grams null where it was not weighed
+   */
+  record NewCast(
+      String id, String who, int mould, Result result, Double grams, String why, int strikes) {}
+
+  /**
+   * @throws Problem when it cannot be, saying why
+   */
+  synchronized void add(String jobId, NewCast cast) {
+    jobs.find(jobId);
+    check(cast);
+    whole.executeWithoutResult(
+        status -> {
+          List<CastMapper.Row> before = mapper.of(jobId);
+          if (before.stream().anyMatch(r -> r.act().equals(cast.id))) {
+            return;
+          }
+          if (cast.result == Result.STRUCK
+              && before.stream()
+                  .noneMatch(r -> r.number() == cast.strikes && r.result() != Result.STRUCK)) {
+            throw Problem.gone("This cast");
+          }
+          mapper.add(
+              new CastMapper.Row(
+                  jobId,
+                  before.size() + 1,
+                  cast.id,
+                  OffsetDateTime.ofInstant(clock.instant(), ZoneOffset.UTC),
+                  shortened(cast.who, MOST_WHO),
+                  cast.mould,
+                  cast.result,
+                  cast.grams,
+                  shortened(cast.why, MOST_WHY),
+                  cast.result == Result.STRUCK ? cast.strikes : 0));
+        });
+  }
+
+  private static String shortened(String text, int most) {
+    return text.substring(0, Math.min(most, text.length()));
+  }
+
+  private static void check(NewCast cast) {
+    if (cast.id == null || !cast.id.matches("[\\w-]{1,36}")) {
+      throw refused("What is done has an id of 1 to 36 letters, digits, - and _.");
+    }
+    if (cast.mould < 1 || cast.mould > MOST_MOULDS) {
+      throw refused("Say which mould it came out of, from 1.");
+    }
+    if (cast.grams != null && !(cast.grams > 0)) {
+      throw refused("A cast weighs more than nothing.");
+    }
+    boolean good = cast.result == Result.GOOD;
+    if (!good && cast.why.isBlank()) {
+      throw refused("Say why it is not good.");
+    }
+  }
+
+  private static Problem refused(String why) {
+    return new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "Not recorded", why);
+  }
+}

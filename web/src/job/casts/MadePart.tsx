@@ -1,0 +1,185 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { client, unwrap, type CastsMade, type Job } from '../../api/client';
+import { newId } from '../../run/newId';
+import { Reason } from '../../run/Reason';
+import { useScreen } from '../../run/useScreen';
+import { Notice } from '../../ui/Notice';
+import { NotRead } from '../../ui/NotRead';
+import { useWords } from '../../ui/words';
+import { madeQuery } from '../jobQueries';
+
+type Result = CastsMade['casts'][number]['result'];
+
+const OUT: Record<Result, string> = {
+  GOOD: 'good',
+  REPAIR: 'to repair',
+  SCRAP: 'scrap',
+  STRUCK: '',
+};
+
+const USUAL = {
+  REPAIR: ['A bubble to fill.', 'Flash to sand off.'],
+  SCRAP: ['It was not filled.', 'A hole where it shows.', 'It stayed sticky.'],
+  STRUCK: ['It was pressed by mistake.'],
+};
+
+/** What is asked for a reason. */
+type Asked = { result: 'REPAIR' | 'SCRAP' } | { result: 'STRUCK'; number: number };
+
+/** Casts are counted here, each by one large key. */
+export function MadePart({ job }: { job: Job }) {
+  const queries = useQueryClient();
+  const { data: made, error, refetch } = useQuery(madeQuery(job.id));
+  const { write } = useWords();
+  const { who } = useScreen();
+  const [mould, setMould] = useState(1);
+  const [mass, setMass] = useState('');
+  const [asked, setAsked] = useState<Asked | null>(null);
+  const record = useMutation({
+    networkMode: 'always',
+    mutationFn: (cast: { id: string; result: Result; why?: string; strikes?: number }) =>
+      unwrap(
+        client.POST('/api/jobs/{id}/casts/made', {
+          params: { path: { id: job.id } },
+          body: { who, mould, mass: cast.strikes ? '' : mass, ...cast },
+        }),
+      ),
+    onSuccess: (now) => {
+      queries.setQueryData(madeQuery(job.id).queryKey, now);
+      setMass('');
+      return queries.invalidateQueries({ queryKey: ['job', job.id, 'casts'] });
+    },
+  });
+  const add = (result: Result, why?: string, strikes?: number) =>
+    record.mutate({
+      id: newId(),
+      result,
+      ...(why === undefined ? {} : { why }),
+      ...(strikes === undefined ? {} : { strikes }),
+    });
+  const at = made?.moulds.find((m) => m.mould === mould);
+  return (
+    <div className="part">
+      <h2>Made so far</h2>
+      <NotRead what="The casts made" error={error} again={refetch} />
+      {made && (
+        <>
+          <p className="sentence">
+            {made.usable === 0 && made.scrap === 0
+              ? 'None yet.'
+              : `${made.usable} to use${made.repair > 0 ? `, ${made.repair} of them to repair` : ''}; ${made.scrap} scrap.`}{' '}
+            {at && at.casts > 0 && (
+              <>
+                {made.moulds.length > 1 ? `Mould ${at.mould}` : 'The mould'} gave {at.casts}
+                {at.gives > 0 && ` of about ${at.gives}`}.
+              </>
+            )}
+          </p>
+          <div className="countkeys">
+            {made.moulds.length > 1 && (
+              <label>
+                out of mould{' '}
+                <select value={mould} onChange={(e) => setMould(Number(e.target.value))}>
+                  {made.moulds.map((m) => (
+                    <option key={m.mould} value={m.mould}>
+                      {m.mould}
+                    </option>
+                  ))}
+                </select>
+              </label>
+            )}
+            <label>
+              weighs{' '}
+              <input
+                value={mass}
+                placeholder="not weighed"
+                onChange={(e) => setMass(e.target.value)}
+              />
+            </label>
+            <Button size="lg" disabled={record.isPending} onClick={() => add('GOOD')}>
+              One more, good
+            </Button>
+            <Button
+              size="lg"
+              variant="outline-primary"
+              onClick={() => setAsked({ result: 'REPAIR' })}
+            >
+              To repair
+            </Button>
+            <Button
+              size="lg"
+              variant="outline-primary"
+              onClick={() => setAsked({ result: 'SCRAP' })}
+            >
+              Scrap
+            </Button>
+          </div>
+          {asked && (
+            <div className="castreason">
+              <Reason
+                ask={
+                  asked.result === 'STRUCK' ? 'Why does this not count?' : 'What is wrong with it?'
+                }
+                usual={USUAL[asked.result]}
+                label={asked.result === 'STRUCK' ? 'Strike it out' : 'Record it'}
+                close={() => setAsked(null)}
+                give={(why) => {
+                  setAsked(null);
+                  add(asked.result, why, asked.result === 'STRUCK' ? asked.number : undefined);
+                }}
+              />
+            </div>
+          )}
+          {record.error && <Notice text={record.error.message} close={record.reset} />}
+          {made.lastG !== '' && job.words['cast.amount.way']?.value !== 'LAST' && (
+            <p>
+              The last one weighed {made.casts.find((c) => c.mass !== '' && c.struck === '')?.mass}.{' '}
+              <button
+                type="button"
+                className="plain"
+                onClick={() =>
+                  void write('cast.amount.lastG', made.lastG).then(() =>
+                    write('cast.amount.way', 'LAST'),
+                  )
+                }
+              >
+                Mix by that
+              </button>
+            </p>
+          )}
+          {made.casts.length > 0 && (
+            <ol className="castlist" reversed>
+              {made.casts.map((c) => (
+                <li key={c.number} className={c.struck === '' ? undefined : 'struck'}>
+                  {[
+                    `${c.number}: ${OUT[c.result]}`,
+                    made.moulds.length > 1 ? `mould ${c.mould}` : '',
+                    c.mass,
+                    c.why.replace(/\.$/, ''),
+                    c.at,
+                    c.who,
+                  ]
+                    .filter((t) => t !== '')
+                    .join(' · ')}
+                  {c.struck === '' ? (
+                    <button
+                      type="button"
+                      className="plain"
+                      onClick={() => setAsked({ result: 'STRUCK', number: c.number })}
+                    >
+                      Strike it out
+                    </button>
+                  ) : (
+                    <em> does not count: {c.struck}</em>
+                  )}
+                </li>
+              ))}
+            </ol>
+          )}
+        </>
+      )}
+    </div>
+  );
+}
