@@ -68,7 +68,7 @@ function Amount({ job, missing }: { job: Job; missing: string }) {
             <Word k="cast.amount.lastG" after="." />{' '}
           </>
         )}
-        <Word k="cast.amount.lossPct" /> is left in cups and on sticks.
+        Left in cups and on sticks: <Word k="cast.amount.lossPct" after="." />
       </p>
       <p className="sentence">
         Cast in: <Word k="cast.amount.inserts" after={w['cast.amount.inserts']?.unset ? '.' : ''} />
@@ -154,7 +154,7 @@ function Closing({ job, hold }: { job: Job; hold: string }) {
     <div className="part">
       <h2>Keeping it shut</h2>
       <p className="sentence">
-        A full mould presses its halves apart like <FigureText figure={opens} /> would.{' '}
+        A full mould presses its halves apart like a weight of <FigureText figure={opens} />.{' '}
         {hold === ''
           ? 'The half on top is heavier: bands that just close it are enough.'
           : `Lay ${hold} on a board over all of it, or put bands round two boards.`}{' '}
