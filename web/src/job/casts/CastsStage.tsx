@@ -5,6 +5,7 @@ import { NotRead } from '../../ui/NotRead';
 import { Word } from '../../ui/Word';
 import { useWords } from '../../ui/words';
 import { castsQuery } from '../jobQueries';
+import { CastOf } from './CastOf';
 import { MadePart } from './MadePart';
 
 /** How much is mixed for a cast, what keeps the mould shut, and when all casts are done. */
@@ -38,21 +39,8 @@ function Amount({ job, missing }: { job: Job; missing: string }) {
     <div className="part">
       <h2>How much to mix</h2>
       <p className="sentence">
-        Casts are of{' '}
-        {w['cast.product']?.unset && (
-          <>
-            <Word k="cast.material" after="," />{' '}
-          </>
-        )}
-        <Word
-          k="cast.product"
-          options={[
-            { value: '', text: 'no particular product' },
-            ...job.casts.map((c) => ({ value: c.id, text: c.name, note: c.summary })),
-          ]}
-          after="."
-        />{' '}
-        The amount is <Word k="cast.amount.way" after={way === 'MODEL' ? '.' : ','} />{' '}
+        <CastOf job={job} /> The amount is{' '}
+        <Word k="cast.amount.way" after={way === 'MODEL' ? '.' : ','} />{' '}
         {way === 'HELD' && (
           <>
             it held <Word k="cast.amount.heldMm3" after="." />{' '}

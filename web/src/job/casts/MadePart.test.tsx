@@ -93,3 +93,23 @@ test('what was pressed by mistake is struck out, and stays', async () => {
     why: 'It was pressed by mistake.',
   });
 });
+
+test('pressed again after no answer came, it is the same cast', async () => {
+  const sent = server([CAST]);
+  const { user } = drawn(job({}), <MadePart job={job({})} />);
+  const good = await screen.findByRole('button', { name: 'One more, good' });
+  const answers = globalThis.fetch;
+  vi.stubGlobal('fetch', async (request: Request) => {
+    await answers(request);
+    throw new TypeError('the answer is lost');
+  });
+  await user.click(good);
+  await screen.findByText(/does not answer/);
+  vi.stubGlobal('fetch', answers);
+  await user.click(good);
+  await waitFor(() => expect(sent).toHaveLength(2));
+  expect(sent[0]?.id).toBe(sent[1]?.id);
+  await user.click(good);
+  await waitFor(() => expect(sent).toHaveLength(3));
+  expect(sent[2]?.id).not.toBe(sent[1]?.id);
+});

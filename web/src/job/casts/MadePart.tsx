@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { client, unwrap, type CastsMade, type Job } from '../../api/client';
 import { newId } from '../../run/newId';
@@ -37,6 +37,8 @@ export function MadePart({ job }: { job: Job }) {
   const [mould, setMould] = useState(1);
   const [mass, setMass] = useState('');
   const [asked, setAsked] = useState<Asked | null>(null);
+  // what was perhaps delivered is the same deed when it is pressed again
+  const failed = useRef<{ id: string; what: string } | null>(null);
   const record = useMutation({
     networkMode: 'always',
     mutationFn: (cast: { id: string; result: Result; why?: string; strikes?: number }) =>
@@ -46,19 +48,25 @@ export function MadePart({ job }: { job: Job }) {
           body: { who, mould, mass: cast.strikes ? '' : mass, ...cast },
         }),
       ),
+    onError: (_, { id, ...what }) => {
+      failed.current = { id, what: JSON.stringify(what) };
+    },
     onSuccess: (now) => {
+      failed.current = null;
       queries.setQueryData(madeQuery(job.id).queryKey, now);
       setMass('');
       return queries.invalidateQueries({ queryKey: ['job', job.id, 'casts'] });
     },
   });
-  const add = (result: Result, why?: string, strikes?: number) =>
-    record.mutate({
-      id: newId(),
+  const add = (result: Result, why?: string, strikes?: number) => {
+    const what = {
       result,
       ...(why === undefined ? {} : { why }),
       ...(strikes === undefined ? {} : { strikes }),
-    });
+    };
+    const again = failed.current?.what === JSON.stringify(what) ? failed.current.id : newId();
+    record.mutate({ ...what, id: again });
+  };
   const at = made?.moulds.find((m) => m.mould === mould);
   return (
     <div className="part">

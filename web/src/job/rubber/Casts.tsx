@@ -1,30 +1,16 @@
 import type { Job } from '../../api/client';
 import { FigureText } from '../../ui/FigureText';
+import { CastOf } from '../casts/CastOf';
 import { Word } from '../../ui/Word';
 
 /** What comes of the mould: how many casts, how large, and what each costs. */
 export function Casts({ job }: { job: Job }) {
   const f = job.figures;
-  const product = job.words['cast.product'];
   return (
     <div className="part">
       <h2>What is cast in it</h2>
       <p className="sentence">
-        Casts are of{' '}
-        {product?.unset ? (
-          <>
-            <Word k="cast.material" after="," />{' '}
-          </>
-        ) : null}
-        <Word
-          k="cast.product"
-          options={[
-            { value: '', text: 'no particular product' },
-            ...job.casts.map((c) => ({ value: c.id, text: c.name, note: c.summary })),
-          ]}
-          after="."
-        />{' '}
-        Wanted: <Word k="cast.wanted" after="." />
+        <CastOf job={job} /> Wanted: <Word k="cast.wanted" after="." />
       </p>
       {f['life.casts'] && (
         <p className="sentence">

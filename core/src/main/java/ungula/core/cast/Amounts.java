@@ -1,6 +1,7 @@
 package ungula.core.cast;
 
 import java.util.List;
+import java.util.Locale;
 import ungula.core.pour.Vessel;
 import ungula.core.rubber.Additive;
 import ungula.core.rubber.Ratio;
@@ -155,7 +156,7 @@ public record Amounts(
     if (allMm3 > cup.volumeMm3()) {
       throw new IllegalArgumentException(
           String.format(
-              java.util.Locale.ROOT,
+              Locale.ROOT,
               "The cup holds %.0f mL, and %.0f mL are mixed: take a larger one, or mix twice.",
               cup.volumeMm3() / 1000,
               allMm3 / 1000));

@@ -58,51 +58,23 @@ public final class Production {
     }
 
     public Order withMoulds(int many) {
-      return new Order(
-          casts,
-          many,
-          pourMin,
-          cureMin,
-          demouldMin,
-          people,
-          perMix,
-          scrap,
-          spread,
-          mouldLife,
-          remakeMin,
-          potHolds);
+      return with(many, people, potHolds);
     }
 
-    private Order withPeople(int many) {
+    private Order with(int mouldsNow, int peopleNow, Integer potNow) {
       return new Order(
           casts,
-          moulds,
+          mouldsNow,
           pourMin,
           cureMin,
           demouldMin,
-          many,
+          peopleNow,
           perMix,
           scrap,
           spread,
           mouldLife,
           remakeMin,
-          potHolds);
-    }
-
-    private Order withPot(int many) {
-      return new Order(
-          casts,
-          moulds,
-          pourMin,
-          cureMin,
-          demouldMin,
-          people,
-          perMix,
-          scrap,
-          spread,
-          mouldLife,
-          remakeMin,
-          many);
+          potNow);
     }
   }
 
@@ -244,9 +216,9 @@ public final class Production {
     for (HeldUp h : what) {
       Order more =
           switch (h) {
-            case HANDS -> order.withPeople(order.people + 1);
+            case HANDS -> order.with(order.moulds, order.people + 1, order.potHolds);
             case MOULDS -> order.withMoulds(order.moulds + 1);
-            default -> order.withPot(order.potHolds + 1);
+            default -> order.with(order.moulds, order.people, order.potHolds + 1);
           };
       double then = median(more, many);
       if (then < least) {

@@ -1,5 +1,6 @@
 package ungula.core.choice;
 
+import ungula.core.cast.Amounts;
 import ungula.core.quantity.Choosable;
 import ungula.core.rubber.Additive;
 
@@ -48,5 +49,32 @@ public record CastAmount(
     public String text() {
       return text;
     }
+  }
+
+  /** The way that is taken: the model's while what another needs is not said. */
+  public Way taken() {
+    boolean said =
+        switch (way) {
+          case MODEL -> true;
+          case HELD -> heldMm3 != null;
+          case WEIGHT -> masterG != null && factor != null;
+          case LAST -> lastG != null;
+        };
+    return said ? way : Way.MODEL;
+  }
+
+  /** What was measured of the mould, or of a whole cast, has sprue and vents in it. */
+  public boolean withChannels() {
+    return taken() == Way.HELD || taken() == Way.LAST;
+  }
+
+  /** Volume of all rods, mm³. */
+  public double rodsMm3() {
+    return inserts == null ? 0 : inserts * Amounts.rodMm3(insertAcrossMm, insertLongMm);
+  }
+
+  /** Share that is left in cups and on sticks. */
+  public double loss() {
+    return lossPct == null ? Amounts.USUAL_LOSS : lossPct / 100;
   }
 }

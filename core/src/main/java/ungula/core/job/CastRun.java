@@ -20,11 +20,13 @@ import ungula.core.workshop.Workshop;
 /**
  * When the casts a job still wants are done, from so many moulds.
  *
- * @param order as it is asked for
+ * @param order as it is asked for, in pours: each gives a cast of every master on the plate
+ * @param left casts that are still wanted
+ * @param ofAPour casts
  * @param start second of the epoch: when the first mould is open, or now
  * @param rows with one mould, two, three …
  */
-public record CastRun(Order order, long start, List<Row> rows) {
+public record CastRun(Order order, int left, int ofAPour, long start, List<Row> rows) {
 
   /** So many moulds are looked at. */
   private static final int MOST_MOULDS = 8;
@@ -102,7 +104,7 @@ public record CastRun(Order order, long start, List<Row> rows) {
         rows.add(row(job, order.withMoulds(m), start));
       }
     }
-    return new CastRun(order, start, List.copyOf(rows));
+    return new CastRun(order, left, life.castsOfAPour(), start, List.copyOf(rows));
   }
 
   private static Row row(JobPlan job, Order order, long start) {
@@ -132,6 +134,11 @@ public record CastRun(Order order, long start, List<Row> rows) {
             : amount.amounts().mixedMm3();
     return plan.workshop().rates().get(Rate.CAST_MIX)
         + pace.pouringMin(mm3 * plan.choices().cast().series().perMix());
+  }
+
+  /** Of those that are wanted, what so many good pours give. */
+  public int casts(int pours) {
+    return Math.min(left, pours * ofAPour);
   }
 
   /** With as many moulds as the job makes. */

@@ -75,38 +75,20 @@ public record AmountPart(
     return b.choices().cast().amount();
   }
 
-  /** The way that is taken: the model's while what another needs is not said. */
-  CastAmount.Way way() {
-    CastAmount a = asked(brief);
-    boolean said =
-        switch (a.way()) {
-          case MODEL -> true;
-          case HELD -> a.heldMm3() != null;
-          case WEIGHT -> a.masterG() != null && a.factor() != null;
-          case LAST -> a.lastG() != null;
-        };
-    return said ? a.way() : CastAmount.Way.MODEL;
-  }
-
   private static Amounts amounts(Brief b, CastPart cast, NamedVessel cup) {
     CastAmount a = asked(b);
-    AmountPart asked = new AmountPart(b, cast, null, "", null, null);
-    double channels = cast.volumeMm3() - cast.solidMm3();
     Amounts.Cast what =
-        switch (asked.way()) {
+        switch (a.taken()) {
           case MODEL -> Amounts.Cast.ofCavity(cast.solidMm3());
           case HELD -> Amounts.Cast.ofCavity(a.heldMm3());
           case WEIGHT -> Amounts.Cast.ofMaster(a.masterG(), a.factor());
           case LAST -> Amounts.Cast.ofMaster(a.lastG(), 1);
         };
-    // what was measured of the mould, or of a whole cast, has its channels in it
-    boolean whole = asked.way() == CastAmount.Way.HELD || asked.way() == CastAmount.Way.LAST;
-    boolean rods = asked.way() != CastAmount.Way.LAST;
     return Amounts.of(
         what,
-        rods ? asked.insertsMm3() : 0,
-        whole ? 0 : channels,
-        asked.loss(),
+        a.taken() == CastAmount.Way.LAST ? 0 : a.rodsMm3(),
+        a.withChannels() ? 0 : cast.volumeMm3() - cast.solidMm3(),
+        a.loss(),
         liquid(b, cast),
         a.filler().used() ? List.of(a.filler()) : List.of(),
         cup == null ? null : cup.vessel());
@@ -128,18 +110,6 @@ public record AmountPart(
         ratio, own ? p.densityBase() : mixed, own ? p.densityHardener() : mixed);
   }
 
-  private double insertsMm3() {
-    CastAmount a = asked(brief);
-    return a.inserts() == null
-        ? 0
-        : a.inserts() * Amounts.rodMm3(a.insertAcrossMm(), a.insertLongMm());
-  }
-
-  private double loss() {
-    Double said = asked(brief).lossPct();
-    return said == null ? Amounts.USUAL_LOSS : said / 100;
-  }
-
   /** Turned over to cast, what was the lower half lies on top. */
   private static Opening opening(Brief b, CastPart cast, HalvesPart halves, double density) {
     Parting parting = halves.parting();
@@ -155,10 +125,12 @@ public record AmountPart(
 
   /** How much more is mixed than by the model, as a share of it; empty by the model itself. */
   public Optional<Double> more() {
-    if (amounts == null || amounts.mixedMm3() == null || way() == CastAmount.Way.MODEL) {
+    if (amounts == null
+        || amounts.mixedMm3() == null
+        || asked(brief).taken() == CastAmount.Way.MODEL) {
       return Optional.empty();
     }
-    double model = (cast.volumeMm3() - insertsMm3()) * (1 + loss());
+    double model = (cast.volumeMm3() - asked(brief).rodsMm3()) * (1 + asked(brief).loss());
     return Optional.of(amounts.mixedMm3() / model - 1);
   }
 
@@ -179,23 +151,25 @@ public record AmountPart(
   }
 
   private boolean byMass() {
-    return way() == CastAmount.Way.WEIGHT || way() == CastAmount.Way.LAST;
+    CastAmount.Way way = asked(brief).taken();
+    return way == CastAmount.Way.WEIGHT || way == CastAmount.Way.LAST;
   }
 
   private Working said() {
     CastAmount a = asked(brief);
-    boolean rods = insertsMm3() > 0 && way() != CastAmount.Way.LAST;
+    CastAmount.Way way = a.taken();
+    boolean rods = a.rodsMm3() > 0 && way != CastAmount.Way.LAST;
     String less = rods ? " − rods" : "";
     Working.Builder w =
         Working.of(
-            switch (way()) {
+            switch (way) {
               case MODEL -> "(cast" + less + " + sprue and vents) × (1 + what is left in cups)";
               case HELD -> "(what the mould held" + less + ") × (1 + what is left in cups)";
               case WEIGHT ->
                   "(master × factor" + less + " + sprue and vents) × (1 + what is left in cups)";
               case LAST -> "the last cast × (1 + what is left in cups)";
             });
-    switch (way()) {
+    switch (way) {
       case MODEL -> w.given("cast", brief.ml(cast.solidMm3()), COMPUTED);
       case HELD -> w.given("what the mould held", brief.ml(a.heldMm3()), MEASURED);
       case WEIGHT ->
@@ -203,16 +177,14 @@ public record AmountPart(
               .given("factor", Numbers.trimmed(a.factor(), 3), CHOSEN);
       default -> w.given("the last cast", Mass.format(a.lastG(), brief.units()), MEASURED);
     }
-    if (way() == CastAmount.Way.MODEL || way() == CastAmount.Way.WEIGHT) {
+    if (!a.withChannels()) {
       w.given("sprue and vents", brief.ml(cast.volumeMm3() - cast.solidMm3()), COMPUTED);
     }
     if (rods) {
-      w.given("rods", brief.ml(insertsMm3()), CHOSEN);
+      w.given("rods", brief.ml(a.rodsMm3()), CHOSEN);
     }
     return w.given(
-            "left in cups",
-            Share.format(loss(), 0),
-            asked(brief).lossPct() == null ? DEFAULT : CHOSEN)
+            "left in cups", Share.format(a.loss(), 0), a.lossPct() == null ? DEFAULT : CHOSEN)
         .done();
   }
 

@@ -215,6 +215,10 @@ public class AmountPartTest {
     }
     assertEquals(run.chosen().outcome().made().size(), 20);
     long later = run.start() - 3600;
+    assertEquals(run.casts(7), 7);
+    CastRun ofThree = new CastRun(run.order(), 20, 3, 0, run.rows());
+    assertEquals(ofThree.casts(1), 3);
+    assertEquals(ofThree.casts(7), 20, "no more than are wanted");
     CastRun rest = CastRun.of(plan, 15, later);
     assertEquals(rest.start(), later, "the mould is open by then");
     assertEquals(rest.order().casts(), 5);

@@ -144,7 +144,8 @@ class CastController {
 
   /**
    * @param casts newest first
-   * @param lastG of the newest that was weighed, as it can be typed; empty while none was
+   * @param lastG of the newest that was weighed, as it can be typed; empty while none was, and
+   *     where a pour gives several
    */
   record MadeResponse(
       int usable,
@@ -176,6 +177,7 @@ class CastController {
     Made all = made.of(id);
     Integer chosen = job.choices().rubber().moulds();
     int moulds = Math.max(chosen == null ? 1 : chosen, last(all));
+    boolean alone = job.plan().plan().life().filter(l -> l.castsOfAPour() > 1).isEmpty();
     int gives = job.plan().plan().life().map(l -> (int) l.casts()).orElse(0);
     List<MadeView> views =
         new ArrayList<>(
@@ -190,7 +192,7 @@ class CastController {
         all.count(Made.Result.SCRAP),
         IntStream.rangeClosed(1, moulds).mapToObj(m -> new MouldGave(m, all.of(m), gives)).toList(),
         views,
-        all.lastG().map(g -> g + " g").orElse(""));
+        all.lastG().filter(g -> alone).map(g -> g + " g").orElse(""));
   }
 
   private static int last(Made all) {
@@ -255,7 +257,7 @@ class CastController {
             .map(
                 p ->
                     new CastPoint(
-                        p.casts(),
+                        run.casts(p.casts()),
                         at(run, p.p10Min()),
                         at(run, p.medianMin()),
                         at(run, p.p90Min())))
