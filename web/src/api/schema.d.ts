@@ -1757,6 +1757,7 @@ export interface components {
         | 'FOAM'
         | 'STILL_BASE'
         | 'START_OVER'
+        | 'SHARE'
         | 'LEAVE_OUT'
         | 'CORRECT'
         | 'LOT'
@@ -1766,6 +1767,8 @@ export interface components {
       /** @enum {string} */
       part?: 'BASE' | 'HARDENER' | 'ADDITIVE';
       value?: string;
+      /** Format: int32 */
+      which?: number;
       who?: string;
       why?: string;
       yes?: boolean;
@@ -1832,6 +1835,7 @@ export interface components {
       /** Format: double */
       drawnMm?: number;
       expected: string;
+      first: string;
       /** @enum {string} */
       foam?: 'RISES' | 'FALLEN' | 'OVER_THE_RIM';
       key: string;
@@ -2251,6 +2255,7 @@ export interface components {
       | 'air.cast'
       | 'air.poured'
       | 'all.additive'
+      | 'all.also'
       | 'all.base'
       | 'all.hardener'
       | 'all.total'
@@ -2318,9 +2323,11 @@ export interface components {
       | 'job.hands'
       | 'job.open'
       | 'later.additive'
+      | 'later.also'
       | 'later.base'
       | 'later.hardener'
       | 'laterRest.additive'
+      | 'laterRest.also'
       | 'laterRest.base'
       | 'laterRest.hardener'
       | 'life.casts'
@@ -2339,6 +2346,7 @@ export interface components {
       | 'master.volume.solid'
       | 'master.volume.weight'
       | 'mix.additive'
+      | 'mix.also'
       | 'mix.base'
       | 'mix.baseVolume'
       | 'mix.hardener'
@@ -2369,6 +2377,7 @@ export interface components {
       | 'pour.first'
       | 'pump.left'
       | 'rest.additive'
+      | 'rest.also'
       | 'rest.base'
       | 'rest.hardener'
       | 'rubber.allowance'
@@ -2379,6 +2388,7 @@ export interface components {
       | 'rubber.mix'
       | 'rubber.potLife'
       | 'sealing.additive'
+      | 'sealing.also'
       | 'sealing.base'
       | 'sealing.hardener'
       | 'site.bucket'
@@ -2586,6 +2596,11 @@ export interface components {
       | 'rubber.additive.name'
       | 'rubber.additive.of'
       | 'rubber.allowancePct'
+      | 'rubber.also.density'
+      | 'rubber.also.dosePct'
+      | 'rubber.also.kind'
+      | 'rubber.also.name'
+      | 'rubber.also.of'
       | 'rubber.batches'
       | 'rubber.bubbles'
       | 'rubber.catalyst'
@@ -2865,7 +2880,7 @@ export interface components {
       why: string;
     };
     PlannedBatch: {
-      additive: string;
+      additives: string[];
       base: string;
       /** Format: int32 */
       batch: number;
@@ -3066,6 +3081,7 @@ export interface components {
       /** Format: int64 */
       now: number;
       rehearsal: boolean;
+      sharing: components['schemas']['SharedMould'][];
       /** Format: double */
       speed: number;
       tasks: components['schemas']['TaskStep'][];
@@ -3154,6 +3170,11 @@ export interface components {
     Share: {
       product: string;
       text: string;
+    };
+    SharedMould: {
+      amount: string;
+      mould: string;
+      run: string;
     };
     Shelf: {
       demo: boolean;
@@ -3389,6 +3410,8 @@ export interface components {
       target: string;
       toZero: boolean;
       unit: string;
+      /** Format: int32 */
+      which: number;
     };
     WorkView: {
       doing: string;

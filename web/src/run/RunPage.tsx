@@ -144,6 +144,13 @@ export function RunPage() {
       if (scale && !weighing?.toZero) {
         keys.push(toZero);
       }
+      // no foot weighs for another mould
+      for (const other of lost ? [] : run.sharing) {
+        keys.push({
+          label: `Weigh for ${other.mould} too: ${other.amount} more`,
+          run: () => void act({ kind: 'SHARE', key: other.run }, `Weigh for ${other.mould} too`),
+        });
+      }
       // no foot changes the scale
       for (const other of lost ? [] : (live?.others ?? [])) {
         keys.push({
@@ -186,8 +193,8 @@ export function RunPage() {
       }
       if (batch?.stillBase) {
         keys.push({
-          label: 'That was still base',
-          run: () => void act({ kind: 'STILL_BASE' }, 'That was still base'),
+          label: `That was still ${batch.first}`,
+          run: () => void act({ kind: 'STILL_BASE' }, `That was still ${batch.first}`),
         });
       }
       if (batch?.cup && weighing?.spoilt) {
@@ -324,7 +331,13 @@ export function RunPage() {
             take={(typed) => {
               setAsking(null);
               void act(
-                { kind: 'GRAMS', key: weighing.batch, part: weighing.part, value: typed },
+                {
+                  kind: 'GRAMS',
+                  key: weighing.batch,
+                  part: weighing.part,
+                  which: weighing.which,
+                  value: typed,
+                },
                 `${typed} of ${weighing.name}`,
               );
             }}

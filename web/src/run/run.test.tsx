@@ -51,6 +51,7 @@ const clock = (key: string, fromMs: number, untilMs: number): RunClock => ({
 const WEIGHING: Weighing = {
   batch: 'pour.1.1',
   part: 'BASE',
+  which: 0,
   name: 'base',
   headline: 'Pour base until the mark stands in the green.',
   follows: 'The batch, 423.2 g of base.',
@@ -87,6 +88,7 @@ const RUN: Run = {
       name: 'the batch',
       turned: false,
       poured: false,
+      first: 'base',
       mayTakeBase: false,
       stillBase: false,
       cup: false,
@@ -95,6 +97,7 @@ const RUN: Run = {
   ],
   clocks: [],
   entries: [],
+  sharing: [],
   rehearsal: false,
   speed: 1,
 };

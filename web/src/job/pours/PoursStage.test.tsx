@@ -58,7 +58,7 @@ const batch = (number: number, of = '') => ({
   key: `batch.${String(number)}`,
   base: 'mix.base',
   hardener: 'mix.hardener',
-  additive: '',
+  additives: [],
   build: false,
 });
 

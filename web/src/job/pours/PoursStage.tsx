@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { Link } from 'react-router-dom';
 import { figureOf, type Job } from '../../api/client';
 import { FigureText } from '../../ui/FigureText';
@@ -108,12 +108,12 @@ function Weights({ f, b }: { f: Job['figures']; b: Job['batches']['each'][number
           + <FigureText figure={figureOf(f, b.hardener)} />
         </>
       )}
-      {b.additive && (
-        <>
+      {b.additives.map((a) => (
+        <Fragment key={a}>
           {' '}
-          + <FigureText figure={figureOf(f, b.additive)} />
-        </>
-      )}
+          + <FigureText figure={figureOf(f, a)} />
+        </Fragment>
+      ))}
     </>
   );
 }

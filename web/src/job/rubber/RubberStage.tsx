@@ -99,7 +99,18 @@ function Besides({ job }: { job: Job }) {
             {' '}
             of a <Word k="rubber.additive.kind" after="," />{' '}
             <Word k="rubber.additive.name" after="," /> <Word k="rubber.additive.of" after="," />{' '}
-            its density <Word k="rubber.additive.density" after="." />
+            its density <Word k="rubber.additive.density" after=";" /> also{' '}
+            <Word k="rubber.also.dosePct" />
+            {job.words['rubber.also.dosePct']?.unset ? (
+              '.'
+            ) : (
+              <>
+                {' '}
+                of a <Word k="rubber.also.kind" after="," /> <Word k="rubber.also.name" after="," />{' '}
+                <Word k="rubber.also.of" after="," /> its density{' '}
+                <Word k="rubber.also.density" after="." />
+              </>
+            )}
           </>
         )}
       </p>
@@ -120,11 +131,14 @@ function Besides({ job }: { job: Job }) {
 type Part = 'base' | 'hardener';
 
 function Weigh({ job, first, other }: { job: Job; first: Part; other: Part }) {
-  const parts = ([first, other, 'additive'] as const).filter((p) => job.figures[`mix.${p}`]);
+  const parts = ([first, other, 'additive', 'also'] as const).filter(
+    (p) => job.figures[`mix.${p}`],
+  );
   return (
     <div className="weigh" aria-label="Weigh out">
       {parts.map((p, i) => {
-        const byVolume = p === 'additive' ? undefined : job.figures[`mix.${p}Volume`];
+        const byVolume =
+          p === 'additive' || p === 'also' ? undefined : job.figures[`mix.${p}Volume`];
         return (
           <div key={p} style={{ display: 'contents' }}>
             <span className="order">{i + 1}</span>

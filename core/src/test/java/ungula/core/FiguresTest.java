@@ -3,6 +3,7 @@ package ungula.core;
 import static org.testng.Assert.assertTrue;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.function.BiConsumer;
 import org.testng.annotations.DataProvider;
@@ -18,7 +19,6 @@ import ungula.core.mould.Bowing;
 import ungula.core.mould.Lift;
 import ungula.core.mould.SheetStock;
 import ungula.core.quantity.Units;
-import ungula.core.rubber.Additive;
 import ungula.core.rubber.Mix;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.ProductTable;
@@ -149,12 +149,12 @@ public class FiguresTest {
   @Test
   public void boxToGrams() {
     Product ten = product(Ratio.parse("100 : 10 by weight"), null, null, 1.08);
-    Mix mix = Mix.ofVolume(242_432, ten, ten.ratio(), Additive.NONE);
+    Mix mix = Mix.ofVolume(242_432, ten, ten.ratio(), List.of());
     Near.absolute(mix.totalG(), 261.8, 0.05);
     Near.absolute(mix.baseG(), 238.0, 0.05);
     Near.absolute(mix.hardenerG(), 23.8, 0.05);
     Product four = product(Ratio.parse("4 % of base"), null, null, 1.08);
-    Mix percent = Mix.ofVolume(242_432, four, four.ratio(), Additive.NONE);
+    Mix percent = Mix.ofVolume(242_432, four, four.ratio(), List.of());
     Near.absolute(percent.baseG(), 251.8, 0.05);
     Near.absolute(percent.hardenerG(), 10.1, 0.05);
   }
@@ -163,7 +163,7 @@ public class FiguresTest {
   public void volumeRatioToWeight() {
     Product p = product(Ratio.parse("1 : 1 by volume"), 1.04, 1.22, null);
     Near.absolute(100 * p.hardenerPerBase(p.ratio()), 117.3, 0.05);
-    Mix mix = Mix.ofVolume(600_000, p, p.ratio(), Additive.NONE);
+    Mix mix = Mix.ofVolume(600_000, p, p.ratio(), List.of());
     Near.absolute(mix.baseG(), 312, 0.5);
     Near.absolute(mix.hardenerG(), 366, 0.5);
     Near.absolute(mix.density(), 1.13, 0.005);

@@ -145,6 +145,111 @@ public class RunTest extends OnServer {
     return 0;
   }
 
+  /** One cup for two moulds: weighed once, it is known, clocked and taken from stock in both. */
+  @Test
+  public void oneBatchIsWeighedForTwoMoulds() throws Exception {
+    String run = begun(job());
+    String lid = server.addJob();
+    server.post("/api/jobs/" + lid + "/name", "{\"name\": \"Lid\"}");
+    server.upload(lid, "lid.stl", Running.stl(Tessellation.box(50, 45, 12)));
+    server.write(lid, "rubber.product", "marram-20");
+    String other = begun(lid);
+    until(run, kind("WEIGH"));
+    assertEquals(sharing(run, other), null, "the lid is not ready");
+    until(other, kind("WEIGH"));
+    double alone = grams(run(run).get("weighing").get("target").asString());
+    double its = grams(run(other).get("weighing").get("target").asString());
+    assertEquals(sharing(run, other).get("mould").asString(), "Lid");
+    assertEquals(act(run, "SHARE", "key", other).status(), 200);
+    assertEquals(sharing(run, other), null, "asked already");
+    double both = grams(run(run).get("weighing").get("target").asString());
+    assertEquals(both, alone + its, 0.11);
+    act(run, "GRAMS", "value", both + " g");
+    assertTrue(run(other).get("weighing").get("headline").asString().startsWith("Pour base"));
+    act(run, "GRAMS", "value", run(run).get("weighing").get("target").asString());
+    JsonNode fed = run(other);
+    assertEquals(task(fed, "pour.1.1.weigh").get("status").asString(), "DONE");
+    assertTrue(fed.get("entries").toString().contains("mixed in one cup with"), fed.toString());
+    assertEquals(
+        fed.get("clocks").get(0).get("fromMs"), run(run).get("clocks").get(0).get("fromMs"));
+    until(run, kind("POUR"));
+    JsonNode poured = run(other);
+    assertEquals(
+        task(poured, poured.get("next").asString()).get("kind").asString(),
+        "POUR",
+        "what was done with the cup was done for both");
+    // what is known of both is made again of what is kept
+    JsonNode before = run(other).get("entries");
+    server.restart();
+    assertEquals(run(other).get("entries"), before);
+    act(run, "TICK", "key", "pour.1.1.pour");
+    act(other, "TICK", "key", "pour.1.1.pour");
+    double mixed = 0;
+    for (String job : new String[] {run(run).get("job").asString(), lid}) {
+      for (JsonNode m : server.get("/api/jobs/" + job + "/mixed").body()) {
+        mixed += grams(m.get("text").asString().split(" of ")[0].split(" \\+ ")[0]);
+      }
+    }
+    assertEquals(mixed, both, 0.2);
+  }
+
+  private JsonNode sharing(String run, String other) throws Exception {
+    for (JsonNode offer : run(run).get("sharing")) {
+      if (offer.get("run").asString().equals(other)) {
+        return offer;
+      }
+    }
+    return null;
+  }
+
+  /** Thrown away it is thrown away for both, and weighed anew for both. */
+  @Test
+  public void aSharedCupThatIsThrownAwayIsGoneForBoth() throws Exception {
+    String run = begun(job());
+    String other = begun(job());
+    until(run, kind("WEIGH"));
+    until(other, kind("WEIGH"));
+    act(run, "SHARE", "key", other);
+    until(run, kind("HANDS"));
+    assertEquals(task(run(other), "pour.1.1.weigh").get("status").asString(), "DONE");
+    assertEquals(act(run, "START_OVER", "key", "pour.1.1").status(), 200);
+    assertEquals(task(run(other), "pour.1.1.weigh").get("status").asString(), "READY");
+    until(run, kind("HANDS"));
+    assertEquals(task(run(other), "pour.1.1.weigh").get("status").asString(), "DONE");
+    assertEquals(act(other, "SHARE", "key", run).status(), 404, "it is weighed by now");
+  }
+
+  /** Pigment and thinner, each by its own weight, the hardener first where that is the habit. */
+  @Test
+  public void severalThingsAreStirredIn() throws Exception {
+    String job = job();
+    server.write(job, "rubber.first", "HARDENER");
+    server.write(job, "rubber.additive.dosePct", "1 %");
+    server.write(job, "rubber.also.kind", "THINNER");
+    server.write(job, "rubber.also.dosePct", "2 %");
+    JsonNode figures = server.job(job).get("figures");
+    assertTrue(figures.has("mix.also"), "each is weighed");
+    String run = begun(job);
+    until(run, kind("WEIGH"));
+    List<String> order = new ArrayList<>();
+    while (task(run(run), "pour.1.1.weigh").get("status").asString().equals("READY")) {
+      JsonNode weighing = run(run).get("weighing");
+      order.add(weighing.get("name").asString());
+      act(
+          run,
+          "GRAMS",
+          "key",
+          "pour.1.1",
+          "part",
+          weighing.get("part").asString(),
+          "which",
+          weighing.get("which").asInt(),
+          "value",
+          weighing.get("target").asString());
+    }
+    assertEquals(order, List.of("hardener", "base", "pigment", "thinner"));
+  }
+
   /** Planned again, a mould goes on by what it was begun by, and what that is not is said. */
   @Test
   public void planningAgainChangesNoMouldThatIsBegun() throws Exception {

@@ -31,7 +31,8 @@ final class RubberCautions extends Finding {
     RubberCautions c = new RubberCautions(p, prices);
     c.ratio();
     c.sheet();
-    c.additive();
+    c.additive("additive", p.choices().rubber().additive());
+    c.additive("also", p.choices().rubber().also());
     c.firstMould();
     return c.found;
   }
@@ -92,8 +93,7 @@ final class RubberCautions extends Finding {
   }
 
   /** More of something stirred in than the sheet allows, or something it says nothing of. */
-  private void additive() {
-    Additive additive = p.choices().rubber().additive();
+  private void additive(String word, Additive additive) {
     if (!additive.used() || !p.poured()) {
       return;
     }
@@ -104,7 +104,7 @@ final class RubberCautions extends Finding {
     double share = ratio == null ? 1 : additive.ofBoth(p.product().hardenerPerBase(ratio));
     if (most == null) {
       add(
-          "additive.unknown",
+          word + ".unknown",
           NOTE,
           "The sheet of " + p.product().name() + " says nothing of " + what,
           "Try it on a small mix first: it may cure badly, or tear.",
@@ -113,12 +113,12 @@ final class RubberCautions extends Finding {
       String allowed =
           Share.typed(additive.of() == Additive.Of.TOTAL ? most / (1 + most / 100) : most / share);
       add(
-          "additive.much",
+          word + ".much",
           CHECK,
           "More " + what + " than " + p.product().name() + " takes",
           "It takes up to " + allowed + "; beyond that it may cure badly, shrink or tear.",
           null,
-          fix("Use " + allowed, Edit.of("rubber.additive.dosePct", allowed)));
+          fix("Use " + allowed, Edit.of("rubber." + word + ".dosePct", allowed)));
     }
   }
 

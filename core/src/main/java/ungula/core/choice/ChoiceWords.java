@@ -491,11 +491,6 @@ public final class ChoiceWords {
             "moulds alike",
             Kind.count("mould", "moulds", 1, MOST_MOULDS),
             "one mould")
-        .open("rubber.additive.name", "name of the additive", Kind.text(60), "no name")
-        .word("rubber.additive.kind", "what is stirred in", Kind.choice(Additive.Kind.class))
-        .open("rubber.additive.dosePct", "dose of the additive", Kind.percent(0, 60), "none")
-        .word("rubber.additive.of", "what the dose is a share of", Kind.choice(Additive.Of.class))
-        .open("rubber.additive.density", "density of the additive", Kind.density(), "as the mix")
         .word("cast.material", "what is cast", Kind.choice(CastingMaterial.class))
         .open("cast.product", "product that is cast", Kind.text(80), "no particular product")
         .open(
@@ -503,6 +498,16 @@ public final class ChoiceWords {
             "casts wanted",
             Kind.count("cast", "casts", 1, MOST_CASTS),
             "as many as the mould lasts");
+    additive(book, "rubber.additive.", "the additive", "none");
+    additive(book, "rubber.also.", "the other additive", "nothing");
     CastWords.add(book);
+  }
+
+  private static void additive(WordBook<Choices> book, String key, String what, String none) {
+    book.open(key + "name", "name of " + what, Kind.text(60), "no name")
+        .word(key + "kind", "what " + what + " is for", Kind.choice(Additive.Kind.class))
+        .open(key + "dosePct", "dose of " + what, Kind.percent(0, 60), none)
+        .word(key + "of", "what the dose of " + what + " is of", Kind.choice(Additive.Of.class))
+        .open(key + "density", "density of " + what, Kind.density(), "as the mix");
   }
 }

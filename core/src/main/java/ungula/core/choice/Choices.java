@@ -128,6 +128,7 @@ public record Choices(
             null,
             Bubbles.THIN_POUR,
             Additive.NONE,
+            Additive.NONE,
             null,
             null),
         CastChoice.USUAL,

@@ -1,6 +1,8 @@
 package ungula.core.choice;
 
+import java.util.List;
 import java.util.Objects;
+import java.util.stream.Stream;
 import ungula.core.pour.Bubbles;
 import ungula.core.rubber.Additive;
 import ungula.core.rubber.Ratio;
@@ -17,6 +19,7 @@ import ungula.core.rubber.Ratio;
  *     rising from under the master; null is none
  * @param bubbles how air is got out of it
  * @param additive stirred in
+ * @param also stirred in besides
  * @param offcutsMm3 cured pieces of the same rubber put into the box; null is none
  * @param moulds alike, made of one master; null is one
  */
@@ -31,12 +34,19 @@ public record RubberChoice(
     Double sealingMm,
     Bubbles bubbles,
     Additive additive,
+    Additive also,
     Double offcutsMm3,
     Integer moulds) {
 
-  /** What was kept before bubbles were asked about is poured thin. */
+  /** What was kept before something was asked about is poured thin, with one additive at most. */
   public RubberChoice {
     bubbles = bubbles == null ? Bubbles.THIN_POUR : bubbles;
+    also = also == null ? Additive.NONE : also;
+  }
+
+  /** What is stirred in, one after the other. */
+  public List<Additive> stirredIn() {
+    return Stream.of(additive, also).filter(Additive::used).toList();
   }
 
   /**
@@ -60,6 +70,7 @@ public record RubberChoice(
         sealingMm,
         bubbles,
         additive,
+        also,
         offcutsMm3,
         moulds);
   }

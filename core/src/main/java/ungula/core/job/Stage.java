@@ -88,7 +88,7 @@ public enum Stage {
         String.valueOf(r.product()),
         String.valueOf(r.catalyst()),
         String.valueOf(r.ratio()),
-        r.additive());
+        r.stirredIn());
   }
 
   private static List<Object> work(Choices c) {
@@ -129,6 +129,7 @@ public enum Stage {
               r.first(),
               r.allowancePct(),
               r.additive(),
+              r.also(),
               r.offcutsMm3(),
               r.moulds(),
               c.cast().material(),

@@ -51,6 +51,8 @@ public record MixPart(
     Map<Product, Parts> used)
     implements Part {
 
+  private static final List<String> ADDITIVES = List.of(".additive", ".also");
+
   /** A coat's rubber, and what is stirred into it. */
   public record Stirred(Product product, Additive additive) {}
 
@@ -122,7 +124,11 @@ public record MixPart(
   private static Mix coat(Brief b, double mm3, Stirred coat) {
     return b.density(coat.product) == null
         ? null
-        : Mix.ofVolume(Math.max(1, mm3), coat.product, b.ratio(coat.product), coat.additive);
+        : Mix.ofVolume(
+            Math.max(1, mm3),
+            coat.product,
+            b.ratio(coat.product),
+            coat.additive.used() ? List.of(coat.additive) : List.of());
   }
 
   /** One batch of the first pour; null while nothing can be weighed. */
@@ -261,9 +267,7 @@ public record MixPart(
     Working parts = split();
     figures.mass("mix.base", "base" + each, first.baseG(), parts);
     figures.mass("mix.hardener", "hardener" + each, first.hardenerG(), parts);
-    if (first.additiveG() > 0) {
-      figures.mass("mix.additive", additiveName() + each, first.additiveG(), parts);
-    }
+    additives("mix", each, first, parts, figures);
     Product p = brief.product();
     byVolume(
         "mix.baseVolume",
@@ -319,21 +323,21 @@ public record MixPart(
     Working.Builder split =
         Working.of(
                 "base = total ÷ (1 + hardener per base"
-                    + (first.additiveG() > 0 ? " + additive" : "")
+                    + (first.additiveG() > 0 ? " + additive".repeat(first.additivesG().size()) : "")
                     + "); hardener = base × hardener per base")
             .given("total", Mass.exact(first.totalG(), brief.units()), COMPUTED)
             .given("ratio", brief.ratio().text(), ratioSource())
             .step(Ratio.sentence(brief.product().hardenerPerBase(brief.ratio())));
-    if (first.additiveG() > 0) {
-      Additive additive = brief.choices().rubber().additive();
+    for (int i = 0; i < first.additivesG().size() && stirred.isEmpty(); i++) {
+      Additive additive = additives().get(i);
       split.step(
           Numbers.trimmed(additive.dosePct(), 2)
               + " % of "
               + additive.of().text()
               + " is "
-              + Mass.exact(first.additiveG(), brief.units())
+              + Mass.exact(first.additivesG().get(i), brief.units())
               + " of "
-              + additiveName());
+              + additive.called());
     }
     return split.rounded("rounded as shown; right within 2 %").done();
   }
@@ -370,19 +374,29 @@ public record MixPart(
             .done();
     figures.mass(keys + ".base", "base" + of, each.baseG(), working);
     figures.mass(keys + ".hardener", "hardener" + of, each.hardenerG(), working);
-    if (each.additiveG() > 0) {
-      figures.mass(keys + ".additive", additiveName() + of, each.additiveG(), working);
+    additives(keys, of, each, working, figures);
+  }
+
+  /** What is stirred into rubber that is poured. */
+  private void additives(String keys, String of, Mix mix, Working working, FigureBook figures) {
+    List<String> all = additiveKeys(keys, mix);
+    for (int i = 0; i < all.size() && stirred.isEmpty(); i++) {
+      String label = additives().get(i).called() + of;
+      figures.mass(all.get(i), label, mix.additivesG().get(i), working);
     }
+  }
+
+  private List<Additive> additives() {
+    return brief.choices().rubber().stirredIn();
+  }
+
+  /** Keys of what is stirred in, one for each. */
+  static List<String> additiveKeys(String keys, Mix mix) {
+    return ADDITIVES.subList(0, mix.additivesG().size()).stream().map(a -> keys + a).toList();
   }
 
   private Given.Source density() {
     return brief.product().densityMixed() != null ? SHEET : COMPUTED;
-  }
-
-  String additiveName() {
-    Additive additive = brief.choices().rubber().additive();
-    String name = additive.name();
-    return name == null || name.isBlank() ? additive.kind().text() : name;
   }
 
   private void byVolume(

@@ -78,7 +78,7 @@ public record PourMix(
   }
 
   private static Mix mix(Brief b, double mm3) {
-    return Mix.ofVolume(Math.max(1, mm3), b.product(), b.ratio(), b.choices().rubber().additive());
+    return Mix.ofVolume(Math.max(1, mm3), b.product(), b.ratio(), b.choices().rubber().stirredIn());
   }
 
   /**

@@ -27,6 +27,7 @@ import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Timespan;
 import ungula.core.quantity.Vacuum;
 import ungula.core.quantity.Volume;
+import ungula.core.rubber.Additive;
 import ungula.core.rubber.Mix;
 import ungula.core.rubber.Ratio;
 import ungula.core.skin.Coat;
@@ -70,8 +71,8 @@ public record PourPart(
       if (!batch.hardener().isEmpty()) {
         all.put(batch.hardener(), mix.hardenerG());
       }
-      if (!batch.additive().isEmpty()) {
-        all.put(batch.additive(), mix.additiveG());
+      for (int i = 0; i < batch.additives().size(); i++) {
+        all.put(batch.additives().get(i), mix.additivesG().get(i));
       }
       return all;
     }
@@ -111,7 +112,7 @@ public record PourPart(
                   "batch." + number,
                   keys + ".base",
                   keys + ".hardener",
-                  weighed.additiveG() > 0 ? keys + ".additive" : "",
+                  MixPart.additiveKeys(keys, weighed),
                   false),
               weighed,
               levelMm(pour, poured)));
@@ -180,7 +181,7 @@ public record PourPart(
                   "batch." + number,
                   coat + ".base",
                   its.hardenerG() > 0 ? coat + ".hardener" : "",
-                  its.additiveG() > 0 ? coat + ".thickener" : "",
+                  its.additiveG() > 0 ? List.of(coat + ".thickener") : List.of(),
                   c.kind() == Coat.Kind.BUILD && b.build() != b.product()),
               its,
               null));
@@ -303,9 +304,18 @@ public record PourPart(
     if (list.stream().noneMatch(t -> t.batch.build())) {
       sum("all.base", "base in all", Mix::baseG, figures);
       sum("all.hardener", "hardener in all", Mix::hardenerG, figures);
-      if (list.stream().anyMatch(t -> t.mix.additiveG() > 0)) {
-        String what = coated != null ? "thickener" : mix.additiveName();
-        sum("all.additive", what + " in all", Mix::additiveG, figures);
+      if (coated != null) {
+        if (list.stream().anyMatch(t -> t.mix.additiveG() > 0)) {
+          sum("all.additive", "thickener in all", Mix::additiveG, figures);
+        }
+        return;
+      }
+      List<Additive> stirred = brief.choices().rubber().stirredIn();
+      List<String> keys = MixPart.additiveKeys("all", list.get(0).mix);
+      for (int i = 0; i < keys.size(); i++) {
+        int at = i;
+        String label = stirred.get(i).called() + " in all";
+        sum(keys.get(i), label, m -> m.additivesG().get(at), figures);
       }
     }
   }

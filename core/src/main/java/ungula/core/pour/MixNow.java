@@ -5,6 +5,7 @@ import static ungula.core.working.Given.Source.COMPUTED;
 import static ungula.core.working.Given.Source.MEASURED;
 import static ungula.core.working.Given.Source.SHEET;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
@@ -14,7 +15,6 @@ import ungula.core.quantity.Timespan;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.UnreadableQuantity;
 import ungula.core.quantity.Volume;
-import ungula.core.rubber.Additive;
 import ungula.core.rubber.Mix;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.Ratio;
@@ -167,7 +167,7 @@ public record MixNow(
     String amount = typed == null ? "" : typed;
     Optional<Double> g = read(() -> Mass.parseG(amount, units));
     if (g.isPresent()) {
-      return Mix.ofMass(positive(g.get(), amount), product, ratio, Additive.NONE);
+      return Mix.ofMass(positive(g.get(), amount), product, ratio, List.of());
     }
     double mm3 =
         read(() -> Volume.parseMm3(amount, units))
@@ -178,7 +178,7 @@ public record MixNow(
                             + amount.strip()
                             + "” is neither a mass nor a volume. Write 350 g, 1.2 kg, 600 mL or"
                             + " 1 US gal."));
-    return Mix.ofVolume(positive(mm3, amount), product, ratio, Additive.NONE);
+    return Mix.ofVolume(positive(mm3, amount), product, ratio, List.of());
   }
 
   private static Optional<Double> read(Supplier<Double> parse) {

@@ -1,5 +1,7 @@
 package ungula.core.pour;
 
+import java.util.List;
+
 /**
  * One batch of rubber, by the keys of its figures.
  *
@@ -10,7 +12,7 @@ package ungula.core.pour;
  * @param key its own figures begin so: fill, level, start, by
  * @param base what to weigh of the base
  * @param hardener what to weigh of the hardener
- * @param additive what is stirred in; empty for none
+ * @param additives what is stirred in, one after the other
  * @param build whether it is of the rubber picked for build coats
  */
 public record PlannedBatch(
@@ -21,8 +23,12 @@ public record PlannedBatch(
     String key,
     String base,
     String hardener,
-    String additive,
+    List<String> additives,
     boolean build) {
+
+  public PlannedBatch {
+    additives = List.copyOf(additives);
+  }
 
   /** What a figure of it is called. */
   public String figure(String what) {

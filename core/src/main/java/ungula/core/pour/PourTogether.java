@@ -11,7 +11,6 @@ import ungula.core.quantity.Length;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.UnreadableQuantity;
 import ungula.core.quantity.Volume;
-import ungula.core.rubber.Additive;
 import ungula.core.rubber.Mix;
 import ungula.core.rubber.Product;
 import ungula.core.working.Figure;
@@ -95,7 +94,7 @@ public record PourTogether(
       BatchLimits limits,
       Units units,
       FigureBook figures) {
-    Mix mix = Mix.ofVolume(mm3, product, product.ratio(), Additive.NONE);
+    Mix mix = Mix.ofVolume(mm3, product, product.ratio(), List.of());
     Working w =
         Working.of("the moulds' volumes to mix, split by the ratio")
             .given("volume", Volume.format(mm3, units), COMPUTED)

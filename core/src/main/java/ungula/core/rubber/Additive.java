@@ -84,6 +84,11 @@ public record Additive(String name, Kind kind, Double dosePct, Of of, Double den
     };
   }
 
+  /** Its name, or what it is for where nobody gave it one. */
+  public String called() {
+    return name == null || name.isBlank() ? kind.text() : name;
+  }
+
   public boolean used() {
     return dosePct != null && dosePct > 0;
   }

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import ungula.core.device.Reading;
 import ungula.core.quantity.Mass;
-import ungula.core.run.Entry.Part;
+import ungula.core.run.Entry.Ingredient;
 import ungula.core.run.Progress.Phase;
 import ungula.core.run.RunPlan.Batch;
 import ungula.core.run.RunPlan.Kind;
@@ -95,7 +95,7 @@ public final class Bench {
   }
 
   private void weigh(Instant at, Reading.Weight w) {
-    Optional<Part> part = state.pouring();
+    Optional<Ingredient> part = state.pouring();
     Optional<Double> grams = state.grams(w.grams());
     if (part.isEmpty() || grams.isEmpty()) {
       return;
@@ -127,8 +127,8 @@ public final class Bench {
   }
 
   /** The pot life begins when the second part falls onto the first. */
-  private void met(Instant at, Progress now, Part part) {
-    if (part == Part.HARDENER && now.met() == null) {
+  private void met(Instant at, Progress now, Ingredient what) {
+    if (what.part() == now.batch().second() && now.met() == null) {
       add(new Entry.Met(at, now.batch().key(), roomC));
     }
   }
@@ -141,9 +141,9 @@ public final class Bench {
     }
   }
 
-  private void store(Instant at, Progress now, Part part, double grams, Double shownG) {
+  private void store(Instant at, Progress now, Ingredient what, double grams, Double shownG) {
     plan.task(now.batch().weigh()).ifPresent(t -> pass(at, t));
-    add(new Entry.Weighed(at, now.batch().key(), part, grams, shownG));
+    add(new Entry.Weighed(at, now.batch().key(), what.part(), what.which(), grams, shownG));
   }
 
   /**
@@ -151,10 +151,10 @@ public final class Bench {
    *
    * @throws Refused when something else is weighed by now
    */
-  public void typed(Instant at, String batch, Part part, double grams) throws Refused {
+  public void typed(Instant at, String batch, Ingredient what, double grams) throws Refused {
     boolean same =
         state.current().filter(p -> p.batch().key().equals(batch)).isPresent()
-            && state.pouring().filter(now -> now == part).isPresent();
+            && state.pouring().filter(now -> now.equals(what)).isPresent();
     if (!same) {
       throw new Refused("Something else is weighed by now: look, then type it again.");
     }
@@ -167,7 +167,7 @@ public final class Bench {
    * @throws Refused when nothing is weighed now
    */
   public void typed(Instant at, double grams) throws Refused {
-    Part part =
+    Ingredient part =
         state
             .pouring()
             .orElseThrow(() -> new Refused("Nothing is weighed now: mix and pour first."));
@@ -275,12 +275,12 @@ public final class Bench {
 
   private void asItIs(Instant at, Batch b) throws Refused {
     Progress p = state.progress(b);
-    if (p.phase() != Phase.BASE) {
+    if (p.phase() != Phase.FIRST) {
       return;
     }
     checkTurn(b);
-    if (!(p.baseG() > 0)) {
-      throw new Refused("Nothing was weighed of the " + plan.role().first() + " yet.");
+    if (!(p.firstG() > 0)) {
+      throw new Refused("Nothing was weighed of the " + plan.first(b) + " yet.");
     }
     add(new Entry.Done(at, b.base()));
   }
@@ -299,26 +299,28 @@ public final class Bench {
     }
     checkTurn(b);
     switch (p.phase()) {
-      case BASE -> throw new Refused(notWeighed(plan.role().first()));
-      case HARDENER ->
+      case FIRST -> throw new Refused(notWeighed(plan.first(b)));
+      case SECOND ->
           throw new Refused(
-              p.hardenerG() == 0 ? notWeighed(plan.role().second()) : state.second(p).words());
+              p.secondG() == 0 ? notWeighed(plan.second(b)) : state.second(p).words());
       case SAVE ->
           throw new Refused(
               "There is too much "
-                  + plan.role().second()
+                  + plan.second(b)
                   + ": add "
-                  + grams(p.still().orElseThrow().addBaseG())
+                  + grams(p.still().orElseThrow().addG())
                   + " of "
-                  + plan.role().first()
+                  + plan.first(b)
                   + ", or start again in a clean cup.");
-      case ADDITIVE ->
-          throw new Refused(
-              "Stir in "
-                  + grams(p.targetG(Part.ADDITIVE) - p.additiveG())
-                  + " of "
-                  + b.additive()
-                  + " first.");
+      case STIR_IN -> {
+        Ingredient what = p.pouring().orElseThrow();
+        throw new Refused(
+            "Stir in "
+                + grams(p.targetG(what) - p.of(what))
+                + " of "
+                + plan.called(b, what)
+                + " first.");
+      }
       default -> {
         // it is in the cup
       }
@@ -341,23 +343,80 @@ public final class Bench {
   public void stillBase(Instant at) throws Refused {
     Progress p = state.current().filter(c -> c.met() != null).orElse(null);
     if (p == null || state.pouring().isEmpty()) {
-      throw new Refused("Nothing was taken for " + plan.role().second() + ".");
+      String second = state.current().map(c -> plan.second(c.batch())).orElse(plan.role().second());
+      throw new Refused("Nothing was taken for " + second + ".");
     }
-    double all = p.baseG() + p.hardenerG();
+    Batch batch = p.batch();
+    double all = p.firstG() + p.secondG();
     Double shown = null;
     for (int i = 0; i < entries.size(); i++) {
       Entry e = entries.get(i);
       boolean second =
           e instanceof Entry.Weighed w
               && w.batch().equals(p.batch().key())
-              && w.part() == Part.HARDENER;
+              && w.part() == batch.second();
       boolean met = e instanceof Entry.Met m && m.batch().equals(p.batch().key());
       if ((second || met) && !RunState.wrong(entries).contains(i + 1)) {
         shown = second ? ((Entry.Weighed) e).shownG() : shown;
-        add(new Entry.Corrected(at, i + 1, "It was still " + plan.role().first() + "."));
+        add(new Entry.Corrected(at, i + 1, "It was still " + plan.first(batch) + "."));
       }
     }
-    add(new Entry.Weighed(at, p.batch().key(), Part.BASE, all, shown));
+    add(new Entry.Weighed(at, batch.key(), batch.first(), 0, all, shown));
+  }
+
+  /**
+   * A batch is weighed for another mould as well.
+   *
+   * @param with the other mould's run, what it is called, and its batch
+   * @throws Refused when the batch is weighed already, or the other cannot be mixed with it
+   */
+  public void share(Instant at, String batch, Entry.Shared with, Batch other) throws Refused {
+    Progress p = state.progress(batch(batch));
+    if (p.phase() != Phase.FIRST) {
+      throw new Refused(p.batch().title() + " is weighed already: it is for this mould alone.");
+    }
+    if (!p.batch().mixesWith(other)) {
+      throw new Refused("Both are mixed together only where they are of the same, in one ratio.");
+    }
+    if (p.shares().stream().noneMatch(s -> s.run().equals(with.run()))) {
+      add(new Entry.Shared(at, batch, with.run(), with.mould(), other.key(), other.firstG()));
+    }
+  }
+
+  /**
+   * A batch was mixed in the cup of another mould's.
+   *
+   * @param mould in which that is made
+   * @param from the other batch, all of it
+   * @throws Refused when something of the batch was weighed already
+   */
+  public void fed(Instant at, String batch, String run, String mould, Progress from)
+      throws Refused {
+    Batch b = batch(batch);
+    if (state.progress(b).grams() > 0 || state.progress(b).phase() == Phase.POURED) {
+      throw new Refused(b.title() + " is weighed already.");
+    }
+    double share = b.firstG() / from.targetG(Ingredient.of(from.batch().first()));
+    plan.task(b.weigh()).ifPresent(t -> pass(at, t));
+    add(new Entry.FedBy(at, batch, run, mould));
+    feed(at, b, Ingredient.of(b.first()), share * from.firstG());
+    if (from.met() != null) {
+      add(new Entry.Met(from.met(), batch, from.metC()));
+      feed(at, b, Ingredient.of(b.second()), share * from.secondG());
+    }
+    for (int i = 0; i < b.stirred().size(); i++) {
+      feed(at, b, Ingredient.stirred(i), share * from.stirredG().get(i));
+    }
+    if (state.progress(b).phase() == Phase.FIRST) {
+      // the other was taken as it was
+      add(new Entry.Done(at, b.base()));
+    }
+  }
+
+  private void feed(Instant at, Batch b, Ingredient what, double grams) {
+    if (grams > 0) {
+      add(new Entry.Weighed(at, b.key(), what.part(), what.which(), grams, null));
+    }
   }
 
   /**
@@ -494,6 +553,10 @@ public final class Bench {
     }
     if (why == null || why.isBlank()) {
       throw new Refused("Say why it is corrected.");
+    }
+    if (entries.get(number - 1) instanceof Entry.Shared s
+        && state.progress(batch(s.batch())).phase() != Phase.FIRST) {
+      throw new Refused("It is mixed for " + s.mould() + " as well by now: start the batch again.");
     }
     add(new Entry.Corrected(at, number, why.strip()));
   }

@@ -22,6 +22,23 @@ public sealed interface Entry {
     ADDITIVE
   }
 
+  /**
+   * One thing that is weighed.
+   *
+   * @param which of what is stirred in, from 0
+   */
+  record Ingredient(Part part, int which) {
+
+    /** Base or hardener. */
+    static Ingredient of(Part part) {
+      return new Ingredient(part, 0);
+    }
+
+    static Ingredient stirred(int which) {
+      return new Ingredient(Part.ADDITIVE, which);
+    }
+  }
+
   /** What the foam of a batch does in the chamber. */
   enum Foam {
     RISES,
@@ -42,10 +59,35 @@ public sealed interface Entry {
   /**
    * What a part of a batch weighs in the cup, all of it.
    *
+   * @param which of what is stirred in, from 0
    * @param shownG on the scale then; null for what was typed
    */
-  record Weighed(Instant at, String batch, Part part, double grams, Double shownG)
+  record Weighed(Instant at, String batch, Part part, int which, double grams, Double shownG)
+      implements Entry {
+
+    Ingredient what() {
+      return new Ingredient(part, which);
+    }
+  }
+
+  /**
+   * A batch is weighed for another mould as well: its share comes on top.
+   *
+   * @param run in which the other mould is made
+   * @param mould what that is called
+   * @param other batch of that run
+   * @param firstG more of the part that goes in first
+   */
+  record Shared(Instant at, String batch, String run, String mould, String other, double firstG)
       implements Entry {}
+
+  /**
+   * A batch was mixed in the cup of another mould's: what is weighed of it next is its share.
+   *
+   * @param run in which that is made
+   * @param mould what that is called
+   */
+  record FedBy(Instant at, String batch, String run, String mould) implements Entry {}
 
   /**
    * The first of the second part fell onto the first: the pot life of a batch begins.

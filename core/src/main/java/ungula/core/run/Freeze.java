@@ -9,7 +9,9 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.IntStream;
 import ungula.core.caution.Caution;
+import ungula.core.choice.First;
 import ungula.core.mould.BoxMould;
 import ungula.core.plan.Brief;
 import ungula.core.plan.MixPart;
@@ -23,6 +25,7 @@ import ungula.core.rubber.Product;
 import ungula.core.run.RunPlan.After;
 import ungula.core.run.RunPlan.Batch;
 import ungula.core.run.RunPlan.Kind;
+import ungula.core.run.RunPlan.Stirred;
 import ungula.core.run.RunPlan.Task;
 import ungula.core.step.Step;
 import ungula.core.step.Steps;
@@ -111,8 +114,8 @@ public final class Freeze {
         Objects.requireNonNullElse(product.apply(b), ""),
         mix.baseG(),
         mix.hardenerG() / mix.baseG(),
-        mix.additiveG() > 0 ? additive(b) : "",
-        mix.additiveG() / both,
+        parts && brief.choices().rubber().first() == First.HARDENER,
+        stirred(b, both),
         Mix.TOLERANCE,
         mix.density(),
         parts && rubber.potLifeMin() != null
@@ -124,13 +127,16 @@ public final class Freeze {
         coat ? null : rise(p, pour));
   }
 
-  private String additive(PourPart.Batch b) {
+  private List<Stirred> stirred(PourPart.Batch b, double bothG) {
     List<MixPart.Stirred> coats = plan.mix().orElseThrow().stirred();
-    Additive a =
+    List<Additive> all =
         coats.isEmpty()
-            ? brief.choices().rubber().additive()
-            : coats.get(b.batch().pour() - 1).additive();
-    return a.name().isEmpty() ? a.kind().text() : a.name();
+            ? brief.choices().rubber().stirredIn()
+            : List.of(coats.get(b.batch().pour() - 1).additive());
+    List<Double> grams = b.mix().additivesG();
+    return IntStream.range(0, grams.size())
+        .mapToObj(i -> new Stirred(all.get(i).called(), grams.get(i) / bothG, false))
+        .toList();
   }
 
   /**

@@ -1,17 +1,24 @@
 package ungula.core.run;
 
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
+import ungula.core.rubber.Parts;
+import ungula.core.run.Entry.Ingredient;
 import ungula.core.run.Entry.Part;
 import ungula.core.run.RunPlan.Batch;
 
 /**
  * A batch so far.
  *
- * @param baseG of the first part; 0 before
- * @param hardenerG of the second; 0 before
- * @param additiveG of what is stirred in; 0 before
- * @param asItIs whether the first part was taken as it is
+ * @param baseG in the cup; 0 before
+ * @param hardenerG in the cup; 0 before
+ * @param stirredG of each that is stirred in; 0 before
+ * @param shares of other moulds that it is weighed for as well
+ * @param asItIs whether what went in first was taken as it is
  * @param met when the pot life began; null before
  * @param metC as warm as the room was then; null where nobody heard
  * @param weighed when something of it was last weighed; null before
@@ -21,23 +28,29 @@ public record Progress(
     Batch batch,
     double baseG,
     double hardenerG,
-    double additiveG,
+    List<Double> stirredG,
+    List<Entry.Shared> shares,
     boolean asItIs,
     Instant met,
     Double metC,
     Instant weighed,
     Instant used) {
 
+  public Progress {
+    stirredG = List.copyOf(stirredG);
+    shares = List.copyOf(shares);
+  }
+
   /** What a batch waits for. */
   public enum Phase {
-    /** The first part. */
-    BASE,
-    /** The second part, which follows the first as it was really poured. */
-    HARDENER,
-    /** More of the first part: there is too much of the second. */
+    /** The part that goes in first. */
+    FIRST,
+    /** The other, which follows the first as it was really poured. */
+    SECOND,
+    /** More of the first: there is too much of the second. */
     SAVE,
-    /** What is stirred in, which follows both. */
-    ADDITIVE,
+    /** What is stirred in, which follows what is in the cup. */
+    STIR_IN,
     /** It is weighed: its steps. */
     MIX,
     POURED
@@ -46,93 +59,160 @@ public record Progress(
   /**
    * What adding the first part would make of too much of the second.
    *
-   * @param addBaseG to the cup
-   * @param totalG in it then
+   * @param addG to the cup
+   * @param totalG of both parts in it then
    * @param mm3 of that; null while the density is not known
    */
-  public record Still(double addBaseG, double totalG, Double mm3) {}
+  public record Still(double addG, double totalG, Double mm3) {}
 
   static Progress of(Batch b) {
-    return new Progress(b, 0, 0, 0, false, null, null, null, null);
+    return of(b, List.of());
   }
 
-  public double of(Part part) {
-    return switch (part) {
+  private static Progress of(Batch b, List<Entry.Shared> shares) {
+    List<Double> nothing = Collections.nCopies(b.stirred().size(), 0.0);
+    return new Progress(b, 0, 0, nothing, shares, false, null, null, null, null);
+  }
+
+  /** In a clean cup, for whom it was before. */
+  Progress startedOver() {
+    return of(batch, shares);
+  }
+
+  public double of(Ingredient what) {
+    return switch (what.part()) {
       case BASE -> baseG;
       case HARDENER -> hardenerG;
-      case ADDITIVE -> additiveG;
+      case ADDITIVE -> stirredG.get(what.which());
     };
   }
 
-  /** What of a part is to be in the cup; of the first as planned, of the others as they follow. */
-  public double targetG(Part part) {
-    return switch (part) {
-      case BASE -> batch.baseG();
-      case HARDENER -> baseG * batch.hardenerPerBase();
-      case ADDITIVE -> (baseG + hardenerG) * batch.additiveShare();
-    };
+  private double of(Part part) {
+    return of(Ingredient.of(part));
+  }
+
+  /** In the cup of the part that goes in first. */
+  public double firstG() {
+    return of(batch.first());
+  }
+
+  /** In the cup of the part that follows. */
+  public double secondG() {
+    return of(batch.second());
+  }
+
+  /** What is to be in the cup: of the first part as planned, of the others as they follow. */
+  public double targetG(Ingredient what) {
+    if (what.part() == Part.ADDITIVE) {
+      RunPlan.Stirred s = batch.stirred().get(what.which());
+      boolean both = !s.early();
+      return s.share() * (both ? baseG + hardenerG : firstG() * (1 + batch.secondPerFirst()));
+    }
+    return what.part() == batch.first()
+        ? batch.firstG() + shares.stream().mapToDouble(Entry.Shared::firstG).sum()
+        : firstG() * batch.secondPerFirst();
+  }
+
+  private boolean lacks(Ingredient what) {
+    return of(what) < targetG(what) * (1 - batch.tolerance());
+  }
+
+  /** What is stirred in next; empty where nothing is missing. */
+  private Optional<Ingredient> missing() {
+    boolean mixed = !two() || secondG() > 0;
+    return IntStream.range(0, batch.stirred().size())
+        .filter(i -> mixed || batch.stirred().get(i).early())
+        .mapToObj(Ingredient::stirred)
+        .filter(this::lacks)
+        .findFirst();
+  }
+
+  private boolean two() {
+    return batch.hardenerPerBase() > 0;
   }
 
   public Phase phase() {
     if (used != null) {
       return Phase.POURED;
     }
-    if (!asItIs && hardenerG == 0 && baseG < batch.baseG() * (1 - batch.tolerance())) {
-      return Phase.BASE;
+    if (!asItIs && secondG() == 0 && lacks(Ingredient.of(batch.first()))) {
+      return Phase.FIRST;
     }
-    if (batch.hardenerPerBase() > 0) {
-      double off = hardenerG / targetG(Part.HARDENER) - 1;
+    if (two() && secondG() == 0 && missing().isPresent()) {
+      return Phase.STIR_IN;
+    }
+    if (two()) {
+      double off = secondG() / targetG(Ingredient.of(batch.second())) - 1;
       if (off > batch.tolerance()) {
         return Phase.SAVE;
       } else if (off < -batch.tolerance()) {
-        return Phase.HARDENER;
+        return Phase.SECOND;
       }
     }
-    return additiveG < targetG(Part.ADDITIVE) * (1 - batch.tolerance())
-        ? Phase.ADDITIVE
-        : Phase.MIX;
+    return missing().isPresent() ? Phase.STIR_IN : Phase.MIX;
   }
 
   /** What is poured in a phase; empty while nothing is. */
-  Optional<Part> pouring() {
+  Optional<Ingredient> pouring() {
     return switch (phase()) {
-      case BASE, SAVE -> Optional.of(Part.BASE);
-      case HARDENER -> Optional.of(Part.HARDENER);
-      case ADDITIVE -> Optional.of(Part.ADDITIVE);
+      case FIRST, SAVE -> Optional.of(Ingredient.of(batch.first()));
+      case SECOND -> Optional.of(Ingredient.of(batch.second()));
+      case STIR_IN -> missing();
       default -> Optional.empty();
     };
   }
 
-  /** The part that was weighed last, which may still be poured on. */
-  Part last() {
-    return batch.additiveShare() > 0
-        ? Part.ADDITIVE
-        : batch.hardenerPerBase() > 0 ? Part.HARDENER : Part.BASE;
+  /** What was weighed last, which may still be poured on. */
+  Ingredient last() {
+    int late = batch.stirred().size() - 1;
+    while (late >= 0 && two() && batch.stirred().get(late).early()) {
+      late--;
+    }
+    return late >= 0
+        ? Ingredient.stirred(late)
+        : Ingredient.of(two() ? batch.second() : batch.first());
   }
 
-  /** What adding base would make of too much hardener; empty while there is not. */
+  /** What adding the first part would make of too much of the second; empty while there is not. */
   public Optional<Still> still() {
     if (phase() != Phase.SAVE) {
       return Optional.empty();
     }
-    double base = hardenerG / batch.hardenerPerBase();
-    double total = base + hardenerG;
+    double first = secondG() / batch.secondPerFirst();
+    double total = first + secondG();
     return Optional.of(
         new Still(
-            base - baseG, total, batch.density() == null ? null : 1000 * total / batch.density()));
+            first - firstG(),
+            total,
+            batch.density() == null ? null : 1000 * total / batch.density()));
   }
 
   /** Of all parts. */
   public double grams() {
-    return baseG + hardenerG + additiveG;
+    return baseG + hardenerG + stirredG.stream().mapToDouble(g -> g).sum();
   }
 
-  Progress weighed(Instant at, Part part, double grams) {
+  /** Share of what is in the cup that is for its own mould. */
+  public double ownShare() {
+    return batch.firstG() / targetG(Ingredient.of(batch.first()));
+  }
+
+  /** Base and hardener for its own mould. */
+  public Parts own() {
+    return new Parts(baseG, hardenerG).times(ownShare());
+  }
+
+  Progress weighed(Instant at, Ingredient what, double grams) {
+    List<Double> stirred = new ArrayList<>(stirredG);
+    if (what.part() == Part.ADDITIVE) {
+      stirred.set(what.which(), grams);
+    }
     return new Progress(
         batch,
-        part == Part.BASE ? grams : baseG,
-        part == Part.HARDENER ? grams : hardenerG,
-        part == Part.ADDITIVE ? grams : additiveG,
+        what.part() == Part.BASE ? grams : baseG,
+        what.part() == Part.HARDENER ? grams : hardenerG,
+        stirred,
+        shares,
         asItIs,
         met,
         metC,
@@ -140,8 +220,15 @@ public record Progress(
         used);
   }
 
+  Progress shared(Entry.Shared with) {
+    List<Entry.Shared> all = new ArrayList<>(shares);
+    all.add(with);
+    return new Progress(batch, baseG, hardenerG, stirredG, all, asItIs, met, metC, weighed, used);
+  }
+
   Progress met(Instant at, Double roomC) {
-    return new Progress(batch, baseG, hardenerG, additiveG, asItIs, at, roomC, weighed, used);
+    return new Progress(
+        batch, baseG, hardenerG, stirredG, shares, asItIs, at, roomC, weighed, used);
   }
 
   /** In the room as it was when its parts met; empty where it is not known. */
@@ -152,10 +239,10 @@ public record Progress(
   }
 
   Progress takenAsItIs() {
-    return new Progress(batch, baseG, hardenerG, additiveG, true, met, metC, weighed, used);
+    return new Progress(batch, baseG, hardenerG, stirredG, shares, true, met, metC, weighed, used);
   }
 
   Progress used(Instant at) {
-    return new Progress(batch, baseG, hardenerG, additiveG, asItIs, met, metC, weighed, at);
+    return new Progress(batch, baseG, hardenerG, stirredG, shares, asItIs, met, metC, weighed, at);
   }
 }

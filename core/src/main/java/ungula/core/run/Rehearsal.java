@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import ungula.core.run.Entry.Ingredient;
 import ungula.core.run.Entry.Part;
 import ungula.core.run.Progress.Still;
 import ungula.core.run.RunState.Alarm;
@@ -120,7 +121,7 @@ public record Rehearsal(
     /** What is to be poured now, where that is new. */
     private void target(Instant at) {
       Optional<Progress> now = bench.state().current();
-      Optional<Part> part = bench.state().pouring();
+      Optional<Ingredient> part = bench.state().pouring();
       if (now.isEmpty() || part.isEmpty() || now.get().still().isPresent()) {
         return;
       }
@@ -128,7 +129,7 @@ public record Rehearsal(
       double grams = now.get().targetG(part.get());
       Double before = told.put(key + " " + part.get(), grams);
       if (before == null || before != grams) {
-        targets.add(new Target(at, key, part.get(), grams));
+        targets.add(new Target(at, key, part.get().part(), grams));
       }
     }
   }

@@ -68,17 +68,16 @@ public final class Replanned {
   }
 
   private static String weighed(RunPlan plan, Batch b) {
-    String base = Weighing.grams(b.baseG(), plan.units());
-    String first = plan.role().first();
+    String first = Weighing.grams(b.firstG(), plan.units());
     return b.hardenerPerBase() == 0
-        ? base
-        : base
+        ? first
+        : first
             + " "
-            + first
+            + plan.first(b)
             + " + "
-            + Weighing.grams(b.baseG() * b.hardenerPerBase(), plan.units())
+            + Weighing.grams(b.firstG() * b.secondPerFirst(), plan.units())
             + " "
-            + plan.role().second();
+            + plan.second(b);
   }
 
   private void tasks() {

@@ -5,6 +5,8 @@ import java.util.Locale;
 import java.util.Optional;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.Product;
+import ungula.core.run.Entry.Ingredient;
+import ungula.core.run.Entry.Part;
 
 /**
  * What of a plan is frozen when a run is begun: planned again, it stays what this run went by.
@@ -108,6 +110,14 @@ public record RunPlan(
   }
 
   /**
+   * Something stirred into a batch.
+   *
+   * @param share grams of it for each gram of base and hardener
+   * @param early whether it is blended into the part that goes in first, before the other follows
+   */
+  public record Stirred(String name, double share, boolean early) {}
+
+  /**
    * A batch as it was planned.
    *
    * @param key such as {@code pour.1.2}
@@ -115,11 +125,10 @@ public record RunPlan(
    * @param batch of that pour, from 1; 0 is a sealing pour
    * @param name in words, "batch 2, upper half"
    * @param product what its rubber is called where it is kept; empty where that is not
-   * @param baseG of the first part
-   * @param hardenerPerBase grams of the second part for each gram of the first; 0 where there is
-   *     none
-   * @param additive what is stirred in; empty for nothing
-   * @param additiveShare grams of it for each gram of the other two
+   * @param baseG of the base, what the sheet names first
+   * @param hardenerPerBase grams of the hardener for each gram of the base; 0 where there is none
+   * @param hardenerFirst whether the hardener goes into the cup first, and the base follows it
+   * @param stirred in, one after the other
    * @param tolerance share of a part's target that is still right
    * @param density of the mix, g/cm³; null where it is not known
    * @param potLifeMin in the room as planned, from when its parts meet; null where it is not known
@@ -136,8 +145,8 @@ public record RunPlan(
       String product,
       double baseG,
       double hardenerPerBase,
-      String additive,
-      double additiveShare,
+      boolean hardenerFirst,
+      List<Stirred> stirred,
       double tolerance,
       Double density,
       Double potLifeMin,
@@ -145,6 +154,38 @@ public record RunPlan(
       double perTen,
       String used,
       Rise rise) {
+
+    public Batch {
+      stirred = stirred == null ? List.of() : List.copyOf(stirred);
+    }
+
+    /** The part that goes into the cup first. */
+    public Part first() {
+      return hardenerFirst ? Part.HARDENER : Part.BASE;
+    }
+
+    /** The part that follows it. */
+    public Part second() {
+      return hardenerFirst ? Part.BASE : Part.HARDENER;
+    }
+
+    /** Grams of the part that goes in first. */
+    public double firstG() {
+      return hardenerFirst ? baseG * hardenerPerBase : baseG;
+    }
+
+    /** Grams of the part that follows for each gram of the first; 0 where none does. */
+    public double secondPerFirst() {
+      return hardenerFirst ? 1 / hardenerPerBase : hardenerPerBase;
+    }
+
+    /** Whether it can be mixed in one cup with another: of the same, in the same shares. */
+    public boolean mixesWith(Batch other) {
+      return product.equals(other.product)
+          && hardenerPerBase == other.hardenerPerBase
+          && hardenerFirst == other.hardenerFirst
+          && stirred.equals(other.stirred);
+    }
 
     /** Its name as a sentence begins with it. */
     public String title() {
@@ -156,10 +197,29 @@ public record RunPlan(
       return key + ".weigh";
     }
 
-    /** The first part as it is, though it is not what was planned. */
+    /** What went in first is taken as it is, though it is not what was planned. */
     public String base() {
       return key + ".base";
     }
+  }
+
+  /** What something that is weighed is called. */
+  public String called(Batch b, Ingredient what) {
+    return switch (what.part()) {
+      case BASE -> role.first();
+      case HARDENER -> role.second();
+      case ADDITIVE -> b.stirred.get(what.which()).name();
+    };
+  }
+
+  /** What goes into the cup first is called. */
+  public String first(Batch b) {
+    return called(b, Ingredient.of(b.first()));
+  }
+
+  /** What follows it is called. */
+  public String second(Batch b) {
+    return called(b, Ingredient.of(b.second()));
   }
 
   /** Whether a batch is poured onto the first half, the mould turned over. */
@@ -200,6 +260,10 @@ public record RunPlan(
       return batch(w.batch()).map(Batch::weigh).orElse("");
     } else if (e instanceof Entry.StartedOver s) {
       return batch(s.batch()).map(Batch::weigh).orElse("");
+    } else if (e instanceof Entry.Shared s) {
+      return batch(s.batch()).map(Batch::weigh).orElse("");
+    } else if (e instanceof Entry.FedBy f) {
+      return batch(f.batch()).map(Batch::weigh).orElse("");
     } else if (e instanceof Entry.LevelRead l) {
       return of(l.batch(), Kind.LEVEL);
     } else if (e instanceof Entry.Foamed f) {

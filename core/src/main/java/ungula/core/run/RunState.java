@@ -14,7 +14,7 @@ import java.util.Optional;
 import java.util.Set;
 import ungula.core.rubber.Parts;
 import ungula.core.rubber.SecondPart;
-import ungula.core.run.Entry.Part;
+import ungula.core.run.Entry.Ingredient;
 import ungula.core.run.Progress.Phase;
 import ungula.core.run.RunPlan.After;
 import ungula.core.run.RunPlan.Batch;
@@ -56,6 +56,7 @@ public final class RunState {
   private final Map<String, Instant> notGood = new HashMap<>();
   private final Map<String, Level> levels = new LinkedHashMap<>();
   private final Map<String, Entry.Foamed> foam = new HashMap<>();
+  private final Map<String, Entry.FedBy> fedBy = new HashMap<>();
   private final Set<String> lost = new HashSet<>();
   private final Map<String, String> lots = new HashMap<>();
   private String lastLevel;
@@ -103,6 +104,10 @@ public final class RunState {
       tared();
     } else if (e instanceof Entry.Weighed w) {
       weigh(w);
+    } else if (e instanceof Entry.Shared s) {
+      batches.computeIfPresent(s.batch(), (k, p) -> p.shared(s));
+    } else if (e instanceof Entry.FedBy f) {
+      fedBy.put(f.batch(), f);
     } else if (e instanceof Entry.Met m) {
       batches.computeIfPresent(m.batch(), (k, p) -> p.met() == null ? p.met(m.at(), m.roomC()) : p);
     } else if (e instanceof Entry.StartedOver s) {
@@ -140,13 +145,10 @@ public final class RunState {
   }
 
   private void weigh(Entry.Weighed w) {
-    Progress p = batches.get(w.batch());
-    Phase before = p.phase();
-    Progress now = p.weighed(w.at(), w.part(), w.grams());
+    Progress now = batches.get(w.batch()).weighed(w.at(), w.what(), w.grams());
     put(now);
     lastShownG = w.shownG();
-    boolean first = w.part() == Part.BASE && now.phase() == Phase.HARDENER;
-    if (first || now.phase() != before && now.phase() != Phase.MIX) {
+    if (now.phase() != Phase.MIX && !now.pouring().equals(Optional.of(w.what()))) {
       from(lastShownG);
     }
   }
@@ -171,7 +173,7 @@ public final class RunState {
   /**
    * The part that is poured now, or still on: what is weighed may be poured on until it is mixed.
    */
-  private Optional<Part> part(Progress p) {
+  private Optional<Ingredient> part(Progress p) {
     return p.phase() == Phase.MIX && !mixed(p.batch()) ? Optional.of(p.last()) : p.pouring();
   }
 
@@ -182,8 +184,9 @@ public final class RunState {
 
   private void startOver(Entry.StartedOver s) {
     Progress p = batches.get(s.batch());
-    thrownAway.merge(s.batch(), new Parts(p.baseG(), p.hardenerG()), Parts::plus);
-    put(Progress.of(p.batch()));
+    thrownAway.merge(s.batch(), p.own(), Parts::plus);
+    put(p.startedOver());
+    fedBy.remove(s.batch());
     from(null);
   }
 
@@ -226,7 +229,7 @@ public final class RunState {
     double mm3 = 0;
     for (Progress p : batches.values()) {
       boolean same = p.batch().pour() == last.pour();
-      mm3 += same && p.grams() > 0 ? 1000 * p.grams() / p.batch().density() : 0;
+      mm3 += same && p.grams() > 0 ? 1000 * p.ownShare() * p.grams() / p.batch().density() : 0;
       if (p.batch() == last) {
         break;
       }
@@ -414,9 +417,9 @@ public final class RunState {
   /** What to do with the second part of a batch, in words. */
   public SecondPart second(Progress p) {
     return SecondPart.of(
-        true,
-        p.baseG(),
-        p.hardenerG() == 0 ? null : p.hardenerG(),
+        !p.batch().hardenerFirst(),
+        p.firstG(),
+        p.secondG() == 0 ? null : p.secondG(),
         p.batch().hardenerPerBase(),
         p.batch().tolerance(),
         plan.role(),
@@ -483,8 +486,13 @@ public final class RunState {
     return zeroG != null;
   }
 
-  /** The part that is poured now; empty while none is. */
-  public Optional<Part> pouring() {
+  /** In whose cup a batch was mixed, when that was another mould's; empty for its own. */
+  public Optional<Entry.FedBy> fedBy(Batch b) {
+    return Optional.ofNullable(fedBy.get(b.key()));
+  }
+
+  /** What is poured now; empty while nothing is. */
+  public Optional<Ingredient> pouring() {
     return current().flatMap(this::part);
   }
 }

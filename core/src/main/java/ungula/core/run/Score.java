@@ -142,7 +142,7 @@ public record Score(int points, List<Mark> marks) {
         add(
             Subject.RATIO,
             SAVED,
-            b.title() + " got too much " + plan.role().second() + ", and was saved.");
+            b.title() + " got too much " + plan.second(b) + ", and was saved.");
       }
       potLife(b, p);
       window(t, b, p);

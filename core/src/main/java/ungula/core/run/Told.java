@@ -5,7 +5,6 @@ import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Temperature;
 import ungula.core.quantity.Units;
-import ungula.core.run.Entry.Part;
 import ungula.core.run.RunPlan.Batch;
 import ungula.core.run.RunPlan.Kind;
 import ungula.core.run.RunPlan.Task;
@@ -28,6 +27,10 @@ public final class Told {
           + " of "
           + part(plan, w)
           + (w.shownG() == null ? ", typed" : ", from the scale");
+    } else if (e instanceof Entry.Shared s) {
+      return title(plan, s.batch()) + ": weighed for " + s.mould() + " as well";
+    } else if (e instanceof Entry.FedBy f) {
+      return title(plan, f.batch()) + ": mixed in one cup with " + f.mould();
     } else if (e instanceof Entry.Met m) {
       String room = m.roomC() == null ? "" : " at " + Temperature.format(m.roomC(), plan.units());
       return title(plan, m.batch()) + ": the parts met, its pot life begins" + room;
@@ -71,7 +74,13 @@ public final class Told {
 
   private static String label(RunPlan plan, String key) {
     if (key.endsWith(".base")) {
-      return "the " + plan.role().first() + " is taken as it is";
+      String first =
+          plan.batches().stream()
+              .filter(b -> b.base().equals(key))
+              .findFirst()
+              .map(plan::first)
+              .orElse(plan.role().first());
+      return "the " + first + " is taken as it is";
     }
     return plan.task(key).map(Task::label).orElse(key);
   }
@@ -85,11 +94,7 @@ public final class Told {
   }
 
   private static String part(RunPlan plan, Entry.Weighed w) {
-    return w.part() == Part.BASE
-        ? plan.role().first()
-        : w.part() == Part.HARDENER
-            ? plan.role().second()
-            : plan.batch(w.batch()).map(Batch::additive).orElse("additive");
+    return plan.batch(w.batch()).map(b -> plan.called(b, w.what())).orElse("something");
   }
 
   /** What a level says, one sentence. */

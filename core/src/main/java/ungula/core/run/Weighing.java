@@ -3,11 +3,13 @@ package ungula.core.run;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.Units.Display;
 import ungula.core.quantity.Volume;
+import ungula.core.run.Entry.Ingredient;
 import ungula.core.run.Entry.Part;
 import ungula.core.run.Progress.Phase;
 import ungula.core.run.RunPlan.Batch;
@@ -17,6 +19,7 @@ import ungula.core.run.RunPlan.Batch;
  *
  * @param batch by key
  * @param part that is poured
+ * @param which of what is stirred in, from 0
  * @param name of it
  * @param headline what to do
  * @param follows why so much of it
@@ -32,6 +35,7 @@ import ungula.core.run.RunPlan.Batch;
 public record Weighing(
     String batch,
     Part part,
+    int which,
     String name,
     String headline,
     String follows,
@@ -102,7 +106,7 @@ public record Weighing(
   private static final class Making {
     private final RunPlan plan;
     private final Progress p;
-    private final Part part;
+    private final Ingredient what;
     private final double nowG;
     private final double targetG;
     private final boolean unknown;
@@ -111,28 +115,30 @@ public record Weighing(
       this.plan = plan;
       this.unknown = scale && state.grams(0).isEmpty();
       this.p = p;
-      this.part = state.pouring().orElseThrow();
-      this.nowG = grams == null ? p.of(part) : Math.max(0, grams);
+      this.what = state.pouring().orElseThrow();
+      this.nowG = grams == null ? p.of(what) : Math.max(0, grams);
       this.targetG =
-          p.phase() == Phase.SAVE
-              ? p.baseG() + p.still().orElseThrow().addBaseG()
-              : p.targetG(part);
+          p.phase() == Phase.SAVE ? p.firstG() + p.still().orElseThrow().addG() : p.targetG(what);
     }
 
     private Batch batch() {
       return p.batch();
     }
 
+    private String second() {
+      return plan.second(batch());
+    }
+
+    private boolean isFirst() {
+      return what.part() == batch().first();
+    }
+
     private String first() {
-      return plan.role().first();
+      return plan.first(batch());
     }
 
     private String name() {
-      return switch (part) {
-        case BASE -> first();
-        case HARDENER -> plan.role().second();
-        case ADDITIVE -> batch().additive();
-      };
+      return plan.called(batch(), what);
     }
 
     private String say(double g) {
@@ -168,9 +174,9 @@ public record Weighing(
       Place place = place();
       if (p.phase() == Phase.SAVE) {
         return "Too much "
-            + plan.role().second()
+            + second()
             + ": add "
-            + say(targetG - p.baseG())
+            + say(targetG - p.firstG())
             + " of "
             + first()
             + ".";
@@ -183,7 +189,7 @@ public record Weighing(
       }
       return switch (place) {
         case UNDER ->
-            (part == Part.ADDITIVE ? "Add " : "Pour ")
+            (what.part() == Part.ADDITIVE ? "Add " : "Pour ")
                 + name()
                 + " until the mark stands in the green.";
         case GREEN -> "Stop: the " + name() + " is in the green.";
@@ -200,12 +206,16 @@ public record Weighing(
             + volume
             + " are in the cup. If it does not hold that, start again in a clean one.";
       }
-      if (part == Part.BASE || p.phase() == Phase.MIX) {
+      if (isFirst() || p.phase() == Phase.MIX) {
         return weighed();
       }
-      double more = p.baseG() - batch().baseG();
-      boolean off = Math.abs(more) > Math.max(0.05, batch().baseG() * 0.0005);
-      String poured = "You poured " + say(p.baseG()) + " of " + first();
+      if (what.part() == Part.ADDITIVE && batch().stirred().get(what.which()).early()) {
+        return "Blend it into the " + first() + " before the " + second() + " goes in.";
+      }
+      double planned = p.targetG(Ingredient.of(batch().first()));
+      double more = p.firstG() - planned;
+      boolean off = Math.abs(more) > Math.max(0.05, planned * 0.0005);
+      String poured = "You poured " + say(p.firstG()) + " of " + first();
       return off
           ? poured
               + ", "
@@ -221,38 +231,47 @@ public record Weighing(
       if (p.phase() != Phase.MIX) {
         String then =
             batch().hardenerPerBase() > 0
-                ? " The " + plan.role().second() + " follows what you really pour."
+                ? " The " + second() + " follows what you really pour."
                 : "";
-        return batch().title() + ", " + say(targetG) + " of " + name() + "." + then;
+        return batch().title() + ", " + say(targetG) + " of " + name() + shared() + "." + then;
       }
-      String second =
-          p.hardenerG() > 0 ? " and " + say(p.hardenerG()) + " of " + plan.role().second() : "";
-      String third =
-          p.additiveG() > 0 ? ", " + say(p.additiveG()) + " of " + batch().additive() : "";
-      return say(p.baseG()) + " of " + first() + second + third + ".";
+      StringBuilder all = new StringBuilder(say(p.firstG()) + " of " + first());
+      if (p.secondG() > 0) {
+        all.append(" and ").append(say(p.secondG())).append(" of ").append(second());
+      }
+      for (int i = 0; i < p.stirredG().size(); i++) {
+        Ingredient stirred = Ingredient.stirred(i);
+        all.append(", ").append(say(p.of(stirred))).append(" of ");
+        all.append(plan.called(batch(), stirred));
+      }
+      return all.append('.').toString();
+    }
+
+    /** Whom it is weighed for besides. */
+    private String shared() {
+      return p.shares().stream()
+          .map(s -> ", " + say(s.firstG()) + " of it for " + s.mould())
+          .collect(Collectors.joining());
     }
 
     private Cup cup() {
       double whole =
-          Math.max(batch().baseG(), p.baseG())
-              * (1 + batch().hardenerPerBase())
-              * (1 + batch().additiveShare());
+          Math.max(p.targetG(Ingredient.of(batch().first())), p.firstG())
+              * (1 + batch().secondPerFirst())
+              * (1 + batch().stirred().stream().mapToDouble(RunPlan.Stirred::share).sum());
       double scale = FULL / Math.max(whole, 1e-9);
       List<Layer> layers = new ArrayList<>();
       boolean saves = p.phase() == Phase.SAVE;
       double belowG = 0;
-      if (part != Part.BASE || saves) {
-        belowG += p.baseG();
-        layers.add(new Layer(first(), true, Math.min(1, belowG * scale)));
+      for (Ingredient in : inTheCup(saves)) {
+        belowG += p.of(in);
+        boolean first = in.part() == batch().first();
+        layers.add(new Layer(plan.called(batch(), in), first, Math.min(1, belowG * scale)));
       }
-      if (part == Part.ADDITIVE || saves) {
-        belowG += p.hardenerG();
-        layers.add(new Layer(plan.role().second(), false, Math.min(1, belowG * scale)));
-      }
-      // of base that is added to save a batch the first of it is in already
-      double thereG = saves ? p.baseG() : 0;
+      // of what is added to save a batch the first of it is in already
+      double thereG = saves ? p.firstG() : 0;
       double to = belowG - thereG;
-      layers.add(new Layer(name(), part == Part.BASE, Math.min(1, (to + nowG) * scale)));
+      layers.add(new Layer(name(), isFirst(), Math.min(1, (to + nowG) * scale)));
       return new Cup(
           List.copyOf(layers),
           Math.min(1, (to + low()) * scale),
@@ -260,10 +279,26 @@ public record Weighing(
           Math.min(1, (to + high()) * scale));
     }
 
+    /** What lies under what is poured now, from below. */
+    private List<Ingredient> inTheCup(boolean saves) {
+      List<Ingredient> order = new ArrayList<>();
+      order.add(Ingredient.of(batch().first()));
+      List<Ingredient> late = new ArrayList<>();
+      for (int i = 0; i < batch().stirred().size(); i++) {
+        (batch().stirred().get(i).early() ? order : late).add(Ingredient.stirred(i));
+      }
+      order.add(Ingredient.of(batch().second()));
+      order.addAll(late);
+      return order.stream()
+          .filter(in -> p.of(in) > 0 && (saves || order.indexOf(in) < order.indexOf(what)))
+          .toList();
+    }
+
     Weighing weighing() {
       return new Weighing(
           batch().key(),
-          part,
+          what.part(),
+          what.which(),
           name(),
           headline(),
           follows(),

@@ -31,7 +31,7 @@ public class MixTest {
       Additive additive =
           new Additive("pigment", Additive.Kind.PIGMENT, dose, of, 0.5 + random.nextDouble());
       double volume = 1000 + random.nextInt(5_000_000);
-      Mix mix = Mix.ofVolume(volume, p, p.ratio(), additive);
+      Mix mix = Mix.ofVolume(volume, p, p.ratio(), List.of(additive));
       Near.relative(mix.volumeMm3(), volume, 1e-9);
       double share =
           switch (of) {
@@ -42,7 +42,7 @@ public class MixTest {
           };
       Near.absolute(100 * share, dose, 1e-9);
       Near.relative(mix.hardenerG() / mix.baseG(), p.hardenerPerBase(p.ratio()), 1e-12);
-      Mix same = Mix.ofMass(mix.totalG(), p, p.ratio(), additive);
+      Mix same = Mix.ofMass(mix.totalG(), p, p.ratio(), List.of(additive));
       Near.relative(same.volumeMm3(), volume, 1e-9);
     }
   }
@@ -69,7 +69,8 @@ public class MixTest {
             50,
             resin,
             resin.ratio(),
-            new Additive("spheres", Additive.Kind.FILLER, 12.0, Of.BASE_AND_HARDENER, 0.2));
+            List.of(
+                new Additive("spheres", Additive.Kind.FILLER, 12.0, Of.BASE_AND_HARDENER, 0.2)));
     Near.absolute(mix.totalG(), 112, 1e-9);
     Near.absolute(mix.volumeMm3() / 1000, 152.3, 0.05);
     Near.absolute(mix.density(), 0.736, 0.0005);
@@ -78,7 +79,7 @@ public class MixTest {
   @Test
   public void theSheetsMixedDensityWinsOverAdding() {
     Product gannet = ExampleProducts.all().get("gannet-25");
-    Mix mix = Mix.ofVolume(100_000, gannet, gannet.ratio(), Additive.NONE);
+    Mix mix = Mix.ofVolume(100_000, gannet, gannet.ratio(), List.of());
     Near.absolute(mix.totalG(), 116, 1e-9);
     Near.relative(mix.baseMm3(), 1000 * mix.baseG() / 1.17, 1e-12);
   }
@@ -125,8 +126,7 @@ public class MixTest {
   public void unknownDensityIsNotGuessed() {
     Product blank = ProductWords.blank("blank");
     Ratio ratio = Ratio.parse("100 : 10 by weight");
-    expectThrows(
-        IllegalArgumentException.class, () -> Mix.ofBase(100, blank, ratio, Additive.NONE));
+    expectThrows(IllegalArgumentException.class, () -> Mix.ofBase(100, blank, ratio, List.of()));
     assertTrue(blank.gaps().stream().anyMatch(g -> g.contains("mixed density")));
   }
 }

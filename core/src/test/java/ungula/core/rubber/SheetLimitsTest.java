@@ -98,11 +98,11 @@ public class SheetLimitsTest {
   @Test
   public void partsHaveVolumesAsFarAsTheirDensitiesAreKnown() {
     Product p = rubber("densityBase", "1.04", "densityHardener", "1.22");
-    Mix mix = Mix.ofBase(104, p, p.ratio(), Additive.NONE);
+    Mix mix = Mix.ofBase(104, p, p.ratio(), List.of());
     Near.absolute(mix.baseMm3(), 100_000, 1e-6);
     Near.absolute(mix.hardenerMm3(), 10_400 / 1.22, 1e-6);
     Product bare = rubber("densityBase", "", "densityHardener", "", "densityMixed", "1.1");
-    Mix unknown = Mix.ofBase(100, bare, bare.ratio(), Additive.NONE);
+    Mix unknown = Mix.ofBase(100, bare, bare.ratio(), List.of());
     assertNull(unknown.baseMm3());
     assertNull(unknown.hardenerMm3());
     Near.absolute(unknown.volumeMm3(), 100_000, 1e-6);

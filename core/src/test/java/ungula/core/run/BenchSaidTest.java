@@ -20,6 +20,7 @@ import ungula.core.AnyPlan;
 import ungula.core.master.Tessellation;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.run.Entry.Foam;
+import ungula.core.run.Entry.Ingredient;
 import ungula.core.run.Entry.Part;
 import ungula.core.run.RunPlan.Batch;
 import ungula.core.run.RunPlan.Kind;
@@ -171,7 +172,7 @@ public class BenchSaidTest {
     b.tick(m.now, first.base());
     weighing(b, true, null);
     refused(() -> b.tick(m.now, stir));
-    double hardener = b.state().current().orElseThrow().targetG(Part.HARDENER);
+    double hardener = b.state().current().orElseThrow().targetG(Ingredient.of(Part.HARDENER));
     b.typed(m.now, 0.8 * hardener);
     refused(() -> b.tick(m.now, stir));
     b.typed(m.now, 1.1 * hardener);
@@ -183,7 +184,7 @@ public class BenchSaidTest {
     b.typed(m.now, first.baseG() * first.hardenerPerBase());
     weighing(b, false, null);
     refused(() -> b.tick(m.now, stir));
-    b.typed(m.now, b.state().current().orElseThrow().targetG(Part.ADDITIVE));
+    b.typed(m.now, b.state().current().orElseThrow().targetG(Ingredient.stirred(0)));
     weighing(b, false, null);
     refused(() -> b.tick(m.now, first.used()));
     refused(() -> b.tick(m.now, plan.batches().get(1).key() + ".stir"));

@@ -18,6 +18,7 @@ import org.testng.annotations.Test;
 import ungula.core.Near;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.Product;
+import ungula.core.run.Entry.Ingredient;
 import ungula.core.run.Entry.Part;
 import ungula.core.run.Level.Verdict;
 import ungula.core.run.Progress.Phase;
@@ -25,6 +26,7 @@ import ungula.core.run.Rehearsal.Event;
 import ungula.core.run.RunPlan.After;
 import ungula.core.run.RunPlan.Batch;
 import ungula.core.run.RunPlan.Kind;
+import ungula.core.run.RunPlan.Stirred;
 import ungula.core.run.RunPlan.Task;
 
 /** A base to a hardener as 100 to 10, right within 2 %, in a box 104 × 79 round a flat master. */
@@ -51,8 +53,8 @@ public class BenchTest {
         "",
         baseG,
         0.1,
-        "",
-        0,
+        false,
+        List.of(),
         0.02,
         1.08,
         potLife,
@@ -102,8 +104,8 @@ public class BenchTest {
     assertTrue(b.entries().isEmpty(), "what moves is not kept");
     settled(b, 10, 1206.4);
     Progress p = b.state().current().orElseThrow();
-    assertEquals(p.phase(), Phase.HARDENER);
-    Near.absolute(p.targetG(Part.HARDENER), 120.64, 0.001);
+    assertEquals(p.phase(), Phase.SECOND);
+    Near.absolute(p.targetG(Ingredient.of(Part.HARDENER)), 120.64, 0.001);
     b.tared(at(20));
     b.line(at(30), "D +     0.1 g");
     assertNull(b.state().current().orElseThrow().met(), "it shows no less");
@@ -114,7 +116,7 @@ public class BenchTest {
     assertEquals(p.phase(), Phase.SAVE);
     Near.absolute(100 * p.hardenerG() / p.baseG(), 10.86, 0.005);
     Progress.Still still = p.still().orElseThrow();
-    Near.absolute(still.addBaseG(), 103.6, 0.05);
+    Near.absolute(still.addG(), 103.6, 0.05);
     Near.absolute(still.totalG(), 1441, 0.05);
     Near.absolute(still.mm3(), 1_334_000, 500);
     // more base on top of it, on the same scale
@@ -213,7 +215,8 @@ public class BenchTest {
     settled(b, 0, 400);
     // taken as it is
     b.tick(at(1), "pour.1.1.base");
-    Near.absolute(b.state().current().orElseThrow().targetG(Part.HARDENER), 40, 1e-9);
+    Near.absolute(
+        b.state().current().orElseThrow().targetG(Ingredient.of(Part.HARDENER)), 40, 1e-9);
     refused(b, "pour.1.1.stir", "The hardener is not weighed yet.");
     settled(b, 2, 430);
     refused(b, "pour.1.1.stir", "Pour 10.0 g more of hardener.");
@@ -406,7 +409,7 @@ public class BenchTest {
     Bench b = new Bench(live(batch(1, 500)), List.of());
     b.tared(at(0));
     settled(b, 1, 495);
-    assertEquals(current(b).phase(), Phase.HARDENER);
+    assertEquals(current(b).phase(), Phase.SECOND);
     settled(b, 2, 501);
     assertEquals(current(b).met(), at(2));
     b.stillBase(at(3));
@@ -421,12 +424,14 @@ public class BenchTest {
   @Test
   public void whatIsHeardOfLateIsOfWhatItWasTypedFor() throws Exception {
     Bench b = begun();
-    b.typed(at(0), "pour.1.1", Part.BASE, 1192);
+    b.typed(at(0), "pour.1.1", Ingredient.of(Part.BASE), 1192);
     Bench.Refused no =
-        expectThrows(Bench.Refused.class, () -> b.typed(at(1), "pour.1.1", Part.BASE, 1200));
+        expectThrows(
+            Bench.Refused.class, () -> b.typed(at(1), "pour.1.1", Ingredient.of(Part.BASE), 1200));
     assertEquals(no.getMessage(), "Something else is weighed by now: look, then type it again.");
-    assertThrows(Bench.Refused.class, () -> b.typed(at(1), "pour.1.2", Part.HARDENER, 119));
-    b.typed(at(2), "pour.1.1", Part.HARDENER, 119.2);
+    assertThrows(
+        Bench.Refused.class, () -> b.typed(at(1), "pour.1.2", Ingredient.of(Part.HARDENER), 119));
+    b.typed(at(2), "pour.1.1", Ingredient.of(Part.HARDENER), 119.2);
     assertEquals(current(b).phase(), Phase.MIX);
     assertThrows(Bench.Refused.class, () -> b.level(at(3), "pour.1.2", 20));
     b.level(at(3), "pour.1.1", 20);
@@ -456,17 +461,147 @@ public class BenchTest {
     Batch b0 = batch(1, 1000);
     Batch with =
         new Batch(
-            b0.key(), 1, 1, b0.name(), "", 1000, 0.1, "thinner", 0.05, 0.02, 1.08, 20.0, 28, 2,
-            b0.used(), RISE);
+            b0.key(),
+            1,
+            1,
+            b0.name(),
+            "",
+            1000,
+            0.1,
+            false,
+            List.of(new Stirred("thinner", 0.05, false)),
+            0.02,
+            1.08,
+            20.0,
+            28,
+            2,
+            b0.used(),
+            RISE);
     Bench b = new Bench(plan(with), List.of());
     b.typed(at(0), 1010);
     b.typed(at(1), 101);
-    assertEquals(current(b).phase(), Phase.ADDITIVE);
-    Near.absolute(current(b).targetG(Part.ADDITIVE), 0.05 * 1111, 1e-9);
+    assertEquals(current(b).phase(), Phase.STIR_IN);
+    Near.absolute(current(b).targetG(Ingredient.stirred(0)), 0.05 * 1111, 1e-9);
     refused(b, "pour.1.1.stir", "Stir in 55.6 g of thinner first.");
     b.typed(at(2), 55.6);
     assertEquals(current(b).phase(), Phase.MIX);
     b.tick(at(3), "pour.1.1.stir");
+  }
+
+  private static Batch with(boolean hardenerFirst, Stirred... stirred) {
+    Batch b = batch(1, 1000);
+    return new Batch(
+        b.key(),
+        1,
+        1,
+        b.name(),
+        "",
+        1000,
+        0.1,
+        hardenerFirst,
+        List.of(stirred),
+        0.02,
+        1.08,
+        20.0,
+        28,
+        2,
+        b.used(),
+        RISE);
+  }
+
+  @Test
+  public void severalThingsAreStirredInOneAfterTheOther() throws Exception {
+    Stirred thinner = new Stirred("thinner", 0.05, false);
+    Bench b = new Bench(plan(with(false, thinner, new Stirred("pigment", 0.01, false))), List.of());
+    b.typed(at(0), 1000);
+    b.typed(at(1), 100);
+    refused(b, "pour.1.1.stir", "Stir in 55.0 g of thinner first.");
+    b.typed(at(2), 55);
+    refused(b, "pour.1.1.stir", "Stir in 11.0 g of pigment first.");
+    Ingredient pigment = Ingredient.stirred(1);
+    assertEquals(b.state().pouring().orElseThrow(), pigment);
+    assertEquals(Weighing.of(b.plan(), b.state(), false, null).orElseThrow().which(), 1);
+    // what is typed is of what it was typed for, though two are additives
+    assertThrows(Bench.Refused.class, () -> b.typed(at(3), "pour.1.1", Ingredient.stirred(0), 56));
+    b.typed(at(3), "pour.1.1", pigment, 11);
+    assertEquals(current(b).phase(), Phase.MIX);
+    Near.absolute(current(b).grams(), 1166, 1e-9);
+    // poured on until it is stirred
+    b.typed(at(4), "pour.1.1", pigment, 11.1);
+    assertEquals(
+        new Bench(b.plan(), b.entries()).state().progress(b.plan().batches().get(0)), current(b));
+  }
+
+  /**
+   * The hardener goes in first by habit: the base follows it, and pigment is blended in between.
+   */
+  @Test
+  public void theHardenerMayGoInFirst() throws Exception {
+    Bench b = new Bench(plan(with(true, new Stirred("pigment", 0.02, true))), List.of());
+    assertEquals(b.state().pouring().orElseThrow(), Ingredient.of(Part.HARDENER));
+    refused(b, "pour.1.1.stir", "The hardener is not weighed yet.");
+    b.typed(at(0), 101);
+    assertEquals(current(b).phase(), Phase.STIR_IN);
+    // of all that will be in the cup, by what was really poured of the first
+    Near.absolute(current(b).targetG(Ingredient.stirred(0)), 0.02 * 101 * 11, 1e-9);
+    b.typed(at(1), 22.2);
+    assertNull(current(b).met(), "what is blended into one part starts no pot life");
+    Near.absolute(current(b).targetG(Ingredient.of(Part.BASE)), 1010, 1e-9);
+    b.typed(at(2), 1100);
+    assertEquals(current(b).met(), at(2));
+    assertEquals(current(b).phase(), Phase.SAVE);
+    Near.absolute(current(b).still().orElseThrow().addG(), 9, 1e-9);
+    refused(
+        b,
+        "pour.1.1.stir",
+        "There is too much base: add 9.0 g of hardener, or start again" + " in a clean cup.");
+    b.typed(at(3), 110);
+    assertEquals(current(b).phase(), Phase.STIR_IN, "pigment follows what was added");
+    Near.absolute(current(b).targetG(Ingredient.stirred(0)), 24.2, 1e-9);
+    b.typed(at(4), 24.2);
+    assertEquals(current(b).phase(), Phase.MIX);
+  }
+
+  /** One cup for two moulds: each has its share, its pot life and its level. */
+  @Test
+  public void aBatchFeedsAnotherMould() throws Exception {
+    Bench b = new Bench(plan(batch(1, 1000)), List.of());
+    Bench other = new Bench(plan(batch(1, 500)), List.of());
+    Batch its = other.plan().batches().get(0);
+    Entry.Shared with = new Entry.Shared(at(0), "pour.1.1", "r2", "Lid", its.key(), 0);
+    b.share(at(0), "pour.1.1", with, its);
+    b.share(at(0), "pour.1.1", with, its);
+    assertEquals(current(b).shares().size(), 1, "twice is once");
+    Near.absolute(current(b).targetG(Ingredient.of(Part.BASE)), 1500, 1e-9);
+    assertTrue(
+        Weighing.of(b.plan(), b.state(), false, null)
+            .orElseThrow()
+            .follows()
+            .contains("500.0 g of it for Lid"));
+    b.typed(at(1), 1500);
+    assertThrows(Bench.Refused.class, () -> b.share(at(1), "pour.1.1", with, its));
+    b.typed(at(2), 150);
+    Near.absolute(current(b).own().totalG(), 1100, 1e-9);
+    double mm3 = b.state().pouredMm3(current(b).batch()).orElseThrow();
+    Near.absolute(mm3, 1_100_000 / 1.08, 1e-6);
+    other.fed(at(3), its.key(), "r1", "Block", current(b));
+    Progress fed = current(other);
+    assertEquals(fed.phase(), Phase.MIX);
+    Near.absolute(fed.baseG(), 500, 1e-9);
+    Near.absolute(fed.hardenerG(), 50, 1e-9);
+    assertEquals(fed.met(), current(b).met(), "one pot life");
+    assertEquals(other.state().fedBy(its).orElseThrow().mould(), "Block");
+    assertThrows(Bench.Refused.class, () -> other.fed(at(4), its.key(), "r1", "Block", current(b)));
+    // together all of the cup
+    Near.absolute(fed.grams() + current(b).own().totalG(), current(b).grams(), 1e-9);
+    int shared = 1;
+    assertThrows(Bench.Refused.class, () -> b.correct(at(5), shared, "It was not."));
+    b.startOver(at(5), "pour.1.1");
+    Near.absolute(b.state().thrownAway(current(b).batch()).totalG(), 1100, 1e-9);
+    b.correct(at(6), shared, "Not for Lid after all.");
+    Near.absolute(current(b).targetG(Ingredient.of(Part.BASE)), 1000, 1e-9);
+    Batch pigmented = with(false, new Stirred("pigment", 0.01, false));
+    assertThrows(Bench.Refused.class, () -> b.share(at(7), "pour.1.1", with, pigmented));
   }
 
   /** Two coats: the second within a window, or else once the first has set. */

@@ -17,7 +17,6 @@ import ungula.core.Near;
 import ungula.core.job.JobPlan;
 import ungula.core.master.Tessellation;
 import ungula.core.plan.PourPart;
-import ungula.core.run.Entry.Part;
 import ungula.core.run.RunPlan.Batch;
 import ungula.core.run.RunPlan.Kind;
 import ungula.core.run.RunPlan.Task;
@@ -58,8 +57,8 @@ public class FreezeTest {
       for (Batch b : run.batches()) {
         Progress p = end.progress(b);
         assertEquals(p.phase(), Progress.Phase.POURED, b.key());
-        Near.relative(p.of(Part.HARDENER), b.baseG() * b.hardenerPerBase(), 1e-9);
-        additives += p.additiveG() > 0 ? 1 : 0;
+        Near.relative(p.hardenerG(), b.baseG() * b.hardenerPerBase(), 1e-9);
+        additives += p.stirredG().isEmpty() ? 0 : 1;
         levels += end.level(b).isPresent() ? 1 : 0;
       }
       assertTrue(end.alarms().stream().noneMatch(a -> a.at().isAfter(maker.now)));

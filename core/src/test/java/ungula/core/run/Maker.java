@@ -4,7 +4,7 @@ import static org.testng.Assert.assertTrue;
 
 import java.time.Instant;
 import java.util.List;
-import ungula.core.run.Entry.Part;
+import ungula.core.run.Entry.Ingredient;
 import ungula.core.run.RunPlan.Task;
 
 /** Does at a bench what is next, one after the other, as somebody would who does it right. */
@@ -63,7 +63,7 @@ final class Maker {
 
   private void weigh() throws Bench.Refused {
     Progress p = bench.state().current().orElseThrow();
-    Part part = bench.state().pouring().orElseThrow();
+    Ingredient part = bench.state().pouring().orElseThrow();
     now = now.plusSeconds(60);
     bench.typed(now, p.targetG(part));
   }

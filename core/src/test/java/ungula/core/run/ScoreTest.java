@@ -10,6 +10,7 @@ import ungula.core.AnyPlan;
 import ungula.core.AnyPlans;
 import ungula.core.job.JobPlan;
 import ungula.core.master.Tessellation;
+import ungula.core.run.Entry.Ingredient;
 import ungula.core.run.Entry.Part;
 import ungula.core.run.RunPlan.Batch;
 import ungula.core.run.RunPlan.Task;
@@ -125,7 +126,8 @@ public class ScoreTest {
       Batch second = m.bench.plan().batch("coat.2").orElseThrow();
       m.now = met.plusSeconds(60L * minutes[0]);
       m.bench.typed(m.now, second.baseG());
-      m.bench.typed(m.now, m.bench.state().current().orElseThrow().targetG(Part.HARDENER));
+      m.bench.typed(
+          m.now, m.bench.state().current().orElseThrow().targetG(Ingredient.of(Part.HARDENER)));
       int lost =
           score(m).marks().stream()
               .filter(k -> k.subject() == Subject.WINDOW)

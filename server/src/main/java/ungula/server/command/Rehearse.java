@@ -74,7 +74,7 @@ public final class Rehearse {
             ? null
             : row(
                 "addBaseG",
-                tenth(still.addBaseG()),
+                tenth(still.addG()),
                 "totalG",
                 tenth(still.totalG()),
                 "mL",
@@ -150,7 +150,7 @@ public final class Rehearse {
       out.printf(
           Locale.ROOT,
           "Too much hardener: add %.1f g of base, %.1f g in all.%n",
-          r.still().addBaseG(),
+          r.still().addG(),
           r.still().totalG());
     }
     if (r.level() != null) {

@@ -9,6 +9,7 @@ import ungula.core.run.Entry;
  * @param id made where it is done: delivered twice it happens once
  * @param key of the step, gate or batch it is done to
  * @param part that was weighed
+ * @param which of what is stirred in, from 0
  * @param value as typed: grams, or a level
  * @param yes of a gate whether it was seen to, of a verdict whether it is good
  * @param number of the entry it corrects
@@ -22,6 +23,7 @@ record Act(
     Kind kind,
     @Nullable String key,
     Entry.@Nullable Part part,
+    @Nullable Integer which,
     @Nullable String value,
     @Nullable Boolean yes,
     @Nullable Integer number,
@@ -44,6 +46,8 @@ record Act(
     /** What was taken for the second part was still the first. */
     STILL_BASE,
     START_OVER,
+    /** The batch is weighed for another mould as well: the run in which that is made. */
+    SHARE,
     LEAVE_OUT,
     CORRECT,
     /** Rubber is taken from a pack: its key. */

@@ -20,6 +20,8 @@ class Entries {
     @Type(value = Entry.Gated.class, name = "gate"),
     @Type(value = Entry.Tared.class, name = "tare"),
     @Type(value = Entry.Weighed.class, name = "weighed"),
+    @Type(value = Entry.Shared.class, name = "shared"),
+    @Type(value = Entry.FedBy.class, name = "fedBy"),
     @Type(value = Entry.Met.class, name = "met"),
     @Type(value = Entry.StartedOver.class, name = "startedOver"),
     @Type(value = Entry.Done.class, name = "done"),
@@ -38,6 +40,7 @@ class Entries {
   private final JsonMapper mapper =
       JsonMapper.builder()
           .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+          .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
           .addMixIn(Entry.class, Kinds.class)
           .build();
 

@@ -18,6 +18,7 @@ import ungula.server.device.Devices.Scale;
  * @param now when it was asked
  * @param next key of what is to be done next; empty when all is done
  * @param done how many steps are behind, of all
+ * @param sharing moulds the batch at the scale can be weighed for as well
  * @param rehearsal whether nothing of it is kept
  * @param speed of its clock; 1 of one that is kept
  * @param lengthUnit of what is typed without one
@@ -40,6 +41,7 @@ record RunResponse(
     List<ClockView> clocks,
     List<EntryView> entries,
     @Nullable Weighing weighing,
+    List<SharedBatches.SharedMould> sharing,
     boolean rehearsal,
     double speed,
     @Nullable Practised exercise) {
@@ -100,12 +102,14 @@ record RunResponse(
    * @param turned whether it is poured with the mould turned over
    * @param poured whether it is
    * @param level null before it is read
+   * @param first what goes into its cup first is called
    * @param stillBase whether something was just taken for the second part
    * @param cup whether there is anything in the cup
    */
   record BatchView(
       String key,
       String name,
+      String first,
       boolean turned,
       boolean poured,
       boolean mayTakeBase,

@@ -92,6 +92,7 @@ class RunViews {
   RunResponse view(String id, String jobName) {
     Going g = runs.find(id);
     Wall wall = wall(g);
+    List<SharedBatches.SharedMould> sharing = runs.offers(g);
     synchronized (g) {
       Bench bench = g.bench;
       RunPlan plan = bench.plan();
@@ -119,6 +120,7 @@ class RunViews {
           Clock.of(plan, state, now).stream().map(c -> clock(c, wall)).toList(),
           entries(g, plan, entries, wall),
           Weighing.of(plan, state, false, null).orElse(null),
+          sharing,
           g.rehearsal != null,
           speed(g),
           practised(g, plan, state));
@@ -189,9 +191,10 @@ class RunViews {
     return new BatchView(
         b.key(),
         b.name(),
+        plan.first(b),
         plan.turned(b),
         p.phase() == Phase.POURED,
-        p.phase() == Phase.BASE && p.baseG() > 0,
+        p.phase() == Phase.FIRST && p.firstG() > 0,
         p.met() != null && state.pouring().isPresent() && current(state, b),
         p.grams() > 0 && p.phase() != Phase.POURED,
         mm.map(level -> Length.format(level, plan.units())).orElse(""),

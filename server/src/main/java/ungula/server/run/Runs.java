@@ -80,6 +80,7 @@ class Runs implements Devices.Listener {
   private final Map<String, Going> going = new ConcurrentHashMap<>();
   private final List<Watcher> watchers = new CopyOnWriteArrayList<>();
   private final Trend trend = new Trend();
+  private final SharedBatches shared;
   private volatile String atScale;
 
   /** Whether it is known that no run goes on. */
@@ -106,6 +107,7 @@ class Runs implements Devices.Listener {
     this.whole = whole;
     this.json = json;
     this.clock = clock;
+    this.shared = new SharedBatches(this, jobs);
     devices.listen(this);
   }
 
@@ -222,6 +224,11 @@ class Runs implements Devices.Listener {
     return g;
   }
 
+  /** Moulds the batch that a run weighs can be weighed for as well. */
+  List<SharedBatches.SharedMould> offers(Going g) {
+    return shared.offers(g);
+  }
+
   /** Ends a run, or takes it up again. */
   void end(String id, boolean ended) {
     if (find(id).rehearsal != null) {
@@ -242,6 +249,17 @@ class Runs implements Devices.Listener {
 
   /** Does something, and keeps what came of it before anybody is told. */
   void keep(Going g, String act, String who, Doing doing) throws Bench.Refused {
+    int before = g.bench.entries().size();
+    try {
+      keepIts(g, act, who, doing);
+    } finally {
+      if (g.bench.entries().size() > before && g.rehearsal == null) {
+        shared.follow(g);
+      }
+    }
+  }
+
+  private void keepIts(Going g, String act, String who, Doing doing) throws Bench.Refused {
     synchronized (g) {
       if (act != null && g.acts.contains(act)) {
         return;
@@ -282,7 +300,15 @@ class Runs implements Devices.Listener {
     for (int i = before; i < all.size(); i++) {
       mapper.append(new RunMapper.EntryRow(g.id, i + 1, act, who, entries.write(all.get(i))));
     }
-    if (act != null) {
+    boolean moves = false;
+    for (Entry e : all.subList(before, all.size())) {
+      moves |=
+          e instanceof Entry.Done
+              || e instanceof Entry.StartedOver
+              || e instanceof Entry.Corrected
+              || e instanceof Entry.LeftOut;
+    }
+    if (moves) {
       settle(g);
     }
   }
@@ -295,8 +321,7 @@ class Runs implements Devices.Listener {
         continue;
       }
       Parts thrown = g.bench.state().thrownAway(b);
-      Parts mixed = new Parts(p.baseG(), p.hardenerG());
-      Parts all = p.used() == null ? thrown : thrown.plus(mixed);
+      Parts all = p.used() == null ? thrown : thrown.plus(p.own());
       Stocks.Planned planned =
           new Stocks.Planned(b.title(), b.baseG(), b.baseG() * b.hardenerPerBase());
       int number = 1 + g.bench.plan().batches().indexOf(b);
@@ -347,7 +372,12 @@ class Runs implements Devices.Listener {
     String who = act.who() == null ? "" : act.who().strip();
     if (act.kind() != Act.Kind.TARE || tared(g)) {
       try {
-        Doing doing = act.kind() == Act.Kind.LOT ? lot(g, act, at) : b -> to(b, act, at);
+        Doing doing =
+            switch (act.kind()) {
+              case LOT -> lot(g, act, at);
+              case SHARE -> shared.with(g, act.key(), at);
+              default -> b -> to(b, act, at);
+            };
         keep(g, act.id(), who.substring(0, Math.min(MOST_WHO, who.length())), doing);
       } catch (Bench.Refused no) {
         throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "Not now", no.getMessage());
@@ -452,7 +482,8 @@ class Runs implements Devices.Listener {
         if (a.part() == null) {
           b.typed(at, grams);
         } else {
-          b.typed(at, key, a.part(), grams);
+          int which = a.which() == null ? 0 : a.which();
+          b.typed(at, key, new Entry.Ingredient(a.part(), which), grams);
         }
       }
       case TARE -> b.tared(at);
@@ -469,8 +500,8 @@ class Runs implements Devices.Listener {
       case START_OVER -> b.startOver(at, key);
       case LEAVE_OUT -> b.leaveOut(at, key, a.why());
       case CORRECT -> b.correct(at, a.number() == null ? 0 : a.number(), a.why());
-      case LOT, SCALE -> {
-        // of a lot the stock knows more; whose scale it is is nothing that happened
+      case LOT, SHARE, SCALE -> {
+        // of packs and other moulds more is known here; whose scale it is is nothing that happened
       }
     }
   }

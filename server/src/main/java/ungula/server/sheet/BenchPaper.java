@@ -80,7 +80,7 @@ final class BenchPaper {
     float after = pen.left() + pen.widthOf(total.text(), 28, true) + 10;
     pen.text(total.label(), after, pen.y(), 11, true, SheetPen.INK);
     String parts =
-        inOrder("all.base", "all.hardener", "all.additive").stream()
+        inOrder("all.base", "all.hardener", List.of("all.additive", "all.also")).stream()
             .map(c.figures()::get)
             .filter(f -> f != null)
             .map(f -> f.text() + " of " + f.label().replace(" in all", ""))
@@ -92,10 +92,11 @@ final class BenchPaper {
   }
 
   /** In the order they go into the cup. */
-  private List<String> inOrder(String base, String hardener, String additive) {
-    return c.choices().rubber().first() == First.BASE
-        ? List.of(base, hardener, additive)
-        : List.of(hardener, base, additive);
+  private List<String> inOrder(String base, String hardener, List<String> additives) {
+    boolean first = c.choices().rubber().first() == First.BASE;
+    List<String> all = new ArrayList<>(List.of(first ? base : hardener, first ? hardener : base));
+    all.addAll(additives);
+    return all;
   }
 
   private void also(float width) throws IOException {
@@ -128,10 +129,10 @@ final class BenchPaper {
       pen.room(60);
       pen.down(8);
       pen.text("Mix", pen.left() + 18, pen.y(), 8, false, SheetPen.QUIET);
-      boolean third = c.batches().stream().anyMatch(b -> !b.additive().isEmpty());
+      int more = c.batches().stream().mapToInt(b -> b.additives().size()).max().orElse(0);
       boolean base = c.choices().rubber().first() == First.BASE;
       String order = base ? "Base + hardener" : "Hardener + base";
-      pen.text(order + (third ? " + additive" : ""), weigh, pen.y(), 8, false, SheetPen.QUIET);
+      pen.text(order + " + additive".repeat(more), weigh, pen.y(), 8, false, SheetPen.QUIET);
       pen.text("Really weighed, and when", really, pen.y(), 8, false, SheetPen.QUIET);
       pen.down(3);
     }
@@ -161,7 +162,7 @@ final class BenchPaper {
   }
 
   private String weights(PlannedBatch b) {
-    return inOrder(b.base(), b.hardener(), b.additive()).stream()
+    return inOrder(b.base(), b.hardener(), b.additives()).stream()
         .filter(key -> !key.isEmpty())
         .map(key -> c.figures().get(key).text())
         .collect(Collectors.joining(" + "));

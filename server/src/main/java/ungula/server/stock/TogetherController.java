@@ -93,7 +93,7 @@ class TogetherController {
     return job.plan().figures().containsKey("pour.first")
         && rubber.ratio() == null
         && rubber.catalyst() == null
-        && !rubber.additive().used()
+        && rubber.stirredIn().isEmpty()
         && !stocks.toMix(job).isEmpty();
   }
 
