@@ -3328,7 +3328,7 @@ export interface components {
       opens: string;
       part: string;
       pictures: string[];
-      shows: string[];
+      shows: components['schemas']['Figure'][];
       /** @enum {string} */
       status: 'OPEN' | 'READY' | 'RUNNING' | 'DONE' | 'SKIPPED';
       takes: string;
@@ -3412,6 +3412,7 @@ export interface components {
       unit: string;
       /** Format: int32 */
       which: number;
+      working: components['schemas']['Working'];
     };
     WorkView: {
       doing: string;

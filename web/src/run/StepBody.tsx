@@ -1,6 +1,7 @@
 import type { Run, RunLive, RunTask, Weighing } from '../api/client';
 import { left } from './Clocks';
 import { Cup } from './Cup';
+import { FigureText } from '../ui/FigureText';
 import { glued } from '../ui/glued';
 import { Lots } from './Lots';
 import { MouldCut } from './MouldCut';
@@ -56,7 +57,17 @@ export function StepBody({ run, task, live, now, early, weighing, foam, pick }: 
             <span className={`digits ${weighing.place}`}>{weighing.now}</span>
             <b>{weighing.unit}</b>
             <span className="of">
-              of {weighing.target}
+              of{' '}
+              <FigureText
+                figure={{
+                  key: `weigh.${weighing.batch}`,
+                  label: weighing.name,
+                  value: 0,
+                  text: weighing.target,
+                  exact: weighing.target,
+                  working: weighing.working,
+                }}
+              />
               <br />
               <strong>{weighing.left}</strong>
             </span>
@@ -128,8 +139,10 @@ export function StepBody({ run, task, live, now, early, weighing, foam, pick }: 
         {task.first !== '' && <p className="follows">Before it: {task.first}.</p>}
         {task.kind !== 'WEIGH' && (
           <ul className="shows">
-            {task.shows.map((s) => (
-              <li key={s}>{glued(s)}</li>
+            {task.shows.map((f) => (
+              <li key={f.label}>
+                {f.label}: <FigureText figure={f} />
+              </li>
             ))}
           </ul>
         )}

@@ -58,6 +58,7 @@ const WEIGHING: Weighing = {
   now: '0.0',
   unit: 'g',
   target: '423.2 g',
+  working: { formula: 'as planned', givens: [], steps: [], rounding: '', plusMinus: '' },
   left: '423.2 g to go',
   place: 'UNDER',
   spoilt: false,

@@ -16,6 +16,10 @@ export function FigureText({ figure, lone }: { figure: Figure | undefined; lone?
   if (!figure) {
     return <>–</>;
   }
+  // of what was kept before workings were, the number alone is known
+  if (figure.working.formula === '') {
+    return <>{figure.text}</>;
+  }
   return (
     <OverlayTrigger
       trigger="click"

@@ -115,7 +115,7 @@ public record Ratio(Basis basis, double base, double hardener) {
   }
 
   /** The same of parts that go by other names. */
-  static String sentence(double secondPerFirst, String first, String second) {
+  public static String sentence(double secondPerFirst, String first, String second) {
     return "for every 100 g of " + first + ", " + grams(100 * secondPerFirst) + " of " + second;
   }
 

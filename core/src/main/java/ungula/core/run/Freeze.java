@@ -201,7 +201,6 @@ public final class Freeze {
                 .filter(Freeze::keeps)
                 .map(figures::get)
                 .filter(Objects::nonNull)
-                .map(this::said)
                 .toList(),
             s.cautions().stream()
                 .map(cautions::get)
@@ -281,10 +280,6 @@ public final class Freeze {
   private static After after(Step.After a) {
     return new After(
         a.key(), a.from() == Step.After.From.BEGIN, a.leastMin(), a.mostMin(), a.nextDayMin());
-  }
-
-  private String said(Figure f) {
-    return f.label() + ": " + f.text();
   }
 
   private static Kind hands(Step s, String batch) {

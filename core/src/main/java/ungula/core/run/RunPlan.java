@@ -7,6 +7,7 @@ import ungula.core.quantity.Units;
 import ungula.core.rubber.Product;
 import ungula.core.run.Entry.Ingredient;
 import ungula.core.run.Entry.Part;
+import ungula.core.working.Figure;
 
 /**
  * What of a plan is frozen when a run is begun: planned again, it stays what this run went by.
@@ -59,7 +60,7 @@ public record RunPlan(
    * @param why one line of reason; empty where it goes without saying
    * @param minutes it takes, in the room as it was planned
    * @param batch it is done with; empty for none
-   * @param shows what one wants to know at that moment, in words
+   * @param shows what one wants to know at that moment, each with its working as planned
    * @param cares what may go wrong at it, in words
    */
   public record Task(
@@ -72,7 +73,7 @@ public record RunPlan(
       double minutes,
       String batch,
       List<After> after,
-      List<String> shows,
+      List<Figure> shows,
       List<String> cares) {
 
     public Task {

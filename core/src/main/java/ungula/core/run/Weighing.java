@@ -1,18 +1,26 @@
 package ungula.core.run;
 
+import static ungula.core.working.Given.Source.CHOSEN;
+import static ungula.core.working.Given.Source.COMPUTED;
+import static ungula.core.working.Given.Source.MEASURED;
+import static ungula.core.working.Given.Source.SHEET;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Share;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.Units.Display;
 import ungula.core.quantity.Volume;
+import ungula.core.rubber.Ratio;
 import ungula.core.run.Entry.Ingredient;
 import ungula.core.run.Entry.Part;
 import ungula.core.run.Progress.Phase;
 import ungula.core.run.RunPlan.Batch;
+import ungula.core.working.Working;
 
 /**
  * What is to be done at the scale now, as it is read from two metres.
@@ -26,6 +34,7 @@ import ungula.core.run.RunPlan.Batch;
  * @param now in the cup, its digits
  * @param unit of all that is said here
  * @param target that is to be in the cup, with its unit
+ * @param working how that came about
  * @param left until then, in words
  * @param place how the cup stands to it
  * @param cup levels in it
@@ -42,6 +51,7 @@ public record Weighing(
     String now,
     String unit,
     String target,
+    Working working,
     String left,
     Place place,
     Cup cup,
@@ -279,6 +289,40 @@ public record Weighing(
           Math.min(1, (to + high()) * scale));
     }
 
+    /** By what was really poured, as far as anything was. */
+    private Working working() {
+      RunPlan.Batch b = batch();
+      if (p.phase() == Phase.SAVE) {
+        return Working.of("the second part as poured ÷ ratio")
+            .given(second() + " poured", say(p.secondG()), MEASURED)
+            .given("ratio", ratio(), SHEET)
+            .done();
+      }
+      if (what.part() == Part.ADDITIVE) {
+        boolean early = b.stirred().get(what.which()).early();
+        return Working.of(
+                early ? "both parts as they will be × dose" : "both parts as poured × dose")
+            .given("both parts", say(targetG / b.stirred().get(what.which()).share()), COMPUTED)
+            .given("dose", Share.format(b.stirred().get(what.which()).share(), 2), CHOSEN)
+            .done();
+      }
+      if (!isFirst()) {
+        return Working.of("the first part as poured × ratio")
+            .given(first() + " poured", say(p.firstG()), MEASURED)
+            .given("ratio", ratio(), SHEET)
+            .done();
+      }
+      Working.Builder w =
+          Working.of(p.shares().isEmpty() ? "as planned" : "as planned + for other moulds")
+              .given(b.name(), say(b.firstG()), COMPUTED);
+      p.shares().forEach(s -> w.given("for " + s.mould(), say(s.firstG()), COMPUTED));
+      return w.done();
+    }
+
+    private String ratio() {
+      return Ratio.sentence(batch().hardenerPerBase(), plan.role().first(), plan.role().second());
+    }
+
     /** What lies under what is poured now, from below. */
     private List<Ingredient> inTheCup(boolean saves) {
       List<Ingredient> order = new ArrayList<>();
@@ -305,6 +349,7 @@ public record Weighing(
           digits(nowG, plan.units()),
           unit(nowG, plan.units()),
           say(targetG),
+          working(),
           left(),
           place(),
           cup(),

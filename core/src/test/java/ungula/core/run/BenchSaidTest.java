@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.testng.annotations.Test;
 import ungula.core.AnyPlan;
 import ungula.core.master.Tessellation;
@@ -84,7 +85,14 @@ public class BenchSaidTest {
     int told = 0;
     for (Task t = maker.next(); t != null; t = maker.next()) {
       RunState.Window w = maker.bench.state().window(t, maker.now);
-      say(low(t.kind()), t.label(), t.what(), t.why(), String.join("; ", t.shows()));
+      say(
+          low(t.kind()),
+          t.label(),
+          t.what(),
+          t.why(),
+          t.shows().stream()
+              .map(f -> f.label() + ": " + f.text())
+              .collect(Collectors.joining("; ")));
       t.cares().forEach(c -> say("  mind", c));
       if (w.opens() != null) {
         say("  opens", clock(w.opens()) + (w.missed() ? ", missed" : ""));

@@ -8,6 +8,7 @@ import ungula.core.run.Entry;
 import ungula.core.run.Level;
 import ungula.core.run.RunPlan.Kind;
 import ungula.core.run.Weighing;
+import ungula.core.working.Figure;
 import ungula.server.device.Devices.Scale;
 
 /**
@@ -88,7 +89,7 @@ record RunResponse(
       String first,
       String opens,
       String notGood,
-      List<String> shows,
+      List<Figure> shows,
       List<String> cares,
       boolean lot,
       List<String> pictures) {}

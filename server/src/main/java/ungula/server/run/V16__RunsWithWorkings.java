@@ -12,11 +12,15 @@ import org.flywaydb.core.api.migration.Context;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Batches of runs that were begun with one additive at most have it as the first of several. */
+/**
+ * Runs that were begun with one additive at most have it as the first of several; what they show at
+ * a step is a figure, whose working was not kept yet.
+ */
 @Component
-class V16__RunsStirInSeveral extends BaseJavaMigration {
+class V16__RunsWithWorkings extends BaseJavaMigration {
 
   private final JsonMapper mapper = JsonMapper.builder().build();
 
@@ -27,7 +31,7 @@ class V16__RunsStirInSeveral extends BaseJavaMigration {
     try (Statement s = db.createStatement();
         ResultSet rows = s.executeQuery("SELECT id, plan FROM run")) {
       while (rows.next()) {
-        plans.put(rows.getString(1), several(rows.getString(2)));
+        plans.put(rows.getString(1), now(rows.getString(2)));
       }
     }
     try (PreparedStatement s = db.prepareStatement("UPDATE run SET plan = ? WHERE id = ?")) {
@@ -39,7 +43,7 @@ class V16__RunsStirInSeveral extends BaseJavaMigration {
     }
   }
 
-  private String several(String kept) {
+  private String now(String kept) {
     JsonNode plan = mapper.readTree(kept);
     for (JsonNode batch : plan.path("batches")) {
       String name = batch.path("additive").asString("");
@@ -52,6 +56,20 @@ class V16__RunsStirInSeveral extends BaseJavaMigration {
       }
       b.remove("additive");
       b.remove("additiveShare");
+    }
+    for (JsonNode task : plan.path("tasks")) {
+      ArrayNode shows = mapper.createArrayNode();
+      for (JsonNode said : task.path("shows")) {
+        String[] parts = said.asString().split(": ", 2);
+        ObjectNode figure = shows.addObject();
+        figure.put("key", "").put("label", parts[0]).put("value", 0.0);
+        figure.put("text", parts[parts.length - 1]).put("exact", parts[parts.length - 1]);
+        ObjectNode working = figure.putObject("working").put("formula", "");
+        working.putArray("givens");
+        working.putArray("steps");
+        working.put("rounding", "").put("plusMinus", "");
+      }
+      ((ObjectNode) task).set("shows", shows);
     }
     return mapper.writeValueAsString(plan);
   }
