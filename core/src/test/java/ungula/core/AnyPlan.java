@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import ungula.core.choice.CastAmount;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.choice.Materials;
@@ -185,6 +186,20 @@ public record AnyPlan(Choices choices, Recorded recorded, MasterFacts facts, Pro
     if (r.nextInt(3) == 0) {
       edits.add(Edit.of("mould.insideLengthMm", Math.max(1, l + r.nextInt(80) - 30) + " mm"));
     }
+    // of what was asked about later, so that the rest stays as it was
+    Random more = new Random(Double.doubleToLongBits(l + 1000 * h + w));
+    edits.add(Edit.of("rubber.also.dosePct", more.nextInt(3) == 0 ? "1 %" : ""));
+    edits.add(Edit.of("cast.amount.filler.dosePct", more.nextInt(3) == 0 ? "20 %" : ""));
+    edits.add(Edit.of("cast.amount.filler.density", "0.3"));
+    edits.add(Edit.of("cast.amount.also.dosePct", more.nextInt(3) == 0 ? "2 %" : ""));
+    edits.add(Edit.of("cast.amount.also.density", "2"));
+    edits.add(Edit.of("cast.amount.inserts", more.nextInt(4) == 0 ? "2" : ""));
+    edits.add(Edit.of("cast.amount.way", any(CastAmount.Way.values(), more)));
+    edits.add(Edit.of("cast.amount.heldMm3", more.nextBoolean() ? "" : h * w + " mL"));
+    edits.add(Edit.of("cast.pressureKpa", more.nextInt(3) == 0 ? "400 kPa" : ""));
+    edits.add(Edit.of("cast.series.releaseEvery", more.nextBoolean() ? "" : "5"));
+    edits.add(Edit.of("cast.series.perMix", String.valueOf(1 + more.nextInt(3))));
+    edits.add(Edit.of("cast.series.marginPct", more.nextBoolean() ? "" : "40 %"));
     Choices c = ChoiceWords.edit(Choices.fresh(Units.METRIC), edits, product);
     Recorded patched = Recorded.of(Map.of("master.patch", any(Patch.values(), r)));
     return new AnyPlan(c, patched, facts, product);

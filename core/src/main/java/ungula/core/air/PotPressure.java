@@ -1,5 +1,7 @@
 package ungula.core.air;
 
+import java.util.List;
+
 /**
  * What a pressure pot does to trapped air: it shrinks, V·p₀/(p₀ + p), at one temperature (Boyle).
  */
@@ -11,6 +13,9 @@ public final class PotPressure {
   /** What casting pots are commonly run at, over the air's pressure. */
   public static final double USUAL_KPA = 400;
 
+  /** What pots are run at, from the least to the most. */
+  public static final List<Double> COMMON_KPA = List.of(100.0, 200.0, 400.0, 550.0);
+
   private PotPressure() {}
 
   /**
@@ -19,6 +24,16 @@ public final class PotPressure {
    */
   public static double shrunk(double volumeMm3, double gaugeKpa) {
     return volumeMm3 * AIR_KPA / (AIR_KPA + gaugeKpa);
+  }
+
+  /**
+   * How wide a bubble is under pressure, as a share of its width before.
+   *
+   * @param gaugeKpa over the air's
+   * @param airKpa of the air outside
+   */
+  public static double acrossShare(double gaugeKpa, double airKpa) {
+    return Math.cbrt(airKpa / (airKpa + gaugeKpa));
   }
 
   /** Diameter of a ball of a volume, mm. */

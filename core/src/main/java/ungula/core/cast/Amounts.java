@@ -1,5 +1,6 @@
 package ungula.core.cast;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import ungula.core.pour.Vessel;
@@ -15,14 +16,17 @@ import ungula.core.rubber.Ratio;
  * @param mixedMm3 of all that is mixed; null where no density says
  * @param aG part A; null where its parts are measured by volume and no density is known
  * @param bG part B; null likewise
- * @param fillersG all that is stirred in
+ * @param fillerG each that is stirred in
  * @param linesMm how high part A stands in the cup, and all of it once B is in; empty without a cup
  */
 public record Amounts(
-    Double mixedMm3, Double aG, Double bG, double fillersG, List<Double> linesMm) {
+    Double mixedMm3, Double aG, Double bG, List<Double> fillerG, List<Double> linesMm) {
 
   /** Left in cups and on sticks, of all that is mixed. */
   public static final double USUAL_LOSS = 0.06;
+
+  /** More foam than a mould takes, so that it fills it. */
+  public static final double USUAL_PACK = 0.2;
 
   /**
    * What is cast: a room of a known volume, or as much as a master weighs times a factor.
@@ -92,17 +96,17 @@ public record Amounts(
     if (h == null) {
       return measured(cast, moreMm3, loss, liquid, fillers, cup);
     }
-    double fillersPerA = 0;
+    List<Double> perA = new ArrayList<>();
     double mm3PerA = liquid.known() ? 1000 / liquid.densityA() : Double.NaN;
     if (h > 0) {
       mm3PerA += liquid.known() ? 1000 * h / liquid.densityB() : Double.NaN;
     }
     for (Additive f : fillers) {
       double grams = f.dosePct() / 100 * f.ofBoth(h) * (1 + h);
-      fillersPerA += grams;
+      perA.add(grams);
       mm3PerA += f.density() == null ? Double.NaN : 1000 * grams / f.density();
     }
-    double gramsPerA = 1 + h + fillersPerA;
+    double gramsPerA = 1 + h + perA.stream().mapToDouble(g -> g).sum();
     double density = gramsPerA / mm3PerA;
     boolean byMassAlone = cast.grams != null && moreMm3 == 0;
     if (Double.isNaN(density) && !byMassAlone) {
@@ -120,7 +124,7 @@ public record Amounts(
         Double.isNaN(density) ? null : (Double) (aG * mm3PerA),
         aG,
         aG * h,
-        aG * fillersPerA,
+        perA.stream().map(g -> aG * g).toList(),
         cup == null ? List.of() : lines(cup, 1000 * aG / need(liquid.densityA()), aG * mm3PerA));
   }
 
@@ -149,7 +153,7 @@ public record Amounts(
       throw new IllegalArgumentException("What stands in the cast is larger than the cast.");
     }
     double a = liquid.ratio.base() / (liquid.ratio.base() + liquid.ratio.hardener());
-    return new Amounts(mixed, null, null, 0, lines(cup, mixed * a, mixed));
+    return new Amounts(mixed, null, null, List.of(), lines(cup, mixed * a, mixed));
   }
 
   private static List<Double> lines(Vessel cup, double aMm3, double allMm3) {
@@ -164,9 +168,14 @@ public record Amounts(
     return List.of(cup.levelMm(aMm3), cup.levelMm(allMm3));
   }
 
+  /** All that is stirred in. */
+  public double fillersG() {
+    return fillerG.stream().mapToDouble(g -> g).sum();
+  }
+
   /** Of all that is mixed; null where its parts are not weighed. */
   public Double totalG() {
-    return aG == null ? null : (Double) (aG + bG + fillersG);
+    return aG == null ? null : (Double) (aG + bG + fillersG());
   }
 
   /** g/cm³ of all that is mixed; null where it is not known. */

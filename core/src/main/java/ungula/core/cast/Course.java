@@ -1,6 +1,7 @@
 package ungula.core.cast;
 
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Deque;
 import java.util.List;
@@ -42,10 +43,17 @@ final class Course {
   private int inMoulds;
   private int inPot;
 
+  /** What is done; null where nobody asks. */
+  private final List<Production.Deed> deeds;
+
   /** When somebody is called back next; not before is nothing. */
   private double back = -1;
 
-  Course(Production.Order order, Draws draws, Shifts shifts) {
+  /**
+   * @param deeds what is done is added to; null where nobody asks
+   */
+  Course(Production.Order order, Draws draws, Shifts shifts, List<Production.Deed> deeds) {
+    this.deeds = deeds;
     this.order = order;
     this.draws = draws;
     this.shifts = shifts;
@@ -55,7 +63,8 @@ final class Course {
     this.worn = new int[order.moulds()];
     this.poured = new int[order.moulds()];
     for (int m = 0; m < order.moulds(); m++) {
-      empty.add(m);
+      worn[m] = order.worn(m);
+      emptied(0, m);
     }
     run();
   }
@@ -90,11 +99,22 @@ final class Course {
     if (good < made.length && draws.good(cast[mould])) {
       made[good++] = now / 60;
     }
+    emptied(now, mould);
+  }
+
+  /** Filled again, unless it is worn out: then its successor is. */
+  private void emptied(double now, int mould) {
     if (order.mouldLife() != null && worn[mould] >= order.mouldLife()) {
       worn[mould] = 0;
       events.add(now + 60 * order.remakeMin(), Kind.REMADE, mould);
     } else {
       empty.add(mould);
+    }
+  }
+
+  private void did(double now, boolean pours, List<Integer> moulds) {
+    if (deeds != null) {
+      deeds.add(new Production.Deed(now / 60, pours, moulds));
     }
   }
 
@@ -115,9 +135,11 @@ final class Course {
       return false;
     }
     double done = now + draws.pour(next);
+    List<Integer> filled = new ArrayList<>();
     for (int i = 0; i < many; i++) {
       int mould = empty.poll();
       cast[mould] = next;
+      filled.add(mould + 1);
       worn[mould]++;
       poured[mould]++;
       inMoulds++;
@@ -127,6 +149,7 @@ final class Course {
     }
     idle--;
     events.add(done, Kind.POURED, -1);
+    did(now, true, filled);
     return true;
   }
 
@@ -138,6 +161,7 @@ final class Course {
     inPot--;
     idle--;
     events.add(now + draws.demould(cast[mould]), Kind.OPENED, mould);
+    did(now, false, List.of(mould + 1));
     return true;
   }
 

@@ -19,6 +19,8 @@ public record Made(List<Cast> casts) {
     /** It is used once it is mended. */
     REPAIR,
     SCRAP,
+    /** The first of a cut mould, which takes its crumbs along: no cast, though it wears on it. */
+    CLEANING,
     /** Not a cast: another record does not count. */
     STRUCK
   }
@@ -62,6 +64,11 @@ public record Made(List<Cast> casts) {
     return casts.stream()
         .filter(c -> c.result != Result.STRUCK && !struck.contains(c.number))
         .toList();
+  }
+
+  /** Those that were to be casts. */
+  public int tried() {
+    return counting().size() - count(Result.CLEANING);
   }
 
   public int count(Result result) {

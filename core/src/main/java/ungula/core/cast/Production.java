@@ -29,6 +29,7 @@ public final class Production {
    * @param mouldLife casts a mould takes; null: more than are made
    * @param remakeMin from the last cast of a mould to the first of its successor
    * @param potHolds moulds that cure at the same time; null: all of them
+   * @param worn casts each mould gave before, the first in front; of those not named none
    */
   public record Order(
       int casts,
@@ -42,9 +43,41 @@ public final class Production {
       double spread,
       Integer mouldLife,
       double remakeMin,
-      Integer potHolds) {
+      Integer potHolds,
+      List<Integer> worn) {
+
+    /** Of new moulds. */
+    public Order(
+        int casts,
+        int moulds,
+        double pourMin,
+        double cureMin,
+        double demouldMin,
+        int people,
+        int perMix,
+        double scrap,
+        double spread,
+        Integer mouldLife,
+        double remakeMin,
+        Integer potHolds) {
+      this(
+          casts,
+          moulds,
+          pourMin,
+          cureMin,
+          demouldMin,
+          people,
+          perMix,
+          scrap,
+          spread,
+          mouldLife,
+          remakeMin,
+          potHolds,
+          List.of());
+    }
 
     public Order {
+      worn = List.copyOf(worn);
       if (casts < 1 || moulds < 1 || people < 1 || perMix < 1) {
         throw new IllegalArgumentException(
             "There is at least one cast to make, one mould, one person, and one mould to a mix.");
@@ -74,8 +107,48 @@ public final class Production {
           spread,
           mouldLife,
           remakeMin,
-          potNow);
+          potNow,
+          worn);
     }
+
+    /** As everything goes that is neither faster nor slower than planned, and none is scrap. */
+    private Order steady() {
+      return new Order(
+          casts,
+          moulds,
+          pourMin,
+          cureMin,
+          demouldMin,
+          people,
+          perMix,
+          0,
+          0,
+          mouldLife,
+          remakeMin,
+          potHolds,
+          worn);
+    }
+
+    int worn(int mould) {
+      return mould < worn.size() ? worn.get(mould) : 0;
+    }
+  }
+
+  /**
+   * Something done by hand.
+   *
+   * @param atMin from the start
+   * @param pours whether moulds are filled; else one is opened and closed again
+   * @param moulds it is done to, from 1
+   */
+  public record Deed(double atMin, boolean pours, List<Integer> moulds) {}
+
+  /** What is done when, as long as all takes what is planned and none is scrap. */
+  public static List<Deed> steps(Order order, Hours.Calendar calendar, long start) {
+    Order steady = order.steady();
+    List<Deed> deeds = new ArrayList<>();
+    new Course(steady, new Draws(steady, 0, 0), new Shifts(calendar, start), deeds);
+    return List.copyOf(deeds);
   }
 
   /** What there is too little of. */
@@ -181,11 +254,11 @@ public final class Production {
     for (int r = 0; r < repeats; r++) {
       Draws draws = new Draws(of, seed, r);
       int moulds = Math.min(of.moulds, of.casts);
-      all[r] = new Course(of.withMoulds(moulds), draws, shifts);
+      all[r] = new Course(of.withMoulds(moulds), draws, shifts, null);
       double least = draws.inMouldsMin();
       // so many moulds cannot be done before they have held all casts
       while (--moulds > 0 && least / moulds < all[r].minutes()) {
-        Course c = new Course(of.withMoulds(moulds), draws, shifts);
+        Course c = new Course(of.withMoulds(moulds), draws, shifts, null);
         all[r] = c.minutes() < all[r].minutes() ? c : all[r];
       }
     }

@@ -6,7 +6,17 @@ package ungula.core.choice;
  * @param perMix moulds that one mix fills
  * @param scrapPct casts that are no good
  * @param spreadPct how much times vary
+ * @param releaseEvery casts after which the mould is released again; null: before each, where it
+ *     has to be
+ * @param gaveBefore casts the first mould gave before they were counted here; null: none
+ * @param marginPct asked on top of what a cast costs; null: no price is asked for
  */
-public record CastSeries(int perMix, double scrapPct, double spreadPct) {
-  static final CastSeries USUAL = new CastSeries(1, 5, 20);
+public record CastSeries(
+    int perMix,
+    double scrapPct,
+    double spreadPct,
+    Integer releaseEvery,
+    Integer gaveBefore,
+    Double marginPct) {
+  static final CastSeries USUAL = new CastSeries(1, 5, 20, null, null, null);
 }

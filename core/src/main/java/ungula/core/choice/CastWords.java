@@ -25,13 +25,36 @@ final class CastWords {
         .open(amount + "inserts", "rods cast in", Kind.count("rod", "rods", 1, 500), "none")
         .word(amount + "insertAcrossMm", "diameter of a rod", Kind.length(0.1, LARGEST_MM))
         .word(amount + "insertLongMm", "length of a rod in the cast", Kind.length(0.1, LARGEST_MM))
+        .open(amount + "shellMm", "thickness of the shell", Kind.length(0.2, 200), "?")
+        .open(
+            amount + "riseTimes",
+            "what is cast foams up",
+            Kind.plain("times", 1.1, 60, 0.5),
+            "as its sheet says")
+        .open(amount + "packPct", "more foam than fills it", Kind.percent(0, 200), "the usual 20 %")
         .open(amount + "filler.name", "what is stirred into a cast", Kind.text(60), "filler")
         .open(amount + "filler.dosePct", "dose of it", Kind.percent(0, 400), "nothing")
         .word(amount + "filler.of", "what its dose is a share of", Kind.choice(Additive.Of.class))
         .open(amount + "filler.density", "density of it", Kind.density(), "?");
+    book.open(amount + "also.name", "what else is stirred into a cast", Kind.text(60), "pigment")
+        .open(amount + "also.dosePct", "dose of that", Kind.percent(0, 100), "nothing")
+        .word(amount + "also.of", "what the dose of that is of", Kind.choice(Additive.Of.class))
+        .open(amount + "also.density", "density of that", Kind.density(), "?");
+    book.open("cast.pressureKpa", "pressure it sets under", Kind.pressure(1000), "no pressure");
     String series = "cast.series.";
     book.word(series + "perMix", "moulds one mix fills", Kind.count("mould", "moulds", 1, 500))
         .word(series + "scrapPct", "casts that are no good", Kind.percent(0, 90))
-        .word(series + "spreadPct", "how much times vary", Kind.percent(0, 200));
+        .word(series + "spreadPct", "how much times vary", Kind.percent(0, 200))
+        .open(
+            series + "releaseEvery",
+            "release again after",
+            Kind.count("cast", "casts", 1, 1000),
+            "every cast")
+        .open(
+            series + "gaveBefore",
+            "casts it gave before",
+            Kind.count("cast", "casts", 1, 100_000),
+            "none")
+        .open(series + "marginPct", "margin", Kind.percent(0, 1000), "no price");
   }
 }

@@ -7,13 +7,17 @@ import ungula.core.rubber.Product.Chemistry;
 /** What is cast in a mould, and what it does to the rubber. */
 public enum CastingMaterial implements Choosable {
   URETHANE("urethane resin", 80, true),
+  FLEXIBLE("flexible urethane", 50, true),
+  FOAM("urethane foam", 90, true),
   EPOXY("epoxy", 70, true),
   POLYESTER("polyester", 100, true),
   PLASTER("plaster", 45, false),
   CONCRETE("concrete", 50, false),
-  WAX("wax", 75, false),
+  WAX("wax, poured", 75, false),
+  INJECTED_WAX("wax, injected", 68, false),
   METAL("low-melting metal", 180, false),
   SILICONE("silicone", 25, false),
+  APPLIANCE("silicone appliance", 25, false),
   SOAP("soap", 65, false);
 
   private final String text;
@@ -50,7 +54,12 @@ public enum CastingMaterial implements Choosable {
       case CEMENT -> CONCRETE;
       case WAX -> WAX;
       case ADDITION, CONDENSATION -> SILICONE;
-      default -> URETHANE;
+      default ->
+          product.riseTimes() != null
+              ? FOAM
+              : product.scale() == Product.Scale.SHORE_A && product.hardness() != null
+                  ? FLEXIBLE
+                  : URETHANE;
     };
   }
 
@@ -67,10 +76,13 @@ public enum CastingMaterial implements Choosable {
           "It gets hotter than the rubber stands.",
           "Use a rubber for more heat, or cast it cooler or in layers.");
     }
-    if (this == SILICONE && rubber.silicone()) {
+    if ((this == SILICONE || this == APPLIANCE) && rubber.silicone()) {
       return Contact.release("Silicone bonds to silicone");
     }
-    if (rubber == Chemistry.URETHANE && (this == URETHANE || this == EPOXY || this == POLYESTER)) {
+    if (this == FOAM) {
+      return Contact.release("Foam bonds to what it rises against");
+    }
+    if (rubber == Chemistry.URETHANE && attacks) {
       return Contact.release("Resin bonds to urethane rubber");
     }
     if (rubber == Chemistry.LATEX && (this == POLYESTER || this == METAL)) {

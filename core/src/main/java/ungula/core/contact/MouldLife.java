@@ -31,13 +31,17 @@ public record MouldLife(int addition, int condensation, int urethane, int latex)
   public static MouldLife usual(CastingMaterial cast) {
     return switch (cast) {
       case URETHANE -> new MouldLife(60, 45, 20, 5);
+      case FLEXIBLE -> new MouldLife(60, 45, 20, 5);
+      case FOAM -> new MouldLife(40, 30, 15, 5);
       case EPOXY -> new MouldLife(50, 35, 15, 5);
       case POLYESTER -> new MouldLife(20, 15, 5, 1);
       case PLASTER -> new MouldLife(200, 150, 300, 100);
       case CONCRETE -> new MouldLife(80, 60, 250, 60);
       case WAX -> new MouldLife(250, 200, 80, 60);
+      case INJECTED_WAX -> new MouldLife(250, 200, 80, 60);
       case METAL -> new MouldLife(30, 35, 1, 1);
       case SILICONE -> new MouldLife(80, 60, 60, 30);
+      case APPLIANCE -> new MouldLife(80, 60, 60, 30);
       case SOAP -> new MouldLife(300, 250, 150, 80);
     };
   }

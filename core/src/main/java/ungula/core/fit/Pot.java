@@ -22,6 +22,11 @@ public record Pot(double diameterMm, double heightMm) {
   /** Bands round it. */
   public static final double BAND_MM = 3;
 
+  /** Radius round 1, 2, 3 … circles of radius one. */
+  private static final double[] ROUND = {
+    1, 2, 2.1547, 2.4142, 2.7013, 3, 3, 3.3048, 3.6131, 3.8130, 3.9238, 4.0296
+  };
+
   /**
    * A way to stand a mould in a pot.
    *
@@ -60,6 +65,22 @@ public record Pot(double diameterMm, double heightMm) {
         .stream()
         .min((a, b) -> Double.compare(a.overMm, b.overMm))
         .orElseThrow();
+  }
+
+  /**
+   * How many alike stand in it side by side and on each other: as many circles as fit a circle
+   * (radius of the smallest circle round n equal ones, the best known packings), times layers.
+   */
+  public int holds(Stood each) {
+    if (!each.fits()) {
+      return 0;
+    }
+    double room = (diameterMm - 2 * CLEAR_MM) / each.circleMm;
+    int side = 1;
+    while (side < ROUND.length && ROUND[side] <= room * (1 + 1e-9)) {
+      side++;
+    }
+    return side * (int) Math.max(1, Math.floor((heightMm - 2 * CLEAR_MM) / each.highMm));
   }
 
   private Stood stood(String text, double circle, double high, boolean strapped) {

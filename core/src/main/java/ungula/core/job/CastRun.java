@@ -3,18 +3,20 @@ package ungula.core.job;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
+import ungula.core.cast.Made;
 import ungula.core.cast.Production;
+import ungula.core.cast.Production.Deed;
 import ungula.core.cast.Production.Order;
 import ungula.core.cast.Production.Outcome;
 import ungula.core.choice.CastSeries;
-import ungula.core.plan.AmountPart;
-import ungula.core.plan.CastPart;
+import ungula.core.fit.Pot;
+import ungula.core.plan.EquipmentPart;
 import ungula.core.plan.LifePart;
 import ungula.core.plan.Plan;
-import ungula.core.pour.Pace;
 import ungula.core.rubber.Product;
+import ungula.core.step.CastTimes;
 import ungula.core.step.Cost;
-import ungula.core.workshop.Rate;
 import ungula.core.workshop.Workshop;
 
 /**
@@ -25,8 +27,10 @@ import ungula.core.workshop.Workshop;
  * @param ofAPour casts
  * @param start second of the epoch: when the first mould is open, or now
  * @param rows with one mould, two, three …
+ * @param deeds what is done when, as planned
  */
-public record CastRun(Order order, int left, int ofAPour, long start, List<Row> rows) {
+public record CastRun(
+    Order order, int left, int ofAPour, long start, List<Row> rows, List<Deed> deeds) {
 
   /** So many moulds are looked at. */
   private static final int MOST_MOULDS = 8;
@@ -42,8 +46,9 @@ public record CastRun(Order order, int left, int ofAPour, long start, List<Row> 
    * With so many moulds.
    *
    * @param cost of all moulds that are used up; null while it is not known
+   * @param each what a cast comes to, with its share of the moulds and of scrap; null likewise
    */
-  public record Row(int moulds, int used, Double cost, Outcome outcome) {}
+  public record Row(int moulds, int used, Double cost, Double each, Outcome outcome) {}
 
   /** Why it is not known yet; empty when it is. */
   public static Optional<String> missing(JobPlan job) {
@@ -52,10 +57,7 @@ public record CastRun(Order order, int left, int ofAPour, long start, List<Row> 
     if (plan.choices().cast().wanted() == null) {
       return Optional.of("Say how many casts are wanted.");
     }
-    if (cast == null) {
-      return Optional.of("Say which product is cast: its sheet says how long a cast stays in.");
-    }
-    if (cast.demouldMin() == null) {
+    if (cast != null && cast.demouldMin() == null) {
       return Optional.of(
           "The sheet of " + cast.name() + " does not say when a cast can be taken out.");
     }
@@ -70,70 +72,99 @@ public record CastRun(Order order, int left, int ofAPour, long start, List<Row> 
   /**
    * What is still to be cast.
    *
-   * @param usable casts that are made already
+   * @param made so far: each mould has given what it gave
    * @param now second of the epoch: what is left begins no sooner
    * @throws IllegalArgumentException when it cannot be done in the workshop's hours
    */
-  public static CastRun of(JobPlan job, int usable, long now) {
+  public static CastRun of(JobPlan job, Made made, long now) {
     Plan plan = job.plan();
     Workshop w = plan.workshop();
     LifePart life = plan.life().orElseThrow();
     CastSeries series = plan.choices().cast().series();
     Integer moulds = plan.choices().rubber().moulds();
+    int usable = made.usable();
     int left = Math.max(1, plan.choices().cast().wanted() - usable);
     int pours = (int) Math.ceil((double) left / life.castsOfAPour());
+    CastTimes times = CastTimes.of(job.steps());
+    int many = moulds == null ? 1 : moulds;
     Order order =
         new Order(
             pours,
-            moulds == null ? 1 : moulds,
-            pourMin(plan),
-            plan.brief().inRoomMin(plan.brief().cast(), plan.brief().cast().demouldMin()),
-            w.rates().get(Rate.CAST_OUT) + w.rates().get(Rate.CLOSE),
+            many,
+            times.pourMin(),
+            times.cureMin(),
+            times.demouldMin(),
             w.hours().people(),
             series.perMix(),
-            series.scrapPct() / 100,
+            scrap(made, series),
             series.spreadPct() / 100,
             (int) life.pours(),
             job.steps().openMin(),
-            null);
+            inPot(plan),
+            worn(made, series, many, life));
     // what was cast was cast in a mould that is open
     long start = usable > 0 ? now : Math.max(now, job.steps().open());
     List<Row> rows = new ArrayList<>();
     for (int m = 1; m <= Math.max(order.moulds(), Math.min(MOST_MOULDS, pours)); m++) {
       if (m <= MOST_MOULDS || m == order.moulds()) {
-        rows.add(row(job, order.withMoulds(m), start));
+        rows.add(row(job, order.withMoulds(m), left, start));
       }
     }
-    return new CastRun(order, left, life.castsOfAPour(), start, List.copyOf(rows));
+    List<Deed> deeds = Production.steps(order, w.hours().calendar(), start);
+    return new CastRun(order, left, life.castsOfAPour(), start, List.copyOf(rows), deeds);
   }
 
-  private static Row row(JobPlan job, Order order, long start) {
+  /** What scrap there really was, once a mould gave enough to tell; else as it was said. */
+  private static double scrap(Made made, CastSeries series) {
+    int casts = made.tried();
+    return casts < ENOUGH
+        ? series.scrapPct() / 100
+        : Math.min(MOST_SCRAP, made.count(Made.Result.SCRAP) / (double) casts);
+  }
+
+  /** So many casts say how many are scrap. */
+  public static final int ENOUGH = 20;
+
+  private static final double MOST_SCRAP = 0.9;
+
+  private static List<Integer> worn(Made made, CastSeries series, int moulds, LifePart life) {
+    int before = series.gaveBefore() == null ? 0 : series.gaveBefore();
+    return IntStream.rangeClosed(1, moulds)
+        .map(m -> made.of(m) / life.castsOfAPour() + (m == 1 ? before : 0))
+        .boxed()
+        .toList();
+  }
+
+  /** How many moulds set under pressure at the same time; null where none do, or nobody knows. */
+  private static Integer inPot(Plan plan) {
+    Pot pot = plan.workshop().equipment().pot();
+    Pot.Stood stood = plan.equipment().map(EquipmentPart::inPot).orElse(null);
+    boolean pressed = plan.choices().cast().pressureKpa() != null;
+    return !pressed || pot == null || stood == null || !stood.fits() ? null : pot.holds(stood);
+  }
+
+  private static Row row(JobPlan job, Order order, int left, long start) {
     Outcome outcome =
         Production.of(order, job.plan().workshop().hours().calendar(), start, SEED, courses(order));
     int used = 0;
-    for (int casts : outcome.perMould()) {
-      used += Math.max(1, (casts + order.mouldLife() - 1) / order.mouldLife());
+    int poured = 0;
+    for (int m = 0; m < outcome.perMould().size(); m++) {
+      int casts = outcome.perMould().get(m);
+      int before = m < order.worn().size() ? order.worn().get(m) : 0;
+      used += Math.max(1, (before + casts + order.mouldLife() - 1) / order.mouldLife());
+      poured += casts;
     }
     int all = used;
-    return new Row(
-        order.moulds(), all, Cost.of(job.steps()).map(c -> c.moulds(all)).orElse(null), outcome);
+    Optional<Cost> cost = Cost.of(job.steps());
+    Double moulds = cost.map(c -> c.moulds(all)).orElse(null);
+    int casts = poured;
+    Double each =
+        cost.flatMap(c -> c.ofAPour().map(m -> (c.moulds(all) + casts * m) / left)).orElse(null);
+    return new Row(order.moulds(), all, moulds, each, outcome);
   }
 
   private static int courses(Order order) {
     return Math.max(20, Math.min(COURSES, MOST_CASTS / order.casts()));
-  }
-
-  /** Weighing, stirring and pouring one mix. */
-  private static double pourMin(Plan plan) {
-    Pace pace = plan.workshop().mixing().pace();
-    AmountPart amount = plan.amount().orElseThrow();
-    CastPart cast = plan.cast().orElseThrow();
-    double mm3 =
-        amount.amounts() == null || amount.amounts().mixedMm3() == null
-            ? cast.volumeMm3()
-            : amount.amounts().mixedMm3();
-    return plan.workshop().rates().get(Rate.CAST_MIX)
-        + pace.pouringMin(mm3 * plan.choices().cast().series().perMix());
   }
 
   /** Of those that are wanted, what so many good pours give. */

@@ -8,7 +8,9 @@ import static ungula.core.working.Given.Source.SHEET;
 
 import java.util.List;
 import java.util.Optional;
+import ungula.core.air.PotPressure;
 import ungula.core.cast.Amounts;
+import ungula.core.cast.Method;
 import ungula.core.cast.OpeningForce;
 import ungula.core.choice.CastAmount;
 import ungula.core.parting.Parting;
@@ -17,7 +19,9 @@ import ungula.core.quantity.Area;
 import ungula.core.quantity.Density;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Pressure;
 import ungula.core.quantity.Share;
+import ungula.core.quantity.Vacuum;
 import ungula.core.rubber.Additive;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.Ratio;
@@ -77,21 +81,55 @@ public record AmountPart(
 
   private static Amounts amounts(Brief b, CastPart cast, NamedVessel cup) {
     CastAmount a = asked(b);
+    boolean byMass = byMass(b);
+    double liquid = liquidShare(b);
+    // what goes by mass is what it is, foamed or not
+    double more = byMass ? 1 : liquid;
     Amounts.Cast what =
         switch (a.taken()) {
-          case MODEL -> Amounts.Cast.ofCavity(cast.solidMm3());
-          case HELD -> Amounts.Cast.ofCavity(a.heldMm3());
+          case MODEL -> Amounts.Cast.ofCavity(liquid * cast.solidMm3());
+          case HELD -> Amounts.Cast.ofCavity(liquid * a.heldMm3());
+          case SHELL -> Amounts.Cast.ofCavity(liquid * shellMm3(b, cast));
           case WEIGHT -> Amounts.Cast.ofMaster(a.masterG(), a.factor());
           case LAST -> Amounts.Cast.ofMaster(a.lastG(), 1);
         };
     return Amounts.of(
         what,
-        a.taken() == CastAmount.Way.LAST ? 0 : a.rodsMm3(),
-        a.withChannels() ? 0 : cast.volumeMm3() - cast.solidMm3(),
+        a.taken() == CastAmount.Way.LAST ? 0 : more * a.rodsMm3(),
+        a.withChannels() ? 0 : more * (cast.volumeMm3() - cast.solidMm3()),
         a.loss(),
         liquid(b, cast),
-        a.filler().used() ? List.of(a.filler()) : List.of(),
+        a.stirredIn(),
         cup == null ? null : cup.vessel());
+  }
+
+  /** Of a shell all over the surface. */
+  private static double shellMm3(Brief b, CastPart cast) {
+    return shellMm2(b, cast) * asked(b).shellMm();
+  }
+
+  /** Where a cast is poured in through its open base, that is left open. */
+  private static double shellMm2(Brief b, CastPart cast) {
+    if (b.facts().report() == null) {
+      throw new IllegalArgumentException(
+          "How much surface it has is not known of a master without a model: weigh the first shell,"
+              + " and go by the last cast.");
+    }
+    return b.facts().report().areaMm2() - (cast.sprue() == null ? b.facts().restMm2() : 0);
+  }
+
+  /** How often what is cast foams up; 1 where it does not. */
+  public static double rise(Brief b) {
+    double usual = Method.of(b.castingMaterial()).rise();
+    Double said = asked(b).riseTimes();
+    Double sheet = b.cast() == null ? null : b.cast().riseTimes();
+    return usual == 1 ? 1 : said != null ? said : sheet != null ? sheet : usual;
+  }
+
+  /** Of a room that is filled, what is mixed: less where it foams up. */
+  private static double liquidShare(Brief b) {
+    double rise = rise(b);
+    return rise == 1 ? 1 : (1 + asked(b).packed()) / rise;
   }
 
   private static Amounts.Liquid liquid(Brief b, CastPart cast) {
@@ -127,10 +165,14 @@ public record AmountPart(
   public Optional<Double> more() {
     if (amounts == null
         || amounts.mixedMm3() == null
-        || asked(brief).taken() == CastAmount.Way.MODEL) {
+        || asked(brief).taken() == CastAmount.Way.MODEL
+        || asked(brief).taken() == CastAmount.Way.SHELL) {
       return Optional.empty();
     }
-    double model = (cast.volumeMm3() - asked(brief).rodsMm3()) * (1 + asked(brief).loss());
+    double model =
+        liquidShare(brief)
+            * (cast.volumeMm3() - asked(brief).rodsMm3())
+            * (1 + asked(brief).loss());
     return Optional.of(amounts.mixedMm3() / model - 1);
   }
 
@@ -148,10 +190,41 @@ public record AmountPart(
     if (opening != null) {
       opens(figures);
     }
+    if (brief.choices().cast().pressureKpa() != null) {
+      bubble(figures, brief.choices().cast().pressureKpa());
+    }
+  }
+
+  /** What pressure makes of a bubble, as it shows on a cast. */
+  private void bubble(FigureBook figures, double kpa) {
+    double air = Vacuum.airKpa(brief.workshop().air().altitudeM());
+    double across = PotPressure.acrossShare(kpa, air);
+    Working.Builder w =
+        Working.of("across = ∛(air ÷ (air + pressure)), until the pressure is let off")
+            .given("air outside", Pressure.format(air, brief.units()), DEFAULT)
+            .given("pressure", Pressure.format(kpa, brief.units()), CHOSEN);
+    for (double other : PotPressure.COMMON_KPA) {
+      w.step(
+          "At "
+              + Pressure.format(other, brief.units())
+              + " it is "
+              + Numbers.fixed(PotPressure.acrossShare(other, air), 2)
+              + " times as wide.");
+    }
+    figures.put(
+        "cast.bubble",
+        "of its width is left of a bubble",
+        across,
+        Share.format(across, 0),
+        w.done());
   }
 
   private boolean byMass() {
-    CastAmount.Way way = asked(brief).taken();
+    return byMass(brief);
+  }
+
+  private static boolean byMass(Brief b) {
+    CastAmount.Way way = asked(b).taken();
     return way == CastAmount.Way.WEIGHT || way == CastAmount.Way.LAST;
   }
 
@@ -160,11 +233,16 @@ public record AmountPart(
     CastAmount.Way way = a.taken();
     boolean rods = a.rodsMm3() > 0 && way != CastAmount.Way.LAST;
     String less = rods ? " − rods" : "";
+    boolean foams = liquidShare(brief) != 1 && !byMass();
+    String foam = foams ? " × (1 + more to fill it) ÷ what it rises" : "";
     Working.Builder w =
         Working.of(
             switch (way) {
-              case MODEL -> "(cast" + less + " + sprue and vents) × (1 + what is left in cups)";
-              case HELD -> "(what the mould held" + less + ") × (1 + what is left in cups)";
+              case MODEL ->
+                  "(cast" + less + " + sprue and vents)" + foam + " × (1 + what is left in cups)";
+              case HELD ->
+                  "(what the mould held" + less + ")" + foam + " × (1 + what is left in cups)";
+              case SHELL -> "(surface × thickness" + less + ") × (1 + what is left in cups)";
               case WEIGHT ->
                   "(master × factor" + less + " + sprue and vents) × (1 + what is left in cups)";
               case LAST -> "the last cast × (1 + what is left in cups)";
@@ -172,6 +250,9 @@ public record AmountPart(
     switch (way) {
       case MODEL -> w.given("cast", brief.ml(cast.solidMm3()), COMPUTED);
       case HELD -> w.given("what the mould held", brief.ml(a.heldMm3()), MEASURED);
+      case SHELL ->
+          w.given("surface", brief.area(shellMm2(brief, cast)), COMPUTED)
+              .given("thickness", brief.mm(a.shellMm()), CHOSEN);
       case WEIGHT ->
           w.given("master", Mass.format(a.masterG(), brief.units()), MEASURED)
               .given("factor", Numbers.trimmed(a.factor(), 3), CHOSEN);
@@ -182,6 +263,10 @@ public record AmountPart(
     }
     if (rods) {
       w.given("rods", brief.ml(a.rodsMm3()), CHOSEN);
+    }
+    if (foams) {
+      w.given("rises", Numbers.trimmed(rise(brief), 1) + " times", DEFAULT)
+          .given("more to fill it", Share.format(a.packed(), 0), DEFAULT);
     }
     return w.given(
             "left in cups", Share.format(a.loss(), 0), a.lossPct() == null ? DEFAULT : CHOSEN)
@@ -215,16 +300,36 @@ public record AmountPart(
     if (p != null && amounts.bG() > 0) {
       each(figures, p);
     }
-    Additive filler = asked(brief).filler();
-    if (amounts.fillersG() > 0) {
+    List<Additive> stirred = asked(brief).stirredIn();
+    for (int i = 0; i < stirred.size(); i++) {
+      Additive a = stirred.get(i);
       figures.mass(
-          "cast.filler",
-          filler.name().isEmpty() ? "filler" : filler.name(),
-          amounts.fillersG(),
+          i == 0 ? "cast.filler" : "cast.also",
+          names(brief).get(i),
+          amounts.fillerG().get(i),
           Working.of("dose × what it is a share of")
-              .given("dose", Share.typed(filler.dosePct()) + " " + filler.of().text(), CHOSEN)
+              .given("dose", Share.typed(a.dosePct()) + " " + a.of().text(), CHOSEN)
               .done());
     }
+    if (liquidShare(brief) != 1) {
+      figures.put(
+          "cast.fill",
+          "of the mould is filled before it rises",
+          liquidShare(brief),
+          Share.format(liquidShare(brief), 0),
+          Working.of("(1 + more to fill it) ÷ what it rises")
+              .given("more to fill it", Share.format(asked(brief).packed(), 0), DEFAULT)
+              .given("rises", Numbers.trimmed(rise(brief), 1) + " times", DEFAULT)
+              .done());
+    }
+  }
+
+  /** What is stirred in is called, one after the other. */
+  public static List<String> names(Brief b) {
+    CastAmount a = asked(b);
+    return a.stirredIn().stream()
+        .map(s -> !s.name().isEmpty() ? s.name() : s == a.filler() ? "filler" : "pigment")
+        .toList();
   }
 
   private void each(FigureBook figures, Product p) {

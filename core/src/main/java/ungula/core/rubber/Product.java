@@ -45,6 +45,7 @@ import ungula.core.quantity.Timespan;
  * @param shrinkagePct linear
  * @param heatLimitC of a rubber: hottest casting material
  * @param peakC of a casting material: as hot as it gets in the mould
+ * @param riseTimes of a casting material that foams: to so many times its volume, free
  * @param coats of a release or sealer
  * @param dryMin of each coat, until the next or the rubber may follow
  * @param packs sold in, both parts together or apart, each by rising mass; empty when not known
@@ -83,6 +84,7 @@ public record Product(
     Double shrinkagePct,
     Double heatLimitC,
     Double peakC,
+    Double riseTimes,
     Integer coats,
     Double dryMin,
     List<Pack> packs,
@@ -278,6 +280,7 @@ public record Product(
         shrinkagePct,
         heatLimitC,
         peakC,
+        riseTimes,
         coats,
         dryMin,
         packs,

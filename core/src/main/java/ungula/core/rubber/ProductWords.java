@@ -48,6 +48,7 @@ public final class ProductWords {
         null,
         null,
         null,
+        null,
         "");
   }
 
@@ -88,6 +89,7 @@ public final class ProductWords {
         .open("shrinkagePct", "linear shrinkage", Kind.percent(-2, 10), OPEN)
         .open("heatLimitC", "hottest casting material", Kind.temperature(0, 600), OPEN)
         .open("peakC", "as hot as it gets", Kind.temperature(0, 600), OPEN)
+        .open("riseTimes", "it foams up", Kind.plain("times", 1.1, 60, 0.5), "not at all")
         .open("coats", "coats", Kind.count("coat", "coats", 1, 10), OPEN)
         .open("dryMin", "drying time", Kind.minutes(10_000), OPEN)
         .open("packs", "packs", Kind.parsed("packs", Pack::parse, Pack::text), OPEN)

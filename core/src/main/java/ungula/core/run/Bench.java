@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import ungula.core.cast.Made.Result;
 import ungula.core.device.Reading;
 import ungula.core.quantity.Mass;
 import ungula.core.run.Entry.Ingredient;
@@ -258,6 +259,9 @@ public final class Bench {
       return;
     }
     Task t = task(key);
+    if (t.kind() == Kind.RESULT) {
+      throw new Refused("Say how the cast came out.");
+    }
     if (t.asked()) {
       gate(at, key, false);
     } else if (state.open(t)) {
@@ -476,6 +480,35 @@ public final class Bench {
       pass(at, t);
     }
     add(new Entry.Judged(at, key, good));
+  }
+
+  /**
+   * How a cast came out.
+   *
+   * @param grams it weighs; null where it was not weighed
+   * @throws Refused before it is out, or without a reason why it is no good
+   */
+  public void came(Instant at, String key, Result result, Double grams, String why) throws Refused {
+    Task t = task(key);
+    if (t.kind() != Kind.RESULT || result == Result.STRUCK) {
+      throw new Refused("That is not asked of “" + t.label() + "”.");
+    }
+    if (grams != null && !(grams > 0)) {
+      throw new Refused("A cast weighs more than nothing.");
+    }
+    boolean good = result == Result.GOOD || result == Result.CLEANING;
+    if (!good && (why == null || why.isBlank())) {
+      throw new Refused("Say why it is not good.");
+    }
+    Optional<Task> first = notYet(at, t);
+    if (first.isPresent()) {
+      throw first(first.get());
+    }
+    if (state.open(t)) {
+      pass(at, t);
+      int mould = Integer.parseInt(key.substring(key.lastIndexOf('.') + 1));
+      add(new Entry.Came(at, key, mould, result, grams, good ? "" : why.strip()));
+    }
   }
 
   /**

@@ -76,7 +76,10 @@ public record Clock(
               + (p.batch().rise() == null ? ": use within " : ": pour within ")
               + Timespan.formatMin(Math.floor(left.toSeconds() / 60.0));
     }
-    return state.next(now).map(Task::label).orElse("the mould is made");
+    return state
+        .next(now)
+        .map(Task::label)
+        .orElse(plan.casts().isEmpty() ? "the mould is made" : "the cast is out");
   }
 
   private static Clock potLife(Progress p, Instant by, RunState state) {

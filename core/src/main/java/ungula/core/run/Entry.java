@@ -1,6 +1,7 @@
 package ungula.core.run;
 
 import java.time.Instant;
+import ungula.core.cast.Made.Result;
 
 /**
  * Something that happened at the bench. Entries are appended in the order they are heard of and
@@ -111,6 +112,16 @@ public sealed interface Entry {
    * @param good while it is not, it is looked at again
    */
   record Judged(Instant at, String step, boolean good) implements Entry {}
+
+  /**
+   * A cast came out.
+   *
+   * @param mould it came out of, from 1
+   * @param grams it weighs, with what it was poured through; null where it was not weighed
+   * @param why it is not good; empty where it is
+   */
+  record Came(Instant at, String step, int mould, Result result, Double grams, String why)
+      implements Entry {}
 
   /**
    * How high the rubber stands.

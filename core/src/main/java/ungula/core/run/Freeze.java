@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedSet;
+import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 import ungula.core.caution.Caution;
@@ -149,8 +151,8 @@ public final class Freeze {
     // the second half stands on the first
     Rise.Level last = new Rise.Level(Math.max(0, p.levelMm(pour, 0)), 0);
     levels.add(last);
-    for (int i = 1; i <= LEVELS; i++) {
-      Rise.Level at = new Rise.Level(p.levelMm(pour, (double) i / LEVELS), all * i / LEVELS);
+    for (double share : shares(p, pour, all)) {
+      Rise.Level at = new Rise.Level(p.levelMm(pour, share), all * share);
       if (at.mm() > last.mm()) {
         levels.add(at);
         last = at;
@@ -161,6 +163,22 @@ public final class Freeze {
     }
     double areaMm2 = plan.inBox().map(BoxMould::insideAreaMm2).orElseThrow();
     return new Rise(levels, areaMm2 * all / p.inBoxMm3(pour));
+  }
+
+  /** Evenly, and where each batch ends: there the level is the plan's own. */
+  private static SortedSet<Double> shares(PourPart p, int pour, double mm3) {
+    SortedSet<Double> shares = new TreeSet<>();
+    for (int i = 1; i <= LEVELS; i++) {
+      shares.add((double) i / LEVELS);
+    }
+    double poured = 0;
+    for (PourPart.Batch b : p.list()) {
+      if (b.batch().pour() == pour) {
+        poured += b.mix().volumeMm3();
+        shares.add(Math.min(1, poured / mm3));
+      }
+    }
+    return shares;
   }
 
   private void task(Step s) {

@@ -16,6 +16,7 @@ import ungula.core.working.Figure;
  * @param batches in the order they are mixed
  * @param role of what is mixed, for what its parts are called
  * @param pourLineMm as high as rubber stands in the mould; null where there is no box
+ * @param casts moulds that are cast from, from 1; empty where a mould is made
  * @param cupFirst whether the scale is believed only once it was set to nothing with the cup on it
  */
 public record RunPlan(
@@ -24,9 +25,22 @@ public record RunPlan(
     Product.Role role,
     Units units,
     Double pourLineMm,
-    boolean cupFirst) {
+    boolean cupFirst,
+    List<Integer> casts) {
+
+  /** Of the making of a mould. */
+  public RunPlan(
+      List<Task> tasks,
+      List<Batch> batches,
+      Product.Role role,
+      Units units,
+      Double pourLineMm,
+      boolean cupFirst) {
+    this(tasks, batches, role, units, pourLineMm, cupFirst, List.of());
+  }
 
   public RunPlan {
+    casts = casts == null ? List.of() : List.copyOf(casts);
     tasks = List.copyOf(tasks);
     batches = List.copyOf(batches);
   }
@@ -47,7 +61,9 @@ public record RunPlan(
     /** A batch leaves the cup for the box. */
     POUR,
     /** How high the rubber stands. */
-    LEVEL
+    LEVEL,
+    /** How a cast came out. */
+    RESULT
   }
 
   /**
@@ -122,7 +138,7 @@ public record RunPlan(
    * A batch as it was planned.
    *
    * @param key such as {@code pour.1.2}
-   * @param pour it belongs to, from 1; of a skin its coat
+   * @param pour it belongs to, from 1; of a skin its coat; {@link #CAST} of what is cast
    * @param batch of that pour, from 1; 0 is a sealing pour
    * @param name in words, "batch 2, upper half"
    * @param product what its rubber is called where it is kept; empty where that is not
@@ -155,6 +171,9 @@ public record RunPlan(
       double perTen,
       String used,
       Rise rise) {
+
+    /** No pour of a mould. */
+    public static final int CAST = -1;
 
     public Batch {
       stirred = stirred == null ? List.of() : List.copyOf(stirred);
@@ -255,6 +274,8 @@ public record RunPlan(
       return l.step();
     } else if (e instanceof Entry.Judged j) {
       return j.step();
+    } else if (e instanceof Entry.Came c) {
+      return c.step();
     } else if (e instanceof Entry.Pictured p) {
       return p.step();
     } else if (e instanceof Entry.Weighed w) {

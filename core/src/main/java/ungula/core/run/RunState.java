@@ -116,6 +116,8 @@ public final class RunState {
       done(d);
     } else if (e instanceof Entry.LeftOut l) {
       ended.putIfAbsent(l.step(), new Ended(l.at(), true));
+    } else if (e instanceof Entry.Came c) {
+      ended.put(c.step(), new Ended(c.at(), false));
     } else if (e instanceof Entry.Judged j) {
       judge(j);
     } else if (e instanceof Entry.LevelRead l) {

@@ -1,7 +1,9 @@
 package ungula.core.run;
 
 import java.util.List;
+import ungula.core.cast.Made.Result;
 import ungula.core.quantity.Length;
+import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Temperature;
 import ungula.core.quantity.Units;
@@ -43,6 +45,13 @@ public final class Told {
       return "Left out: " + label(plan, l.step()) + ". " + l.why();
     } else if (e instanceof Entry.Judged j) {
       return (j.good() ? "Good: " : "Not yet: ") + label(plan, j.step());
+    } else if (e instanceof Entry.Came c) {
+      return "Mould "
+          + c.mould()
+          + ": "
+          + came(c.result())
+          + (c.grams() == null ? "" : ", " + Mass.format(c.grams(), plan.units()))
+          + (c.why().isEmpty() ? "" : ". " + c.why());
     } else if (e instanceof Entry.LevelRead l) {
       return "Level after " + name(plan, l.batch()) + ": " + Length.format(l.mm(), plan.units());
     } else if (e instanceof Entry.Foamed f) {
@@ -62,6 +71,15 @@ public final class Told {
       return "Entry " + c.number() + " does not count: " + c.why();
     }
     throw new IllegalArgumentException(e.toString());
+  }
+
+  private static String came(Result result) {
+    return switch (result) {
+      case GOOD -> "a good cast";
+      case REPAIR -> "a cast to repair";
+      case SCRAP -> "scrap";
+      default -> "its clean-out";
+    };
   }
 
   private static String foam(Entry.Foam foam) {

@@ -10,6 +10,7 @@ import ungula.core.quantity.Density;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Pressure;
 import ungula.core.quantity.Share;
 import ungula.core.quantity.Temperature;
 import ungula.core.quantity.Timespan;
@@ -169,6 +170,12 @@ public final class Kind<V> {
         u -> 1.0,
         min,
         max);
+  }
+
+  /** kPa over the air's. */
+  public static Kind<Double> pressure(double maxKpa) {
+    return number(
+        "pressure", Pressure::parseKpa, Pressure::format, Pressure::exact, u -> 10.0, 1, maxKpa);
   }
 
   /** A plain number with a unit written after it. */

@@ -5,11 +5,14 @@ import static ungula.core.working.Given.Source.COMPUTED;
 import static ungula.core.working.Given.Source.DEFAULT;
 
 import java.util.Optional;
+import ungula.core.cast.Amounts;
+import ungula.core.plan.AmountPart;
 import ungula.core.plan.LifePart;
 import ungula.core.plan.Plan;
 import ungula.core.plan.SupplyPart;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
+import ungula.core.quantity.Share;
 import ungula.core.rubber.Pack;
 import ungula.core.rubber.Product;
 import ungula.core.working.FigureBook;
@@ -110,17 +113,43 @@ public record Cost(Plan plan, double rubber, double shell, double hours, double 
     if (moulds > 1) {
       w.given(sparedFor(), figures.money(spared), COMPUTED);
     }
-    double material = 0;
-    Product cast = plan.brief().cast();
-    if (cast != null && !cast.packs().isEmpty() && plan.cast().orElseThrow().known()) {
-      Pack pack = cast.packs().get(cast.packs().size() / 2);
-      double g = cast.soldG(plan.cast().get().massG()) / life.castsOfAPour();
-      material = g * pack.price() / pack.massG();
+    double material = ofAPour().orElse(0.0) / life.castsOfAPour();
+    if (ofAPour().isPresent()) {
+      Product cast = plan.brief().cast();
+      double g = soldG(cast) / life.castsOfAPour();
       w.given(
           cast.name(), Mass.format(g, plan.units()) + " for " + figures.money(material), COMPUTED);
     } else {
       w.step("What is cast is not in it: no product with packs is chosen for it.");
     }
-    figures.cost("cost.cast", "a cast costs", moulds(moulds) / casts + material, w.done());
+    double each = moulds(moulds) / casts + material;
+    figures.cost("cost.cast", "a cast costs", each, w.done());
+    Double margin = plan.choices().cast().series().marginPct();
+    if (margin != null) {
+      figures.cost(
+          "cast.price",
+          "price of a cast",
+          each * (1 + margin / 100),
+          Working.of("what a cast costs × (1 + margin)")
+              .given("a cast costs", figures.money(each), COMPUTED)
+              .given("margin", Share.typed(margin), CHOSEN)
+              .done());
+    }
+  }
+
+  /** What is mixed for a pour of casts, as far as it is sold. */
+  private double soldG(Product cast) {
+    Double mixed = plan.amount().map(AmountPart::amounts).map(Amounts::totalG).orElse(null);
+    return cast.soldG(mixed == null ? plan.cast().orElseThrow().massG() : mixed);
+  }
+
+  /** What is poured for the casts of one pour; empty while no product with packs is cast. */
+  public Optional<Double> ofAPour() {
+    Product cast = plan.brief().cast();
+    if (cast == null || cast.packs().isEmpty() || !plan.cast().orElseThrow().known()) {
+      return Optional.empty();
+    }
+    Pack pack = cast.packs().get(cast.packs().size() / 2);
+    return Optional.of(soldG(cast) * pack.price() / pack.massG());
   }
 }

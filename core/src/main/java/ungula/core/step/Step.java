@@ -96,6 +96,11 @@ public record Step(
       return new Takes(minutes, from, perTenDegrees);
     }
 
+    /** So much of it. */
+    Takes times(double share) {
+      return new Takes(share * minutes, from, perTen);
+    }
+
     /** One after the other. */
     Takes and(Takes other) {
       return of(

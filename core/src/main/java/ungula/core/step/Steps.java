@@ -86,17 +86,19 @@ public record Steps(Plan plan, List<Step> making, List<Step> casting, Timeline t
    */
   public String waits(Step step) {
     boolean nextDay =
-        step.after().stream()
-            .anyMatch(
-                a ->
-                    a.nextDayMin() != null
-                        && timeline.days(
-                                timeline.of(a.key()).begin(), timeline.of(step.key()).begin())
-                            > 0);
+        step.after().stream().anyMatch(a -> a.nextDayMin() != null && overnight(step, a));
     return timeline.after(step.key()).stream()
         .filter(a -> a.fromBegin() && a.least() > 0)
         .map(a -> waits(step, a, nextDay))
         .collect(Collectors.joining(", "));
+  }
+
+  /** Whether a step comes on a later day, after its window. */
+  private boolean overnight(Step step, Step.After a) {
+    long other = timeline.of(a.key()).begin();
+    long begin = timeline.of(step.key()).begin();
+    boolean within = a.mostMin() != null && Timeline.minutes(other, begin) <= a.mostMin() + 1;
+    return timeline.days(other, begin) > 0 && !within;
   }
 
   private String waits(Step step, Network.After a, boolean nextDay) {

@@ -2,9 +2,12 @@ package ungula.core.workshop;
 
 import java.lang.reflect.RecordComponent;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Stream;
 import ungula.core.contact.CastingMaterial;
 import ungula.core.contact.MouldLife;
 import ungula.core.contact.Releases;
@@ -112,6 +115,9 @@ public record Workshop(
    * @param bedWidthMm of it
    * @param liftG what one person lifts
    * @param bucketG rubber in one bucket
+   * @param potKpa pressure the pot is rated for, over the air's
+   * @param lidKpa the same of its lid and valve
+   * @param hoseKpa the same of hose and fittings
    */
   public record Equipment(
       Double potDiameterMm,
@@ -121,8 +127,25 @@ public record Workshop(
       Double bedLengthMm,
       Double bedWidthMm,
       double liftG,
-      double bucketG) {
-    static final Equipment NONE = new Equipment(null, null, null, null, null, null, 20_000, 10_000);
+      double bucketG,
+      Double potKpa,
+      Double lidKpa,
+      Double hoseKpa) {
+    static final Equipment NONE =
+        new Equipment(null, null, null, null, null, null, 20_000, 10_000, null, null, null);
+
+    /** The lowest of the ratings that are known, kPa; null while none is. */
+    public Double ratedKpa() {
+      return Stream.of(potKpa, lidKpa, hoseKpa)
+          .filter(Objects::nonNull)
+          .min(Comparator.naturalOrder())
+          .orElse(null);
+    }
+
+    /** Whether pot, lid and hose each say what they are rated for. */
+    public boolean rated() {
+      return potKpa != null && lidKpa != null && hoseKpa != null;
+    }
 
     /** Longer and shorter side of the cutter's bed; null while its size is not said. */
     public double[] bedMm() {
@@ -305,6 +328,9 @@ public record Workshop(
                 inside(),
                 "?")
             .open("equipment.chamberHeightMm", "inside of the vacuum chamber, high", inside(), "?")
+            .open("equipment.potKpa", "pressure the pot is rated for", rated(), "?")
+            .open("equipment.lidKpa", "pressure its lid is rated for", rated(), "?")
+            .open("equipment.hoseKpa", "pressure hose and fittings are rated for", rated(), "?")
             .open("equipment.bedLengthMm", "length of the cutter's bed", inside(), "?")
             .open("equipment.bedWidthMm", "width of the cutter's bed", inside(), "?")
             .word("equipment.liftG", "what one person lifts", Kind.mass(200_000))
@@ -355,6 +381,10 @@ public record Workshop(
   /** The words of a sheet's boards begin so. */
   public static String boards(SheetStock sheet) {
     return "boards." + sheet.name();
+  }
+
+  private static Kind<Double> rated() {
+    return Kind.pressure(5000);
   }
 
   private static Kind<Double> inside() {

@@ -208,4 +208,35 @@ public class ProductionTest {
     // one on a quiet computer
     assertTrue(seconds < 10, "took " + seconds + " s");
   }
+
+  /** One pour, forty in the mould, three to open: as it is said hour by hour. */
+  @Test
+  public void whatIsDoneWhenIsSaid() {
+    Order two = new Order(3, 2, 5, 40, 3, 1, 1, 0.3, 0.5, null, 0, null);
+    List<Production.Deed> deeds = Production.steps(two, null, 0);
+    assertEquals(
+        deeds,
+        List.of(
+            new Production.Deed(0, true, List.of(1)),
+            new Production.Deed(5, true, List.of(2)),
+            new Production.Deed(45, false, List.of(1)),
+            new Production.Deed(48, true, List.of(1)),
+            new Production.Deed(53, false, List.of(2)),
+            new Production.Deed(93, false, List.of(1))));
+    Order both = new Order(2, 2, 5, 40, 3, 1, 2, 0, 0, null, 0, null);
+    assertEquals(Production.steps(both, null, 0).get(0).moulds(), List.of(1, 2));
+  }
+
+  /** A mould that gave before is worn out sooner, and one that is worn out waits for the next. */
+  @Test
+  public void whatAMouldGaveBeforeCounts() {
+    Order fresh = new Order(4, 1, 5, 40, 3, 1, 1, 0, 0, 4, 100, null, List.of());
+    Order half = new Order(4, 1, 5, 40, 3, 1, 1, 0, 0, 4, 100, null, List.of(2));
+    Order worn = new Order(4, 1, 5, 40, 3, 1, 1, 0, 0, 4, 100, null, List.of(4));
+    double none = Production.of(fresh, null, 0, 1, 1).medianMin();
+    assertEquals(none, 4 * 48.0);
+    assertEquals(Production.of(half, null, 0, 1, 1).medianMin(), none + 100);
+    assertEquals(Production.of(worn, null, 0, 1, 1).medianMin(), none + 100);
+    assertEquals(Production.steps(worn, null, 0).get(0).atMin(), 100.0);
+  }
 }

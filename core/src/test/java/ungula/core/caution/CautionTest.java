@@ -100,7 +100,8 @@ public class CautionTest {
   private static double weighed(Map<String, Figure> f, String keys) {
     return f.get(keys + ".base").value()
         + f.get(keys + ".hardener").value()
-        + (f.containsKey(keys + ".additive") ? f.get(keys + ".additive").value() : 0);
+        + (f.containsKey(keys + ".additive") ? f.get(keys + ".additive").value() : 0)
+        + (f.containsKey(keys + ".also") ? f.get(keys + ".also").value() : 0);
   }
 
   /** What is mixed first, as a share of all: a half, the detail coat, or everything. */

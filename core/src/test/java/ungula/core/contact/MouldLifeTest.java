@@ -14,13 +14,17 @@ public class MouldLifeTest {
   public Object[][] usual() {
     return new Object[][] {
       {CastingMaterial.URETHANE, 60, 45, 20, 5},
+      {CastingMaterial.FLEXIBLE, 60, 45, 20, 5},
+      {CastingMaterial.FOAM, 40, 30, 15, 5},
       {CastingMaterial.EPOXY, 50, 35, 15, 5},
       {CastingMaterial.POLYESTER, 20, 15, 5, 1},
       {CastingMaterial.PLASTER, 200, 150, 300, 100},
       {CastingMaterial.CONCRETE, 80, 60, 250, 60},
       {CastingMaterial.WAX, 250, 200, 80, 60},
+      {CastingMaterial.INJECTED_WAX, 250, 200, 80, 60},
       {CastingMaterial.METAL, 30, 35, 1, 1},
       {CastingMaterial.SILICONE, 80, 60, 60, 30},
+      {CastingMaterial.APPLIANCE, 80, 60, 60, 30},
       {CastingMaterial.SOAP, 300, 250, 150, 80},
     };
   }

@@ -46,6 +46,20 @@ public class PotTest {
     absolute(side.circleMm(), 108.17, 0.01);
   }
 
+  /** Four circles of 60 take one of 144.9 (radius 1 + √2), five one of 162.1. */
+  @Test
+  public void severalStandSideBySideAndOnEachOther() {
+    Pot.Stood each = new Pot.Stood("upright", 60, 40, -1);
+    assertEquals(new Pot(144.8 + 20, 60).holds(each), 3);
+    assertEquals(new Pot(144.9 + 20, 60).holds(each), 4);
+    assertEquals(new Pot(162 + 20, 60).holds(each), 4);
+    assertEquals(new Pot(162.1 + 20, 60).holds(each), 5);
+    assertEquals(new Pot(162.1 + 20, 99).holds(each), 5);
+    assertEquals(new Pot(162.1 + 20, 100).holds(each), 10, "in two layers");
+    assertEquals(new Pot(1000, 60).holds(each), 12, "no more is known of");
+    assertEquals(new Pot(80, 60).holds(new Pot.Stood("upright", 61, 40, 1)), 0);
+  }
+
   @Test
   public void boardsAndBandsTakeRoom() {
     Pot pot = new Pot(172, 82);

@@ -165,7 +165,7 @@ public class CastPlanTest {
             + 6
             + 20 * f.get("job.hands").value();
     Near.relative(f.get("cost.job").value(), job, 1e-12);
-    double resin = f.get("cast.mass").value() * 62 / 3800;
+    double resin = f.get("cast.total").value() * 62 / 3800;
     // of three moulds of one master two spare the box, and making the master ready and fast
     double once =
         plan.steps().making().stream()

@@ -54,7 +54,8 @@ public class PourPlanTest {
         d.cupLossMm3(),
         23,
         d.paper(),
-        new Workshop.Equipment(null, null, chamberMm, chamberMm, null, null, 20_000, 10_000),
+        new Workshop.Equipment(
+            null, null, chamberMm, chamberMm, null, null, 20_000, 10_000, null, null, null),
         Map.of(),
         null,
         new Mixing(

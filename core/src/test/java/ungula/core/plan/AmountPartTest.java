@@ -4,32 +4,26 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
-import java.util.Arrays;
+import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.testng.annotations.Test;
+import ungula.core.AnyPlan;
+import ungula.core.CastPlans;
 import ungula.core.Near;
+import ungula.core.cast.Made;
 import ungula.core.caution.Caution;
-import ungula.core.choice.ChoiceWords;
-import ungula.core.choice.Choices;
-import ungula.core.choice.Materials;
-import ungula.core.days.Diary;
-import ungula.core.geometry.Vec3;
 import ungula.core.job.CastRun;
 import ungula.core.job.JobPlan;
-import ungula.core.mesh.FillCurve;
-import ungula.core.quantity.Units;
-import ungula.core.record.Recorded;
+import ungula.core.master.Tessellation;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
-import ungula.core.workshop.Workshop;
 
 /** What is mixed for a cast of a block of 80 × 55 × 42 mm, 184.8 mL. */
 public class AmountPartTest {
 
-  private static final Product MARRAM = ExampleProducts.all().get("marram-20");
   private static final Product OYSTER = ExampleProducts.all().get("oyster-75");
   private static final double BLOCK_ML = 184.8;
 
@@ -40,32 +34,7 @@ public class AmountPartTest {
           Edit.of("mixing.cup.heightMm", "140 mm"));
 
   private static JobPlan plan(Product cast, List<Edit> workshop, String... edits) {
-    MasterFacts facts =
-        new MasterFacts(
-            new Vec3(80, 55, 42),
-            new Vec3(0, 0, 42),
-            FillCurve.even(80 * 55 * 42, 0, 42),
-            80 * 55,
-            null,
-            null,
-            "made up");
-    List<Edit> all =
-        Stream.concat(
-                Stream.of("master.source=MEASURED", "rubber.product=marram-20"),
-                Arrays.stream(edits))
-            .map(e -> e.split("=", 2))
-            .map(e -> Edit.of(e[0], e[1]))
-            .toList();
-    Choices c = ChoiceWords.edit(Choices.fresh(Units.METRIC), all, MARRAM);
-    Workshop shop = Workshop.words().edit(Workshop.DEFAULT, workshop, Units.METRIC);
-    return JobPlan.of(
-        c,
-        Recorded.NOTHING,
-        facts,
-        new Materials(MARRAM, null, cast),
-        shop,
-        Planner.box(c, facts),
-        Diary.PLAIN);
+    return CastPlans.of(cast, workshop, edits);
   }
 
   private static double value(JobPlan plan, String figure) {
@@ -91,6 +60,66 @@ public class AmountPartTest {
         value(plan(OYSTER, List.of(), "cast.amount.lossPct=10 %"), "cast.mixed") / 1000,
         BLOCK_ML * 1.1,
         1e-9);
+  }
+
+  /** It fills the mould by rising: less is mixed, and a little more than would just fill it. */
+  @Test
+  public void foamIsMixedByWhatItRises() {
+    String[] foam = {"cast.material=FOAM", "cast.amount.riseTimes=8 times"};
+    JobPlan plan = plan(null, List.of(), foam);
+    Near.relative(value(plan, "cast.mixed") / 1000, BLOCK_ML * 1.2 / 8 * 1.06, 1e-9);
+    Near.relative(value(plan, "cast.fill"), 0.15, 1e-9);
+    Near.relative(
+        value(
+                plan(
+                    null,
+                    List.of(),
+                    "cast.material=FOAM",
+                    "cast.amount.riseTimes=8 times",
+                    "cast.amount.packPct=0 %"),
+                "cast.mixed")
+            / 1000,
+        BLOCK_ML / 8 * 1.06,
+        1e-9);
+    // what the last one weighed is what it weighed, foamed or not
+    JobPlan last =
+        plan(
+            null,
+            List.of(),
+            "cast.material=FOAM",
+            "cast.amount.lastG=40 g",
+            "cast.amount.way=LAST");
+    Near.relative(value(last, "cast.total"), 40 * 1.06, 1e-9);
+    assertFalse(plan(OYSTER, List.of()).figures().containsKey("cast.fill"));
+  }
+
+  @Test
+  public void aShellIsItsSurfaceTimesItsThickness() {
+    JobPlan unknown = plan(OYSTER, List.of(), "cast.amount.shellMm=3 mm", "cast.amount.way=SHELL");
+    assertTrue(
+        unknown.plan().amount().orElseThrow().missing().contains("How much surface"),
+        "a measured master has no model");
+    AnyPlan model =
+        AnyPlan.picked(
+            Tessellation.box(80, 55, 42), "cast.amount.shellMm=3 mm", "cast.amount.way=SHELL");
+    // a box open below: its base is none of it
+    double surface = 80 * 55 + 2 * 42 * (80 + 55);
+    Near.relative(value(model.plan(), "cast.mixed"), surface * 3 * 1.06, 1e-6);
+    assertTrue(caution(model.plan(), "cast.thin").isEmpty());
+    AnyPlan thin =
+        AnyPlan.picked(
+            Tessellation.box(80, 55, 42), "cast.amount.shellMm=1.9 mm", "cast.amount.way=SHELL");
+    assertEquals(
+        caution(thin.plan(), "cast.thin").orElseThrow().fixes().get(0).edits(),
+        List.of(Edit.of("cast.amount.shellMm", "2.0 mm")));
+  }
+
+  @Test
+  public void aPriceIsWhatItCostsWithAMargin() {
+    String[] edits = {"cast.wanted=20", "cast.series.marginPct=40 %"};
+    JobPlan plan = plan(OYSTER, List.of(), edits);
+    Near.relative(value(plan, "cast.price"), 1.4 * value(plan, "cost.cast"), 1e-9);
+    assertFalse(plan(OYSTER, List.of(), "cast.wanted=20").figures().containsKey("cast.price"));
   }
 
   @Test
@@ -199,12 +228,11 @@ public class AmountPartTest {
   public void whenAllAreDoneFollowsTheMoulds() {
     assertEquals(
         CastRun.missing(plan(OYSTER, List.of())), Optional.of("Say how many casts are wanted."));
-    assertEquals(
-        CastRun.missing(plan(null, List.of(), "cast.wanted=20")),
-        Optional.of("Say which product is cast: its sheet says how long a cast stays in."));
+    // of what nobody has a sheet of, the usual wait counts
+    assertEquals(CastRun.missing(plan(null, List.of(), "cast.wanted=20")), Optional.empty());
     JobPlan plan = plan(OYSTER, List.of(), "cast.wanted=20", "rubber.moulds=2");
     assertEquals(CastRun.missing(plan), Optional.empty());
-    CastRun run = CastRun.of(plan, 0, 0);
+    CastRun run = CastRun.of(plan, NONE, 0);
     assertEquals(run.start(), plan.steps().open());
     assertEquals(run.rows().size(), 8);
     assertEquals(run.chosen().moulds(), 2);
@@ -216,12 +244,49 @@ public class AmountPartTest {
     assertEquals(run.chosen().outcome().made().size(), 20);
     long later = run.start() - 3600;
     assertEquals(run.casts(7), 7);
-    CastRun ofThree = new CastRun(run.order(), 20, 3, 0, run.rows());
+    CastRun ofThree = new CastRun(run.order(), 20, 3, 0, run.rows(), List.of());
     assertEquals(ofThree.casts(1), 3);
     assertEquals(ofThree.casts(7), 20, "no more than are wanted");
-    CastRun rest = CastRun.of(plan, 15, later);
+    CastRun rest = CastRun.of(plan, made(15, 0), later);
     assertEquals(rest.start(), later, "the mould is open by then");
     assertEquals(rest.order().casts(), 5);
-    assertEquals(CastRun.of(plan, 0, run.start() + 3600).start(), run.start() + 3600);
+    assertEquals(rest.order().worn(), List.of(15, 1), "what it gave wore on it");
+    assertEquals(CastRun.of(plan, NONE, run.start() + 3600).start(), run.start() + 3600);
+    // moulds are worn before they are counted here as well
+    JobPlan before =
+        plan(
+            OYSTER,
+            List.of(),
+            "cast.wanted=20",
+            "cast.series.gaveBefore=" + (run.order().mouldLife() - 5));
+    assertTrue(CastRun.of(before, NONE, 0).chosen().used() > run.rows().get(0).used());
+    // what was scrap counts once there is enough of it, no clean-out among it
+    assertEquals(CastRun.of(plan, made(12, 7), later).order().scrap(), 0.05);
+    assertEquals(CastRun.of(plan, made(13, 7), later).order().scrap(), 0.35);
+    assertTrue(run.chosen().cost() > 0);
+    double each = run.chosen().each();
+    assertTrue(each > run.chosen().cost() / 20, "what is cast is in it");
+    assertTrue(
+        CastRun.of(plan(OYSTER, List.of(), "cast.wanted=20", "cast.series.scrapPct=50 %"), NONE, 0)
+                .rows()
+                .get(1)
+                .each()
+            > each,
+        "scrap is paid for by what is good");
+    assertEquals(run.deeds().get(0).moulds(), List.of(1));
+    assertTrue(run.deeds().get(0).pours());
+    assertEquals(run.deeds().stream().filter(d -> !d.pours()).count(), 20);
+  }
+
+  private static final Made NONE = new Made(List.of());
+
+  private static Made made(int good, int scrap) {
+    List<Made.Cast> all = new ArrayList<>();
+    for (int i = 1; i <= good + scrap; i++) {
+      Made.Result result = i <= good ? Made.Result.GOOD : Made.Result.SCRAP;
+      all.add(new Made.Cast(i, Instant.EPOCH, "", 1, result, null, "", 0));
+    }
+    all.add(new Made.Cast(all.size() + 1, Instant.EPOCH, "", 2, Made.Result.CLEANING, null, "", 0));
+    return new Made(all);
   }
 }

@@ -1,0 +1,192 @@
+package ungula.core.run;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import ungula.core.cast.Amounts;
+import ungula.core.caution.Caution;
+import ungula.core.mould.MouldKind;
+import ungula.core.plan.AmountPart;
+import ungula.core.plan.Brief;
+import ungula.core.plan.Plan;
+import ungula.core.quantity.Units;
+import ungula.core.rubber.Mix;
+import ungula.core.rubber.Product;
+import ungula.core.run.RunPlan.After;
+import ungula.core.run.RunPlan.Batch;
+import ungula.core.run.RunPlan.Kind;
+import ungula.core.run.RunPlan.Stirred;
+import ungula.core.run.RunPlan.Task;
+import ungula.core.step.Step;
+import ungula.core.step.Steps;
+import ungula.core.working.Figure;
+
+/** Makes of the steps of a cast what a run goes by: one mix, into one mould or several. */
+public final class FreezeCast {
+
+  private static final String BATCH = "cast";
+
+  /** What is done with the cup, and what it is called. */
+  private static final Map<String, String> OF_THE_CUP =
+      Map.of(
+          "cast.weigh", "weigh",
+          "cast.stir", "stir",
+          "cast.degas", "degas",
+          "cast.pour", "pour");
+
+  private final Plan plan;
+  private final Brief brief;
+  private final List<Integer> moulds;
+  private final Set<Integer> fresh;
+  private final Map<String, Figure> figures;
+  private final Map<String, String> cautions = new HashMap<>();
+  private final List<Batch> batches = new ArrayList<>();
+  private final List<Task> tasks = new ArrayList<>();
+
+  private FreezeCast(
+      Plan plan, List<Integer> moulds, Set<Integer> fresh, Map<String, Figure> figures) {
+    this.plan = plan;
+    this.brief = plan.brief();
+    this.moulds = moulds;
+    this.fresh = fresh;
+    this.figures = figures;
+  }
+
+  /**
+   * @param moulds that are filled of one mix, from 1
+   * @param fresh those of them that gave nothing yet
+   * @param figures of the plan, by key
+   * @param cautions of the plan
+   * @param product what it is cast of is called where it is kept; empty where that is not
+   */
+  public static RunPlan of(
+      Steps steps,
+      List<Integer> moulds,
+      Set<Integer> fresh,
+      Map<String, Figure> figures,
+      List<Caution> cautions,
+      String product) {
+    FreezeCast f = new FreezeCast(steps.plan(), moulds, fresh, figures);
+    cautions.forEach(c -> f.cautions.put(c.id(), c.title()));
+    f.batch(product).ifPresent(f.batches::add);
+    steps.casting().forEach(f::task);
+    moulds.forEach(f::result);
+    Product.Role role =
+        Optional.ofNullable(f.brief.cast()).map(Product::role).orElse(Product.Role.RESIN);
+    Units units = f.plan.units();
+    return new RunPlan(f.tasks, f.batches, role, units, null, true, moulds);
+  }
+
+  /** Empty where its parts are not weighed. */
+  private Optional<Batch> batch(String product) {
+    Product cast = brief.cast();
+    Amounts a = plan.amount().map(AmountPart::amounts).orElse(null);
+    if (cast == null || a == null || a.aG() == null) {
+      return Optional.empty();
+    }
+    double baseG = a.aG() * moulds.size();
+    double both = a.aG() + a.bG();
+    List<String> names = AmountPart.names(brief);
+    boolean resin = cast.role() == Product.Role.RESIN && a.bG() > 0;
+    List<Stirred> stirred =
+        IntStream.range(0, names.size())
+            .mapToObj(i -> new Stirred(names.get(i), a.fillerG().get(i) / both, resin))
+            .toList();
+    // what is blended into part B is weighed with it; powder is sifted into water
+    boolean second =
+        a.bG() > 0 && (!stirred.isEmpty() && resin || cast.role() == Product.Role.PLASTER);
+    double totalG = a.totalG() * moulds.size();
+    return Optional.of(
+        new Batch(
+            BATCH,
+            Batch.CAST,
+            1,
+            moulds.size() == 1 ? "the cast" : "the casts",
+            product,
+            baseG,
+            a.bG() / a.aG(),
+            second,
+            stirred,
+            Mix.TOLERANCE,
+            a.density(),
+            a.bG() > 0 ? brief.inRoomMin(cast, cast.potLifeMin(totalG)) : null,
+            brief.workshop().roomC(),
+            cast.factorPerTen(),
+            "cast.pour",
+            null));
+  }
+
+  private void task(Step s) {
+    boolean cup = OF_THE_CUP.containsKey(s.key());
+    tasks.add(
+        new Task(
+            s.key(),
+            kind(s),
+            s.part(),
+            cup ? OF_THE_CUP.get(s.key()) : s.label(),
+            s.key().equals("cast.pour") && moulds.size() > 1 ? into() + s.what() : s.what(),
+            s.why(),
+            s.takes().minutes(),
+            cup && !batches.isEmpty() ? BATCH : "",
+            s.after().stream()
+                .map(
+                    a ->
+                        new After(
+                            a.key(),
+                            a.from() == Step.After.From.BEGIN,
+                            a.leastMin(),
+                            a.mostMin(),
+                            a.nextDayMin()))
+                .toList(),
+            s.figures().stream().map(figures::get).filter(Objects::nonNull).toList(),
+            s.cautions().stream().map(cautions::get).filter(Objects::nonNull).toList()));
+  }
+
+  private String into() {
+    return "Into moulds "
+        + moulds.stream().map(String::valueOf).collect(Collectors.joining(", "))
+        + ", one after the other. ";
+  }
+
+  private Kind kind(Step s) {
+    boolean weighed = !batches.isEmpty();
+    if (s.records().contains(Step.Noted.GAUGE) && s.holds().contains(Step.Hold.CHAMBER)) {
+      return weighed ? Kind.DEGAS : Kind.HANDS;
+    }
+    return switch (s.kind()) {
+      case HANDS -> weighed && s.key().equals("cast.weigh") ? Kind.WEIGH : Kind.HANDS;
+      case WAIT -> Kind.WAIT;
+      case GATE -> s.records().contains(Step.Noted.VERDICT) ? Kind.VERDICT : Kind.GATE;
+    };
+  }
+
+  /** How it came out of each mould, asked once it is out. */
+  private void result(int mould) {
+    boolean cleans = plan.choices().mould().kind() == MouldKind.CUT && fresh.contains(mould);
+    String of = moulds.size() == 1 ? "" : " of mould " + mould;
+    tasks.add(
+        new Task(
+            (cleans ? "cast.clean." : "cast.result.") + mould,
+            Kind.RESULT,
+            "A cast",
+            "the cast" + of,
+            cleans
+                ? "This first cast"
+                    + of
+                    + " took crumbs of the cut along: look it over, and throw it"
+                    + " away."
+                : "Look the cast" + of + " over: how did it come out?",
+            cleans ? "It is written down as a clean-out, and is no scrap." : "",
+            0,
+            "",
+            List.of(After.end("cast.out")),
+            List.of(),
+            List.of()));
+  }
+}
