@@ -436,6 +436,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/jobs/{id}/casts/made/spots': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['addSpot'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/jobs/{id}/copies': {
     parameters: {
       query?: never;
@@ -1108,6 +1124,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/jobs/{job}/casts/runs': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['beginCast'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/jobs/{job}/mixed': {
     parameters: {
       query?: never;
@@ -1757,6 +1789,7 @@ export interface components {
         | 'FOAM'
         | 'STILL_BASE'
         | 'START_OVER'
+        | 'RESULT'
         | 'SHARE'
         | 'LEAVE_OUT'
         | 'CORRECT'
@@ -1766,6 +1799,8 @@ export interface components {
       number?: number;
       /** @enum {string} */
       part?: 'BASE' | 'HARDENER' | 'ADDITIVE';
+      /** @enum {string} */
+      result?: 'GOOD' | 'REPAIR' | 'SCRAP' | 'CLEANING' | 'STRUCK';
       value?: string;
       /** Format: int32 */
       which?: number;
@@ -1940,6 +1975,10 @@ export interface components {
       ms: number;
       text: string;
     };
+    CastDeed: {
+      at: string;
+      what: string;
+    };
     CastPoint: {
       /** Format: int32 */
       casts: number;
@@ -1954,6 +1993,7 @@ export interface components {
       chosen: boolean;
       cost: string;
       done: string;
+      each: string;
       heldUp: string;
       /** Format: int32 */
       moulds: number;
@@ -1961,10 +2001,19 @@ export interface components {
       /** Format: int32 */
       used: number;
     };
+    CastSpot: {
+      /** Format: int32 */
+      number: number;
+      place: string;
+      who?: string;
+    };
     CastsResponse: {
       amount: string;
       days: components['schemas']['CastDay'][];
+      deeds: components['schemas']['CastDeed'][];
+      deedsOn: string;
       each: string;
+      factor?: components['schemas']['OwnFactor'];
       hold: string;
       missing: string;
       points: components['schemas']['CastPoint'][];
@@ -2274,6 +2323,9 @@ export interface components {
       | 'box.seal'
       | 'box.thinnest'
       | 'buy.#'
+      | 'cast.also'
+      | 'cast.bubble'
+      | 'cast.fill'
       | 'cast.filler'
       | 'cast.first'
       | 'cast.firstLine'
@@ -2282,6 +2334,7 @@ export interface components {
       | 'cast.more'
       | 'cast.opens'
       | 'cast.potLife'
+      | 'cast.price'
       | 'cast.second'
       | 'cast.secondLine'
       | 'cast.total'
@@ -2480,6 +2533,10 @@ export interface components {
     };
     /** @enum {string} */
     JobWord:
+      | 'cast.amount.also.density'
+      | 'cast.amount.also.dosePct'
+      | 'cast.amount.also.name'
+      | 'cast.amount.also.of'
       | 'cast.amount.factor'
       | 'cast.amount.filler.density'
       | 'cast.amount.filler.dosePct'
@@ -2492,10 +2549,17 @@ export interface components {
       | 'cast.amount.lastG'
       | 'cast.amount.lossPct'
       | 'cast.amount.masterG'
+      | 'cast.amount.packPct'
+      | 'cast.amount.riseTimes'
+      | 'cast.amount.shellMm'
       | 'cast.amount.way'
       | 'cast.material'
+      | 'cast.pressureKpa'
       | 'cast.product'
+      | 'cast.series.gaveBefore'
+      | 'cast.series.marginPct'
       | 'cast.series.perMix'
+      | 'cast.series.releaseEvery'
       | 'cast.series.scrapPct'
       | 'cast.series.spreadPct'
       | 'cast.wanted'
@@ -2700,6 +2764,8 @@ export interface components {
     LotWord: 'baseLeftG' | 'hardenerLeftG' | 'number' | 'opened' | 'received' | 'useBy';
     MadeResponse: {
       casts: components['schemas']['MadeView'][];
+      /** Format: int32 */
+      cleanings: number;
       lastG: string;
       moulds: components['schemas']['MouldGave'][];
       /** Format: int32 */
@@ -2717,7 +2783,8 @@ export interface components {
       /** Format: int32 */
       number: number;
       /** @enum {string} */
-      result: 'GOOD' | 'REPAIR' | 'SCRAP' | 'STRUCK';
+      result: 'GOOD' | 'REPAIR' | 'SCRAP' | 'CLEANING' | 'STRUCK';
+      spot?: components['schemas']['Vec3'];
       struck: string;
       who: string;
       why: string;
@@ -2797,7 +2864,7 @@ export interface components {
       /** Format: int32 */
       mould: number;
       /** @enum {string} */
-      result: 'GOOD' | 'REPAIR' | 'SCRAP' | 'STRUCK';
+      result: 'GOOD' | 'REPAIR' | 'SCRAP' | 'CLEANING' | 'STRUCK';
       /** Format: int32 */
       strikes?: number;
       who?: string;
@@ -2821,6 +2888,10 @@ export interface components {
     Option: {
       text: string;
       value: string;
+    };
+    OwnFactor: {
+      factor: string;
+      said: string;
     };
     PartView: {
       /** Format: int32 */
@@ -2981,6 +3052,7 @@ export interface components {
       | 'rateFactor'
       | 'ratio'
       | 'ratioAlso'
+      | 'riseTimes'
       | 'role'
       | 'scale'
       | 'shake'
@@ -3053,6 +3125,7 @@ export interface components {
       ended?: string;
       id: string;
       job: string;
+      moulds: number[];
       name: string;
       presses: string;
     };
@@ -3066,6 +3139,7 @@ export interface components {
     RunResponse: {
       batches: components['schemas']['BatchView'][];
       begun: string;
+      casts: number[];
       clocks: components['schemas']['ClockView'][];
       /** Format: int32 */
       done: number;
@@ -3321,7 +3395,7 @@ export interface components {
       first: string;
       key: string;
       /** @enum {string} */
-      kind: 'HANDS' | 'WAIT' | 'GATE' | 'VERDICT' | 'WEIGH' | 'DEGAS' | 'POUR' | 'LEVEL';
+      kind: 'HANDS' | 'WAIT' | 'GATE' | 'VERDICT' | 'WEIGH' | 'DEGAS' | 'POUR' | 'LEVEL' | 'RESULT';
       label: string;
       lot: boolean;
       notGood: string;
@@ -3381,6 +3455,14 @@ export interface components {
       id: string;
       name: string;
       now: boolean;
+    };
+    Vec3: {
+      /** Format: double */
+      x: number;
+      /** Format: double */
+      y: number;
+      /** Format: double */
+      z: number;
     };
     WaitingJob: {
       first: string;
@@ -3485,9 +3567,12 @@ export interface components {
       | 'equipment.bucketG'
       | 'equipment.chamberDiameterMm'
       | 'equipment.chamberHeightMm'
+      | 'equipment.hoseKpa'
+      | 'equipment.lidKpa'
       | 'equipment.liftG'
       | 'equipment.potDiameterMm'
       | 'equipment.potHeightMm'
+      | 'equipment.potKpa'
       | 'handMixG'
       | 'hours.dates'
       | 'hours.forecast'
@@ -3501,6 +3586,10 @@ export interface components {
       | 'hours.week.TUESDAY'
       | 'hours.week.WEDNESDAY'
       | 'hours.zone'
+      | 'lives.APPLIANCE.addition'
+      | 'lives.APPLIANCE.condensation'
+      | 'lives.APPLIANCE.latex'
+      | 'lives.APPLIANCE.urethane'
       | 'lives.CONCRETE.addition'
       | 'lives.CONCRETE.condensation'
       | 'lives.CONCRETE.latex'
@@ -3509,6 +3598,18 @@ export interface components {
       | 'lives.EPOXY.condensation'
       | 'lives.EPOXY.latex'
       | 'lives.EPOXY.urethane'
+      | 'lives.FLEXIBLE.addition'
+      | 'lives.FLEXIBLE.condensation'
+      | 'lives.FLEXIBLE.latex'
+      | 'lives.FLEXIBLE.urethane'
+      | 'lives.FOAM.addition'
+      | 'lives.FOAM.condensation'
+      | 'lives.FOAM.latex'
+      | 'lives.FOAM.urethane'
+      | 'lives.INJECTED_WAX.addition'
+      | 'lives.INJECTED_WAX.condensation'
+      | 'lives.INJECTED_WAX.latex'
+      | 'lives.INJECTED_WAX.urethane'
       | 'lives.METAL.addition'
       | 'lives.METAL.condensation'
       | 'lives.METAL.latex'
@@ -4352,6 +4453,32 @@ export interface operations {
     requestBody: {
       content: {
         'application/json': components['schemas']['NewMade'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['MadeResponse'];
+        };
+      };
+    };
+  };
+  addSpot: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['CastSpot'];
       };
     };
     responses: {
@@ -5525,6 +5652,30 @@ export interface operations {
           [name: string]: unknown;
         };
         content?: never;
+      };
+    };
+  };
+  beginCast: {
+    parameters: {
+      query: {
+        moulds: string;
+      };
+      header?: never;
+      path: {
+        job: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RunResponse'];
+        };
       };
     };
   };

@@ -60,6 +60,7 @@ export function JobPage() {
   const chooser = useRef<HTMLInputElement>(null);
   const [picked, setPicked] = useState<string | null>(null);
   const [pointed, setPointed] = useState<string | null>(null);
+  const [spot, setSpot] = useState<number | null>(null);
   const [working, setWorking] = useState(false);
   const cautions = useRef<HTMLDivElement>(null);
   const beside = useRef(false);
@@ -171,7 +172,7 @@ export function JobPage() {
             ) : stage === 'days' ? (
               <DaysDrawing job={job} desk={desk} picked={picked} pick={setPicked} />
             ) : stage === 'casts' ? (
-              <CastsDrawing job={job} />
+              <CastsDrawing job={job} desk={desk} showing={spot} show={setSpot} />
             ) : (
               <MouldDrawing
                 job={job}
@@ -242,7 +243,7 @@ export function JobPage() {
                 <DaysStage job={job} desk={desk} picked={picked} pick={setPicked} />
               )}
               {stage === 'bench' && <BenchStage job={job} />}
-              {stage === 'casts' && <CastsStage job={job} />}
+              {stage === 'casts' && <CastsStage job={job} showPlace={setSpot} />}
               <Parts job={job} all={stage === 'mould'} />
             </Boundary>
             <div ref={cautions}>

@@ -75,6 +75,7 @@ function cured({ role, cast }: Product): Line[] {
     ? [
         ['Linear shrinkage', 'shrinkagePct'],
         ['Gets as hot as', 'peakC'],
+        ['Foams up', 'riseTimes'],
       ]
     : [];
 }

@@ -9,7 +9,9 @@ import { Clocks } from './Clocks';
 import { glued } from '../ui/glued';
 import { Keypad } from './Keypad';
 import { Reason } from './Reason';
+import { NextCast } from './NextCast';
 import { Rehearsed } from './Rehearsed';
+import { resultKeys, resultOf, USUALLY } from './results';
 import { runQuery } from './runQueries';
 import { StandIns } from './StandIns';
 import { StepBody } from './StepBody';
@@ -33,7 +35,7 @@ import { useReopened } from './useReopened';
 import { useRings } from './useRings';
 import { useAwake, useScreen } from './useScreen';
 
-type Asking = 'grams' | 'level' | 'leave' | 'correct' | null;
+type Asking = 'grams' | 'level' | 'leave' | 'correct' | 'weight' | 'REPAIR' | 'SCRAP' | null;
 
 /** The bench: one step at a time, readable from two metres. */
 export function RunPage() {
@@ -50,6 +52,7 @@ export function RunPage() {
   const [earlyAt, setEarlyAt] = useState('');
   const [looked, setLooked] = useState<string | null>(null);
   const [asked, setAsked] = useState<{ step: string; what: Asking } | null>(null);
+  const [weighed, setWeighed] = useState('');
   const rings = useRings(id, run?.clocks ?? [], now);
 
   const pending = pendingKeys(waiting);
@@ -158,6 +161,18 @@ export function RunPage() {
           run: () => void act({ kind: 'SCALE', key: other.id }, `Read ${other.name}`),
         });
       }
+    } else if (task.kind === 'RESULT') {
+      const asks = resultKeys(task, scale, weighed, {
+        act: (doing, text) => {
+          setWeighed('');
+          void act(doing, text);
+        },
+        why: setAsking,
+        weigh: () => setAsking('weight'),
+        take: setWeighed,
+      });
+      main = asks.main;
+      keys.push(...asks.keys);
     } else if (task.kind === 'LEVEL') {
       main = {
         label: batch?.level ? 'Read it again' : 'Type the level',
@@ -227,7 +242,11 @@ export function RunPage() {
         <Link to="/" className="wordmark" title="To the shelf">
           ungula
         </Link>
-        <strong>{run.name}</strong>
+        <strong>
+          {run.name}
+          {run.casts.length > 0 &&
+            `: cast, ${run.casts.length === 1 ? 'mould' : 'moulds'} ${run.casts.join(', ')}`}
+        </strong>
         <span className="quiet where">
           {task?.part}
           {batch ? ` · ${batch.name}` : ''} · {run.done} of {run.tasks.length} steps done
@@ -252,7 +271,14 @@ export function RunPage() {
           <button type="button" onClick={() => screen.darken(!screen.dark)}>
             {screen.dark ? 'Bright' : 'Dark'}
           </button>
-          <Link className="stop" to={run.exercise ? '/exercises' : `/jobs/${run.job}/bench`}>
+          <Link
+            className="stop"
+            to={
+              run.exercise
+                ? '/exercises'
+                : `/jobs/${run.job}/${run.casts.length > 0 ? 'casts' : 'bench'}`
+            }
+          >
             Stop here
           </Link>
         </span>
@@ -302,9 +328,13 @@ export function RunPage() {
         ) : (
           <div className="say">
             <h1>All is done.</h1>
-            <p className="follows">
-              The mould is open. What happened stands on the job’s Bench page.
-            </p>
+            {run.casts.length > 0 ? (
+              <NextCast run={run} />
+            ) : (
+              <p className="follows">
+                The mould is open. What happened stands on the job’s Bench page.
+              </p>
+            )}
           </div>
         )}
         <aside>
@@ -339,6 +369,33 @@ export function RunPage() {
                   value: typed,
                 },
                 `${typed} of ${weighing.name}`,
+              );
+            }}
+          />
+        )}
+        {asking === 'weight' && (
+          <Keypad
+            ask="What does the cast weigh, with what it was poured through?"
+            unit={run.massUnit}
+            close={() => setAsking(null)}
+            take={(typed) => {
+              setAsking(null);
+              setWeighed(typed);
+            }}
+          />
+        )}
+        {(asking === 'REPAIR' || asking === 'SCRAP') && task && (
+          <Reason
+            ask="What is wrong with it?"
+            usual={USUALLY[asking]}
+            label="Write it down"
+            close={() => setAsking(null)}
+            give={(why) => {
+              setAsking(null);
+              setWeighed('');
+              void act(
+                resultOf(task, asking, weighed, why),
+                asking === 'SCRAP' ? 'Scrap' : 'To repair',
               );
             }}
           />

@@ -99,6 +99,7 @@ const RUN: Run = {
   clocks: [],
   entries: [],
   sharing: [],
+  casts: [],
   rehearsal: false,
   speed: 1,
 };
@@ -418,4 +419,65 @@ test('a stream that was refused is opened again', async () => {
   await vi.waitFor(() => expect(Stream.last).not.toBe(first), 5000);
   Stream.last?.say({});
   await vi.waitFor(() => expect(screen.queryByText(/The server is not heard/)).toBeNull());
+});
+
+/** A cast that is out: only how it came out is open. */
+const OUT: Partial<Run> = {
+  casts: [2],
+  next: 'cast.result.2',
+  tasks: [{ ...task('cast.result.2', 'RESULT'), what: 'Look the cast over.' }],
+};
+
+test('a cast is counted by one large key, with what the scale shows', async () => {
+  const sent = open(OUT);
+  await screen.findByText('Finial: cast, mould 2');
+  Stream.last?.say({ scale: '66.5 g', settled: true, scaleSays: 'scale heard' });
+  await userEvent.click(await screen.findByRole('button', { name: 'It weighs 66.5 g' }));
+  await userEvent.click(screen.getByRole('button', { name: 'A good cast, 66.5 g' }));
+  await vi.waitFor(() => expect(sent).toHaveLength(1));
+  expect(sent[0]).toMatchObject({
+    kind: 'RESULT',
+    key: 'cast.result.2',
+    result: 'GOOD',
+    value: '66.5 g',
+  });
+});
+
+test('scrap is asked why, by keys; a clean-out is not', async () => {
+  const sent = open(OUT);
+  await userEvent.click(await screen.findByRole('button', { name: 'Scrap' }));
+  expect(sent).toHaveLength(0);
+  await userEvent.click(screen.getByRole('button', { name: 'It stayed sticky.' }));
+  await vi.waitFor(() => expect(sent).toHaveLength(1));
+  expect(sent[0]).toMatchObject({ result: 'SCRAP', why: 'It stayed sticky.', value: '' });
+  cleanup();
+  const cleaned = open({
+    casts: [1],
+    next: 'cast.clean.1',
+    tasks: [task('cast.clean.1', 'RESULT')],
+  });
+  await userEvent.click(await screen.findByRole('button', { name: 'It is thrown away' }));
+  await vi.waitFor(() => expect(cleaned).toHaveLength(1));
+  expect(cleaned[0]).toMatchObject({ result: 'CLEANING' });
+});
+
+test('after a cast the next is begun from the same moulds', async () => {
+  const sent = open({ casts: [1, 2], next: '', tasks: [] });
+  expect(await screen.findByText(/counted on the job’s Casts page/)).toBeTruthy();
+  expect(screen.getByText('Finial: cast, moulds 1, 2')).toBeTruthy();
+  await userEvent.click(screen.getByRole('button', { name: 'Next cast' }));
+  await vi.waitFor(() => expect(sent).toHaveLength(2));
+});
+
+test('a batch is weighed for another mould by a key that names it', async () => {
+  const sent = open({
+    ...at('pour.1.1.weigh'),
+    weighing: WEIGHING,
+    sharing: [{ run: 'r2', mould: 'Lid', amount: '120.0 g' }],
+  });
+  await userEvent.click(
+    await screen.findByRole('button', { name: 'Weigh for Lid too: 120.0 g more' }),
+  );
+  await vi.waitFor(() => expect(sent).toHaveLength(1));
+  expect(sent[0]).toMatchObject({ kind: 'SHARE', key: 'r2' });
 });

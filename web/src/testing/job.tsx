@@ -15,7 +15,7 @@ export function figure(key: string, text: string): Figure {
     value: 1,
     text,
     exact: text,
-    working: { formula: '', givens: [], steps: [], rounding: '', plusMinus: '' },
+    working: { formula: 'as it is', givens: [], steps: [], rounding: '', plusMinus: '' },
   };
 }
 

@@ -218,10 +218,10 @@ export class SolidScene {
     this.colour();
   }
 
-  /** Points at a place with a ring that faces whoever looks; null points at nothing. */
-  point(at: { x: number; y: number; z: number } | null) {
+  /** Points at places with rings that face whoever looks. */
+  point(places: { x: number; y: number; z: number }[]) {
     clear(this.pointer);
-    if (at) {
+    for (const at of places) {
       const size = new Box3().setFromObject(this.master).getSize(new Vector3()).length();
       const ring = new Mesh(
         new TorusGeometry(0.03 * size, 0.004 * size, 8, 32),

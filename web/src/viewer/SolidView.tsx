@@ -19,6 +19,8 @@ interface Props {
   /** What the master is coloured by. */
   show: 'LOCKED' | 'WALL' | null;
   withBox: boolean;
+  /** Places to be ringed, as the master is drawn. */
+  spots?: { x: number; y: number; z: number }[];
   /** Where it is looked at from; asked again, it is brought in sight again. */
   seen: Seen;
   /** Called when this machine cannot draw solids. */
@@ -72,7 +74,7 @@ type What = keyof typeof FAILED;
 
 /** The master in its rubber and box, turned with the mouse. */
 export default function SolidView(props: Props) {
-  const { job, pick, hint, shape, paint, stroke, show, withBox, seen, missing } = props;
+  const { job, pick, hint, shape, paint, stroke, show, withBox, spots, seen, missing } = props;
   const host = useRef<HTMLDivElement>(null);
   const scene = useRef<SolidScene | null>(null);
   const latestPick = useRef(pick);
@@ -238,12 +240,23 @@ export default function SolidView(props: Props) {
     scene.current?.setMarks(show ? null : study, stale);
   }, [study, stale, show, loaded]);
 
+  // the same places are the same rings
+  const ringed = JSON.stringify(spots ?? []);
+  useEffect(() => {
+    if (loaded && spots) {
+      scene.current?.point(spots);
+    }
+    // oxlint-disable-next-line react/exhaustive-deps -- ringed names what spots holds
+  }, [ringed, loaded]);
+
   useEffect(
     () =>
       fetching('facets', async (get) => {
         if (!show || !loaded || !study || stale) {
           scene.current?.setTint(null, MASTER_COLOUR);
-          scene.current?.point(null);
+          if (!spots) {
+            scene.current?.point([]);
+          }
           setTinted('');
           return;
         }
@@ -252,7 +265,7 @@ export default function SolidView(props: Props) {
         // rubber of an inch or more keeps the master's own colour
         const share = show === 'LOCKED' ? values : values.map((tenths) => 255 - tenths);
         scene.current?.setTint(share, SHOWN[show].colour);
-        scene.current?.point(show === 'WALL' ? (study.thinnest ?? null) : null);
+        scene.current?.point(show === 'WALL' && study.thinnest ? [study.thinnest] : []);
         setTinted(show);
       }),
     // oxlint-disable-next-line react/exhaustive-deps -- fetching follows the job
@@ -265,6 +278,7 @@ export default function SolidView(props: Props) {
       ref={host}
       data-loaded={loaded}
       data-shows={tinted}
+      data-spots={spots?.length}
       data-coats={drawnCoats}
       data-parts={drawnParts}
       data-pockets={study && !stale ? study.poured.length + study.cast.length : ''}

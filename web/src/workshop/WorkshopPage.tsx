@@ -89,7 +89,10 @@ export function WorkshopPage() {
               Inside, the pressure pot is <Word k="equipment.potDiameterMm" /> across and{' '}
               <Word k="equipment.potHeightMm" /> high, the vacuum chamber{' '}
               <Word k="equipment.chamberDiameterMm" /> across and{' '}
-              <Word k="equipment.chamberHeightMm" /> high. The cutter’s bed takes{' '}
+              <Word k="equipment.chamberHeightMm" /> high. For pressure, the pot is rated up to{' '}
+              <Word k="equipment.potKpa" after="," /> its lid{' '}
+              <Word k="equipment.lidKpa" after="," /> hose and fittings{' '}
+              <Word k="equipment.hoseKpa" after="." /> The cutter’s bed takes{' '}
               <Word k="equipment.bedLengthMm" /> by <Word k="equipment.bedWidthMm" after="." />
             </p>
             <p className="sentence">

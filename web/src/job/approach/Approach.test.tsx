@@ -43,7 +43,7 @@ function figure(key: string, text: string): Figure {
     value: 1,
     text,
     exact: text,
-    working: { formula: '', givens: [], steps: [], rounding: '', plusMinus: '' },
+    working: { formula: 'as it is', givens: [], steps: [], rounding: '', plusMinus: '' },
   };
 }
 

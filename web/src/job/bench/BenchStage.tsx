@@ -32,6 +32,7 @@ export function BenchStage({ job }: { job: Job }) {
     onSuccess: (run) => go(`/runs/${run.id}`),
   });
   const going = runs?.filter((r) => r.ended === undefined) ?? [];
+  const making = runs?.filter((r) => r.moulds.length === 0) ?? [];
   const stops = job.cautions.filter((c) => c.level === 'STOP');
   const look = shown ?? runs?.[0]?.id;
   return (
@@ -51,7 +52,9 @@ export function BenchStage({ job }: { job: Job }) {
       {going.map((r) => (
         <Fragment key={r.id}>
           <p className="sentence">
-            A mould is being made since {r.begun}.{' '}
+            {r.moulds.length > 0
+              ? `A cast is being made in mould ${r.moulds.join(' and ')} since ${r.begun}.`
+              : `A mould is being made since ${r.begun}.`}{' '}
             <Link className="btn btn-primary" to={`/runs/${r.id}`}>
               Go on at the bench
             </Link>
@@ -86,9 +89,9 @@ export function BenchStage({ job }: { job: Job }) {
               disabled={begin.isPending}
               onClick={() => begin.mutate()}
             >
-              {runs.length === 0
+              {making.length === 0
                 ? 'Begin the mould'
-                : going.length > 0
+                : making.some((r) => r.ended === undefined)
                   ? 'Begin another mould'
                   : 'Begin the next mould'}
             </Button>{' '}
@@ -113,6 +116,7 @@ export function BenchStage({ job }: { job: Job }) {
               onClick={() => setShown(r.id)}
             >
               {r.begun}
+              {r.moulds.length > 0 ? ', cast' : ''}
               {r.ended === undefined ? ', being made' : ''}
             </button>
           ))}

@@ -1,6 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import type { CastRuns, Job } from '../../api/client';
 import { castsQuery } from '../jobQueries';
+import type { JobDesk } from '../useJob';
+import { Spots } from './Spots';
 
 const WIDTH = 640;
 const HEIGHT = 420;
@@ -9,12 +12,59 @@ const RIGHT = 16;
 const TOP = 24;
 const BOTTOM = 36;
 
-/** Casts against time, with what they may be sooner or later. */
-export function CastsDrawing({ job }: { job: Job }) {
+interface Props {
+  job: Job;
+  desk: JobDesk;
+  /** The cast whose place is to be shown on the master; null for none. */
+  showing: number | null;
+  show: (cast: number | null) => void;
+}
+
+/** Casts against time, with what they may be sooner or later; or where some were not good. */
+export function CastsDrawing({ job, desk, showing, show }: Props) {
   const { data: runs } = useQuery(castsQuery(job.id, job.version));
+  const [view, setView] = useState<'TIME' | 'PLACES'>('TIME');
+  const [noSolids, setNoSolids] = useState(false);
+  const solids = job.hasShape && !noSolids;
+  const places = solids && (showing !== null || view === 'PLACES');
+  const see = (next: 'TIME' | 'PLACES') => {
+    show(null);
+    setView(next);
+  };
   return (
-    <section className="thing casts" aria-label="Casts against time">
-      {runs && runs.points.length > 0 ? (
+    <section
+      className={`thing casts${places ? ' places' : ''}`}
+      aria-label={places ? 'Where casts were not good' : 'Casts against time'}
+    >
+      {solids && (
+        <div className="views">
+          <button
+            type="button"
+            className="plain"
+            aria-pressed={!places}
+            onClick={() => see('TIME')}
+          >
+            Casts against time
+          </button>
+          <button
+            type="button"
+            className="plain"
+            aria-pressed={places}
+            onClick={() => see('PLACES')}
+          >
+            Where they were not good
+          </button>
+        </div>
+      )}
+      {places ? (
+        <Spots
+          job={job}
+          desk={desk}
+          showing={showing}
+          shown={() => see('PLACES')}
+          missing={() => setNoSolids(true)}
+        />
+      ) : runs && runs.points.length > 0 ? (
         <Plot runs={runs} />
       ) : (
         <p className="quiet">Casts against time are drawn here once their number is known.</p>

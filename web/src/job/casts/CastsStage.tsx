@@ -5,33 +5,53 @@ import { NotRead } from '../../ui/NotRead';
 import { Word } from '../../ui/Word';
 import { useWords } from '../../ui/words';
 import { castsQuery } from '../jobQueries';
+import { AtTheBench } from './AtTheBench';
 import { CastOf } from './CastOf';
 import { MadePart } from './MadePart';
 
 /** How much is mixed for a cast, what keeps the mould shut, and when all casts are done. */
-export function CastsStage({ job }: { job: Job }) {
+export function CastsStage({ job, showPlace }: { job: Job; showPlace: (cast: number) => void }) {
   const { data: runs, error, refetch } = useQuery(castsQuery(job.id, job.version));
   return (
     <>
       <h1>Casts</h1>
-      <Amount job={job} missing={runs?.amount ?? ''} />
+      <Amount job={job} missing={runs?.amount ?? ''} factor={runs?.factor} />
       {runs && <Closing job={job} hold={runs.hold} />}
       <div className="part">
         <h2>How many, and when</h2>
         <p className="sentence">
           Wanted: <Word k="cast.wanted" after="," /> from <Word k="rubber.moulds" after="." /> One
           mix fills <Word k="cast.series.perMix" after="." /> <Word k="cast.series.scrapPct" /> are
-          no good, and times vary by <Word k="cast.series.spreadPct" after="." />
+          no good, and times vary by <Word k="cast.series.spreadPct" after="." /> Released again
+          after <Word k="cast.series.releaseEvery" after="," /> and the first mould gave{' '}
+          <Word k="cast.series.gaveBefore" /> before. On top of what a cast costs:{' '}
+          <Word k="cast.series.marginPct" after="." />
+          {job.figures['cast.price'] && (
+            <>
+              {' '}
+              The price of one: <FigureText figure={job.figures['cast.price']} />.
+            </>
+          )}
         </p>
         <NotRead what="When the casts are done" error={error} again={refetch} />
         {runs && (runs.missing === '' ? <Runs runs={runs} /> : <p>{runs.missing}</p>)}
       </div>
-      <MadePart job={job} />
+      <AtTheBench job={job} />
+      <MadePart job={job} showPlace={showPlace} />
     </>
   );
 }
 
-function Amount({ job, missing }: { job: Job; missing: string }) {
+function Amount({
+  job,
+  missing,
+  factor,
+}: {
+  job: Job;
+  missing: string;
+  factor: CastRuns['factor'];
+}) {
+  const { write } = useWords();
   const f = job.figures;
   const w = job.words;
   const way = w['cast.amount.way']?.value;
@@ -49,6 +69,23 @@ function Amount({ job, missing }: { job: Job; missing: string }) {
         {way === 'WEIGHT' && (
           <>
             <Word k="cast.amount.masterG" /> times <Word k="cast.amount.factor" after="." />{' '}
+            {factor && job.words['cast.amount.factor']?.exact !== factor.factor && (
+              <>
+                It is {factor.factor} {factor.said}.{' '}
+                <button
+                  type="button"
+                  className="plain"
+                  onClick={() => void write('cast.amount.factor', factor.factor)}
+                >
+                  Take {factor.factor}
+                </button>{' '}
+              </>
+            )}
+          </>
+        )}
+        {way === 'SHELL' && (
+          <>
+            <Word k="cast.amount.shellMm" /> thick.{' '}
           </>
         )}
         {way === 'LAST' && (
@@ -57,6 +94,14 @@ function Amount({ job, missing }: { job: Job; missing: string }) {
           </>
         )}
         Left in cups and on sticks: <Word k="cast.amount.lossPct" after="." />
+        {f['cast.fill'] && (
+          <>
+            {' '}
+            It foams up <Word k="cast.amount.riseTimes" after="," /> and{' '}
+            <Word k="cast.amount.packPct" /> more than just fills it:{' '}
+            <FigureText figure={f['cast.fill']} /> {f['cast.fill'].label}.
+          </>
+        )}
       </p>
       <p className="sentence">
         Cast in: <Word k="cast.amount.inserts" after={w['cast.amount.inserts']?.unset ? '.' : ''} />
@@ -76,7 +121,27 @@ function Amount({ job, missing }: { job: Job; missing: string }) {
           <>
             {' '}
             <Word k="cast.amount.filler.of" /> of <Word k="cast.amount.filler.name" after="," />{' '}
-            whose density is <Word k="cast.amount.filler.density" after="." />
+            whose density is <Word k="cast.amount.filler.density" after=";" /> also{' '}
+            <Word
+              k="cast.amount.also.dosePct"
+              after={w['cast.amount.also.dosePct']?.unset ? '.' : ''}
+            />
+            {!w['cast.amount.also.dosePct']?.unset && (
+              <>
+                {' '}
+                <Word k="cast.amount.also.of" /> of <Word k="cast.amount.also.name" after="," />{' '}
+                whose density is <Word k="cast.amount.also.density" after="." />
+              </>
+            )}
+          </>
+        )}
+      </p>
+      <p className="sentence">
+        It sets under <Word k="cast.pressureKpa" after="." />
+        {f['cast.bubble'] && (
+          <>
+            {' '}
+            <FigureText figure={f['cast.bubble']} /> {f['cast.bubble'].label}.
           </>
         )}
       </p>
@@ -91,11 +156,14 @@ function Amount({ job, missing }: { job: Job; missing: string }) {
             <FigureText figure={f['cast.second']} lone />
             <small>{f['cast.second'].label}</small>
           </span>
-          {f['cast.filler'] && (
-            <span>
-              <FigureText figure={f['cast.filler']} lone />
-              <small>{f['cast.filler'].label}</small>
-            </span>
+          {[f['cast.filler'], f['cast.also']].map(
+            (stirred) =>
+              stirred && (
+                <span key={stirred.key}>
+                  <FigureText figure={stirred} lone />
+                  <small>{stirred.label}</small>
+                </span>
+              ),
           )}
         </p>
       )}
@@ -176,6 +244,9 @@ function Runs({ runs }: { runs: CastRuns }) {
             <th scope="col" className="n">
               All moulds
             </th>
+            <th scope="col" className="n">
+              A cast
+            </th>
             <th scope="col">Held up by</th>
           </tr>
         </thead>
@@ -198,11 +269,26 @@ function Runs({ runs }: { runs: CastRuns }) {
               <td className="n" data-label="All moulds">
                 {r.cost === '' ? '–' : r.cost}
               </td>
+              <td className="n" data-label="A cast">
+                {r.each === '' ? '–' : r.each}
+              </td>
               <td data-label="Held up by">{r.heldUp}</td>
             </tr>
           ))}
         </tbody>
       </table>
+      {runs.deeds.length > 0 && (
+        <details className="deeds">
+          <summary>What is done when on {runs.deedsOn}</summary>
+          <ol>
+            {runs.deeds.map((d) => (
+              <li key={d.at + d.what}>
+                <b>{d.at}</b> {d.what}
+              </li>
+            ))}
+          </ol>
+        </details>
+      )}
     </>
   );
 }

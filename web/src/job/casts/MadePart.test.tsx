@@ -34,6 +34,7 @@ function server(casts: object[], lastG = '') {
     usable: casts.length,
     repair: 0,
     scrap: 0,
+    cleanings: 0,
     moulds: [
       { mould: 1, casts: casts.length, gives: 40 },
       { mould: 2, casts: 0, gives: 40 },
@@ -52,7 +53,7 @@ function server(casts: object[], lastG = '') {
 
 test('a cast is counted by one key, one that is no good with its reason', async () => {
   const sent = server([CAST]);
-  const { reads, user } = drawn(job({}), <MadePart job={job({})} />);
+  const { reads, user } = drawn(job({}), <MadePart job={job({})} showPlace={() => undefined} />);
   await screen.findByText(/1 to use; 0 scrap/);
   expect(reads()).toContain('Mould 1 gave 1 of about 40.');
   expect(reads()).toContain('1: good · mould 1 · 66.5 g · Mon 1 Mar 7:00 · MB');
@@ -77,7 +78,10 @@ test('what was pressed by mistake is struck out, and stays', async () => {
     ],
     '66.5 g',
   );
-  const { reads, user, written } = drawn(job({}), <MadePart job={job({})} />);
+  const { reads, user, written } = drawn(
+    job({}),
+    <MadePart job={job({})} showPlace={() => undefined} />,
+  );
   await screen.findByText(/does not count: It was another job/);
   expect(reads()).toContain('The last one weighed 66.5 g');
   await user.click(screen.getByRole('button', { name: 'Mix by that' }));
@@ -96,7 +100,7 @@ test('what was pressed by mistake is struck out, and stays', async () => {
 
 test('pressed again after no answer came, it is the same cast', async () => {
   const sent = server([CAST]);
-  const { user } = drawn(job({}), <MadePart job={job({})} />);
+  const { user } = drawn(job({}), <MadePart job={job({})} showPlace={() => undefined} />);
   const good = await screen.findByRole('button', { name: 'One more, good' });
   const answers = globalThis.fetch;
   vi.stubGlobal('fetch', async (request: Request) => {
@@ -112,4 +116,18 @@ test('pressed again after no answer came, it is the same cast', async () => {
   await user.click(good);
   await waitFor(() => expect(sent).toHaveLength(3));
   expect(sent[2]?.id).not.toBe(sent[1]?.id);
+});
+
+test('of one that is not good it is asked where', async () => {
+  server([
+    { ...CAST, number: 2, result: 'SCRAP', why: 'A hole.' },
+    { ...CAST, number: 1 },
+  ]);
+  const asked: number[] = [];
+  const at = job({}, {}, { hasShape: true });
+  const { user } = drawn(at, <MadePart job={at} showPlace={(n) => asked.push(n)} />);
+  const where = await screen.findAllByRole('button', { name: 'Show where' });
+  expect(where).toHaveLength(1);
+  await user.click(where[0] as HTMLElement);
+  expect(asked).toEqual([2]);
 });

@@ -4,6 +4,7 @@ import Button from 'react-bootstrap/Button';
 import { client, unwrap, type CastsMade, type Job } from '../../api/client';
 import { newId } from '../../run/newId';
 import { Reason } from '../../run/Reason';
+import { USUALLY } from '../../run/results';
 import { useScreen } from '../../run/useScreen';
 import { Notice } from '../../ui/Notice';
 import { NotRead } from '../../ui/NotRead';
@@ -16,12 +17,12 @@ const OUT: Record<Result, string> = {
   GOOD: 'good',
   REPAIR: 'to repair',
   SCRAP: 'scrap',
+  CLEANING: 'clean-out',
   STRUCK: '',
 };
 
 const USUAL = {
-  REPAIR: ['A bubble to fill.', 'Flash to sand off.'],
-  SCRAP: ['It was not filled.', 'A hole where it shows.', 'It stayed sticky.'],
+  ...USUALLY,
   STRUCK: ['It was pressed by mistake.'],
 };
 
@@ -29,7 +30,14 @@ const USUAL = {
 type Asked = { result: 'REPAIR' | 'SCRAP' } | { result: 'STRUCK'; number: number };
 
 /** Casts are counted here, each by one large key. */
-export function MadePart({ job }: { job: Job }) {
+export function MadePart({
+  job,
+  showPlace,
+}: {
+  job: Job;
+  /** Asks where a cast is not good, on the master. */
+  showPlace: (cast: number) => void;
+}) {
   const queries = useQueryClient();
   const { data: made, error, refetch } = useQuery(madeQuery(job.id));
   const { write } = useWords();
@@ -77,7 +85,7 @@ export function MadePart({ job }: { job: Job }) {
           <p className="sentence">
             {made.usable === 0 && made.scrap === 0
               ? 'None yet.'
-              : `${made.usable} to use${made.repair > 0 ? `, ${made.repair} of them to repair` : ''}; ${made.scrap} scrap.`}{' '}
+              : `${made.usable} to use${made.repair > 0 ? `, ${made.repair} of them to repair` : ''}; ${made.scrap} scrap${made.cleanings > 0 ? `, ${made.cleanings} as clean-out` : ''}.`}{' '}
             {at && at.casts > 0 && (
               <>
                 {made.moulds.length > 1 ? `Mould ${at.mould}` : 'The mould'} gave {at.casts}
@@ -171,6 +179,11 @@ export function MadePart({ job }: { job: Job }) {
                   ]
                     .filter((t) => t !== '')
                     .join(' · ')}
+                  {c.struck === '' && c.why !== '' && job.hasShape && (
+                    <button type="button" className="plain" onClick={() => showPlace(c.number)}>
+                      {c.spot ? 'Show another place' : 'Show where'}
+                    </button>
+                  )}
                   {c.struck === '' ? (
                     <button
                       type="button"

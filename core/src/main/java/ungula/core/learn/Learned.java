@@ -47,9 +47,14 @@ public record Learned(double median, double mad, List<Integer> outOfLine, int jo
     return Optional.of(new Learned(median, mad, out, values.size()));
   }
 
+  /** A standard deviation of what strays normally. */
+  public double deviation() {
+    return SIGMA * mad;
+  }
+
   /** What to allow for next time. */
   public double allowance() {
-    return median + SAFE * SIGMA * mad;
+    return median + SAFE * deviation();
   }
 
   private static double median(List<Double> values) {

@@ -2,28 +2,29 @@ package ungula.server.cast;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
-import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import ungula.core.cast.Made;
+import ungula.core.cast.Production.Deed;
 import ungula.core.cast.Production.HeldUp;
 import ungula.core.cast.Production.Point;
 import ungula.core.days.Moments;
 import ungula.core.job.CastRun;
 import ungula.core.job.CastRun.Row;
+import ungula.core.learn.CastFactor;
 import ungula.core.plan.AmountPart;
 import ungula.core.quantity.Mass;
+import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Timespan;
 import ungula.server.job.Jobs;
 
@@ -32,13 +33,18 @@ import ungula.server.job.Jobs;
 @RequestMapping("/api/jobs/{id}/casts")
 class CastController {
 
+  /** So much of a day's work is told. */
+  private static final int MOST_DEEDS = 40;
+
   private final Jobs jobs;
   private final CastsMade made;
+  private final Factors factors;
   private final Clock clock;
 
-  CastController(Jobs jobs, CastsMade made, Clock clock) {
+  CastController(Jobs jobs, CastsMade made, Factors factors, Clock clock) {
     this.jobs = jobs;
     this.made = made;
+    this.factors = factors;
     this.clock = clock;
   }
 
@@ -49,6 +55,7 @@ class CastController {
    * @param done half of the time by then, in words
    * @param promise nine times of ten by then, in words
    * @param cost of all moulds; empty while it is not known
+   * @param each what a cast comes to; empty while it is not known
    * @param heldUp what would bring it forward most, in words
    * @param chosen whether the job makes as many
    */
@@ -58,8 +65,20 @@ class CastController {
       String done,
       String promise,
       String cost,
+      String each,
       String heldUp,
       boolean chosen) {}
+
+  /** What is done at a time, in words. */
+  record CastDeed(String at, String what) {}
+
+  /**
+   * What the shop's own casts say of the factor for this master and material.
+   *
+   * @param factor as it can be typed
+   * @param said from how many, how far they stray and which are out of line
+   */
+  record OwnFactor(String factor, String said) {}
 
   /**
    * When so many casts are made.
@@ -81,6 +100,9 @@ class CastController {
    * @param each what one cast takes, in words
    * @param points with as many moulds as the job makes, rising
    * @param days that begin while it goes on
+   * @param deedsOn the day on which work begins
+   * @param deeds what is done on it, as planned
+   * @param factor of the shop's own casts; null while too few were weighed
    */
   record CastsResponse(
       String amount,
@@ -91,12 +113,37 @@ class CastController {
       String each,
       List<CastRow> rows,
       List<CastPoint> points,
-      List<CastDay> days) {
+      List<CastDay> days,
+      String deedsOn,
+      List<CastDeed> deeds,
+      @Nullable OwnFactor factor) {}
 
-    static CastsResponse without(Jobs.Job job, String why) {
-      return new CastsResponse(
-          unknown(job), CastController.hold(job), why, 0, "", "", List.of(), List.of(), List.of());
-    }
+  private CastsResponse without(Jobs.Job job, String why) {
+    return new CastsResponse(
+        unknown(job),
+        hold(job),
+        why,
+        0,
+        "",
+        "",
+        List.of(),
+        List.of(),
+        List.of(),
+        "",
+        List.of(),
+        factor(job));
+  }
+
+  private @Nullable OwnFactor factor(Jobs.Job job) {
+    return factors.of(job).map(CastController::said).orElse(null);
+  }
+
+  private static OwnFactor said(CastFactor f) {
+    String out =
+        f.outOfLine().isEmpty() ? "" : "; out of line: " + String.join(", ", f.outOfLine());
+    return new OwnFactor(
+        Numbers.trimmed(f.factor(), 3),
+        "by " + f.jobs() + " jobs of your own, give or take " + Numbers.fixed(f.spread(), 3) + out);
   }
 
   @GetMapping
@@ -104,128 +151,17 @@ class CastController {
     Jobs.Job job = jobs.find(id);
     Optional<String> missing = CastRun.missing(job.plan());
     if (missing.isPresent()) {
-      return CastsResponse.without(job, missing.get());
+      return without(job, missing.get());
     }
     try {
-      int usable = made.of(id).usable();
-      if (usable >= job.choices().cast().wanted()) {
-        return CastsResponse.without(job, "All casts that are wanted are made.");
+      Made so = made.of(id);
+      if (so.usable() >= job.choices().cast().wanted()) {
+        return without(job, "All casts that are wanted are made.");
       }
-      return view(job, CastRun.of(job.plan(), usable, clock.instant().getEpochSecond()));
+      return view(job, CastRun.of(job.plan(), so, clock.instant().getEpochSecond()));
     } catch (IllegalArgumentException no) {
-      return CastsResponse.without(job, no.getMessage());
+      return without(job, no.getMessage());
     }
-  }
-
-  /**
-   * A cast that was made.
-   *
-   * @param at in words
-   * @param mass it weighed, in words; empty where it was not weighed
-   * @param struck why it does not count; empty where it does
-   */
-  record MadeView(
-      int number,
-      String at,
-      String who,
-      int mould,
-      Made.Result result,
-      String mass,
-      String why,
-      String struck) {}
-
-  /**
-   * What a mould gave.
-   *
-   * @param casts of it so far
-   * @param gives what it gives in all, about; 0 where nobody knows
-   */
-  record MouldGave(int mould, int casts, int gives) {}
-
-  /**
-   * @param casts newest first
-   * @param lastG of the newest that was weighed, as it can be typed; empty while none was, and
-   *     where a pour gives several
-   */
-  record MadeResponse(
-      int usable,
-      int repair,
-      int scrap,
-      List<MouldGave> moulds,
-      List<MadeView> casts,
-      String lastG) {}
-
-  /**
-   * @param id of the deed: delivered twice it counts once
-   * @param mass as typed; empty where it was not weighed
-   * @param why it is no good, or does not count
-   * @param strikes number of the record that does not count
-   */
-  record NewMade(
-      String id,
-      @Nullable String who,
-      int mould,
-      Made.Result result,
-      @Nullable String mass,
-      @Nullable String why,
-      @Nullable Integer strikes) {}
-
-  @GetMapping("/made")
-  MadeResponse made(@PathVariable String id) {
-    Jobs.Job job = jobs.find(id);
-    ZoneId zone = job.plan().plan().workshop().hours().clock();
-    Made all = made.of(id);
-    Integer chosen = job.choices().rubber().moulds();
-    int moulds = Math.max(chosen == null ? 1 : chosen, last(all));
-    boolean alone = job.plan().plan().life().filter(l -> l.castsOfAPour() > 1).isEmpty();
-    int gives = job.plan().plan().life().map(l -> (int) l.casts()).orElse(0);
-    List<MadeView> views =
-        new ArrayList<>(
-            all.casts().stream()
-                .filter(c -> c.result() != Made.Result.STRUCK)
-                .map(c -> view(c, all, job, zone))
-                .toList());
-    Collections.reverse(views);
-    return new MadeResponse(
-        all.usable(),
-        all.count(Made.Result.REPAIR),
-        all.count(Made.Result.SCRAP),
-        IntStream.rangeClosed(1, moulds).mapToObj(m -> new MouldGave(m, all.of(m), gives)).toList(),
-        views,
-        all.lastG().filter(g -> alone).map(g -> g + " g").orElse(""));
-  }
-
-  private static int last(Made all) {
-    return all.counting().stream().mapToInt(Made.Cast::mould).max().orElse(1);
-  }
-
-  private static MadeView view(Made.Cast c, Made all, Jobs.Job job, ZoneId zone) {
-    return new MadeView(
-        c.number(),
-        Moments.text(c.at().atZone(zone).toLocalDateTime()),
-        c.who(),
-        c.mould(),
-        c.result(),
-        c.grams() == null ? "" : Mass.format(c.grams(), job.choices().units()),
-        c.why(),
-        all.strike(c).map(Made.Cast::why).orElse(""));
-  }
-
-  /** Records a cast, or strikes one that was. */
-  @PostMapping("/made")
-  MadeResponse addMade(@PathVariable String id, @RequestBody NewMade body) {
-    boolean weighed = body.mass() != null && !body.mass().isBlank();
-    made.add(
-        id,
-        new CastsMade.NewCast(
-            body.id(),
-            body.who() == null ? "" : body.who().strip(),
-            body.mould(),
-            body.result(),
-            weighed ? (Double) Mass.parseG(body.mass(), jobs.find(id).choices().units()) : null,
-            body.why() == null ? "" : body.why().strip(),
-            body.strikes() == null ? 0 : body.strikes()));
-    return made(id);
   }
 
   private static String unknown(Jobs.Job job) {
@@ -242,7 +178,7 @@ class CastController {
         .orElse("");
   }
 
-  private static CastsResponse view(Jobs.Job job, CastRun run) {
+  private CastsResponse view(Jobs.Job job, CastRun run) {
     ZoneId zone = job.plan().plan().workshop().hours().clock();
     List<Point> made = run.chosen().outcome().made();
     return new CastsResponse(
@@ -262,7 +198,32 @@ class CastController {
                         at(run, p.medianMin()),
                         at(run, p.p90Min())))
             .toList(),
-        days(run, made.get(made.size() - 1).p90Min(), zone));
+        days(run, made.get(made.size() - 1).p90Min(), zone),
+        run.deeds().isEmpty() ? "" : Moments.dayOfMonth(when(run, run.deeds().get(0), zone)),
+        deeds(run, zone),
+        factor(job));
+  }
+
+  private static LocalDate when(CastRun run, Deed d, ZoneId zone) {
+    return Instant.ofEpochMilli(at(run, d.atMin())).atZone(zone).toLocalDate();
+  }
+
+  /** Of the first day on which there is work. */
+  private static List<CastDeed> deeds(CastRun run, ZoneId zone) {
+    return run.deeds().stream()
+        .filter(d -> when(run, d, zone).equals(when(run, run.deeds().get(0), zone)))
+        .limit(MOST_DEEDS)
+        .map(
+            d ->
+                new CastDeed(
+                    Moments.clock(
+                        Instant.ofEpochMilli(at(run, d.atMin())).atZone(zone).toLocalTime()),
+                    (d.pours() ? "fill mould " : "open mould ")
+                        + d.moulds().stream()
+                            .map(String::valueOf)
+                            .collect(Collectors.joining(" and "))
+                        + (d.pours() ? "" : " and close it again")))
+        .toList();
   }
 
   private static String each(CastRun run) {
@@ -281,6 +242,7 @@ class CastController {
         text(run, r.outcome().medianMin(), zone),
         text(run, r.outcome().p90Min(), zone),
         r.cost() == null ? "" : job.plan().plan().book().money(r.cost()),
+        r.each() == null ? "" : job.plan().plan().book().money(r.each()),
         heldUp(r.outcome().heldUpBy()),
         r.moulds() == run.order().moulds());
   }

@@ -23,6 +23,29 @@ interface CastMapper {
       String why,
       int strikes) {}
 
+  /**
+   * @param model the place is on
+   * @param place on its surface; empty where it was taken back
+   */
+  record Place(
+      String jobId, int number, OffsetDateTime at, String who, String model, String place) {}
+
+  @Insert(
+      "INSERT INTO cast_place (job_id, number, at, who, model, place)"
+          + " VALUES (#{jobId}, #{number}, #{at}, #{who}, #{model}, #{place})")
+  void place(Place place);
+
+  @Select(
+      "SELECT job_id, number, at, who, model, place FROM cast_place WHERE job_id = #{jobId}"
+          + " ORDER BY id")
+  List<Place> places(String jobId);
+
+  /** Jobs casts of were weighed, the newest first. */
+  @Select(
+      "SELECT job_id FROM cast_made WHERE grams IS NOT NULL GROUP BY job_id"
+          + " ORDER BY MAX(at) DESC LIMIT 200")
+  List<String> weighed();
+
   /** In the order they were recorded. */
   @Select(
       "SELECT job_id, number, act, at, who, mould, result, grams, why, strikes FROM cast_made"

@@ -1,20 +1,24 @@
 package ungula.server.cast;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import ungula.core.cast.Made;
 import ungula.core.cast.Made.Result;
+import ungula.core.run.Entry;
 import ungula.server.job.Jobs;
 import ungula.server.web.Problem;
 
 /** The casts that were made: appended, and struck by a further record. */
 @Component
-class CastsMade {
+public class CastsMade {
 
   private static final int MOST_WHO = 20;
   private static final int MOST_WHY = 200;
@@ -32,7 +36,8 @@ class CastsMade {
     this.clock = clock;
   }
 
-  Made of(String jobId) {
+  /** What a job's moulds gave. */
+  public Made of(String jobId) {
     return new Made(
         mapper.of(jobId).stream()
             .map(
@@ -64,6 +69,42 @@ class CastsMade {
   synchronized void add(String jobId, NewCast cast) {
     jobs.find(jobId);
     check(cast);
+    append(jobId, cast, clock.instant());
+  }
+
+  /** A cast that came out at the bench; its run and entry make it one deed. */
+  public synchronized void came(String jobId, String run, int entry, String who, Entry.Came c) {
+    append(
+        jobId,
+        new NewCast(act(run, entry), who, c.mould(), c.result(), c.grams(), c.why(), 0),
+        c.at());
+  }
+
+  /** What a run said of a cast does not count. */
+  public synchronized void corrected(String jobId, String run, Entry.Corrected c, String who) {
+    mapper.of(jobId).stream()
+        .filter(r -> r.act().equals(act(run, c.number())))
+        .findFirst()
+        .ifPresent(
+            r ->
+                append(
+                    jobId,
+                    new NewCast(
+                        act(run, c.number()) + "x",
+                        who,
+                        r.mould(),
+                        Result.STRUCK,
+                        null,
+                        c.why(),
+                        r.number()),
+                    c.at()));
+  }
+
+  private static String act(String run, int entry) {
+    return run + ":" + entry;
+  }
+
+  private void append(String jobId, NewCast cast, Instant at) {
     whole.executeWithoutResult(
         status -> {
           List<CastMapper.Row> before = mapper.of(jobId);
@@ -80,7 +121,7 @@ class CastsMade {
                   jobId,
                   before.size() + 1,
                   cast.id,
-                  OffsetDateTime.ofInstant(clock.instant(), ZoneOffset.UTC),
+                  OffsetDateTime.ofInstant(at, ZoneOffset.UTC),
                   shortened(cast.who, MOST_WHO),
                   cast.mould,
                   cast.result,
@@ -88,6 +129,36 @@ class CastsMade {
                   shortened(cast.why, MOST_WHY),
                   cast.result == Result.STRUCK ? cast.strikes : 0));
         });
+  }
+
+  /**
+   * Says where a cast is not good.
+   *
+   * @param model the place is on
+   * @param place on its surface, as it is read again; empty takes it back
+   */
+  synchronized void placed(String jobId, int number, String who, String model, String place) {
+    if (mapper.of(jobId).stream().noneMatch(r -> r.number() == number)) {
+      throw Problem.gone("This cast");
+    }
+    if (!place.matches("(\\d{1,9} [\\d.E-]{1,22} [\\d.E-]{1,22})?")) {
+      throw refused("A place is a facet and where on it.");
+    }
+    OffsetDateTime now = OffsetDateTime.ofInstant(clock.instant(), ZoneOffset.UTC);
+    mapper.place(new CastMapper.Place(jobId, number, now, who, model, place));
+  }
+
+  /** Where casts of a model are not good, by number. */
+  Map<Integer, String> places(String jobId, String model) {
+    Map<Integer, String> all = new HashMap<>();
+    for (CastMapper.Place p : mapper.places(jobId)) {
+      if (p.model().equals(model) && !p.place().isEmpty()) {
+        all.put(p.number(), p.place());
+      } else {
+        all.remove(p.number());
+      }
+    }
+    return all;
   }
 
   private static String shortened(String text, int most) {

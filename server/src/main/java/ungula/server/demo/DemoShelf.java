@@ -17,6 +17,7 @@ import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import ungula.core.cast.Made;
 import ungula.core.contact.Releases;
 import ungula.core.days.Moments;
 import ungula.core.demo.HarbourShapes;
@@ -26,6 +27,7 @@ import ungula.core.pour.Pace;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.Vacuum;
 import ungula.core.record.Recorded;
+import ungula.core.run.Entry;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.stock.Lot;
 import ungula.core.workshop.Board;
@@ -33,6 +35,7 @@ import ungula.core.workshop.Mixing;
 import ungula.core.workshop.OwnBox;
 import ungula.core.workshop.WorkHours;
 import ungula.core.workshop.Workshop;
+import ungula.server.cast.CastsMade;
 import ungula.server.job.Jobs;
 import ungula.server.model.Models;
 import ungula.server.product.Products;
@@ -47,6 +50,21 @@ import ungula.server.workshop.Habits;
 @ConditionalOnProperty("ungula.demo")
 class DemoShelf {
 
+  private static final String CHESS = "Bollard chess pieces";
+
+  /** Casts of them so far. */
+  private static final int HALF = 12;
+
+  /** After the next morning of work. */
+  private static final Map<String, Duration> BEGUN =
+      Map.of(
+          "Nautilus touch model",
+          Duration.ZERO,
+          CHESS,
+          Duration.ofMinutes(90),
+          "Barnacled mooring post",
+          Duration.ofDays(1));
+
   private final Jobs jobs;
   private final MadeUp madeUp;
   private final Habits workshop;
@@ -54,13 +72,7 @@ class DemoShelf {
   private final Stocks stocks;
   private final TransactionTemplate once;
 
-  /** After the next morning of work. */
-  private static final Map<String, Duration> BEGUN =
-      Map.of(
-          "Nautilus touch model", Duration.ZERO,
-          "Bollard chess pieces", Duration.ofMinutes(90),
-          "Barnacled mooring post", Duration.ofDays(1));
-
+  private final CastsMade casts;
   private final Clock clock;
 
   DemoShelf(
@@ -69,9 +81,11 @@ class DemoShelf {
       Habits workshop,
       Products products,
       Stocks stocks,
+      CastsMade casts,
       TransactionTemplate once,
       Clock clock) {
     this.clock = clock;
+    this.casts = casts;
     this.jobs = jobs;
     this.madeUp = madeUp;
     this.workshop = workshop;
@@ -85,7 +99,7 @@ class DemoShelf {
     if (workshop.demoOffered()) {
       return;
     }
-    List<Entry> entries = entries();
+    List<Shown> entries = entries();
     // shapes take seconds to make and to look over: side by side
     List<Models.Stored> kept =
         entries.parallelStream().map(e -> madeUp.keep(e.shape.get(), e.fileName)).toList();
@@ -93,7 +107,7 @@ class DemoShelf {
     once.executeWithoutResult(status -> putUp(entries, kept));
   }
 
-  private void putUp(List<Entry> entries, List<Models.Stored> kept) {
+  private void putUp(List<Shown> entries, List<Models.Stored> kept) {
     workshop.begin(
         new Workshop(
             "Harbour museum workshop",
@@ -105,7 +119,8 @@ class DemoShelf {
             10_000,
             19,
             Workshop.Paper.A4,
-            new Workshop.Equipment(240.0, 280.0, 250.0, 300.0, 600.0, 400.0, 20_000, 10_000),
+            new Workshop.Equipment(
+                240.0, 280.0, 250.0, 300.0, 600.0, 400.0, 20_000, 10_000, 600.0, 600.0, 1000.0),
             Map.of(
                 SheetStock.FOAM_BOARD_6, new Board(1000.0, 700.0, 6),
                 SheetStock.FOAM_BOARD_10, new Board(1000.0, 700.0, 2),
@@ -139,6 +154,7 @@ class DemoShelf {
       }
     }
     jobs.order(List.copyOf(begun.values()));
+    castHalf(begun.get(BEGUN.get(CHESS)));
     stock("marram-20", 5500, 62, 31, 3180, 322);
     stock("samphire-15", 2000, 80, 74, 610, 690);
     stock("dulse-30", 5250, 150, null, 5000, 250);
@@ -146,8 +162,29 @@ class DemoShelf {
     workshop.markDemoOffered();
   }
 
-  private static List<Entry> entries() {
-    List<Entry> entries = new ArrayList<>();
+  /** Half of a run: four pours of three pieces, one of which was not filled. */
+  private void castHalf(String job) {
+    Instant yesterday = clock.instant().minus(Duration.ofDays(1));
+    for (int i = 1; i <= HALF; i++) {
+      boolean scrap = i == HALF - 1;
+      Instant at = yesterday.plus(Duration.ofMinutes(50L * ((i - 1) / 3)));
+      casts.came(
+          job,
+          "demo",
+          i,
+          "MB",
+          new Entry.Came(
+              at,
+              "",
+              1,
+              scrap ? Made.Result.SCRAP : Made.Result.GOOD,
+              null,
+              scrap ? "It was not filled." : ""));
+    }
+  }
+
+  private static List<Shown> entries() {
+    List<Shown> entries = new ArrayList<>();
     entries.add(
         entry(
             "Barnacled mooring post",
@@ -188,14 +225,16 @@ class DemoShelf {
             edit("rubber.product", "dulse-30")));
     entries.add(
         entry(
-            "Bollard chess pieces",
+            CHESS,
             HarbourShapes::chessSet,
             "bollards.stl",
             edit("master.material", "PRINT_RESIN"),
             edit("master.preparation", "CURED"),
             edit("mould.kind", "OPEN"),
             edit("mould.sidesMm", "12 mm"),
-            edit("mould.overTopMm", "-6 mm")));
+            edit("mould.overTopMm", "-6 mm"),
+            edit("cast.product", "oyster-75"),
+            edit("cast.wanted", "24")));
     entries.add(
         entry(
             "Wave-relief wall tile",
@@ -269,16 +308,16 @@ class DemoShelf {
             null));
   }
 
-  private record Entry(
+  private record Shown(
       String name, Supplier<TriangleMesh> shape, String fileName, List<Edit> edits) {}
 
   private static Edit edit(String word, String text) {
     return Edit.of(word, text);
   }
 
-  private static Entry entry(
+  private static Shown entry(
       String name, Supplier<TriangleMesh> shape, String fileName, Edit... edits) {
-    return new Entry(name, shape, fileName, List.of(edits));
+    return new Shown(name, shape, fileName, List.of(edits));
   }
 
   /** Some are begun: from the next morning of work, or so long after it. */
@@ -293,7 +332,7 @@ class DemoShelf {
     return Optional.of(edit("days.begin", new Moments.Moment(at, "").kept()));
   }
 
-  private String add(Entry entry, Models.Stored model) {
+  private String add(Shown entry, Models.Stored model) {
     List<Edit> decided =
         new ArrayList<>(entry.edits.stream().filter(e -> !Recorded.has(e.word())).toList());
     begin(entry.name).ifPresent(decided::add);

@@ -666,7 +666,7 @@ public class Jobs {
   }
 
   /** What is decided about a job, without planning it. */
-  Choices choices(String id) {
+  public Choices choices(String id) {
     return choices(row(id));
   }
 

@@ -1,6 +1,7 @@
 package ungula.server.run;
 
 import org.jspecify.annotations.Nullable;
+import ungula.core.cast.Made;
 import ungula.core.run.Entry;
 
 /**
@@ -15,6 +16,7 @@ import ungula.core.run.Entry;
  * @param number of the entry it corrects
  * @param why it is corrected or left out
  * @param foam what it does
+ * @param result how a cast came out
  * @param who does it, in a few letters
  * @param agoMs how long ago that was, when it is delivered late
  */
@@ -29,6 +31,7 @@ record Act(
     @Nullable Integer number,
     @Nullable String why,
     Entry.@Nullable Foam foam,
+    Made.@Nullable Result result,
     @Nullable String who,
     long agoMs) {
 
@@ -46,6 +49,8 @@ record Act(
     /** What was taken for the second part was still the first. */
     STILL_BASE,
     START_OVER,
+    /** A cast came out: its weight is the value. */
+    RESULT,
     /** The batch is weighed for another mould as well: the run in which that is made. */
     SHARE,
     LEAVE_OUT,

@@ -22,6 +22,7 @@ class Entries {
     @Type(value = Entry.Weighed.class, name = "weighed"),
     @Type(value = Entry.Shared.class, name = "shared"),
     @Type(value = Entry.FedBy.class, name = "fedBy"),
+    @Type(value = Entry.Came.class, name = "came"),
     @Type(value = Entry.Met.class, name = "met"),
     @Type(value = Entry.StartedOver.class, name = "startedOver"),
     @Type(value = Entry.Done.class, name = "done"),

@@ -4,6 +4,7 @@ import jakarta.annotation.PreDestroy;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.Deque;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentLinkedDeque;
@@ -43,6 +44,7 @@ public class Rehearsals {
   private final Runs runs;
   private final Jobs jobs;
   private final Drawings drawings;
+  private final Freezing freezing;
   private final Clock clock;
   private final Deque<Going> all = new ConcurrentLinkedDeque<>();
   private final ScheduledExecutorService hand =
@@ -53,7 +55,8 @@ public class Rehearsals {
             return t;
           });
 
-  Rehearsals(Runs runs, Jobs jobs, Drawings drawings, Clock clock) {
+  Rehearsals(Runs runs, Jobs jobs, Drawings drawings, Freezing freezing, Clock clock) {
+    this.freezing = freezing;
     this.runs = runs;
     this.jobs = jobs;
     this.drawings = drawings;
@@ -88,7 +91,7 @@ public class Rehearsals {
     String id = "rehearsal-" + UUID.randomUUID();
     Going.Rehearsal r =
         new Going.Rehearsal(clock, id.hashCode(), drawings.section(job, Cut.FRONT, null), exercise);
-    Going g = new Going(id, jobId, runs.frozen(job), r);
+    Going g = new Going(id, jobId, freezing.of(job, List.of()), r);
     runs.add(g);
     all.addLast(g);
     while (all.size() > MOST) {

@@ -45,10 +45,17 @@ class RunController {
   /**
    * @param name of the job
    * @param ended null while it runs
+   * @param moulds that are cast from; empty where one is made
    * @param presses what is to be done next, or by when; only of those that go on
    */
   record RunListed(
-      String id, String job, String name, String begun, @Nullable String ended, String presses) {}
+      String id,
+      String job,
+      String name,
+      String begun,
+      @Nullable String ended,
+      List<Integer> moulds,
+      String presses) {}
 
   private RunListed listed(RunMapper.Listed r, String presses) {
     return new RunListed(
@@ -57,6 +64,7 @@ class RunController {
         r.job(),
         views.day(r.begun()),
         r.ended() == null ? null : views.day(r.ended()),
+        Freezing.moulds(r.moulds()),
         presses);
   }
 
@@ -75,7 +83,22 @@ class RunController {
   /** Begins one by the job's plan as it is, which is frozen for it. */
   @PostMapping("/jobs/{job}/runs")
   RunResponse beginRun(@PathVariable String job) {
-    return run(runs.begin(job));
+    return run(runs.begin(job, List.of()));
+  }
+
+  /**
+   * Begins a cast, or several of one mix.
+   *
+   * @param moulds that are filled, such as 1,2
+   */
+  @PostMapping("/jobs/{job}/casts/runs")
+  RunResponse beginCast(@PathVariable String job, @RequestParam String moulds) {
+    List<Integer> numbers = Freezing.moulds(moulds);
+    if (numbers.isEmpty()) {
+      throw new Problem(
+          HttpStatus.UNPROCESSABLE_CONTENT, "Which moulds?", "Say which mould is filled.");
+    }
+    return run(runs.begin(job, numbers));
   }
 
   /** Begins a rehearsal of it, by the same plan and the same rules; nothing of it is kept. */

@@ -13,15 +13,29 @@ interface RunMapper {
   /**
    * @param plan JSON of the core's frozen plan
    * @param ended null while it runs
+   * @param moulds that are cast from; empty where one is made
    */
-  record Row(String id, String jobId, String plan, OffsetDateTime begun, OffsetDateTime ended) {}
+  record Row(
+      String id,
+      String jobId,
+      String plan,
+      OffsetDateTime begun,
+      OffsetDateTime ended,
+      String moulds) {}
 
   record Drawing(String drawing) {}
 
   /**
    * @param ended null while it runs
+   * @param moulds that are cast from; empty where one is made
    */
-  record Listed(String id, String jobId, String job, OffsetDateTime begun, OffsetDateTime ended) {}
+  record Listed(
+      String id,
+      String jobId,
+      String job,
+      OffsetDateTime begun,
+      OffsetDateTime ended,
+      String moulds) {}
 
   /**
    * @param number from 1
@@ -31,18 +45,19 @@ interface RunMapper {
   record EntryRow(String runId, int number, String act, String who, String entry) {}
 
   @Insert(
-      "INSERT INTO run (id, job_id, plan, drawing, begun)"
-          + " VALUES (#{row.id}, #{row.jobId}, #{row.plan}, #{drawing}, #{row.begun})")
+      "INSERT INTO run (id, job_id, plan, drawing, begun, moulds)"
+          + " VALUES (#{row.id}, #{row.jobId}, #{row.plan}, #{drawing}, #{row.begun},"
+          + " #{row.moulds})")
   void add(Row row, String drawing);
 
   @Select("SELECT drawing FROM run WHERE id = #{id}")
   Drawing drawing(String id);
 
-  @Select("SELECT id, job_id, plan, begun, ended FROM run WHERE id = #{id}")
+  @Select("SELECT id, job_id, plan, begun, ended, moulds FROM run WHERE id = #{id}")
   Row find(String id);
 
   String LISTED =
-      "SELECT r.id, r.job_id, j.name AS job, r.begun, r.ended"
+      "SELECT r.id, r.job_id, j.name AS job, r.begun, r.ended, r.moulds"
           + " FROM run r JOIN job j ON j.id = r.job_id WHERE NOT j.deleted ";
 
   /** The newest first. */

@@ -20,6 +20,7 @@ import ungula.server.device.Devices.Scale;
  * @param next key of what is to be done next; empty when all is done
  * @param done how many steps are behind, of all
  * @param sharing moulds the batch at the scale can be weighed for as well
+ * @param casts moulds that are cast from; empty where one is made
  * @param rehearsal whether nothing of it is kept
  * @param speed of its clock; 1 of one that is kept
  * @param lengthUnit of what is typed without one
@@ -43,6 +44,7 @@ record RunResponse(
     List<EntryView> entries,
     @Nullable Weighing weighing,
     List<SharedBatches.SharedMould> sharing,
+    List<Integer> casts,
     boolean rehearsal,
     double speed,
     @Nullable Practised exercise) {

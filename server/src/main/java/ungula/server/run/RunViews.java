@@ -121,6 +121,7 @@ class RunViews {
           entries(g, plan, entries, wall),
           Weighing.of(plan, state, false, null).orElse(null),
           sharing,
+          plan.casts(),
           g.rehearsal != null,
           speed(g),
           practised(g, plan, state));

@@ -12,17 +12,18 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import ungula.core.cast.Made;
 import ungula.core.device.DeviceKind;
 import ungula.core.device.Reading;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mould.SectionDrawing;
-import ungula.core.plan.PlanPart;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Vacuum;
@@ -30,13 +31,13 @@ import ungula.core.rubber.Parts;
 import ungula.core.run.Bench;
 import ungula.core.run.Degas;
 import ungula.core.run.Entry;
-import ungula.core.run.Freeze;
 import ungula.core.run.Progress;
 import ungula.core.run.Replanned;
 import ungula.core.run.RunPlan;
 import ungula.core.run.RunPlan.Batch;
 import ungula.core.stock.Lot;
 import ungula.core.stock.Stock;
+import ungula.server.cast.CastsMade;
 import ungula.server.device.Devices;
 import ungula.server.job.Drawings;
 import ungula.server.job.Jobs;
@@ -71,6 +72,8 @@ class Runs implements Devices.Listener {
   private final Entries entries;
   private final Jobs jobs;
   private final Drawings drawings;
+  private final Freezing freezing;
+  private final CastsMade casts;
   private final Stocks stocks;
   private final Devices devices;
   private final Habits workshop;
@@ -91,6 +94,8 @@ class Runs implements Devices.Listener {
       Entries entries,
       Jobs jobs,
       Drawings drawings,
+      Freezing freezing,
+      CastsMade casts,
       Stocks stocks,
       Devices devices,
       Habits workshop,
@@ -101,6 +106,8 @@ class Runs implements Devices.Listener {
     this.entries = entries;
     this.jobs = jobs;
     this.drawings = drawings;
+    this.freezing = freezing;
+    this.casts = casts;
     this.stocks = stocks;
     this.devices = devices;
     this.workshop = workshop;
@@ -136,46 +143,32 @@ class Runs implements Devices.Listener {
     return OffsetDateTime.ofInstant(clock.instant(), ZoneOffset.UTC);
   }
 
-  /** Begins a run of a job's mould, by its plan as it is. */
-  String begin(String jobId) {
+  /**
+   * Begins a run of a job, by its plan as it is.
+   *
+   * @param moulds that are cast from; empty to make a mould
+   */
+  String begin(String jobId, List<Integer> moulds) {
     Jobs.Job job = jobs.find(jobId);
-    RunPlan plan = frozen(job);
+    RunPlan plan = freezing.of(job, moulds);
     String id = UUID.randomUUID().toString();
+    String numbers = moulds.stream().map(String::valueOf).collect(Collectors.joining(","));
     mapper.add(
-        new RunMapper.Row(id, jobId, json.write(plan), stamp(), null),
+        new RunMapper.Row(id, jobId, json.write(plan), stamp(), null, numbers),
         json.write(drawings.section(job, Cut.FRONT, null)));
     nobody = false;
     changed();
     return id;
   }
 
-  /** What a run of a job would go by, as its plan is now. */
-  RunPlan frozen(Jobs.Job job) {
-    if (!job.plan().steps().whole()) {
-      jobs.ask(job);
-      String missing = String.join(" ", PlanPart.missing(jobs.parts(job)));
-      throw new Problem(
-          HttpStatus.CONFLICT,
-          "Nothing to begin yet",
-          missing.isEmpty()
-              ? "What there is to do is not known yet: finish the stages before, then begin."
-              : missing + " Begin once it is known.");
-    }
-    return Freeze.of(
-        job.plan().steps(),
-        job.plan().figures(),
-        job.plan().cautions(),
-        b ->
-            b.batch().build()
-                ? job.choices().skin().buildProduct()
-                : job.choices().rubber().product());
-  }
-
   /** What the job's plan says now that a run does not go by; nothing while it is not known. */
   List<String> changes(String id) {
     Going g = find(id);
     Jobs.Job job = jobs.find(g.jobId);
-    return job.plan().steps().whole() ? Replanned.says(g.bench.plan(), frozen(job)) : List.of();
+    RunPlan begun = g.bench.plan();
+    return job.plan().steps().whole()
+        ? Replanned.says(begun, freezing.of(job, begun.casts()))
+        : List.of();
   }
 
   /** The section of the mould a run makes, as it was planned. */
@@ -301,7 +294,13 @@ class Runs implements Devices.Listener {
       mapper.append(new RunMapper.EntryRow(g.id, i + 1, act, who, entries.write(all.get(i))));
     }
     boolean moves = false;
-    for (Entry e : all.subList(before, all.size())) {
+    for (int i = before; i < all.size(); i++) {
+      Entry e = all.get(i);
+      if (e instanceof Entry.Came c) {
+        casts.came(g.jobId, g.id, i + 1, who, c);
+      } else if (e instanceof Entry.Corrected c && all.get(c.number() - 1) instanceof Entry.Came) {
+        casts.corrected(g.jobId, g.id, c, who);
+      }
       moves |=
           e instanceof Entry.Done
               || e instanceof Entry.StartedOver
@@ -499,6 +498,10 @@ class Runs implements Devices.Listener {
       case STILL_BASE -> b.stillBase(at);
       case START_OVER -> b.startOver(at, key);
       case LEAVE_OUT -> b.leaveOut(at, key, a.why());
+      case RESULT -> {
+        Double grams = typed(a).isBlank() ? null : (Double) Mass.parseG(typed(a), b.plan().units());
+        b.came(at, key, a.result() == null ? Made.Result.GOOD : a.result(), grams, a.why());
+      }
       case CORRECT -> b.correct(at, a.number() == null ? 0 : a.number(), a.why());
       case LOT, SHARE, SCALE -> {
         // of packs and other moulds more is known here; whose scale it is is nothing that happened

@@ -1,0 +1,207 @@
+package ungula.server.cast;
+
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import ungula.core.cast.Made;
+import ungula.core.choice.Choices;
+import ungula.core.choice.MasterSource;
+import ungula.core.days.Moments;
+import ungula.core.geometry.Vec3;
+import ungula.core.mesh.SurfacePoint;
+import ungula.core.mesh.TriangleMesh;
+import ungula.core.quantity.Mass;
+import ungula.server.job.Jobs;
+import ungula.server.job.Shapes;
+import ungula.server.web.Problem;
+
+/** The casts of a job that were made, and what became of them. */
+@RestController
+@RequestMapping("/api/jobs/{id}/casts")
+class MadeController {
+
+  private final Jobs jobs;
+  private final Shapes shapes;
+  private final CastsMade made;
+
+  MadeController(Jobs jobs, Shapes shapes, CastsMade made) {
+    this.jobs = jobs;
+    this.shapes = shapes;
+    this.made = made;
+  }
+
+  /**
+   * A cast that was made.
+   *
+   * @param at in words
+   * @param mass it weighed, in words; empty where it was not weighed
+   * @param struck why it does not count; empty where it does
+   * @param spot where it is not good, as the master is drawn; null where nobody showed it
+   */
+  record MadeView(
+      int number,
+      String at,
+      String who,
+      int mould,
+      Made.Result result,
+      String mass,
+      String why,
+      String struck,
+      @Nullable Vec3 spot) {}
+
+  /**
+   * What a mould gave.
+   *
+   * @param casts of it so far
+   * @param gives what it gives in all, about; 0 where nobody knows
+   */
+  record MouldGave(int mould, int casts, int gives) {}
+
+  /**
+   * @param cleanings first casts of a cut mould, which count for its wear alone
+   * @param casts newest first
+   * @param lastG of the newest that was weighed, as it can be typed; empty while none was, and
+   *     where a pour gives several
+   */
+  record MadeResponse(
+      int usable,
+      int repair,
+      int scrap,
+      int cleanings,
+      List<MouldGave> moulds,
+      List<MadeView> casts,
+      String lastG) {}
+
+  /**
+   * @param id of the deed: delivered twice it counts once
+   * @param mass as typed; empty where it was not weighed
+   * @param why it is no good, or does not count
+   * @param strikes number of the record that does not count
+   */
+  record NewMade(
+      String id,
+      @Nullable String who,
+      int mould,
+      Made.Result result,
+      @Nullable String mass,
+      @Nullable String why,
+      @Nullable Integer strikes) {}
+
+  @GetMapping("/made")
+  MadeResponse made(@PathVariable String id) {
+    Jobs.Job job = jobs.find(id);
+    ZoneId zone = job.plan().plan().workshop().hours().clock();
+    Made all = made.of(id);
+    Integer chosen = job.choices().rubber().moulds();
+    int moulds = Math.max(chosen == null ? 1 : chosen, last(all));
+    boolean alone = job.plan().plan().life().filter(l -> l.castsOfAPour() > 1).isEmpty();
+    Spots spots = spots(job);
+    int gives = job.plan().plan().life().map(l -> (int) l.casts()).orElse(0);
+    List<MadeView> views =
+        new ArrayList<>(
+            all.casts().stream()
+                .filter(c -> c.result() != Made.Result.STRUCK)
+                .map(c -> view(c, all, spots, job, zone))
+                .toList());
+    Collections.reverse(views);
+    return new MadeResponse(
+        all.usable(),
+        all.count(Made.Result.REPAIR),
+        all.count(Made.Result.SCRAP),
+        all.count(Made.Result.CLEANING),
+        IntStream.rangeClosed(1, moulds).mapToObj(m -> new MouldGave(m, all.of(m), gives)).toList(),
+        views,
+        all.lastG().filter(g -> alone).map(g -> g + " g").orElse(""));
+  }
+
+  private static int last(Made all) {
+    return all.counting().stream().mapToInt(Made.Cast::mould).max().orElse(1);
+  }
+
+  private MadeView view(Made.Cast c, Made all, Spots spots, Jobs.Job job, ZoneId zone) {
+    return new MadeView(
+        c.number(),
+        Moments.text(c.at().atZone(zone).toLocalDateTime()),
+        c.who(),
+        c.mould(),
+        c.result(),
+        c.grams() == null ? "" : Mass.format(c.grams(), job.choices().units()),
+        c.why(),
+        all.strike(c).map(Made.Cast::why).orElse(""),
+        spots.of(c.number()));
+  }
+
+  /** Records a cast, or strikes one that was. */
+  @PostMapping("/made")
+  MadeResponse addMade(@PathVariable String id, @RequestBody NewMade body) {
+    boolean weighed = body.mass() != null && !body.mass().isBlank();
+    made.add(
+        id,
+        new CastsMade.NewCast(
+            body.id(),
+            body.who() == null ? "" : body.who().strip(),
+            body.mould(),
+            body.result(),
+            weighed ? (Double) Mass.parseG(body.mass(), jobs.find(id).choices().units()) : null,
+            body.why() == null ? "" : body.why().strip(),
+            body.strikes() == null ? 0 : body.strikes()));
+    return made(id);
+  }
+
+  /** Where casts are not good, on the master as it is drawn; none without a model. */
+  private record Spots(Optional<TriangleMesh> mesh, Map<Integer, String> places) {
+
+    @Nullable Vec3 of(int number) {
+      String place = places.get(number);
+      return place == null ? null : mesh.map(m -> point(place).on(m)).orElse(null);
+    }
+  }
+
+  private static SurfacePoint point(String place) {
+    String[] at = place.split(" ");
+    return new SurfacePoint(
+        Integer.parseInt(at[0]), Double.parseDouble(at[1]), Double.parseDouble(at[2]));
+  }
+
+  private Spots spots(Jobs.Job job) {
+    Map<Integer, String> places = made.places(job.row().id(), model(job.choices()));
+    return places.isEmpty()
+        ? new Spots(Optional.empty(), places)
+        : new Spots(shapes.posed(job.choices()).map(p -> p.mesh()), places);
+  }
+
+  /** What a place is on: of another model it says nothing. */
+  private static String model(Choices c) {
+    return c.master().source() == MasterSource.SOLID
+        ? "solid " + Integer.toHexString(c.master().solid().hashCode())
+        : String.valueOf(c.master().model());
+  }
+
+  /**
+   * @param place on the surface of the model: facet and where on it; empty takes it back
+   */
+  record CastSpot(int number, @Nullable String who, String place) {}
+
+  /** Shows where a cast is not good. */
+  @PostMapping("/made/spots")
+  MadeResponse addSpot(@PathVariable String id, @RequestBody CastSpot body) {
+    Jobs.Job job = jobs.find(id);
+    if (shapes.posed(job.choices()).isEmpty()) {
+      throw Problem.gone("The shape of this master");
+    }
+    String who = body.who() == null ? "" : body.who().strip();
+    made.placed(id, body.number(), who, model(job.choices()), body.place());
+    return made(id);
+  }
+}
