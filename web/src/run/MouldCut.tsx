@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useId } from 'react';
-import type { Run, RunBatch, RunTask } from '../api/client';
+import type { Drawing, Run, RunBatch, RunTask } from '../api/client';
 import { SectionShapes } from '../stage/SectionShapes';
 import { sectionOfRunQuery } from './runQueries';
 
@@ -9,6 +9,24 @@ const HIGH = 400;
 const EDGE = 14;
 /** For what the level is called. */
 const BESIDE = 96;
+
+/** What a mould stands in while it is made. */
+const BOX = new Set<string>(['WALL', 'PLATE', 'RISER', 'GAP']);
+
+/** What is drawn, from edge to edge. */
+function round(shapes: Drawing['shapes'], whole: Drawing) {
+  const at = shapes.flatMap((s) => s.rings);
+  const xs = at.flatMap((ring) => ring.filter((_, i) => i % 2 === 0));
+  const ys = at.flatMap((ring) => ring.filter((_, i) => i % 2 === 1));
+  return xs.length === 0
+    ? whole
+    : {
+        left: Math.min(...xs),
+        right: Math.max(...xs),
+        top: Math.max(...ys),
+        bottom: Math.min(...ys),
+      };
+}
 
 interface Props {
   run: Run;
@@ -28,14 +46,16 @@ export function MouldCut({ run, task, batch }: Props) {
   const shown = level ?? last;
   const at = shown?.drawnMm;
   const poured = run.batches.some((b) => b.drawnMm !== undefined);
-  const turned = (batch ?? last)?.turned ?? false;
-  const k = Math.min(
-    (WIDE - 2 * EDGE - BESIDE) / (drawing.right - drawing.left),
-    (HIGH - 2 * EDGE) / (drawing.top - drawing.bottom),
+  // cast from, it stands with its opening up, out of its box
+  const casts = run.casts.length > 0;
+  const turned = casts || ((batch ?? last)?.turned ?? false);
+  const shapes = drawing.shapes.filter(
+    (s) => !((poured || casts) && s.role === 'POUR_LINE') && !(casts && BOX.has(s.role)),
   );
-  const x = (v: number) => EDGE + (v - drawing.left) * k;
-  const y = (v: number) =>
-    turned ? EDGE + (v - drawing.bottom) * k : HIGH - EDGE - (v - drawing.bottom) * k;
+  const { left, right, top: high, bottom: low } = casts ? round(shapes, drawing) : drawing;
+  const k = Math.min((WIDE - 2 * EDGE - BESIDE) / (right - left), (HIGH - 2 * EDGE) / (high - low));
+  const x = (v: number) => EDGE + (v - left) * k;
+  const y = (v: number) => (turned ? EDGE + (v - low) * k : HIGH - EDGE - (v - low) * k);
   const bottom = turned ? drawing.top : 0;
   const upTo = at ?? bottom;
   const top = Math.min(y(upTo), y(bottom));
@@ -57,11 +77,7 @@ export function MouldCut({ run, task, batch }: Props) {
           </clipPath>
         )}
         <SectionShapes
-          drawing={
-            poured
-              ? { ...drawing, shapes: drawing.shapes.filter((s) => s.role !== 'POUR_LINE') }
-              : drawing
-          }
+          drawing={{ ...drawing, shapes }}
           scale={{ x, y }}
           {...(poured ? { within } : {})}
         />

@@ -9,7 +9,6 @@ import { Clocks } from './Clocks';
 import { glued } from '../ui/glued';
 import { Keypad } from './Keypad';
 import { Reason } from './Reason';
-import { NextCast } from './NextCast';
 import { Rehearsed } from './Rehearsed';
 import { resultKeys, resultOf, USUALLY } from './results';
 import { runQuery } from './runQueries';
@@ -31,6 +30,7 @@ import { StepPictures } from './StepPictures';
 import { useActs } from './useActs';
 import { useLive, useServerNow } from './useLive';
 import { useMainKey } from './useMainKey';
+import { useNextCast } from './useNextCast';
 import { useReopened } from './useReopened';
 import { useRings } from './useRings';
 import { useAwake, useScreen } from './useScreen';
@@ -53,6 +53,7 @@ export function RunPage() {
   const [looked, setLooked] = useState<string | null>(null);
   const [asked, setAsked] = useState<{ step: string; what: Asking } | null>(null);
   const [weighed, setWeighed] = useState('');
+  const nextCast = useNextCast(run);
   const rings = useRings(id, run?.clocks ?? [], now);
 
   const pending = pendingKeys(waiting);
@@ -226,6 +227,11 @@ export function RunPage() {
       }
     }
   }
+  if (run && !task && run.casts.length > 0) {
+    main = nextCast.isPending
+      ? { label: 'Next cast' }
+      : { label: 'Next cast', run: () => nextCast.mutate() };
+  }
   useMainKey(asking === null ? main.run : undefined, () => step(-1));
 
   if (!run) {
@@ -248,8 +254,13 @@ export function RunPage() {
             `: cast, ${run.casts.length === 1 ? 'mould' : 'moulds'} ${run.casts.join(', ')}`}
         </strong>
         <span className="quiet where">
-          {task?.part}
-          {batch ? ` · ${batch.name}` : ''} · {run.done} of {run.tasks.length} steps done
+          {[
+            task?.part,
+            run.casts.length === 0 ? batch?.name : undefined,
+            `${run.done} of ${run.tasks.length} steps done`,
+          ]
+            .filter((said) => said !== undefined)
+            .join(' · ')}
         </span>
         <span className="air">
           {live?.room && <strong>{live.room}</strong>}
@@ -329,7 +340,12 @@ export function RunPage() {
           <div className="say">
             <h1>All is done.</h1>
             {run.casts.length > 0 ? (
-              <NextCast run={run} />
+              <>
+                <p className="follows">
+                  It is counted on the job’s Casts page. Close the mould, then go on with the next.
+                </p>
+                {nextCast.error && <Notice text={nextCast.error.message} close={nextCast.reset} />}
+              </>
             ) : (
               <p className="follows">
                 The mould is open. What happened stands on the job’s Bench page.
@@ -339,7 +355,7 @@ export function RunPage() {
         )}
         <aside>
           <div className="coming">
-            <h2>{task ? 'then' : ''}</h2>
+            <h2>{coming.length > 0 ? 'then' : ''}</h2>
             <ol className="then">
               {coming.map((t) => (
                 <li key={t.key}>

@@ -43,7 +43,7 @@ export function resultKeys(task: RunTask, live: RunLive | null, weighed: Weighed
     { label: 'Scrap', run: () => asks.why('SCRAP') },
   ];
   const shown = live?.scale ?? '';
-  if (shown !== '' && live?.settled && weighed === '') {
+  if (Number.parseFloat(shown) > 0 && live?.settled && weighed === '') {
     keys.push({ label: `It weighs ${shown}`, run: () => asks.take(shown) });
   }
   keys.push({

@@ -22,10 +22,10 @@ export function CastsStage({ job, showPlace }: { job: Job; showPlace: (cast: num
         <p className="sentence">
           Wanted: <Word k="cast.wanted" after="," /> from <Word k="rubber.moulds" after="." /> One
           mix fills <Word k="cast.series.perMix" after="." /> <Word k="cast.series.scrapPct" /> are
-          no good, and times vary by <Word k="cast.series.spreadPct" after="." /> Released again
-          after <Word k="cast.series.releaseEvery" after="," /> and the first mould gave{' '}
-          <Word k="cast.series.gaveBefore" /> before. On top of what a cast costs:{' '}
-          <Word k="cast.series.marginPct" after="." />
+          no good, and times vary by <Word k="cast.series.spreadPct" after="." /> Where it has to be
+          released, that is done again after <Word k="cast.series.releaseEvery" after="." /> Casts
+          the first mould gave before: <Word k="cast.series.gaveBefore" after="." /> Margin on what
+          one costs: <Word k="cast.series.marginPct" after="." />
           {job.figures['cast.price'] && (
             <>
               {' '}

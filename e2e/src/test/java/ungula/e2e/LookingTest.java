@@ -97,6 +97,7 @@ public class LookingTest extends Browsing {
   @Test
   public void smallScreensShowTallyAndCautions() {
     visit(demoJob("Bollard chess pieces") + "/mould");
+    write("mould.overTopMm", "-6 mm");
     drawn();
     for (int[] screen : SCREENS) {
       page.setViewportSize(screen[0], screen[1]);

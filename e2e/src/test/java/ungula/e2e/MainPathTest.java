@@ -100,6 +100,7 @@ public class MainPathTest extends Browsing {
   @Test
   public void aCautionPointsAtItsPlaceAndMendsItself() {
     visit(demoJob("Bollard chess pieces") + "/mould");
+    write("mould.overTopMm", "-6 mm");
     Locator low = page.locator("[data-caution='pour.low']");
     assertThat(low).containsText("6 mm under the master's top");
     // the sentences about air come in over the cautions and move them

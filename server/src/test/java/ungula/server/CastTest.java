@@ -277,8 +277,7 @@ public class CastTest extends OnServer {
     String id = job("Hours", 47);
     server.write(id, "rubber.moulds", "2");
     JsonNode casts = casts(id);
-    assertTrue(
-        casts.get("deedsOn").asString().matches("\\d{1,2} \\w{3}"), casts.toString());
+    assertTrue(casts.get("deedsOn").asString().matches("\\d{1,2} \\w{3}"), casts.toString());
     assertEquals(casts.get("deeds").get(0).get("what").asString(), "fill mould 1");
     assertTrue(casts.get("deeds").get(0).get("at").asString().matches("\\d{1,2}:\\d\\d"));
     assertTrue(casts.get("deeds").toString().contains("open mould 2 and close it again"));

@@ -284,7 +284,7 @@ public final class Bench {
     }
     checkTurn(b);
     if (!(p.firstG() > 0)) {
-      throw new Refused("Nothing was weighed of the " + plan.first(b) + " yet.");
+      throw new Refused("Nothing was weighed of " + RunPlan.the(plan.first(b)) + " yet.");
     }
     add(new Entry.Done(at, b.base()));
   }
@@ -336,7 +336,7 @@ public final class Bench {
   }
 
   private static String notWeighed(String part) {
-    return "The " + part + " is not weighed yet.";
+    return RunPlan.atFirst(part) + " is not weighed yet.";
   }
 
   /**

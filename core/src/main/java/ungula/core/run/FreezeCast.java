@@ -9,11 +9,13 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import ungula.core.cast.Amounts;
 import ungula.core.caution.Caution;
 import ungula.core.mould.MouldKind;
 import ungula.core.plan.AmountPart;
 import ungula.core.plan.Brief;
+import ungula.core.plan.LifePart;
 import ungula.core.plan.Plan;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.Mix;
@@ -76,7 +78,12 @@ public final class FreezeCast {
     cautions.forEach(c -> f.cautions.put(c.id(), c.title()));
     f.batch(product).ifPresent(f.batches::add);
     steps.casting().forEach(f::task);
-    moulds.forEach(f::result);
+    int each = steps.plan().life().map(LifePart::castsOfAPour).orElse(1);
+    for (int mould : moulds) {
+      for (int k = 1; k <= each; k++) {
+        f.result(mould, k, each);
+      }
+    }
     Product.Role role =
         Optional.ofNullable(f.brief.cast()).map(Product::role).orElse(Product.Role.RESIN);
     Units units = f.plan.units();
@@ -166,22 +173,22 @@ public final class FreezeCast {
     };
   }
 
-  /** How it came out of each mould, asked once it is out. */
-  private void result(int mould) {
+  /** How each came out of a mould, asked once it is out. */
+  private void result(int mould, int cast, int ofAPour) {
     boolean cleans = plan.choices().mould().kind() == MouldKind.CUT && fresh.contains(mould);
-    String of = moulds.size() == 1 ? "" : " of mould " + mould;
+    String which = ofAPour == 1 ? "" : cast + " of " + ofAPour;
+    String from = moulds.size() == 1 ? "" : "out of mould " + mould;
+    String of = Stream.of(which, from).filter(t -> !t.isEmpty()).collect(Collectors.joining(", "));
+    String said = of.isEmpty() ? "" : " " + of;
     tasks.add(
         new Task(
-            (cleans ? "cast.clean." : "cast.result.") + mould,
+            (cleans ? "cast.clean." : "cast.result.") + (ofAPour == 1 ? "" : cast + ".") + mould,
             Kind.RESULT,
             "A cast",
-            "the cast" + of,
+            "cast" + said,
             cleans
-                ? "This first cast"
-                    + of
-                    + " took crumbs of the cut along: look it over, and throw it"
-                    + " away."
-                : "Look the cast" + of + " over: how did it come out?",
+                ? "The first cast" + said + " took crumbs of the cut along: throw it away."
+                : "Look over the cast" + said + ". How did it come out?",
             cleans ? "It is written down as a clean-out, and is no scrap." : "",
             0,
             "",

@@ -232,6 +232,17 @@ public record RunPlan(
     };
   }
 
+  /** A part's name in a sentence: "the hardener", "part B". */
+  public static String the(String name) {
+    return name.startsWith("part ") ? name : "the " + name;
+  }
+
+  /** The same at its beginning. */
+  static String atFirst(String name) {
+    String said = the(name);
+    return said.substring(0, 1).toUpperCase(Locale.ROOT) + said.substring(1);
+  }
+
   /** What goes into the cup first is called. */
   public String first(Batch b) {
     return called(b, Ingredient.of(b.first()));

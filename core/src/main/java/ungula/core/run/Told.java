@@ -98,7 +98,7 @@ public final class Told {
               .findFirst()
               .map(plan::first)
               .orElse(plan.role().first());
-      return "the " + first + " is taken as it is";
+      return RunPlan.the(first) + " is taken as it is";
     }
     return plan.task(key).map(Task::label).orElse(key);
   }

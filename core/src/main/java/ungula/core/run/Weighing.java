@@ -202,7 +202,7 @@ public record Weighing(
             (what.part() == Part.ADDITIVE ? "Add " : "Pour ")
                 + name()
                 + " until the mark stands in the green.";
-        case GREEN -> "Stop: the " + name() + " is in the green.";
+        case GREEN -> "Stop: " + RunPlan.the(name()) + " is in the green.";
         case OVER -> "Stop: more " + name() + " than planned.";
       };
     }
@@ -220,7 +220,11 @@ public record Weighing(
         return weighed();
       }
       if (what.part() == Part.ADDITIVE && batch().stirred().get(what.which()).early()) {
-        return "Blend it into the " + first() + " before the " + second() + " goes in.";
+        return "Blend it into "
+            + RunPlan.the(first())
+            + " before "
+            + RunPlan.the(second())
+            + " goes in.";
       }
       double planned = p.targetG(Ingredient.of(batch().first()));
       double more = p.firstG() - planned;
@@ -231,8 +235,8 @@ public record Weighing(
               + ", "
               + say(Math.abs(more))
               + (more > 0 ? " more" : " less")
-              + " than planned: the "
-              + name()
+              + " than planned: "
+              + RunPlan.the(name())
               + " follows it."
           : poured + ", as planned.";
     }
@@ -241,7 +245,7 @@ public record Weighing(
       if (p.phase() != Phase.MIX) {
         String then =
             batch().hardenerPerBase() > 0
-                ? " The " + second() + " follows what you really pour."
+                ? " " + RunPlan.atFirst(second()) + " follows what you really pour."
                 : "";
         return batch().title() + ", " + say(targetG) + " of " + name() + shared() + "." + then;
       }

@@ -74,7 +74,7 @@ final class CastingProcedure extends Procedure {
       steps
           .hands("cast.ready", usual(MINUTE, "a look and a cloth"), how.ready())
           .called("make the mould ready")
-          .why(how.mould())
+          .why(how.ready().startsWith("Dry") ? "Damp makes it foam, or keeps it soft." : "")
           .holds(Hold.MOULD)
           .add();
     }
@@ -387,7 +387,7 @@ final class CastingProcedure extends Procedure {
                     ? "Unscrew the cast: turn it, do not pull. Trim"
                     : "Take the cast out, and trim")
                 + " what it was poured through.")
-        .why(how.after())
+        .why((how.after() + " " + how.mould()).strip())
         .holds(Hold.MOULD)
         .add();
   }

@@ -9,13 +9,16 @@ import static org.testng.Assert.expectThrows;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.testng.annotations.Test;
+import ungula.core.AnyPlan;
 import ungula.core.CastPlans;
 import ungula.core.Near;
 import ungula.core.cast.Amounts;
 import ungula.core.cast.Made.Result;
 import ungula.core.job.JobPlan;
+import ungula.core.master.Tessellation;
 import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
 import ungula.core.run.Entry.Ingredient;
@@ -174,5 +177,30 @@ public class CastBenchTest {
     Maker m = atResult(plan);
     m.bench.came(m.now, "cast.result.1", Result.GOOD, null, "");
     assertNull(m.bench.state().next(m.now).orElse(null));
+  }
+
+  /** Several masters on a plate give a cast each: every one of them is looked over. */
+  @Test
+  public void everyCastOfAPlateIsLookedOver() throws Exception {
+    RunPlan plan =
+        FreezeCast.of(
+            AnyPlan.picked(Tessellation.box(30, 30, 20), "plate.copies=3").plan().steps(),
+            List.of(2),
+            Set.of(),
+            Map.of(),
+            List.of(),
+            "");
+    List<String> results =
+        plan.tasks().stream().filter(t -> t.kind() == Kind.RESULT).map(Task::key).toList();
+    assertEquals(results, List.of("cast.result.1.2", "cast.result.2.2", "cast.result.3.2"));
+    Maker m = atResult(plan);
+    m.bench.came(m.now, "cast.result.1.2", Result.GOOD, null, "");
+    m.bench.came(m.now, "cast.result.2.2", Result.GOOD, null, "");
+    m.bench.came(m.now, "cast.result.3.2", Result.SCRAP, null, "It was not filled.");
+    assertTrue(m.bench.state().next(m.now).isEmpty());
+    assertTrue(
+        m.bench.entries().stream()
+            .filter(e -> e instanceof Entry.Came)
+            .allMatch(e -> ((Entry.Came) e).mould() == 2));
   }
 }

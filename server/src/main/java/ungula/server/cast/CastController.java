@@ -5,10 +5,12 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -32,6 +34,9 @@ import ungula.server.job.Jobs;
 @RestController
 @RequestMapping("/api/jobs/{id}/casts")
 class CastController {
+
+  /** What takes no longer is drawn by the hour. */
+  private static final double FEW_HOURS_MIN = 30 * 60;
 
   /** So much of a day's work is told. */
   private static final int MOST_DEEDS = 40;
@@ -88,7 +93,7 @@ class CastController {
    */
   record CastPoint(int casts, long soonMs, long ms, long lateMs) {}
 
-  /** A day on the plot's line of time. */
+  /** A day, or an hour, on the line of time of the plot. */
   record CastDay(long ms, String text) {}
 
   /**
@@ -265,10 +270,27 @@ class CastController {
     return Moments.text(at);
   }
 
+  /** Of a run that ends soon, every so many full hours. */
+  private static List<CastDay> hours(LocalDateTime from, double minutes, ZoneId zone) {
+    int every = (int) Math.max(1, Math.ceil(minutes / 60 / 6));
+    LocalDateTime first = from.truncatedTo(ChronoUnit.HOURS).plusHours(1);
+    return Stream.iterate(first, h -> h.plusHours(every))
+        .limit(8)
+        .filter(h -> h.isBefore(from.plusMinutes((long) minutes)))
+        .map(
+            h ->
+                new CastDay(
+                    h.atZone(zone).toInstant().toEpochMilli(), Moments.clock(h.toLocalTime())))
+        .toList();
+  }
+
   /** Midnights, few enough to be written beside each other. */
   private static List<CastDay> days(CastRun run, double minutes, ZoneId zone) {
     LocalDateTime from = Instant.ofEpochSecond(run.start()).atZone(zone).toLocalDateTime();
     int count = (int) Math.ceil(minutes / (24 * 60));
+    if (minutes < FEW_HOURS_MIN) {
+      return hours(from, minutes, zone);
+    }
     int every = Math.max(1, (count + 5) / 6);
     return IntStream.rangeClosed(1, count)
         .filter(d -> d % every == 0)

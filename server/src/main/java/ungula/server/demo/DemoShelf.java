@@ -60,7 +60,7 @@ class DemoShelf {
       Map.of(
           "Nautilus touch model",
           Duration.ZERO,
-          CHESS,
+          "Wave-relief wall tile",
           Duration.ofMinutes(90),
           "Barnacled mooring post",
           Duration.ofDays(1));
@@ -148,13 +148,15 @@ class DemoShelf {
     SortedMap<Duration, String> begun = new TreeMap<>();
     for (int i = 0; i < entries.size(); i++) {
       String id = add(entries.get(i), kept.get(i));
+      if (entries.get(i).name.equals(CHESS)) {
+        castHalf(id);
+      }
       Duration after = BEGUN.get(entries.get(i).name);
       if (after != null) {
         begun.put(after, id);
       }
     }
     jobs.order(List.copyOf(begun.values()));
-    castHalf(begun.get(BEGUN.get(CHESS)));
     stock("marram-20", 5500, 62, 31, 3180, 322);
     stock("samphire-15", 2000, 80, 74, 610, 690);
     stock("dulse-30", 5250, 150, null, 5000, 250);
@@ -164,10 +166,15 @@ class DemoShelf {
 
   /** Half of a run: four pours of three pieces, one of which was not filled. */
   private void castHalf(String job) {
-    Instant yesterday = clock.instant().minus(Duration.ofDays(1));
+    WorkHours hours = workshop.current().hours();
+    LocalDate day = LocalDate.now(clock).minusDays(1);
+    while (hours.calendar().of(day).isEmpty()) {
+      day = day.minusDays(1);
+    }
+    Instant morning = day.atTime(9, 0).atZone(hours.clock()).toInstant();
     for (int i = 1; i <= HALF; i++) {
       boolean scrap = i == HALF - 1;
-      Instant at = yesterday.plus(Duration.ofMinutes(50L * ((i - 1) / 3)));
+      Instant at = morning.plus(Duration.ofMinutes(50L * ((i - 1) / 3)));
       casts.came(
           job,
           "demo",
@@ -232,7 +239,8 @@ class DemoShelf {
             edit("master.preparation", "CURED"),
             edit("mould.kind", "OPEN"),
             edit("mould.sidesMm", "12 mm"),
-            edit("mould.overTopMm", "-6 mm"),
+            edit("rubber.product", "marram-20"),
+            edit("master.patch", "CURED"),
             edit("cast.product", "oyster-75"),
             edit("cast.wanted", "24")));
     entries.add(

@@ -1,15 +1,17 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router-dom';
 import { client, unwrap, type Run } from '../api/client';
-import { Notice } from '../ui/Notice';
 
-/** The cast is out: the next one is begun by one key. */
-export function NextCast({ run }: { run: Run }) {
+/** Ends a cast that is out and begins the next, from the same moulds. */
+export function useNextCast(run: Run | undefined) {
   const go = useNavigate();
   const queries = useQueryClient();
-  const next = useMutation({
+  return useMutation({
     networkMode: 'always',
     mutationFn: async () => {
+      if (!run) {
+        throw new Error('There is no cast yet.');
+      }
       await unwrap(
         client.POST('/api/runs/{id}/ended', {
           params: { path: { id: run.id }, query: { ended: true } },
@@ -26,22 +28,4 @@ export function NextCast({ run }: { run: Run }) {
       await go(`/runs/${begun.id}`);
     },
   });
-  return (
-    <>
-      <p className="follows">
-        It is counted on the job’s Casts page. Close the mould, then go on with the next.
-      </p>
-      {next.error && <Notice text={next.error.message} close={next.reset} />}
-      <p>
-        <button
-          type="button"
-          className="nextcast"
-          disabled={next.isPending}
-          onClick={() => next.mutate()}
-        >
-          Next cast
-        </button>
-      </p>
-    </>
-  );
 }
