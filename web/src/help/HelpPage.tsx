@@ -63,16 +63,18 @@ export function HelpPage() {
         <p>
           The stage Bench begins a mould and shows one step at a time. Nothing has to be typed while
           a scale is heard; the space bar or any key of a foot switch is the large key at the
-          bottom. Look back at a step to strike out what was wrong. Scale, gauge and room are named
-          on the Workshop page. To try it first, take one of the{' '}
-          <Link to="/exercises">exercises</Link>.
+          bottom. Where another mould waits for the same rubber, one cup may be weighed for both.
+          Look back at a step to strike out what was wrong. Scale, gauge and room are named on the
+          Workshop page. To try it first, take one of the <Link to="/exercises">exercises</Link>.
         </p>
         <h2>Casts</h2>
         <p>
           The stage Casts says what to weigh for one cast. Measured beats computed: fill the mould
           with water or grain, measure that, and dry the mould before urethane. Once a cast is out,
           its weight counts. The table says when all casts are done, half of the time and nine times
-          of ten, from one mould, two, three; a number in it takes as many.
+          of ten, from one mould, two, three; a number in it takes as many. “Cast one” takes you
+          through a cast at the bench; at its end one large key counts it. Of one that is not good,
+          “Show where” marks the place on the master.
         </p>
         <h2>How things may be written</h2>
         <p>
