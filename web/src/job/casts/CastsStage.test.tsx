@@ -128,7 +128,7 @@ test('what is done when, a price and the factor of own casts are told', async ()
   await screen.findByText(/What is done when on 3 Mar/);
   expect(reads()).toContain('8:28 fill mould 1');
   expect(reads()).toContain('The price of one: € 12.40.');
-  expect(reads()).toContain('59 % cast.bubble.');
+  expect(reads()).toContain('A bubble shrinks to 59 % of its width.');
   expect(reads()).toContain('It foams up');
   expect(reads()).toContain('It is 0.78 by 4 jobs of your own.');
   await user.click(screen.getByRole('button', { name: 'Take 0.78' }));

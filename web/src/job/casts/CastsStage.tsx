@@ -141,7 +141,7 @@ function Amount({
         {f['cast.bubble'] && (
           <>
             {' '}
-            <FigureText figure={f['cast.bubble']} /> {f['cast.bubble'].label}.
+            A bubble shrinks to <FigureText figure={f['cast.bubble']} /> of its width.
           </>
         )}
       </p>

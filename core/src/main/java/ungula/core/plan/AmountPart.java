@@ -213,7 +213,7 @@ public record AmountPart(
     }
     figures.put(
         "cast.bubble",
-        "of its width is left of a bubble",
+        "width of a bubble under pressure",
         across,
         Share.format(across, 0),
         w.done());

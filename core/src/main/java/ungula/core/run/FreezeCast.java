@@ -17,6 +17,7 @@ import ungula.core.plan.AmountPart;
 import ungula.core.plan.Brief;
 import ungula.core.plan.LifePart;
 import ungula.core.plan.Plan;
+import ungula.core.quantity.Mass;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.Mix;
 import ungula.core.rubber.Product;
@@ -137,7 +138,7 @@ public final class FreezeCast {
             kind(s),
             s.part(),
             cup ? OF_THE_CUP.get(s.key()) : s.label(),
-            s.key().equals("cast.pour") && moulds.size() > 1 ? into() + s.what() : s.what(),
+            what(s),
             s.why(),
             s.takes().minutes(),
             cup && !batches.isEmpty() ? BATCH : "",
@@ -151,14 +152,31 @@ public final class FreezeCast {
                             a.mostMin(),
                             a.nextDayMin()))
                 .toList(),
-            s.figures().stream().map(figures::get).filter(Objects::nonNull).toList(),
+            s.figures().stream()
+                // what is weighed for several moulds the bench says itself
+                .filter(
+                    f ->
+                        moulds.size() == 1
+                            || !f.matches("cast\\.(first|second|filler|also|mixed|total|potLife)"))
+                .map(figures::get)
+                .filter(Objects::nonNull)
+                .toList(),
             s.cautions().stream().map(cautions::get).filter(Objects::nonNull).toList()));
   }
 
-  private String into() {
-    return "Into moulds "
-        + moulds.stream().map(String::valueOf).collect(Collectors.joining(", "))
-        + ", one after the other. ";
+  /** Of one mix for several moulds all of it. */
+  private String what(Step s) {
+    String all = moulds.stream().map(String::valueOf).collect(Collectors.joining(", "));
+    boolean several = moulds.size() > 1;
+    Double grams = plan.amount().map(AmountPart::amounts).map(Amounts::totalG).orElse(null);
+    if (several && s.key().equals("cast.weigh") && grams != null) {
+      String of = brief.cast() == null ? brief.castingMaterial().text() : brief.cast().name();
+      String mass = Mass.format(grams * moulds.size(), plan.units());
+      return "Weigh " + mass + " of " + of + " for moulds " + all + ", all parts together.";
+    }
+    return several && s.key().equals("cast.pour")
+        ? "Into moulds " + all + ", one after the other. " + s.what()
+        : s.what();
   }
 
   private Kind kind(Step s) {

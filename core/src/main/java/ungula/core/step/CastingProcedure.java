@@ -214,23 +214,26 @@ final class CastingProcedure extends Procedure {
     String of = b.cast() == null ? b.castingMaterial().text() : b.cast().name();
     Amounts a = amount == null ? null : amount.amounts();
     if (a != null && a.totalG() != null) {
-      String parts =
-          b.cast() != null && a.bG() > 0
-              ? ": "
-                  + Mass.format(a.aG(), p.units())
-                  + " of "
-                  + b.cast().role().first()
-                  + ", "
-                  + Mass.format(a.bG(), p.units())
-                  + " of "
-                  + b.cast().role().second()
-                  + "."
-              : ", all parts together.";
-      return "Weigh " + Mass.format(a.totalG(), p.units()) + " of " + of + parts;
+      List<String> parts = new ArrayList<>();
+      if (b.cast() != null && a.bG() > 0) {
+        parts.add(grams(a.aG()) + " of " + b.cast().role().first());
+        parts.add(grams(a.bG()) + " of " + b.cast().role().second());
+        List<String> stirred = AmountPart.names(b);
+        for (int i = 0; i < stirred.size(); i++) {
+          parts.add(grams(a.fillerG().get(i)) + " of " + stirred.get(i));
+        }
+      }
+      String said =
+          parts.isEmpty() ? ", all parts together." : ": " + String.join(", ", parts) + ".";
+      return "Weigh " + grams(a.totalG()) + " of " + of + said;
     }
     return cast.known()
-        ? "Weigh " + Mass.format(cast.massG(), p.units()) + " of " + of + ", all parts together."
+        ? "Weigh " + grams(cast.massG()) + " of " + of + ", all parts together."
         : "Weigh the " + of + ".";
+  }
+
+  private String grams(double g) {
+    return Mass.format(g, p.units());
   }
 
   private void pour() {
