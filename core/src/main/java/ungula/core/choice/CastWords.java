@@ -34,11 +34,17 @@ final class CastWords {
         .open(amount + "packPct", "more foam than fills it", Kind.percent(0, 200), "the usual 20 %")
         .open(amount + "filler.name", "what is stirred into a cast", Kind.text(60), "filler")
         .open(amount + "filler.dosePct", "dose of it", Kind.percent(0, 400), "nothing")
-        .word(amount + "filler.of", "what its dose is a share of", Kind.choice(Additive.Of.class))
+        .word(
+            amount + "filler.of",
+            "what its dose is a share of",
+            Kind.choice(Additive.Of.class, Additive.Of::inCast))
         .open(amount + "filler.density", "density of it", Kind.density(), "?");
     book.open(amount + "also.name", "what else is stirred into a cast", Kind.text(60), "pigment")
         .open(amount + "also.dosePct", "dose of that", Kind.percent(0, 100), "nothing")
-        .word(amount + "also.of", "what the dose of that is of", Kind.choice(Additive.Of.class))
+        .word(
+            amount + "also.of",
+            "what the dose of that is of",
+            Kind.choice(Additive.Of.class, Additive.Of::inCast))
         .open(amount + "also.density", "density of that", Kind.density(), "?");
     book.open("cast.pressureKpa", "pressure it sets under", Kind.pressure(1000), "no pressure");
     String series = "cast.series.";

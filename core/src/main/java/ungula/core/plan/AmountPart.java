@@ -308,7 +308,7 @@ public record AmountPart(
           names(brief).get(i),
           amounts.fillerG().get(i),
           Working.of("dose × what it is a share of")
-              .given("dose", Share.typed(a.dosePct()) + " " + a.of().text(), CHOSEN)
+              .given("dose", Share.typed(a.dosePct()) + " " + a.of().inCast(), CHOSEN)
               .done());
     }
     if (liquidShare(brief) != 1) {

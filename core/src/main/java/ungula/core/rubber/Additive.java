@@ -38,20 +38,27 @@ public record Additive(String name, Kind kind, Double dosePct, Of of, Double den
   }
 
   public enum Of implements Choosable {
-    BASE("of the base"),
-    HARDENER("of the hardener"),
-    BASE_AND_HARDENER("of base and hardener together"),
-    TOTAL("of the whole mix");
+    BASE("of the base", "of part A"),
+    HARDENER("of the hardener", "of part B"),
+    BASE_AND_HARDENER("of base and hardener together", "of both parts together"),
+    TOTAL("of the whole mix", "of the whole mix");
 
     private final String text;
+    private final String inCast;
 
-    Of(String text) {
+    Of(String text, String inCast) {
       this.text = text;
+      this.inCast = inCast;
     }
 
     @Override
     public String text() {
       return text;
+    }
+
+    /** The same of what is cast, whose parts go by other names. */
+    public String inCast() {
+      return inCast;
     }
   }
 

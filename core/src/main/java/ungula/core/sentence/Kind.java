@@ -252,13 +252,19 @@ public final class Kind<V> {
 
   /** One of an enum's constants; nudging goes to the next one. */
   public static <E extends Enum<E> & Choosable> Kind<E> choice(Class<E> type) {
+    return choice(type, Choosable::text);
+  }
+
+  /** The same, called otherwise where it is chosen. */
+  public static <E extends Enum<E>> Kind<E> choice(Class<E> type, Function<E, String> called) {
     E[] all = type.getEnumConstants();
-    List<Option> options = Arrays.stream(all).map(e -> new Option(e.name(), e.text())).toList();
+    List<Option> options =
+        Arrays.stream(all).map(e -> new Option(e.name(), called.apply(e))).toList();
     return new Kind<>(
         "choice",
         (t, u) ->
             Arrays.stream(all)
-                .filter(e -> e.name().equals(t) || e.text().equalsIgnoreCase(t.strip()))
+                .filter(e -> e.name().equals(t) || called.apply(e).equalsIgnoreCase(t.strip()))
                 .findFirst()
                 .orElseThrow(
                     () ->
@@ -266,8 +272,8 @@ public final class Kind<V> {
                             "Choose one of: "
                                 + String.join(", ", options.stream().map(Option::text).toList())
                                 + ".")),
-        (v, u) -> v.text(),
-        (v, u) -> v.text(),
+        (v, u) -> called.apply(v),
+        (v, u) -> called.apply(v),
         (v, steps, u) -> all[Math.floorMod(v.ordinal() + steps, all.length)],
         options);
   }

@@ -219,7 +219,8 @@ class DemoShelf {
             HarbourShapes::bell,
             "bell.stl",
             edit("master.material", "CAST_RESIN"),
-            edit("mould.sidesMm", "15 mm")));
+            edit("mould.sidesMm", "15 mm"),
+            edit("mould.overTopMm", "-6 mm")));
     entries.add(
         entry(
             "Rope-knot paperweight",

@@ -10,6 +10,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
@@ -76,6 +77,7 @@ final class Connection implements AutoCloseable {
   private final Clock clock;
   private final Ear ear;
   private final Thread thread;
+  private final CountDownLatch closing = new CountDownLatch(1);
   private volatile boolean closed;
   private volatile Socket socket;
   private volatile Health health = new Health(null, null, false, 0, "It is being connected.");
@@ -146,7 +148,10 @@ final class Connection implements AutoCloseable {
       boolean connected = listen();
       failed = connected ? 0 : failed + 1;
       try {
-        Thread.sleep((failed < FAILED ? AGAIN : LATER).toMillis());
+        long ms = (failed < FAILED ? AGAIN : LATER).toMillis();
+        if (closing.await(ms, TimeUnit.MILLISECONDS)) {
+          return;
+        }
       } catch (InterruptedException e) {
         return;
       }
@@ -244,10 +249,11 @@ final class Connection implements AutoCloseable {
     }
   }
 
+  /** Never interrupts: what is heard may just be written down, and a database closes on that. */
   @Override
   public void close() {
     closed = true;
-    thread.interrupt();
+    closing.countDown();
     Socket s = socket;
     if (s != null) {
       try {

@@ -66,7 +66,7 @@ public class Rehearsals {
 
   @PreDestroy
   void end() {
-    hand.shutdownNow();
+    hand.shutdown();
   }
 
   /** Begins one of a job's mould, by its plan as it is. */

@@ -181,6 +181,7 @@ public class Tasks {
   @PreDestroy
   void stop() {
     all.values().forEach(Running::cancel);
-    lanes.values().forEach(ExecutorService::shutdownNow);
+    // what is just being written is written: a database closes on a thread that is interrupted
+    lanes.values().forEach(ExecutorService::shutdown);
   }
 }

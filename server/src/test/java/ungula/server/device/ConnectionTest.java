@@ -17,7 +17,10 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.BooleanSupplier;
 import org.testng.annotations.Test;
@@ -225,5 +228,44 @@ public class ConnectionTest {
         Connection.once(DeviceKind.SCALE, "127.0.0.1", free)
             .trouble()
             .startsWith("Nothing answers"));
+  }
+
+  /** What hears a reading writes it down; a thread interrupted there would close the database. */
+  @Test
+  public void closedWhileItIsHeardItInterruptsNobody() throws Exception {
+    CountDownLatch hears = new CountDownLatch(1);
+    CountDownLatch closed = new CountDownLatch(1);
+    CompletableFuture<Boolean> interrupted = new CompletableFuture<>();
+    Connection.Ear ear =
+        new Connection.Ear() {
+          @Override
+          public void heard(Connection of, Instant at, Reading reading) {
+            hears.countDown();
+            try {
+              closed.await();
+              interrupted.complete(Thread.currentThread().isInterrupted());
+            } catch (InterruptedException e) {
+              interrupted.complete(true);
+            }
+          }
+
+          @Override
+          public void lost(Connection of, Instant at) {
+            // it is closed
+          }
+        };
+    try (ServerSocket door = door(0)) {
+      Connection c =
+          new Connection(
+              DeviceKind.SCALE, "127.0.0.1", door.getLocalPort(), Clock.systemUTC(), ear);
+      c.begin();
+      try (Socket s = door.accept()) {
+        say(s.getOutputStream(), "S + 12.0 g\r\n");
+        hears.await();
+        c.close();
+        closed.countDown();
+        assertFalse(interrupted.get(60, TimeUnit.SECONDS));
+      }
+    }
   }
 }
