@@ -135,6 +135,10 @@ export function RunPage() {
       if (scale && weighing?.toZero) {
         main = toZero;
       }
+      // the step is new, and the scale has not been read for it yet: no foot types meanwhile
+      if (scale && scale.weighing === undefined) {
+        main = { label: '…' };
+      }
       // no foot takes too little for enough
       if (batch?.mayTakeBase) {
         keys.push({

@@ -110,9 +110,7 @@ public class Screenshots extends Browsing {
     page.locator(".who input").press("Enter");
     weighing();
     take("weighing");
-    visit(demoJobItself("Rope-knot paperweight") + "/casts");
-    choose("cast.product", "Oyster 75");
-    write("cast.wanted", "25");
+    visit(demoJobItself("Bollard chess pieces") + "/casts");
     page.locator("table.runs tr.chosen").waitFor();
     page.locator(".casts svg").waitFor();
     take("casts");
