@@ -2838,6 +2838,7 @@ export interface components {
     MouldGave: {
       /** Format: int32 */
       casts: number;
+      filled: number[];
       /** Format: int32 */
       gives: number;
       /** Format: int32 */

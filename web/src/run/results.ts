@@ -10,11 +10,8 @@ export const USUALLY: Record<'REPAIR' | 'SCRAP', string[]> = {
   SCRAP: ['It was not filled.', 'A hole where it shows.', 'It stayed sticky.'],
 };
 
-/** What it weighs: as the scale shows it, or as typed. */
-export type Weighed = string;
-
-/** How a cast came out, as it is delivered. */
-export function resultOf(task: RunTask, result: Result, weighed: Weighed, why = ''): Doing {
+/** How a cast came out, as it is delivered, with its weight as the scale shows it or as typed. */
+export function resultOf(task: RunTask, result: Result, weighed: string, why = ''): Doing {
   return { kind: 'RESULT', key: task.key, result, value: weighed, why };
 }
 
@@ -28,7 +25,7 @@ interface Asks {
 }
 
 /** Large keys by which a cast is looked over, with gloves on. */
-export function resultKeys(task: RunTask, live: RunLive | null, weighed: Weighed, asks: Asks) {
+export function resultKeys(task: RunTask, live: RunLive | null, weighed: string, asks: Asks) {
   if (task.key.startsWith('cast.clean.')) {
     return {
       main: {

@@ -28,12 +28,7 @@ export function AtTheBench({ job }: { job: Job }) {
     },
   });
   const moulds = made?.moulds.map((m) => m.mould) ?? [1];
-  const perMix = Number.parseInt(job.words['cast.series.perMix']?.exact ?? '1', 10) || 1;
-  // one mix fills those that follow, and begins again with the first
-  const filled = Array.from(
-    { length: Math.min(perMix, moulds.length) },
-    (_, i) => moulds[(moulds.indexOf(first) + i) % moulds.length] ?? 1,
-  );
+  const filled = made?.moulds.find((m) => m.mould === first)?.filled ?? [first];
   const going = runs?.filter((r) => r.ended === undefined && r.moulds.length > 0) ?? [];
   return (
     <div className="part">
@@ -55,7 +50,7 @@ export function AtTheBench({ job }: { job: Job }) {
       <div className="countkeys">
         {moulds.length > 1 && (
           <label>
-            {perMix > 1 ? 'begin with mould' : 'in mould'}{' '}
+            {filled.length > 1 ? 'begin with mould' : 'in mould'}{' '}
             <select value={first} onChange={(e) => setFirst(Number(e.target.value))}>
               {moulds.map((m) => (
                 <option key={m} value={m}>

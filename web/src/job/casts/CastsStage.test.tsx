@@ -145,7 +145,15 @@ test('one mix fills as many moulds as it is said to, from the one that is picked
     return Promise.resolve(
       Response.json(
         request.url.endsWith('/made')
-          ? { ...MADE, moulds: [1, 2, 3].map((mould) => ({ mould, casts: 0, gives: 40 })) }
+          ? {
+              ...MADE,
+              moulds: [1, 2, 3].map((mould) => ({
+                mould,
+                casts: 0,
+                gives: 40,
+                filled: [mould, (mould % 3) + 1],
+              })),
+            }
           : request.url.endsWith('/runs')
             ? [{ id: 'r7', job: 'j', name: 'Lid', begun: '7:05', moulds: [2], presses: '' }]
             : RUNS,

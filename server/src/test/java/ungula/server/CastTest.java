@@ -218,6 +218,7 @@ public class CastTest extends OnServer {
     act(run, "RESULT", "\"key\": \"cast.clean.2\", \"result\": \"CLEANING\"");
     JsonNode made = server.get("/api/jobs/" + id + "/casts/made").body();
     assertEquals(made.get("cleanings").asInt(), 2);
+    assertEquals(made.get("moulds").get(1).get("filled").toString(), "[2,1]");
     assertEquals(made.get("usable").asInt() + made.get("scrap").asInt(), 0);
     assertEquals(made.get("moulds").get(1).get("casts").asInt(), 1, "it wears on the mould");
     JsonNode next = server.post("/api/jobs/" + id + "/casts/runs?moulds=1,2", "").body();

@@ -8,6 +8,7 @@ import ungula.core.contact.CastingMaterial;
  * usual, until a product's sheet says; its sheet and your local rules come first.
  *
  * @param ready what the mould needs before it is filled; empty for nothing
+ * @param because why; empty where it goes without saying
  * @param mouldC as warm as the mould is to be, °C; null: as the room
  * @param pourC as hot as it is poured, °C; null: as the room
  * @param blend how it is mixed, or melted
@@ -22,6 +23,7 @@ import ungula.core.contact.CastingMaterial;
  */
 public record Method(
     String ready,
+    String because,
     Double mouldC,
     Double pourC,
     String blend,
@@ -56,11 +58,14 @@ public record Method(
   private static final String DRY =
       "Dry the mould: wipe it out, and let it stand open until no damp is left in its corners.";
 
+  private static final String DAMP = "Damp makes it foam, or keeps it soft.";
+
   public static Method of(CastingMaterial what) {
     return switch (what) {
       case URETHANE ->
           new Method(
               DRY,
+              DAMP,
               null,
               null,
               "Stir each part in its tin. Stir both together slowly, scraping wall and bottom, then"
@@ -76,6 +81,7 @@ public record Method(
       case FLEXIBLE ->
           new Method(
               DRY,
+              DAMP,
               null,
               null,
               "Stir each part in its tin. Stir both together slowly, scraping wall and bottom, then"
@@ -91,6 +97,7 @@ public record Method(
       case FOAM ->
           new Method(
               DRY,
+              DAMP,
               null,
               null,
               "Weigh both parts into one cup, and stir hard for as long as its sheet says: it rises at"
@@ -107,6 +114,7 @@ public record Method(
       case EPOXY ->
           new Method(
               DRY,
+              DAMP,
               null,
               null,
               "Stir both parts slowly for as long as the sheet says, scraping wall and bottom, then pour"
@@ -125,6 +133,7 @@ public record Method(
       case POLYESTER ->
           new Method(
               DRY,
+              DAMP,
               null,
               null,
               "Stir the hardener in well, and note when: it gels without warning.",
@@ -143,6 +152,7 @@ public record Method(
       case PLASTER ->
           new Method(
               "Wet the mould with soapy water, and shake it out: plaster flows into the corners then.",
+              "",
               null,
               null,
               "Sift the powder into the water, let it soak for two minutes, then stir without beating"
@@ -161,6 +171,7 @@ public record Method(
       case CONCRETE ->
           new Method(
               "Wipe the mould with a thin release, and leave no puddles.",
+              "",
               null,
               null,
               "Mix the dry powder first, then with as little water as lets it flow.",
@@ -174,6 +185,7 @@ public record Method(
               1);
       case WAX ->
           new Method(
+              "",
               "",
               35.0,
               75.0,
@@ -192,6 +204,7 @@ public record Method(
       case INJECTED_WAX ->
           new Method(
               "",
+              "",
               30.0,
               68.0,
               "Melt it in the injector, and let it stand until it is as warm all through.",
@@ -209,6 +222,7 @@ public record Method(
       case METAL ->
           new Method(
               "Dry the mould in the warm, and dust it with talc: the least damp turns to steam.",
+              "",
               60.0,
               null,
               "Melt it no hotter than its sheet says, and skim it.",
@@ -226,6 +240,7 @@ public record Method(
       case SILICONE ->
           new Method(
               "Release the mould all over, twice, thin: silicone bonds to silicone.",
+              "",
               null,
               null,
               "Stir both parts slowly, scraping wall and bottom, then pour it over into a clean cup and"
@@ -242,6 +257,7 @@ public record Method(
           new Method(
               "Release the mould all over, thin. Brush two thin coats of cap layer into it, past its"
                   + " flashing edges, each dry before the next.",
+              "",
               null,
               null,
               "Stir the softener in first, then both parts, slowly.",
@@ -258,6 +274,7 @@ public record Method(
               1);
       case SOAP ->
           new Method(
+              "",
               "",
               null,
               60.0,

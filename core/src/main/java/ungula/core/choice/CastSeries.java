@@ -1,5 +1,8 @@
 package ungula.core.choice;
 
+import java.util.List;
+import java.util.stream.IntStream;
+
 /**
  * How many casts are made one after the other.
  *
@@ -18,5 +21,13 @@ public record CastSeries(
     Integer releaseEvery,
     Integer gaveBefore,
     Double marginPct) {
+  /** Moulds that one mix fills, from one of so many on; after the last it begins again. */
+  public List<Integer> filled(int first, int moulds) {
+    return IntStream.range(0, Math.min(perMix, moulds))
+        .map(i -> (first - 1 + i) % moulds + 1)
+        .boxed()
+        .toList();
+  }
+
   static final CastSeries USUAL = new CastSeries(1, 5, 20, null, null, null);
 }

@@ -131,8 +131,14 @@ public record CastRun(
     int before = series.gaveBefore() == null ? 0 : series.gaveBefore();
     return IntStream.rangeClosed(1, moulds)
         .map(m -> made.of(m) / life.castsOfAPour() + (m == 1 ? before : 0))
+        .map(gave -> sinceNew(gave, (int) life.pours()))
         .boxed()
         .toList();
+  }
+
+  /** What gave more than a mould lasts was made anew meanwhile. */
+  private static int sinceNew(int gave, int life) {
+    return gave <= life ? gave : gave % life;
   }
 
   /** How many moulds set under pressure at the same time; null where none do, or nobody knows. */

@@ -490,7 +490,13 @@ public final class Bench {
    */
   public void came(Instant at, String key, Result result, Double grams, String why) throws Refused {
     Task t = task(key);
-    if (t.kind() != Kind.RESULT || result == Result.STRUCK) {
+    if (result == null) {
+      throw new Refused("Say how the cast came out.");
+    }
+    boolean cleans = key.startsWith(FreezeCast.CLEAN);
+    if (t.kind() != Kind.RESULT
+        || result == Result.STRUCK
+        || cleans != (result == Result.CLEANING)) {
       throw new Refused("That is not asked of “" + t.label() + "”.");
     }
     if (grams != null && !(grams > 0)) {

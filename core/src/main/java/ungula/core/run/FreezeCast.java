@@ -35,6 +35,9 @@ public final class FreezeCast {
 
   private static final String BATCH = "cast";
 
+  /** Results of casts that are thrown away begin so. */
+  static final String CLEAN = "cast.clean.";
+
   /** What is done with the cup, and what it is called. */
   private static final Map<String, String> OF_THE_CUP =
       Map.of(
@@ -200,7 +203,7 @@ public final class FreezeCast {
     String said = of.isEmpty() ? "" : " " + of;
     tasks.add(
         new Task(
-            (cleans ? "cast.clean." : "cast.result.") + (ofAPour == 1 ? "" : cast + ".") + mould,
+            (cleans ? CLEAN : "cast.result.") + (ofAPour == 1 ? "" : cast + ".") + mould,
             Kind.RESULT,
             "A cast",
             "cast" + said,

@@ -2,6 +2,7 @@ package ungula.core.run;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.Product;
@@ -199,9 +200,12 @@ public record RunPlan(
       return hardenerFirst ? 1 / hardenerPerBase : hardenerPerBase;
     }
 
-    /** Whether it can be mixed in one cup with another: of the same, in the same shares. */
+    /**
+     * Whether it can be mixed in one cup with another: of the same, as fast, in the same shares.
+     */
     public boolean mixesWith(Batch other) {
       return product.equals(other.product)
+          && Objects.equals(potLifeMin, other.potLifeMin)
           && hardenerPerBase == other.hardenerPerBase
           && hardenerFirst == other.hardenerFirst
           && stirred.equals(other.stirred);

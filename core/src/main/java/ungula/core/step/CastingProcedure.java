@@ -59,7 +59,7 @@ final class CastingProcedure extends Procedure {
     for (int i = 0; i < how.wear().size(); i++) {
       steps
           .gate("cast.gate." + (i + 1), how.wear().get(i))
-          .called(i == 0 ? "sheets read, gloves on" : "mind what it gives off")
+          .called(i == 0 ? "sheets read, gloves on" : "know its dangers")
           .add();
     }
     mix();
@@ -74,7 +74,7 @@ final class CastingProcedure extends Procedure {
       steps
           .hands("cast.ready", usual(MINUTE, "a look and a cloth"), how.ready())
           .called("make the mould ready")
-          .why(how.ready().startsWith("Dry") ? "Damp makes it foam, or keeps it soft." : "")
+          .why(how.because())
           .holds(Hold.MOULD)
           .add();
     }

@@ -273,6 +273,10 @@ public class AmountPartTest {
                 .each()
             > each,
         "scrap is paid for by what is good");
+    int life = run.order().mouldLife();
+    JobPlan many = plan(OYSTER, List.of(), "cast.wanted=" + 3 * life);
+    assertEquals(CastRun.of(many, made(life, 0), later).order().worn(), List.of(life));
+    assertEquals(CastRun.of(many, made(life + 3, 0), later).order().worn(), List.of(3));
     assertEquals(run.deeds().get(0).moulds(), List.of(1));
     assertTrue(run.deeds().get(0).pours());
     assertEquals(run.deeds().stream().filter(d -> !d.pours()).count(), 20);

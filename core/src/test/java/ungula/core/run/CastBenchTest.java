@@ -76,6 +76,8 @@ public class CastBenchTest {
         "Say why it is not good.");
     expectThrows(Bench.Refused.class, () -> bench.came(m.now, key, Result.GOOD, -1.0, ""));
     expectThrows(Bench.Refused.class, () -> bench.came(m.now, key, Result.STRUCK, null, "no"));
+    expectThrows(Bench.Refused.class, () -> bench.came(m.now, key, null, null, ""));
+    expectThrows(Bench.Refused.class, () -> bench.came(m.now, key, Result.CLEANING, null, ""));
     expectThrows(Bench.Refused.class, () -> bench.came(m.now, "cast.out", Result.GOOD, null, ""));
     bench.came(m.now, key, Result.GOOD, 66.5, "");
     bench.came(m.now, key, Result.SCRAP, null, "pressed twice");

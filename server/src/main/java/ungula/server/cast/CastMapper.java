@@ -46,6 +46,10 @@ interface CastMapper {
           + " ORDER BY MAX(at) DESC LIMIT 200")
   List<String> weighed();
 
+  /** Lets nobody else record a cast of a job until the end of the transaction. */
+  @Select("SELECT id FROM job WHERE id = #{jobId} FOR UPDATE")
+  String hold(String jobId);
+
   /** In the order they were recorded. */
   @Select(
       "SELECT job_id, number, act, at, who, mould, result, grams, why, strikes FROM cast_made"

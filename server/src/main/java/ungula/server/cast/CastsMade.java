@@ -66,14 +66,14 @@ public class CastsMade {
   /**
    * @throws Problem when it cannot be, saying why
    */
-  synchronized void add(String jobId, NewCast cast) {
+  void add(String jobId, NewCast cast) {
     jobs.find(jobId);
     check(cast);
     append(jobId, cast, clock.instant());
   }
 
   /** A cast that came out at the bench; its run and entry make it one deed. */
-  public synchronized void came(String jobId, String run, int entry, String who, Entry.Came c) {
+  public void came(String jobId, String run, int entry, String who, Entry.Came c) {
     append(
         jobId,
         new NewCast(act(run, entry), who, c.mould(), c.result(), c.grams(), c.why(), 0),
@@ -81,7 +81,7 @@ public class CastsMade {
   }
 
   /** What a run said of a cast does not count. */
-  public synchronized void corrected(String jobId, String run, Entry.Corrected c, String who) {
+  public void corrected(String jobId, String run, Entry.Corrected c, String who) {
     mapper.of(jobId).stream()
         .filter(r -> r.act().equals(act(run, c.number())))
         .findFirst()
@@ -107,6 +107,8 @@ public class CastsMade {
   private void append(String jobId, NewCast cast, Instant at) {
     whole.executeWithoutResult(
         status -> {
+          // whoever records at the same moment waits here
+          mapper.hold(jobId);
           List<CastMapper.Row> before = mapper.of(jobId);
           if (before.stream().anyMatch(r -> r.act().equals(cast.id))) {
             return;
@@ -137,7 +139,7 @@ public class CastsMade {
    * @param model the place is on
    * @param place on its surface, as it is read again; empty takes it back
    */
-  synchronized void placed(String jobId, int number, String who, String model, String place) {
+  void placed(String jobId, int number, String who, String model, String place) {
     if (mapper.of(jobId).stream().noneMatch(r -> r.number() == number)) {
       throw Problem.gone("This cast");
     }

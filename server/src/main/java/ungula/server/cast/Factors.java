@@ -28,6 +28,10 @@ class Factors {
 
   /** Of masters and casts of the same materials as a job's; empty while too few were weighed. */
   Optional<CastFactor> of(Jobs.Job job) {
+    if (job.choices().cast().amount().masterG() == null) {
+      // nothing to multiply it with
+      return Optional.empty();
+    }
     List<CastFactor.Own> own = new ArrayList<>();
     for (String id : mapper.weighed()) {
       try {

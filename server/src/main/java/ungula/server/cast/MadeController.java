@@ -65,8 +65,9 @@ class MadeController {
    *
    * @param casts of it so far
    * @param gives what it gives in all, about; 0 where nobody knows
+   * @param filled moulds that a mix fills which begins with it
    */
-  record MouldGave(int mould, int casts, int gives) {}
+  record MouldGave(int mould, int casts, int gives, List<Integer> filled) {}
 
   /**
    * @param cleanings first casts of a cut mould, which count for its wear alone
@@ -120,7 +121,12 @@ class MadeController {
         all.count(Made.Result.REPAIR),
         all.count(Made.Result.SCRAP),
         all.count(Made.Result.CLEANING),
-        IntStream.rangeClosed(1, moulds).mapToObj(m -> new MouldGave(m, all.of(m), gives)).toList(),
+        IntStream.rangeClosed(1, moulds)
+            .mapToObj(
+                m ->
+                    new MouldGave(
+                        m, all.of(m), gives, job.choices().cast().series().filled(m, moulds)))
+            .toList(),
         views,
         all.lastG().filter(g -> alone).map(g -> g + " g").orElse(""));
   }

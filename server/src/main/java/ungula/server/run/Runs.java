@@ -19,7 +19,6 @@ import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
-import ungula.core.cast.Made;
 import ungula.core.device.DeviceKind;
 import ungula.core.device.Reading;
 import ungula.core.mesh.Slicer.Cut;
@@ -242,20 +241,27 @@ class Runs implements Devices.Listener {
 
   /** Does something, and keeps what came of it before anybody is told. */
   void keep(Going g, String act, String who, Doing doing) throws Bench.Refused {
-    int before = g.bench.entries().size();
-    try {
-      keepIts(g, act, who, doing);
-    } finally {
-      if (g.bench.entries().size() > before && g.rehearsal == null) {
-        shared.follow(g);
-      }
+    Kept kept = keepIts(g, act, who, doing);
+    if (kept.any && g.rehearsal == null) {
+      shared.follow(g);
+    }
+    if (kept.refused != null) {
+      throw kept.refused;
     }
   }
 
-  private void keepIts(Going g, String act, String who, Doing doing) throws Bench.Refused {
+  /**
+   * What came of something that was done.
+   *
+   * @param any whether anything is written down of it
+   * @param refused why it, or the rest of it, cannot be; null where it can
+   */
+  private record Kept(boolean any, Bench.Refused refused) {}
+
+  private Kept keepIts(Going g, String act, String who, Doing doing) {
     synchronized (g) {
       if (act != null && g.acts.contains(act)) {
-        return;
+        return new Kept(false, null);
       }
       int before = g.bench.entries().size();
       Bench.Refused refused = null;
@@ -282,9 +288,7 @@ class Runs implements Devices.Listener {
           g.acts.add(act);
         }
       }
-      if (refused != null) {
-        throw refused;
-      }
+      return new Kept(all.size() > before, refused);
     }
   }
 
@@ -500,7 +504,7 @@ class Runs implements Devices.Listener {
       case LEAVE_OUT -> b.leaveOut(at, key, a.why());
       case RESULT -> {
         Double grams = typed(a).isBlank() ? null : (Double) Mass.parseG(typed(a), b.plan().units());
-        b.came(at, key, a.result() == null ? Made.Result.GOOD : a.result(), grams, a.why());
+        b.came(at, key, a.result(), grams, a.why());
       }
       case CORRECT -> b.correct(at, a.number() == null ? 0 : a.number(), a.why());
       case LOT, SHARE, SCALE -> {

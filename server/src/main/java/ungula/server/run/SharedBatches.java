@@ -44,7 +44,7 @@ final class SharedBatches {
 
   /** Moulds a run's batch can be weighed for as well, while it is being weighed. */
   List<SharedMould> offers(Going g) {
-    Progress now = current(g).filter(p -> p.phase() == Phase.FIRST).orElse(null);
+    Progress now = weighed(g).orElse(null);
     List<SharedMould> offers = new ArrayList<>();
     if (now == null || g.rehearsal != null) {
       return offers;
@@ -61,6 +61,17 @@ final class SharedBatches {
       }
     }
     return offers;
+  }
+
+  /** The batch whose first part is weighed next. */
+  private static Optional<Progress> weighed(Going g) {
+    synchronized (g) {
+      RunState state = g.bench.state();
+      String next = state.next(g.now()).map(Task::key).orElse("");
+      return state
+          .current()
+          .filter(p -> p.phase() == Phase.FIRST && p.batch().weigh().equals(next));
+    }
   }
 
   private static Optional<Progress> current(Going g) {
