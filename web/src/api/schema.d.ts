@@ -2728,6 +2728,7 @@ export interface components {
       degas?: components['schemas']['Degas'];
       elsewhere: string;
       gauge: string;
+      laden: boolean;
       /** Format: int64 */
       now: number;
       others: components['schemas']['Scale'][];

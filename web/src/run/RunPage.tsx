@@ -63,6 +63,10 @@ export function RunPage() {
   const batch = run && batchOf(run, task);
   const entry = run && task && lastAt(run, task);
   const scale = heardHere(live, lost);
+  const [heardBefore, setHeardBefore] = useState(false);
+  if (scale && !heardBefore) {
+    setHeardBefore(true);
+  }
   const weighing = (scale ? live?.weighing : undefined) ?? run?.weighing;
 
   // before its window opens a coat is waited for, unless somebody wants it all the same
@@ -130,10 +134,14 @@ export function RunPage() {
               ? 'Pour: it is read by itself'
               : 'Settles by itself when the scale is still',
           }
-        : { label: 'Type the grams', run: () => setAsking('grams') };
+        : heardBefore
+          ? { label: 'The scale is not heard' }
+          : { label: 'Type the grams', run: () => setAsking('grams') };
       const toZero = { label: 'Set to zero', run: () => void act({ kind: 'TARE' }, 'Set to zero') };
+      // an empty scale is no cup: only a finger sets it to zero
+      const cupIsOn = Boolean(weighing?.toZero && scale?.laden);
       if (scale && weighing?.toZero) {
-        main = toZero;
+        main = cupIsOn ? toZero : { label: 'Put the cup on' };
       }
       // the step is new, and the scale has not been read for it yet: no foot types meanwhile
       if (scale && scale.weighing === undefined) {
@@ -146,10 +154,11 @@ export function RunPage() {
           run: () => void act({ kind: 'TICK', key: `${batch.key}.base` }, 'Take it as it is'),
         });
       }
-      if (scale) {
+      // no foot types for a scale that fell silent
+      if (scale || heardBefore) {
         keys.push({ label: 'Type it', run: () => setAsking('grams') });
       }
-      if (scale && !weighing?.toZero) {
+      if (scale && !cupIsOn) {
         keys.push(toZero);
       }
       // no foot weighs for another mould

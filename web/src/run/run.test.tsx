@@ -105,6 +105,7 @@ const RUN: Run = {
 };
 
 const LIVE: RunLive = {
+  laden: false,
   version: 1,
   now: 1000,
   scale: '',
@@ -296,8 +297,13 @@ test('a scale that is heard says what is in the cup, and asks for zero first', a
   const sent = open({ ...at('pour.1.1.weigh'), weighing: WEIGHING });
   await screen.findByText('423.2 g to go');
   const scale = { scale: '45.0 g', scaleThere: true, scaleSays: 'scale heard', settled: true };
-  Stream.last?.say({ ...scale, weighing: { ...WEIGHING, toZero: true } });
-  await userEvent.click(await screen.findByRole('button', { name: 'Set to zero' }));
+  // an empty scale is no cup, and no foot goes past it
+  Stream.last?.say({ ...scale, laden: false, weighing: { ...WEIGHING, toZero: true } });
+  await screen.findByRole('button', { name: 'Put the cup on' });
+  fireEvent.keyDown(document.body, { key: ' ' });
+  Stream.last?.say({ ...scale, laden: true, weighing: { ...WEIGHING, toZero: true } });
+  await vi.waitFor(() => expect(screen.queryByText('Put the cup on')).toBeNull());
+  fireEvent.keyDown(document.body, { key: ' ' });
   await vi.waitFor(() => expect(sent).toMatchObject([{ kind: 'TARE' }]));
   Stream.last?.say({
     ...scale,
@@ -313,6 +319,19 @@ test('a scale that is heard says what is in the cup, and asks for zero first', a
   );
   await vi.waitFor(() => expect(sent).toHaveLength(2));
   expect(sent[1]).toMatchObject({ kind: 'SCALE' });
+});
+
+test('when the scale falls silent no foot opens the keypad, and a finger types', async () => {
+  open({ ...at('pour.1.1.weigh'), weighing: WEIGHING });
+  await screen.findByText('423.2 g to go');
+  Stream.last?.say({ scale: '12.0 g', laden: true, weighing: { ...WEIGHING, now: '12.0' } });
+  await screen.findByRole('button', { name: 'Settles by itself when the scale is still' });
+  Stream.last?.say({ scale: '' });
+  await screen.findByRole('button', { name: 'The scale is not heard' });
+  fireEvent.keyDown(document.body, { key: ' ' });
+  expect(document.querySelector('.keypad')).toBeNull();
+  await userEvent.click(screen.getByRole('button', { name: 'Type it' }));
+  screen.getByRole('button', { name: 'Take it' });
 });
 
 test('what waits to be delivered counts as done, until the server says', () => {

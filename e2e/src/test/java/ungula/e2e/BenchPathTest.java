@@ -65,10 +65,11 @@ public class BenchPathTest extends Browsing {
 
   /** Presses Space, once for each step, until another is asked for. */
   private void spaceUntil(String headline) {
-    for (int i = 0; i < 40 && !says(page).textContent().contains(headline); i++) {
-      String before = says(page).textContent();
+    String said = says(page).textContent();
+    for (int i = 0; i < 40 && !said.contains(headline); i++) {
       page.keyboard().press("Space");
-      assertThat(says(page)).not().hasText(before);
+      assertThat(says(page)).not().hasText(said);
+      said = says(page).textContent();
     }
     assertThat(says(page)).containsText(headline);
   }
@@ -96,8 +97,10 @@ public class BenchPathTest extends Browsing {
     assertThat(says(page)).hasText("Let the sealer dry.");
     page.keyboard().press("Space");
     button("It is over already").click();
+    assertThat(says(page)).not().hasText("Let the sealer dry.");
     spaceUntil("Look along all joints");
     button("Skip").click();
+    assertThat(says(page)).not().containsText("Look along all joints");
     spaceUntil("Put the cup on");
     Page beside = watched(window());
     beside.navigate(page.url());

@@ -357,8 +357,9 @@ public class RunTest extends OnServer {
     try (StandInDoor door = new StandInDoor(StandInScale.usual(7), 0)) {
       String device = "{\"kind\": \"SCALE\", \"address\": \"127.0.0.1:" + door.port() + "\"}";
       String added = server.post("/api/devices", device).body().get("id").asString();
-      await(run, l -> !l.get("scale").asString().isEmpty());
+      await(run, l -> !l.get("scale").asString().isEmpty() && !l.get("laden").asBoolean());
       door.hand("put 45");
+      await(run, l -> l.get("laden").asBoolean());
       await(run, l -> l.get("settled").asBoolean() && l.get("scale").asString().startsWith("45"));
       assertEquals(act(run, "TARE").status(), 200);
       String target = run(run).get("weighing").get("target").asString();

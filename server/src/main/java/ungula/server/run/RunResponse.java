@@ -164,6 +164,7 @@ record RunResponse(
    *
    * @param version of the run: when it is another, the run is read again
    * @param scale what it shows; empty when it is not heard
+   * @param laden whether something stands on the scale
    * @param scaleSays how it is, in words
    * @param elsewhere the job the scale is read for, when that is another; empty else
    * @param others scales that are heard and not read
@@ -176,6 +177,7 @@ record RunResponse(
       long now,
       String scale,
       boolean settled,
+      boolean laden,
       String scaleSays,
       boolean scaleThere,
       String elsewhere,

@@ -53,6 +53,9 @@ import ungula.server.workshop.Habits;
 @Component
 class RunViews {
 
+  /** What stands on a scale weighs so much at least, g. */
+  private static final double LADEN_G = 0.5;
+
   private final Runs runs;
   private final Habits workshop;
   private final ClockWatch watch;
@@ -295,6 +298,7 @@ class RunViews {
           now.toEpochMilli(),
           scale.map(r -> shown(r, plan.units())).orElse(""),
           scale.filter(r -> r instanceof Reading.Weight w && w.settled()).isPresent(),
+          scale.filter(r -> r instanceof Reading.Weight w && w.grams() >= LADEN_G).isPresent(),
           scaleSays(its, scale, weighs ? state : null),
           its.there(DeviceKind.SCALE),
           ours ? "" : jobName(at.get()),
