@@ -1791,6 +1791,7 @@ export interface components {
         | 'START_OVER'
         | 'RESULT'
         | 'SHARE'
+        | 'REPLAN'
         | 'LEAVE_OUT'
         | 'CORRECT'
         | 'LOT'
@@ -2945,6 +2946,12 @@ export interface components {
       to: string;
       what: string;
       window?: components['schemas']['DayPiece'];
+    };
+    PlanChanges: {
+      asBegun: string[];
+      may: boolean;
+      says: string[];
+      why: string;
     };
     PlanPartView: {
       /** @enum {string} */
@@ -6088,7 +6095,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          'application/json': string[];
+          'application/json': components['schemas']['PlanChanges'];
         };
       };
     };

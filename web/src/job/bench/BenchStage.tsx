@@ -66,10 +66,10 @@ export function BenchStage({ job }: { job: Job }) {
         <>
           <p className="sentence">
             At the bench you see one step at a time, weigh with your scale, and keep the pot life.
-            Each mould goes by the plan as it is when you begin it: changing the plan later does not
-            change a mould that is being made. Rehearsed, it is the same with a made-up scale and a
-            clock that can be hurried, and says what went wrong. Single things are practised in{' '}
-            <Link to="/exercises">exercises</Link>.
+            Each mould goes by the plan as it is when you begin it: when you change the plan later,
+            a mould that is being made goes on as it was until you say here that it should not.
+            Rehearsed, it is the same with a made-up scale and a clock that can be hurried, and says
+            what went wrong. Single things are practised in <Link to="/exercises">exercises</Link>.
           </p>
           {stops.length > 0 && (
             <p className="quiet">

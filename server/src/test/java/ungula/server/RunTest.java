@@ -257,15 +257,56 @@ public class RunTest extends OnServer {
     String run = begun(job);
     until(run, kind("GATE"));
     JsonNode before = run(run).get("tasks");
-    assertEquals(server.get("/api/runs/" + run + "/changes").body().size(), 0);
+    assertEquals(changes(run).get("says").size(), 0);
     server.write(job, "rubber.batches", "2");
-    JsonNode says = server.get("/api/runs/" + run + "/changes").body();
-    assertEquals(says.get(0).asString(), "2 batches in place of 1.");
+    assertEquals(changes(run).get("says").get(0).asString(), "2 batches in place of 1.");
     assertEquals(run(run).get("tasks"), before);
     String gate = task(run(run), "pour.1.gate.box").get("key").asString();
     act(run, "GATE", "key", gate, "yes", true);
     JsonNode entries = run(run).get("entries");
     assertEquals(entries.get(entries.size() - 1).get("step").asString(), gate);
+  }
+
+  private JsonNode changes(String run) throws Exception {
+    return server.get("/api/runs/" + run + "/changes").body();
+  }
+
+  /** It goes on by the new plan where somebody says so, what happened stays, also when killed. */
+  @Test
+  public void aMouldThatIsBegunGoesOnByTheNewPlanWhenThatIsSaid() throws Exception {
+    String job = job();
+    String run = begun(job);
+    until(run, t -> t.get("key").asString().equals("pour.1.1.weigh"));
+    server.write(job, "rubber.batches", "2");
+    assertTrue(changes(run).get("may").asBoolean());
+    JsonNode before = run(run).get("entries");
+    String next = run(run).get("next").asString();
+    assertEquals(act(run, "REPLAN").status(), 200);
+    JsonNode after = run(run);
+    JsonNode told = after.get("entries");
+    assertEquals(told.size(), before.size() + 1);
+    for (int i = 0; i < before.size(); i++) {
+      assertEquals(told.get(i), before.get(i));
+    }
+    String said = told.get(before.size()).get("text").asString();
+    assertTrue(said.startsWith("Gone on by the new plan. 2 batches in place of 1."), said);
+    assertEquals(after.get("next").asString(), next);
+    assertEquals(after.get("batches").size(), 2);
+    assertEquals(changes(run).get("says").size(), 0);
+    server.restart();
+    assertEquals(run(run).get("tasks"), after.get("tasks"));
+    // once the first of two is mixed, the pour is finished as two
+    until(run, t -> t.get("key").asString().equals("pour.1.2.weigh"));
+    server.write(job, "rubber.batches", "3");
+    assertEquals(changes(run).get("asBegun").get(0).asString(), "the pour");
+    assertFalse(changes(run).get("may").asBoolean());
+    server.write(job, "mould.overTopMm", "25");
+    assertTrue(changes(run).get("why").asString().contains("box of another size"));
+    Running.Answer no = act(run, "REPLAN");
+    assertEquals(no.status(), 422, no.text());
+    assertEquals(run(run).get("batches").size(), 2);
+    until(run, t -> t.get("kind").asString().equals("NONE"));
+    assertEquals(run(run).get("next").asString(), "");
   }
 
   @Test

@@ -22,7 +22,7 @@ public final class Bench {
   /** What is weighed is not poured on to more than so many times of what it is to be. */
   private static final double POURED_ON = 1.5;
 
-  private final RunPlan plan;
+  private RunPlan plan;
   private final List<Entry> entries;
   private RunState state;
 
@@ -45,6 +45,7 @@ public final class Bench {
     }
   }
 
+  /** What it goes by: as it was begun, or as it was taken over last. */
   public RunPlan plan() {
     return plan;
   }
@@ -182,6 +183,37 @@ public final class Bench {
     }
     met(at, now, part);
     store(at, now, part, grams, null);
+  }
+
+  /**
+   * What this run would go on by if it took over a plan; that it was begun by where nothing would
+   * be another.
+   *
+   * @param now the plan a run would go by that was begun now
+   * @throws Refused where what is begun cannot be finished as that has it
+   */
+  public RunPlan goneOn(RunPlan now) throws Refused {
+    return TakenOver.of(plan, state, entries, now);
+  }
+
+  /** Pours and coats that a plan has otherwise, and that are finished as they were begun. */
+  public List<String> finishedAsBegun(RunPlan now) {
+    return TakenOver.finished(plan, state, entries, now);
+  }
+
+  /**
+   * It goes on by a plan that was made anew.
+   *
+   * @param now the plan a run would go by that was begun now
+   * @throws Refused where what is begun cannot be finished as that has it
+   */
+  public void goOn(Instant at, RunPlan now) throws Refused {
+    RunPlan on = goneOn(now);
+    if (!on.equals(plan)) {
+      List<String> said = Replanned.says(plan, on);
+      plan = on;
+      add(new Entry.Replanned(at, said));
+    }
   }
 
   public void tared(Instant at) {

@@ -1,6 +1,7 @@
 package ungula.core.run;
 
 import java.time.Instant;
+import java.util.List;
 import ungula.core.cast.Made.Result;
 
 /**
@@ -13,7 +14,7 @@ public sealed interface Entry {
 
   /** Whether it may be found wrong: what became of a scale is so whatever anybody thinks. */
   default boolean correctable() {
-    return !(this instanceof Corrected || this instanceof ZeroLost);
+    return !(this instanceof Corrected || this instanceof ZeroLost || this instanceof Replanned);
   }
 
   /** What is weighed of a batch. */
@@ -158,6 +159,18 @@ public sealed interface Entry {
 
   /** A device was lost, or is heard again. */
   record Heard(Instant at, String device, boolean heard) implements Entry {}
+
+  /**
+   * From here on it goes by a plan that was made anew.
+   *
+   * @param says what is another in it, in sentences
+   */
+  record Replanned(Instant at, List<String> says) implements Entry {
+
+    public Replanned {
+      says = List.copyOf(says);
+    }
+  }
 
   /**
    * An earlier entry does not count.

@@ -94,7 +94,9 @@ public final class Freeze {
         role,
         f.plan.units(),
         f.plan.inBox().map(BoxMould::pourLineMm).orElse(null),
-        true);
+        f.plan.inBox().map(BoxMould::insideAreaMm2).orElse(null),
+        true,
+        List.of());
   }
 
   private Batch batch(PourPart p, PourPart.Batch b, Function<PourPart.Batch, String> product) {

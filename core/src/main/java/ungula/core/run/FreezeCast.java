@@ -91,7 +91,7 @@ public final class FreezeCast {
     Product.Role role =
         Optional.ofNullable(f.brief.cast()).map(Product::role).orElse(Product.Role.RESIN);
     Units units = f.plan.units();
-    return new RunPlan(f.tasks, f.batches, role, units, null, true, moulds);
+    return new RunPlan(f.tasks, f.batches, role, units, null, null, true, moulds);
   }
 
   /** Empty where its parts are not weighed. */

@@ -17,6 +17,7 @@ import ungula.core.working.Figure;
  * @param batches in the order they are mixed
  * @param role of what is mixed, for what its parts are called
  * @param pourLineMm as high as rubber stands in the mould; null where there is no box
+ * @param insideMm2 area of the box inside; null where there is none, or it was not kept
  * @param casts moulds that are cast from, from 1; empty where a mould is made
  * @param cupFirst whether the scale is believed only once it was set to nothing with the cup on it
  */
@@ -26,18 +27,14 @@ public record RunPlan(
     Product.Role role,
     Units units,
     Double pourLineMm,
+    Double insideMm2,
     boolean cupFirst,
     List<Integer> casts) {
 
-  /** Of the making of a mould. */
+  /** Without a box of which something is known, and without casts. */
   public RunPlan(
-      List<Task> tasks,
-      List<Batch> batches,
-      Product.Role role,
-      Units units,
-      Double pourLineMm,
-      boolean cupFirst) {
-    this(tasks, batches, role, units, pourLineMm, cupFirst, List.of());
+      List<Task> tasks, List<Batch> batches, Product.Role role, Units units, boolean cupFirst) {
+    this(tasks, batches, role, units, null, null, cupFirst, List.of());
   }
 
   public RunPlan {

@@ -67,6 +67,8 @@ public final class Told {
           : "Another scale is read: " + z.scale();
     } else if (e instanceof Entry.Heard h) {
       return "The " + h.device() + (h.heard() ? " is heard again" : " is not heard");
+    } else if (e instanceof Entry.Replanned r) {
+      return "Gone on by the new plan. " + String.join(" ", r.says());
     } else if (e instanceof Entry.Corrected c) {
       return "Entry " + c.number() + " does not count: " + c.why();
     }

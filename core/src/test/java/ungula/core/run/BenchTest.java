@@ -80,7 +80,7 @@ public class BenchTest {
       tasks.add(task(b.used(), Kind.HANDS, "Pour it.", b.key(), b.key() + ".stir"));
       before = new String[] {b.used()};
     }
-    return new RunPlan(tasks, List.of(batches), Product.Role.RUBBER, Units.METRIC, null, false);
+    return new RunPlan(tasks, List.of(batches), Product.Role.RUBBER, Units.METRIC, false);
   }
 
   private static final RunPlan PLAN = plan(batch(1, 1192));
@@ -370,7 +370,7 @@ public class BenchTest {
 
   private static RunPlan live(Batch... batches) {
     RunPlan p = plan(batches);
-    return new RunPlan(p.tasks(), p.batches(), p.role(), p.units(), 60.0, true);
+    return new RunPlan(p.tasks(), p.batches(), p.role(), p.units(), 60.0, null, true, List.of());
   }
 
   private static Progress current(Bench b) {
@@ -628,7 +628,7 @@ public class BenchTest {
     tasks.add(task("cure", Kind.WAIT, "Let it cure.", "", two.used()));
     tasks.add(task("witness", Kind.VERDICT, "Firm.", "", "cure"));
     tasks.add(task("open", Kind.HANDS, "Open.", "", "witness"));
-    return new RunPlan(tasks, List.of(one, two), Product.Role.RUBBER, Units.METRIC, null, false);
+    return new RunPlan(tasks, List.of(one, two), Product.Role.RUBBER, Units.METRIC, false);
   }
 
   private static void poured(Bench b, int batch, int second) throws Bench.Refused {

@@ -100,7 +100,7 @@ record ScriptFile(RunPlan plan, List<Event> events) {
     if (batches.isEmpty()) {
       throw new Unreadable("the script: \"batches\" names none; one is [{\"baseG\": 1192}].");
     }
-    return new RunPlan(tasks, batches, Product.Role.RUBBER, Units.METRIC, null, false);
+    return new RunPlan(tasks, batches, Product.Role.RUBBER, Units.METRIC, false);
   }
 
   /** Adds those of a batch: each after the one before, the first after all gates. */

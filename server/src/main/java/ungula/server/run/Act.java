@@ -53,6 +53,8 @@ record Act(
     RESULT,
     /** The batch is weighed for another mould as well: the run in which that is made. */
     SHARE,
+    /** It goes on by the job's plan as it is now. */
+    REPLAN,
     LEAVE_OUT,
     CORRECT,
     /** Rubber is taken from a pack: its key. */

@@ -34,6 +34,7 @@ class Entries {
     @Type(value = Entry.Picked.class, name = "lot"),
     @Type(value = Entry.ZeroLost.class, name = "zeroLost"),
     @Type(value = Entry.Heard.class, name = "heard"),
+    @Type(value = Entry.Replanned.class, name = "replanned"),
     @Type(value = Entry.Corrected.class, name = "corrected")
   })
   private interface Kinds {}

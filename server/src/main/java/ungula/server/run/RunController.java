@@ -32,13 +32,24 @@ class RunController {
   private final Rehearsals rehearsals;
   private final RunViews views;
   private final RunLive live;
+  private final RunPlans plans;
+  private final RunLots lots;
   private final Jobs jobs;
 
-  RunController(Runs runs, Rehearsals rehearsals, RunViews views, RunLive live, Jobs jobs) {
+  RunController(
+      Runs runs,
+      Rehearsals rehearsals,
+      RunViews views,
+      RunLive live,
+      RunPlans plans,
+      RunLots lots,
+      Jobs jobs) {
     this.runs = runs;
     this.rehearsals = rehearsals;
     this.views = views;
     this.live = live;
+    this.plans = plans;
+    this.lots = lots;
     this.jobs = jobs;
   }
 
@@ -154,20 +165,20 @@ class RunController {
 
   /** Packs the batches of a run could be taken from. */
   @GetMapping("/runs/{id}/lots")
-  List<Runs.RunLot> lotsOfRun(@PathVariable String id) {
-    return runs.lots(id);
+  List<RunLots.RunLot> lotsOfRun(@PathVariable String id) {
+    return lots.of(runs.find(id));
   }
 
-  /** What the job's plan says by now that this run does not go by, in sentences. */
+  /** What the job's plan says by now that this run does not go by. */
   @GetMapping("/runs/{id}/changes")
-  List<String> changesOfRun(@PathVariable String id) {
-    return runs.changes(id);
+  RunPlans.PlanChanges changesOfRun(@PathVariable String id) {
+    return plans.changes(runs.find(id));
   }
 
   /** The mould it makes, cut from front to back. */
   @GetMapping("/runs/{id}/section")
   SectionDrawing sectionOfRun(@PathVariable String id) {
-    return runs.drawing(id);
+    return plans.drawing(runs.find(id));
   }
 
   @PostMapping("/runs/{id}/acts")

@@ -50,8 +50,28 @@ interface RunMapper {
           + " #{row.moulds})")
   void add(Row row, String drawing);
 
+  /**
+   * A plan that was taken over.
+   *
+   * @param number of the entry from which a run goes by it
+   * @param plan JSON of the core's frozen plan
+   */
+  record PlanRow(String runId, int number, String plan, String drawing) {}
+
+  /** As it was begun. */
   @Select("SELECT drawing FROM run WHERE id = #{id}")
   Drawing drawing(String id);
+
+  @Insert(
+      "INSERT INTO run_plan (run_id, number, plan, drawing)"
+          + " VALUES (#{runId}, #{number}, #{plan}, #{drawing})")
+  void takeOver(PlanRow row);
+
+  /** What was taken over last; null where nothing was. */
+  @Select(
+      "SELECT run_id, number, plan, drawing FROM run_plan WHERE run_id = #{runId}"
+          + " ORDER BY number DESC FETCH FIRST ROW ONLY")
+  PlanRow takenOver(String runId);
 
   @Select("SELECT id, job_id, plan, begun, ended, moulds FROM run WHERE id = #{id}")
   Row find(String id);

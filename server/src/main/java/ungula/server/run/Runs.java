@@ -7,13 +7,10 @@ import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
@@ -21,8 +18,6 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import ungula.core.device.DeviceKind;
 import ungula.core.device.Reading;
-import ungula.core.mesh.Slicer.Cut;
-import ungula.core.mould.SectionDrawing;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Vacuum;
@@ -31,17 +26,12 @@ import ungula.core.run.Bench;
 import ungula.core.run.Degas;
 import ungula.core.run.Entry;
 import ungula.core.run.Progress;
-import ungula.core.run.Replanned;
 import ungula.core.run.RunPlan;
 import ungula.core.run.RunPlan.Batch;
-import ungula.core.stock.Lot;
-import ungula.core.stock.Stock;
 import ungula.server.cast.CastsMade;
 import ungula.server.device.Devices;
-import ungula.server.job.Drawings;
 import ungula.server.job.Jobs;
 import ungula.server.stock.Stocks;
-import ungula.server.web.Json;
 import ungula.server.web.Problem;
 import ungula.server.workshop.Habits;
 
@@ -70,14 +60,13 @@ class Runs implements Devices.Listener {
   private final RunMapper mapper;
   private final Entries entries;
   private final Jobs jobs;
-  private final Drawings drawings;
-  private final Freezing freezing;
+  private final RunPlans plans;
+  private final RunLots lots;
   private final CastsMade casts;
   private final Stocks stocks;
   private final Devices devices;
   private final Habits workshop;
   private final TransactionTemplate whole;
-  private final Json json;
   private final Clock clock;
   private final Map<String, Going> going = new ConcurrentHashMap<>();
   private final List<Watcher> watchers = new CopyOnWriteArrayList<>();
@@ -92,26 +81,24 @@ class Runs implements Devices.Listener {
       RunMapper mapper,
       Entries entries,
       Jobs jobs,
-      Drawings drawings,
-      Freezing freezing,
+      RunPlans plans,
+      RunLots lots,
       CastsMade casts,
       Stocks stocks,
       Devices devices,
       Habits workshop,
       TransactionTemplate whole,
-      Json json,
       Clock clock) {
     this.mapper = mapper;
     this.entries = entries;
     this.jobs = jobs;
-    this.drawings = drawings;
-    this.freezing = freezing;
+    this.plans = plans;
+    this.lots = lots;
     this.casts = casts;
     this.stocks = stocks;
     this.devices = devices;
     this.workshop = workshop;
     this.whole = whole;
-    this.json = json;
     this.clock = clock;
     this.shared = new SharedBatches(this, jobs);
     devices.listen(this);
@@ -148,39 +135,11 @@ class Runs implements Devices.Listener {
    * @param moulds that are cast from; empty to make a mould
    */
   String begin(String jobId, List<Integer> moulds) {
-    Jobs.Job job = jobs.find(jobId);
-    RunPlan plan = freezing.of(job, moulds);
     String id = UUID.randomUUID().toString();
-    String numbers = moulds.stream().map(String::valueOf).collect(Collectors.joining(","));
-    mapper.add(
-        new RunMapper.Row(id, jobId, json.write(plan), stamp(), null, numbers),
-        json.write(drawings.section(job, Cut.FRONT, null)));
+    plans.begin(id, jobId, moulds, stamp());
     nobody = false;
     changed();
     return id;
-  }
-
-  /** What the job's plan says now that a run does not go by; nothing while it is not known. */
-  List<String> changes(String id) {
-    Going g = find(id);
-    Jobs.Job job = jobs.find(g.jobId);
-    RunPlan begun = g.bench.plan();
-    return job.plan().steps().whole()
-        ? Replanned.says(begun, freezing.of(job, begun.casts()))
-        : List.of();
-  }
-
-  /** The section of the mould a run makes, as it was planned. */
-  SectionDrawing drawing(String id) {
-    Going g = find(id);
-    if (g.rehearsal != null) {
-      return g.rehearsal.drawing;
-    }
-    RunMapper.Drawing kept = mapper.drawing(id);
-    if (kept == null) {
-      throw Problem.gone("This run");
-    }
-    return json.read(kept.drawing(), SectionDrawing.class);
   }
 
   List<RunMapper.Listed> of(String jobId) {
@@ -204,7 +163,7 @@ class Runs implements Devices.Listener {
     }
     List<RunMapper.EntryRow> rows = mapper.entries(id);
     List<Entry> kept = rows.stream().map(r -> entries.read(r.entry())).toList();
-    Bench bench = new Bench(json.read(row.plan(), RunPlan.class), kept);
+    Bench bench = new Bench(plans.of(row), kept);
     Going g = new Going(row, bench, clock, devices);
     rows.forEach(
         r -> {
@@ -263,6 +222,7 @@ class Runs implements Devices.Listener {
       if (act != null && g.acts.contains(act)) {
         return new Kept(false, null);
       }
+      RunPlan planned = g.bench.plan();
       int before = g.bench.entries().size();
       Bench.Refused refused = null;
       try {
@@ -278,7 +238,7 @@ class Runs implements Devices.Listener {
           }
         } catch (RuntimeException notKept) {
           // what is in memory is what is kept
-          g.bench = new Bench(g.bench.plan(), all.subList(0, before));
+          g.bench = new Bench(planned, all.subList(0, before));
           throw notKept;
         }
         for (int i = before; i < all.size(); i++) {
@@ -300,7 +260,9 @@ class Runs implements Devices.Listener {
     boolean moves = false;
     for (int i = before; i < all.size(); i++) {
       Entry e = all.get(i);
-      if (e instanceof Entry.Came c) {
+      if (e instanceof Entry.Replanned) {
+        plans.takenOver(g, i + 1);
+      } else if (e instanceof Entry.Came c) {
         casts.came(g.jobId, g.id, i + 1, who, c);
       } else if (e instanceof Entry.Corrected c && all.get(c.number() - 1) instanceof Entry.Came) {
         casts.corrected(g.jobId, g.id, c, who);
@@ -377,8 +339,9 @@ class Runs implements Devices.Listener {
       try {
         Doing doing =
             switch (act.kind()) {
-              case LOT -> lot(g, act, at);
+              case LOT -> lots.pick(g, act, at);
               case SHARE -> shared.with(g, act.key(), at);
+              case REPLAN -> plans.goOn(g, at);
               default -> b -> to(b, act, at);
             };
         keep(g, act.id(), who.substring(0, Math.min(MOST_WHO, who.length())), doing);
@@ -393,67 +356,6 @@ class Runs implements Devices.Listener {
       zeroLost(runId, at, "");
     }
     changed();
-  }
-
-  /**
-   * A pack of what is mixed.
-   *
-   * @param product what its rubber is called
-   * @param left in it, in words, and whether it is over
-   * @param picked whether it comes first
-   */
-  record RunLot(String id, String product, String number, String left, boolean picked) {}
-
-  /** Packs the batches of a run could be taken from; none of a rehearsal. */
-  List<RunLot> lots(String id) {
-    Going g = find(id);
-    synchronized (g) {
-      return g.rehearsal != null
-          ? List.of()
-          : products(g.bench.plan()).flatMap(p -> lots(g.bench, p)).toList();
-    }
-  }
-
-  private Stream<RunLot> lots(Bench bench, String product) {
-    Stock stock = stocks.of(product);
-    String picked = bench.state().lot(product).orElse("");
-    return stock.lots().entrySet().stream()
-        .filter(e -> !e.getValue().empty())
-        .map(
-            e ->
-                new RunLot(
-                    e.getKey(),
-                    stock.product().name(),
-                    number(e.getValue()),
-                    left(e.getValue(), bench.plan())
-                        + (stocks.over(stock.product(), e.getValue()) ? ", over its date" : ""),
-                    e.getKey().equals(picked)));
-  }
-
-  private static String number(Lot lot) {
-    return Objects.requireNonNullElse(lot.number(), "");
-  }
-
-  private static Stream<String> products(RunPlan plan) {
-    return plan.batches().stream().map(Batch::product).filter(p -> !p.isEmpty()).distinct();
-  }
-
-  private static String left(Lot lot, RunPlan plan) {
-    String base = Mass.format(lot.baseLeftG(), plan.units());
-    return (lot.hardenerG() > 0
-            ? base + " + " + Mass.format(lot.hardenerLeftG(), plan.units())
-            : base)
-        + " left";
-  }
-
-  private Doing lot(Going g, Act act, Instant at) {
-    for (String product : products(g.bench.plan()).toList()) {
-      Lot lot = stocks.of(product).lots().get(act.key());
-      if (lot != null) {
-        return b -> b.pick(at, product, act.key(), number(lot));
-      }
-    }
-    throw Problem.gone("This pack");
   }
 
   private static boolean tared(Going g) {
@@ -507,8 +409,9 @@ class Runs implements Devices.Listener {
         b.came(at, key, a.result(), grams, a.why());
       }
       case CORRECT -> b.correct(at, a.number() == null ? 0 : a.number(), a.why());
-      case LOT, SHARE, SCALE -> {
-        // of packs and other moulds more is known here; whose scale it is is nothing that happened
+      case LOT, SHARE, REPLAN, SCALE -> {
+        // of packs, plans and other moulds more is known here; whose scale it is is nothing that
+        // happened
       }
     }
   }
