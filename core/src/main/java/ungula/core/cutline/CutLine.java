@@ -15,6 +15,8 @@ import ungula.core.mould.BoxMould;
  * @param seamOnCleanMm how much of that is on what is to be kept clean
  * @param shallowestMm least rubber on the way out to the side
  * @param lockedMm3 rubber with master in its way as the block opens to both sides of the cut
+ * @param castMm2 of a cast in the plane that is cut
+ * @param castMm as high lies the middle of that over the foot of the master
  * @param extent how far round it goes
  */
 public record CutLine(
@@ -24,6 +26,8 @@ public record CutLine(
     double seamOnCleanMm,
     double shallowestMm,
     double lockedMm3,
+    double castMm2,
+    double castMm,
     Extent extent) {
 
   /** Steps of the knife out in the rubber, and next to the cavity. */

@@ -95,6 +95,8 @@ public final class CutPlanes {
         met.cleanMm,
         wall - met.outermost,
         locked(degrees),
+        met.areaMm2,
+        met.middleMm(),
         Extent.HINGE);
   }
 
@@ -108,6 +110,9 @@ public final class CutPlanes {
         one.seamOnCleanMm() + other.seamOnCleanMm(),
         Math.min(one.shallowestMm(), other.shallowestMm()),
         one.lockedMm3(),
+        one.castMm2() + other.castMm2(),
+        (one.castMm2() * one.castMm() + other.castMm2() * other.castMm())
+            / Math.max(1e-9, one.castMm2() + other.castMm2()),
         Extent.ROUND);
   }
 
@@ -163,6 +168,10 @@ public final class CutPlanes {
     private double seamMm;
     private double cleanMm;
     private double areaMm2;
+
+    /** Of the area, about the plate. */
+    private double momentMm3;
+
     private double outermost;
 
     Met(TriangleMesh mesh, double ux, double uy, BitSet clean) {
@@ -195,14 +204,19 @@ public final class CutPlanes {
           segment(s, z, falling, clean.get(t / 3));
         }
       }
+      momentMm3 *= Math.signum(areaMm2);
       areaMm2 = Math.abs(areaMm2);
+    }
+
+    double middleMm() {
+      return momentMm3 / Math.max(1e-9, areaMm2);
     }
 
     private double along(double[] p, int at) {
       return ux * p[at] + uy * p[at + 1];
     }
 
-    /** Counts what of it lies on the half that is cut; area by ∮ s dz. */
+    /** Counts what of it lies on the half that is cut; area by ∮ s dz, its moment by ∮ s z dz. */
     private void segment(double[] s, double[] z, boolean falling, boolean clean) {
       if (s[0] <= 0 && s[1] <= 0) {
         return;
@@ -215,7 +229,11 @@ public final class CutPlanes {
       double length = Math.hypot(s1 - s0, rise);
       seamMm += length;
       cleanMm += clean ? length : 0;
-      areaMm2 += (falling ? 1 : -1) * (s0 + s1) / 2 * rise;
+      double z0 = z[0] + from * (z[1] - z[0]);
+      double sign = falling ? 1 : -1;
+      areaMm2 += sign * (s0 + s1) / 2 * rise;
+      momentMm3 +=
+          sign * rise * (s0 * z0 + (s0 * rise + (s1 - s0) * z0) / 2 + (s1 - s0) * rise / 3);
       outermost = Math.max(outermost, Math.max(s0, s1));
     }
   }

@@ -13,6 +13,7 @@ import ungula.core.cast.Amounts;
 import ungula.core.cast.Method;
 import ungula.core.cast.OpeningForce;
 import ungula.core.choice.CastAmount;
+import ungula.core.cutline.CutLine;
 import ungula.core.parting.Parting;
 import ungula.core.pour.NamedVessel;
 import ungula.core.quantity.Area;
@@ -34,7 +35,7 @@ import ungula.core.working.Working;
  * @param amounts null while they cannot be known
  * @param missing why not; empty when they are
  * @param cup the parts can be measured in; null where none that is known holds it
- * @param opening what presses the halves apart; null where there are none
+ * @param opening what presses the mould open; null where it is in one part
  */
 public record AmountPart(
     Brief brief, CastPart cast, Amounts amounts, String missing, NamedVessel cup, Opening opening)
@@ -44,18 +45,27 @@ public record AmountPart(
   public static final double FAR_OFF = 0.1;
 
   /**
-   * @param depthMm of the parting below the surface of what is poured
-   * @param upperG of the half that lies on it
+   * @param depthMm of the middle of the parting below the surface of what is poured
+   * @param upperG of the half that lies on it; 0 where the parting stands upright
    */
-  record Opening(OpeningForce force, double depthMm, double areaMm2, double upperG) {}
+  record Opening(
+      OpeningForce force, double depthMm, double areaMm2, boolean upright, double upperG) {}
 
   /** Empty while a cast is not known. */
   static Optional<AmountPart> of(
-      Brief b, CastPart cast, Optional<HalvesPart> halves, double rubberDensity) {
+      Brief b,
+      CastPart cast,
+      Optional<HalvesPart> halves,
+      Optional<KnifePart> knife,
+      double rubberDensity) {
     if (!cast.known()) {
       return Optional.empty();
     }
-    Opening opening = halves.map(h -> opening(b, cast, h, rubberDensity)).orElse(null);
+    Opening opening =
+        halves
+            .map(h -> opening(b, cast, h, rubberDensity))
+            .or(() -> knife.map(k -> opening(cast, k)))
+            .orElse(null);
     try {
       Amounts alone = amounts(b, cast, null);
       NamedVessel cup =
@@ -158,7 +168,25 @@ public record AmountPart(
         OpeningForce.of(cast.resin().density(), depth, area),
         depth,
         area,
+        false,
         halves.halfMm3(2) / 1000 * density);
+  }
+
+  /** A cut stands upright, cast or not. */
+  private static Opening opening(CastPart cast, KnifePart knife) {
+    CutLine cut = knife.cut();
+    double depth = cut.castMm() + (cast.sprue() == null ? 0 : knife.box().belowMm());
+    return new Opening(
+        OpeningForce.of(cast.resin().density(), depth, cut.castMm2()),
+        depth,
+        cut.castMm2(),
+        true,
+        0);
+  }
+
+  /** Whether what is poured presses an upright parting open: no weight keeps that shut. */
+  public boolean opensSideways() {
+    return opening != null && opening.upright;
   }
 
   /** How much more is mixed than by the model, as a share of it; empty by the model itself. */
@@ -176,7 +204,10 @@ public record AmountPart(
     return Optional.of(amounts.mixedMm3() / model - 1);
   }
 
-  /** The weight that keeps the mould shut, g, besides the half that lies on it; 0 where none. */
+  /**
+   * What keeps the mould shut, as a weight, g, besides the half that lies on it; 0 where nothing is
+   * needed.
+   */
   public double holdG() {
     return opening == null ? 0 : opening.force.less(opening.upperG).grams();
   }
@@ -372,9 +403,15 @@ public record AmountPart(
   private void opens(FigureBook figures) {
     figures.mass(
         "cast.opens",
-        "a cast presses the halves apart like",
+        opening.upright
+            ? "a cast presses the cut open like"
+            : "a cast presses the halves apart like",
         opening.force.grams(),
-        Working.of("density × depth of the parting below the surface × area of a cast there")
+        Working.of(
+                opening.upright
+                    ? "density × depth of the middle of the cut below the surface × area of a cast"
+                        + " there"
+                    : "density × depth of the parting below the surface × area of a cast there")
             .given(
                 "density",
                 Density.format(cast.resin().density()),
@@ -383,11 +420,13 @@ public record AmountPart(
             .given("area", Area.format(opening.areaMm2, brief.units()), COMPUTED)
             .step("That is " + Numbers.fixed(opening.force.newtons(), 1) + " N.")
             .step(
-                "The half on top weighs "
-                    + Mass.format(opening.upperG, brief.units())
-                    + (holdG() > 0
-                        ? ": another " + Mass.format(holdG(), brief.units()) + " keeps it shut."
-                        : ", and keeps it shut."))
+                opening.upright
+                    ? "Boards, with clamps or bands across the cut, hold against that."
+                    : "The half on top weighs "
+                        + Mass.format(opening.upperG, brief.units())
+                        + (holdG() > 0
+                            ? ": another " + Mass.format(holdG(), brief.units()) + " keeps it shut."
+                            : ", and keeps it shut."))
             .done());
   }
 }

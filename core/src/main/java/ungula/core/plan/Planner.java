@@ -51,6 +51,7 @@ public final class Planner {
     Optional<PlatePart> plate = PlatePart.of(b);
     Optional<CorePart> core = CorePart.of(b, master);
     CastPart cast = CastPart.of(b, master, mould, core);
+    Optional<KnifePart> knife = KnifePart.of(b, master, mould);
     return new Plan(
         b,
         Optional.of(master),
@@ -61,7 +62,7 @@ public final class Planner {
         skin,
         shape,
         halves,
-        KnifePart.of(b, master, mould),
+        knife,
         mix,
         weighed.map(m -> new SupplyPart(b, m)),
         weighed.map(
@@ -71,7 +72,7 @@ public final class Planner {
                     .orElseGet(() -> PourPart.of(b, m, mould, halves.orElse(null)))),
         core,
         Optional.of(cast),
-        AmountPart.of(b, cast, halves, Plan.density(mix)),
+        AmountPart.of(b, cast, halves, knife, Plan.density(mix)),
         rubber.map(
             r -> EquipmentPart.of(b, mould, cuts(b, mould, halves, plate), mix.orElse(null))),
         jacket,

@@ -127,12 +127,18 @@ final class CastingProcedure extends Procedure {
   private void close() {
     boolean cut = b.choices().mould().kind() == MouldKind.CUT;
     double hold = amount == null ? 0 : amount.holdG();
+    boolean sideways = hold > 0 && amount.opensSideways();
     String closed =
-        hold > 0
-            ? "Close the mould between boards, and lay "
+        sideways
+            ? "Close the mould, boards against both sides of the cut, and clamps or bands round them"
+                + " that hold against "
                 + Mass.format(hold, p.units())
-                + " on the upper one, or hold it with bands."
-            : "Close the mould between boards, with bands just tight enough to hold it.";
+                + "."
+            : hold > 0
+                ? "Close the mould between boards, and lay "
+                    + Mass.format(hold, p.units())
+                    + " on the upper one, or hold it with bands."
+                : "Close the mould between boards, with bands just tight enough to hold it.";
     steps
         .hands(
             "cast.close",
@@ -142,7 +148,8 @@ final class CastingProcedure extends Procedure {
                 : closed)
         .why(
             cut
-                ? "The first cast out of a cut mould cleans it: it is not kept."
+                ? (sideways ? "Full, it presses the cut open; too tight, it opens elsewhere. " : "")
+                    + "The first cast out of a cut mould cleans it: it is not kept."
                 : hold > 0
                     ? "Full, it presses its halves apart; too tight, it opens elsewhere."
                     : "The first cast shows what dust was left.")

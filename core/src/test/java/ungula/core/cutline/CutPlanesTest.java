@@ -49,6 +49,8 @@ public class CutPlanesTest {
     relative(right.areaMm2(), 42 * 80 - Math.PI * 900 / 2, 0.002);
     absolute(right.shallowestMm(), 12, 0.01);
     absolute(right.lockedMm3(), 0, 150);
+    relative(right.castMm2(), Math.PI * 900 / 2, 0.002);
+    absolute(right.castMm(), 30, 0.01);
     CutLine corner = planes.towards(45, box(ball), FacetSet.NONE);
     relative(corner.areaMm2(), 42 * Math.sqrt(2) * 80 - Math.PI * 450, 0.002);
     CutLine best = planes.best(box(ball), FacetSet.NONE);
@@ -65,9 +67,21 @@ public class CutPlanesTest {
     relative(round.seamMm(), 2 * Math.PI * 30, 0.002);
     relative(round.areaMm2(), 84 * 80 - Math.PI * 900, 0.002);
     absolute(round.shallowestMm(), 12, 0.01);
+    relative(round.castMm2(), Math.PI * 900, 0.002);
+    absolute(round.castMm(), 30, 0.01);
     assertEquals(round.side(), "the right and the left");
     assertEquals(round.seen(Cut.TOP, box(ball), ball.shadow()).size(), 2);
     assertEquals(one.seen(Cut.FRONT, box(ball), ball.shadow()).size(), 1);
+  }
+
+  /** A half ball standing on its flat side has the middle of its section 4 r ÷ 3 π up. */
+  @Test
+  public void theMiddleOfWhatIsCutOfHalfABall() {
+    PosedMaster dome = posed(Shapes.dome(), Rotation.NONE);
+    double r = dome.mesh().bounds().size().z();
+    CutLine cut = new CutPlanes(dome.mesh()).towards(30, box(dome), FacetSet.NONE);
+    relative(cut.castMm2(), Math.PI * r * r / 4, 0.003);
+    relative(cut.castMm(), 4 * r / (3 * Math.PI), 0.003);
   }
 
   /** A ring on edge, across its hole: the block comes off straight. Along the hole it locks. */

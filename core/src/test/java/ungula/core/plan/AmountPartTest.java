@@ -209,6 +209,28 @@ public class AmountPartTest {
     Near.absolute(amount.holdG(), Math.max(0, value(plan, "cast.opens") - half), 1e-6);
   }
 
+  /** A cut stands upright: density × depth of its middle × what of a cast lies in it. */
+  @Test
+  public void aCutMouldIsPressedOpenSideways() {
+    JobPlan plan =
+        AnyPlan.picked(Tessellation.box(80, 55, 42), "mould.kind=CUT", "cut.towardsDegrees=0")
+            .plan();
+    AmountPart amount = plan.plan().amount().orElseThrow();
+    // from its middle out to one side of the block, as deep as half its height
+    double below = plan.plan().sprue().isPresent() ? plan.plan().mould().belowMm() : 0;
+    double density = plan.plan().cast().orElseThrow().resin().density();
+    Near.relative(value(plan, "cast.opens"), density / 1000 * (21 + below) * 40 * 42, 1e-6);
+    assertTrue(amount.opensSideways());
+    assertEquals(plan.figures().get("cast.opens").label(), "a cast presses the cut open like");
+    String close =
+        plan.steps().casting().stream()
+            .filter(t -> t.key().equals("cast.close"))
+            .findFirst()
+            .orElseThrow()
+            .what();
+    assertTrue(close.contains("against both sides of the cut"), close);
+  }
+
   @Test
   public void aMixThatStiffensBeforeItIsPoured() {
     // half of 3 min to stir and 0.65 min to pour each, against 80 % of 5 min and less of more
