@@ -2010,13 +2010,14 @@ export interface components {
     };
     CastsResponse: {
       amount: string;
+      closing: string;
       days: components['schemas']['CastDay'][];
       deeds: components['schemas']['CastDeed'][];
       deedsOn: string;
       each: string;
       factor?: components['schemas']['OwnFactor'];
-      hold: string;
       missing: string;
+      packs: string[];
       points: components['schemas']['CastPoint'][];
       rows: components['schemas']['CastRow'][];
       start: string;

@@ -7,7 +7,8 @@ import type { JobDesk } from '../useJob';
 
 const RUNS = {
   amount: '',
-  hold: '1.20 kg',
+  closing: 'Lay 1.20 kg on a board over all of it, or put bands round two boards.',
+  packs: ['A pack of Oyster, opened 1 May 2026, was good until 29 Aug 2026.'],
   missing: '',
   startMs: 0,
   start: 'Wed 3 Mar 8:28',
@@ -81,6 +82,7 @@ test('a cast is weighed in two parts, and the moulds are chosen by when all are 
   await screen.findByText('Mon 7 Mar', { selector: 'strong' });
   expect(reads()).toContain('82.3 gcast.first');
   expect(reads()).toContain('Lay 1.20 kg on a board over all of it');
+  expect(reads()).toContain('was good until 29 Aug 2026');
   expect(reads()).toContain('Promise Tue 8 Mar: nine times of ten');
   expect(reads()).not.toContain('it held');
   expect(screen.getByRole('row', { name: /^1 of 2 in all/ }).className).toBe('chosen');

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { CastRuns, Job } from '../../api/client';
 import { FigureText } from '../../ui/FigureText';
 import { NotRead } from '../../ui/NotRead';
+import { glued } from '../../ui/glued';
 import { Word } from '../../ui/Word';
 import { useWords } from '../../ui/words';
 import { castsQuery } from '../jobQueries';
@@ -16,7 +17,12 @@ export function CastsStage({ job, showPlace }: { job: Job; showPlace: (cast: num
     <>
       <h1>Casts</h1>
       <Amount job={job} missing={runs?.amount ?? ''} factor={runs?.factor} />
-      {runs && <Closing job={job} hold={runs.hold} />}
+      {runs?.packs.map((p) => (
+        <p key={p} className="sentence">
+          {glued(p)}
+        </p>
+      ))}
+      {runs && <Closing job={job} closing={runs.closing} />}
       <div className="part">
         <h2>How many, and when</h2>
         <p className="sentence">
@@ -201,7 +207,7 @@ function Amount({
   );
 }
 
-function Closing({ job, hold }: { job: Job; hold: string }) {
+function Closing({ job, closing }: { job: Job; closing: string }) {
   const opens = job.figures['cast.opens'];
   if (!opens) {
     return null;
@@ -210,11 +216,8 @@ function Closing({ job, hold }: { job: Job; hold: string }) {
     <div className="part">
       <h2>Keeping it shut</h2>
       <p className="sentence">
-        A full mould presses its halves apart like a weight of <FigureText figure={opens} />.{' '}
-        {hold === ''
-          ? 'The half on top is heavier: bands that just close it are enough.'
-          : `Lay ${hold} on a board over all of it, or put bands round two boards.`}{' '}
-        Bands that are too tight open the parting elsewhere.
+        Full, {opens.label} a weight of <FigureText figure={opens} />. {glued(closing)} Bands that
+        are too tight open it elsewhere.
       </p>
     </div>
   );

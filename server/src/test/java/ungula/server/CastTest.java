@@ -41,7 +41,8 @@ public class CastTest extends OnServer {
     assertTrue(scrap > four.get("points").get(11).get("lateMs").asLong(), "later with scrap");
     server.write(id, "cast.amount.filler.dosePct", "30 %");
     assertTrue(casts(id).get("amount").asString().contains("a density is missing"));
-    assertEquals(casts(id).get("hold").asString(), "", "one part presses nothing open");
+    assertEquals(casts(id).get("closing").asString(), "", "one part presses nothing open");
+    assertEquals(casts(id).get("packs").size(), 0);
     server.write(id, "mould.kind", "TWO_PART");
     server.write(id, "cast.amount.filler.dosePct", "");
     assertTrue(server.job(id).get("figures").has("cast.opens"));

@@ -184,6 +184,22 @@ public record AmountPart(
         0);
   }
 
+  /** How a mould that is pressed open is kept shut, one sentence; empty where it is in one part. */
+  public String closing() {
+    double hold = holdG();
+    if (opening == null) {
+      return "";
+    }
+    return opening.upright
+        ? "Lay boards against both sides of the cut, with clamps or bands round them that hold as"
+            + " much."
+        : hold > 0
+            ? "Lay "
+                + Mass.format(hold, brief.units())
+                + " on a board over all of it, or put bands round two boards."
+            : "The half on top is heavier: bands that just close it are enough.";
+  }
+
   /** Whether what is poured presses an upright parting open: no weight keeps that shut. */
   public boolean opensSideways() {
     return opening != null && opening.upright;

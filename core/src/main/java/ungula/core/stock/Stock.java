@@ -8,10 +8,12 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import ungula.core.quantity.Day;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.Parts;
 import ungula.core.rubber.Product;
+import ungula.core.rubber.Product.Chemistry;
 import ungula.core.working.Figure;
 import ungula.core.working.Working;
 
@@ -46,6 +48,34 @@ public record Stock(Product product, Map<String, Lot> lots) {
    * @param shortHardenerG of the second
    */
   public record Drawn(List<Taken> taken, double shortBaseG, double shortHardenerG) {}
+
+  /** Packs that are over, or soon will be, each one sentence; the one that is over first first. */
+  public List<String> ages(LocalDate today) {
+    return lots.values().stream()
+        .filter(l -> !l.empty() && l.keeping(product, today) != Lot.Keeping.FINE)
+        .sorted(Comparator.comparing(l -> l.goodUntil(product)))
+        .map(l -> age(l, today))
+        .toList();
+  }
+
+  private String age(Lot lot, LocalDate today) {
+    boolean over = lot.keeping(product, today) == Lot.Keeping.OVER;
+    String it =
+        (lot.number().isEmpty() ? "A pack" : "Lot " + lot.number())
+            + " of "
+            + product.name()
+            + (lot.opened() == null ? "" : ", opened " + Day.format(lot.opened()) + ",")
+            + (over ? " was good until " : " is good until ")
+            + Day.format(lot.goodUntil(product))
+            + ".";
+    return lot.opened() != null && product.chemistry() == Chemistry.URETHANE
+        ? it
+            + " Opened, its part B takes water from the air and foams: "
+            + (over
+                ? "try a small cup first, or open another."
+                : "close it well, and use it first.")
+        : over ? it + " Try a small cup first, or open another." : it;
+  }
 
   /** Packs that are still good, those that are over soonest first; opened ones before closed. */
   private List<Map.Entry<String, Lot>> inTurn(LocalDate today) {

@@ -46,6 +46,36 @@ public class StockTest {
     return new Stock(MARRAM, all);
   }
 
+  /** Who casts is told of what is opened long, and of urethane why that matters. */
+  @Test
+  public void packsThatAreOverAreSaidWithWhatToDo() {
+    Product oyster = ExampleProducts.all().get("oyster-75");
+    Lot fresh = Lot.full(oyster, 2000, TODAY.minusDays(1));
+    Lot opened = Lot.words().edit(fresh, List.of(Edit.of("number", "A7")), Units.METRIC);
+    int keeps = oyster.openedDays();
+    Lot soon = opened.taken(1, 1, TODAY.minusDays(keeps - 10));
+    Lot over = fresh.taken(1, 1, TODAY.minusDays(keeps + 1));
+    Map<String, Lot> all = new LinkedHashMap<>();
+    all.put("a", fresh);
+    all.put("b", soon);
+    all.put("c", over);
+    List<String> said = new Stock(oyster, all).ages(TODAY);
+    assertEquals(said.size(), 2);
+    assertTrue(said.get(0).startsWith("A pack of " + oyster.name() + ", opened "), said.get(0));
+    assertTrue(said.get(0).contains(" was good until 27 Nov 2026. Opened, its part B takes"));
+    assertTrue(said.get(0).endsWith("try a small cup first, or open another."), said.get(0));
+    assertTrue(said.get(1).startsWith("Lot A7 of "), said.get(1));
+    assertTrue(said.get(1).contains(" is good until 8 Dec 2026. "), said.get(1));
+    assertEquals(
+        stock(lot(1100, "opened", "1 May 2026")).ages(TODAY),
+        List.of(
+            "A pack of "
+                + MARRAM.name()
+                + ", opened 1 May 2026, was good until 29 Aug 2026."
+                + " Try a small cup first, or open another."));
+    assertEquals(stock(lot(1100)).ages(TODAY), List.of());
+  }
+
   @Test
   public void aFullPackIsSplitAsItIsMixed() {
     Near.absolute(lot(1100).baseG(), 1000, 1e-9);

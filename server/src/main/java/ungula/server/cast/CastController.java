@@ -25,10 +25,10 @@ import ungula.core.job.CastRun;
 import ungula.core.job.CastRun.Row;
 import ungula.core.learn.CastFactor;
 import ungula.core.plan.AmountPart;
-import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Timespan;
 import ungula.server.job.Jobs;
+import ungula.server.stock.Stocks;
 
 /** When a job's casts are done. */
 @RestController
@@ -44,12 +44,14 @@ class CastController {
   private final Jobs jobs;
   private final CastsMade made;
   private final Factors factors;
+  private final Stocks stocks;
   private final Clock clock;
 
-  CastController(Jobs jobs, CastsMade made, Factors factors, Clock clock) {
+  CastController(Jobs jobs, CastsMade made, Factors factors, Stocks stocks, Clock clock) {
     this.jobs = jobs;
     this.made = made;
     this.factors = factors;
+    this.stocks = stocks;
     this.clock = clock;
   }
 
@@ -98,7 +100,8 @@ class CastController {
 
   /**
    * @param amount why what to mix is not known; empty when it is
-   * @param hold weight that keeps a full mould shut; empty when it needs none
+   * @param closing how a full mould is kept shut; empty where it is in one part
+   * @param packs of what is cast that are over, or soon will be, in sentences
    * @param missing why it is not known when they are done; empty when it is
    * @param startMs when the first mould is open, since the epoch
    * @param start the same in words
@@ -111,7 +114,8 @@ class CastController {
    */
   record CastsResponse(
       String amount,
-      String hold,
+      String closing,
+      List<String> packs,
       String missing,
       long startMs,
       String start,
@@ -126,7 +130,8 @@ class CastController {
   private CastsResponse without(Jobs.Job job, String why) {
     return new CastsResponse(
         unknown(job),
-        hold(job),
+        closing(job),
+        packs(job),
         why,
         0,
         "",
@@ -173,14 +178,13 @@ class CastController {
     return job.plan().plan().amount().map(AmountPart::missing).orElse("");
   }
 
-  private static String hold(Jobs.Job job) {
-    return job.plan()
-        .plan()
-        .amount()
-        .map(AmountPart::holdG)
-        .filter(g -> g > 0)
-        .map(g -> Mass.format(g, job.choices().units()))
-        .orElse("");
+  private static String closing(Jobs.Job job) {
+    return job.plan().plan().amount().map(AmountPart::closing).orElse("");
+  }
+
+  private List<String> packs(Jobs.Job job) {
+    String product = job.choices().cast().product();
+    return product == null ? List.of() : stocks.of(product).ages(stocks.today());
   }
 
   private CastsResponse view(Jobs.Job job, CastRun run) {
@@ -188,7 +192,8 @@ class CastController {
     List<Point> made = run.chosen().outcome().made();
     return new CastsResponse(
         unknown(job),
-        hold(job),
+        closing(job),
+        packs(job),
         "",
         1000 * run.start(),
         text(run, 0, zone),

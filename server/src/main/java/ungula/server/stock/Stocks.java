@@ -43,7 +43,7 @@ public class Stocks {
     this.json = json;
   }
 
-  LocalDate today() {
+  public LocalDate today() {
     return LocalDate.now(clock);
   }
 
