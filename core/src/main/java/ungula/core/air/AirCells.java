@@ -2,6 +2,7 @@ package ungula.core.air;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.List;
 import ungula.core.field.Grid;
 import ungula.core.mesh.Slicer.Cut;
@@ -28,6 +29,15 @@ public record AirCells(Grid grid, int[] runs) {
       }
     }
     return new AirCells(grid, Arrays.copyOf(runs, used));
+  }
+
+  /** By their numbers in the grid. */
+  BitSet set() {
+    BitSet all = new BitSet();
+    for (int r = 0; r < runs.length; r += 2) {
+      all.set(runs[r], runs[r] + runs[r + 1]);
+    }
+    return all;
   }
 
   /**

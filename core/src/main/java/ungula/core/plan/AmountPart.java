@@ -41,6 +41,9 @@ public record AmountPart(
     Brief brief, CastPart cast, Amounts amounts, String missing, NamedVessel cup, Opening opening)
     implements Part {
 
+  /** Bands that just close a mould hold so much without a thought, g: about 5 N. */
+  private static final double BANDS_G = 500;
+
   /** Of other than the model's, so much off is worth a look. */
   public static final double FAR_OFF = 0.1;
 
@@ -190,19 +193,24 @@ public record AmountPart(
     if (opening == null) {
       return "";
     }
-    return opening.upright
-        ? "Lay boards against both sides of the cut, with clamps or bands round them that hold as"
-            + " much."
-        : hold > 0
-            ? "Lay "
-                + Mass.format(hold, brief.units())
-                + " on a board over all of it, or put bands round two boards."
-            : "The half on top is heavier: bands that just close it are enough.";
+    return opening.upright && !opensSideways()
+        ? "Bands that just close it hold that."
+        : opening.upright
+            ? "Lay boards against both sides of the cut, with clamps or bands round them that hold as"
+                + " much."
+            : hold > 0
+                ? "Lay "
+                    + Mass.format(hold, brief.units())
+                    + " on a board over all of it, or put bands round two boards."
+                : "The half on top is heavier: bands that just close it are enough.";
   }
 
-  /** Whether what is poured presses an upright parting open: no weight keeps that shut. */
+  /**
+   * Whether what is poured presses an upright parting open with more than bands that just close it
+   * hold: no weight keeps that shut.
+   */
   public boolean opensSideways() {
-    return opening != null && opening.upright;
+    return opening != null && opening.upright && opening.force.grams() > BANDS_G;
   }
 
   /** How much more is mixed than by the model, as a share of it; empty by the model itself. */
@@ -437,7 +445,7 @@ public record AmountPart(
             .step("That is " + Numbers.fixed(opening.force.newtons(), 1) + " N.")
             .step(
                 opening.upright
-                    ? "Boards, with clamps or bands across the cut, hold against that."
+                    ? closing()
                     : "The half on top weighs "
                         + Mass.format(opening.upperG, brief.units())
                         + (holdG() > 0

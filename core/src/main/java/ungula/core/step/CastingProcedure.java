@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import ungula.core.air.AirTraps.Pocket;
+import ungula.core.air.Tips.Tip;
 import ungula.core.cast.Amounts;
 import ungula.core.cast.Method;
 import ungula.core.choice.CastAmount;
@@ -13,9 +14,11 @@ import ungula.core.mould.MouldKind;
 import ungula.core.plan.AmountPart;
 import ungula.core.plan.CastPart;
 import ungula.core.plan.Plan;
+import ungula.core.plan.ShapePart;
 import ungula.core.plan.Touching;
 import ungula.core.plan.Touching.What;
 import ungula.core.quantity.Mass;
+import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Pressure;
 import ungula.core.quantity.Temperature;
 import ungula.core.rubber.Product;
@@ -23,6 +26,7 @@ import ungula.core.rubber.Ratio;
 import ungula.core.step.Step.Hold;
 import ungula.core.step.Step.Noted;
 import ungula.core.step.Step.Takes;
+import ungula.core.study.ShapeStudy;
 import ungula.core.working.Given;
 import ungula.core.workshop.Rate;
 
@@ -35,11 +39,16 @@ final class CastingProcedure extends Procedure {
   private static final double WARMED_MIN = 30;
   private static final double MINUTE = 1;
 
-  /** What air would leave less is not spoken of, mm³. */
-  private static final double LEAST_AIR_MM3 = 50;
+  private static final String ROCKED =
+      "tipping alone does not let it out. Rock the mould to all sides while it fills, and tap it.";
 
-  /** So many of the largest pockets are spoken of. */
-  private static final int POCKETS = 3;
+  /**
+   * Every 45° from x to y of the master as it is drawn from the front. The mould is turned over
+   * about x to be cast in: what goes towards y then is its front.
+   */
+  private static final List<String> SIDES =
+      List.of(
+          "right", "back right", "back", "back left", "left", "front left", "front", "front right");
 
   private final CastPart cast;
   private final AmountPart amount;
@@ -127,14 +136,15 @@ final class CastingProcedure extends Procedure {
   private void close() {
     boolean cut = b.choices().mould().kind() == MouldKind.CUT;
     double hold = amount == null ? 0 : amount.holdG();
-    boolean sideways = hold > 0 && amount.opensSideways();
+    boolean sideways = amount != null && amount.opensSideways();
+    boolean laden = hold > 0 && !cut;
     String closed =
         sideways
             ? "Close the mould, boards against both sides of the cut, and clamps or bands round them"
                 + " that hold against "
                 + Mass.format(hold, p.units())
                 + "."
-            : hold > 0
+            : laden
                 ? "Close the mould between boards, and lay "
                     + Mass.format(hold, p.units())
                     + " on the upper one, or hold it with bands."
@@ -150,7 +160,7 @@ final class CastingProcedure extends Procedure {
             cut
                 ? (sideways ? "Full, it presses the cut open; too tight, it opens elsewhere. " : "")
                     + "The first cast out of a cut mould cleans it: it is not kept."
-                : hold > 0
+                : laden
                     ? "Full, it presses its halves apart; too tight, it opens elsewhere."
                     : "The first cast shows what dust was left.")
         .holds(Hold.MOULD)
@@ -298,12 +308,9 @@ final class CastingProcedure extends Procedure {
   /** What to do for each place where air stays, the largest first. */
   private List<String> traps() {
     List<String> all = new ArrayList<>();
-    List<Pocket> pockets =
-        p.shape().map(s -> s.study().cast().pockets()).orElse(List.of()).stream()
-            .filter(k -> k.volumeMm3() > LEAST_AIR_MM3)
-            .limit(POCKETS)
-            .toList();
-    for (Pocket k : pockets) {
+    ShapeStudy study = p.shape().map(ShapePart::study).orElse(null);
+    for (int i = 0; study != null && i < study.castTips().size(); i++) {
+      Pocket k = study.cast().pockets().get(i);
       String side = side(k.top().x(), k.top().y());
       all.add(
           "Air stays "
@@ -313,13 +320,18 @@ final class CastingProcedure extends Procedure {
               + " above the plate ("
               + b.ml(k.volumeMm3())
               + "): "
-              + (side.isEmpty()
-                  ? "rock the mould to all sides while it fills."
-                  : "tip the mould so that its "
-                      + side
-                      + " lies lowest until that has filled, then set it level again."));
+              + study.castTips().get(i).map(CastingProcedure::tipped).orElse(ROCKED));
     }
-    return all;
+    // two that lie alike are seen to at once
+    return all.stream().distinct().toList();
+  }
+
+  private static String tipped(Tip tip) {
+    return "tip the mould "
+        + Numbers.trimmed(tip.degrees(), 0)
+        + "° so that its "
+        + SIDES.get((int) Math.floorMod(Math.round(-tip.towardsDegrees() / 45), 8L))
+        + " lies lowest until that has filled, then set it level again.";
   }
 
   /** Of the master as it is drawn from the front; empty for its middle. */

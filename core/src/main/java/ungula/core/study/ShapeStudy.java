@@ -2,6 +2,7 @@ package ungula.core.study;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import ungula.core.air.AirTraps;
 import ungula.core.air.Ceilings;
 import ungula.core.air.Ceilings.Ceiling;
@@ -38,6 +39,8 @@ import ungula.core.work.Progress;
  * @param poured air in the rubber
  * @param tips that leave less air in the rubber, best first; few
  * @param cast air in a cast; its cells as the mould is turned over
+ * @param castTips for each of the largest pockets of that, how far the turned mould is tipped and
+ *     which way so that it is let out; empty where no tip does, or it is too small to tell
  * @param vents proposed for the cast
  * @param vented air in a cast with them
  * @param ways of the vents there already, in turn
@@ -55,6 +58,7 @@ public record ShapeStudy(
     AirTraps.Result poured,
     List<Tips.Tip> tips,
     AirTraps.Result cast,
+    List<Optional<Tips.Tip>> castTips,
     List<Vent> vents,
     AirTraps.Result vented,
     List<VentWay> ways,
@@ -67,7 +71,7 @@ public record ShapeStudy(
     Empties empties) {
 
   /** Changes when a study of the same question comes out otherwise: old ones are made again. */
-  public static final int VERSION = 8;
+  public static final int VERSION = 9;
 
   /** Cells of a room: a pocket of half a drop is found, and a study takes seconds. */
   private static final double CELLS = 6_000_000;
@@ -83,6 +87,12 @@ public record ShapeStudy(
 
   private static final int MOST_VENTS = 12;
   private static final int TIPS_KEPT = 3;
+
+  /** So many of the largest pockets of air in a cast are seen to while it is filled. */
+  public static final int CAST_POCKETS = 3;
+
+  /** What air would leave less is not spoken of while it is filled, mm³. */
+  public static final double LEAST_AIR_MM3 = 50;
 
   /**
    * @param at place on the master
@@ -174,6 +184,8 @@ public record ShapeStudy(
     List<Opening> openings = openings(over, q);
     progress.at("Filling the mould", 0.65);
     Vents.Proposal vents = Vents.propose(cavity, openings, Vec3.UP, MOST_VENTS);
+    List<Optional<Tips.Tip>> castTips =
+        castTips(over, openings, vents.before(), parallel, progress.part(0.65, 0.7));
     Locks.Result locks = Locks.of(mesh, Vec3.UP, false, parallel, progress.part(0.7, 0.85));
     progress.at("Measuring the rubber", 0.85);
     RubberWall.Result wall = RubberWall.of(mesh, across, q.ring, q.inside.max().z(), q.baseOpen);
@@ -187,6 +199,7 @@ public record ShapeStudy(
             poured,
             tips,
             back(vents.before()),
+            castTips,
             vents.at().stream().map(p -> vent(mesh, OVER.apply(p))).toList(),
             back(vents.left()),
             q.vents.stream().map(v -> VentWay.to(mesh, v.on(mesh))).toList(),
@@ -245,6 +258,26 @@ public record ShapeStudy(
         .filter(t -> t.airMm3() < 0.7 * now)
         .limit(TIPS_KEPT)
         .toList();
+  }
+
+  private static List<Optional<Tips.Tip>> castTips(
+      TriangleMesh over,
+      List<Opening> openings,
+      AirTraps.Result cast,
+      Parallel parallel,
+      Progress progress) {
+    List<Vec3> tops =
+        cast.pockets().stream()
+            .filter(p -> p.volumeMm3() > LEAST_AIR_MM3)
+            .limit(CAST_POCKETS)
+            .map(AirTraps.Pocket::top)
+            .toList();
+    if (tops.isEmpty()) {
+      return List.of();
+    }
+    Room coarse =
+        Room.cavity(over, spacing(over.bounds(), COARSE), parallel, progress.part(0, 0.3));
+    return Tips.out(coarse, openings, tops, parallel, progress.part(0.3, 1));
   }
 
   private static Vent vent(TriangleMesh mesh, Vec3 top) {

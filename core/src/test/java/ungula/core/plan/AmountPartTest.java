@@ -220,15 +220,24 @@ public class AmountPartTest {
     double below = plan.plan().sprue().isPresent() ? plan.plan().mould().belowMm() : 0;
     double density = plan.plan().cast().orElseThrow().resin().density();
     Near.relative(value(plan, "cast.opens"), density / 1000 * (21 + below) * 40 * 42, 1e-6);
-    assertTrue(amount.opensSideways());
+    assertFalse(amount.opensSideways(), "bands hold so little");
+    assertEquals(amount.closing(), "Bands that just close it hold that.");
     assertEquals(plan.figures().get("cast.opens").label(), "a cast presses the cut open like");
-    String close =
-        plan.steps().casting().stream()
-            .filter(t -> t.key().equals("cast.close"))
-            .findFirst()
-            .orElseThrow()
-            .what();
-    assertTrue(close.contains("against both sides of the cut"), close);
+    JobPlan tall =
+        AnyPlan.picked(Tessellation.box(160, 90, 120), "mould.kind=CUT", "cut.towardsDegrees=0")
+            .plan();
+    assertTrue(value(tall, "cast.opens") > 500);
+    assertTrue(tall.plan().amount().orElseThrow().opensSideways());
+    assertTrue(close(tall).contains("against both sides of the cut"), close(tall));
+    assertFalse(close(plan).contains("against both sides"), close(plan));
+  }
+
+  private static String close(JobPlan plan) {
+    return plan.steps().casting().stream()
+        .filter(t -> t.key().equals("cast.close"))
+        .findFirst()
+        .orElseThrow()
+        .what();
   }
 
   @Test
