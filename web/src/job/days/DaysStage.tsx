@@ -6,10 +6,11 @@ import { Problem, type Days, type Edit, type Job, type PlacedStep } from '../../
 import { FigureText } from '../../ui/FigureText';
 import { NotRead } from '../../ui/NotRead';
 import { Word } from '../../ui/Word';
-import { castsQuery, daysQuery } from '../jobQueries';
+import { daysQuery } from '../jobQueries';
 import type { JobDesk } from '../useJob';
 import { AlarmSwitch } from '../../days/AlarmSwitch';
 import { useWorkshop } from '../../workshop/useWorkshop';
+import { CastsBy } from './CastsBy';
 import { RoomWords } from './RoomWords';
 
 interface Props {
@@ -310,17 +311,4 @@ function Listed({
       })}
     </section>
   );
-}
-
-/** When all casts are done, where their number is said; how, stands on Casts. */
-function CastsBy({ job }: { job: Job }) {
-  const wanted = !job.words['cast.wanted']?.unset;
-  const { data: runs } = useQuery({ ...castsQuery(job.id, job.version), enabled: wanted });
-  const chosen = runs?.rows.find((r) => r.chosen);
-  return chosen ? (
-    <p className="sentence">
-      All casts: half of the time by <strong>{chosen.done}</strong>, nine times of ten by{' '}
-      <strong>{chosen.promise}</strong>. <Link to={`/jobs/${job.id}/casts`}>See casts</Link>.
-    </p>
-  ) : null;
 }

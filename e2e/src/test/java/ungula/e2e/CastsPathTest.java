@@ -11,6 +11,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.RequestOptions;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
 import org.testng.annotations.Test;
@@ -82,8 +83,54 @@ public class CastsPathTest extends Browsing {
     page.reload();
     button("Where they were not good").click();
     assertThat(page.locator(".solid")).hasAttribute("data-spots", "1");
+    threeMoreAreCounted();
+    assertThat(words).containsText("4 to use; 1 scrap.");
+    assertThat(words).containsText("Mould 1 gave 5 of about");
+    // three jobs of one material teach what a cast weighs for its master's weight
+    choose("cast.amount.way", "the master’s weight times a factor");
+    write("cast.amount.masterG", "260 g");
+    assertThat(words).not().containsText("jobs of your own");
+    for (String other : List.of("210 g", "206 g")) {
+      String more = demoJob("Lantern finial");
+      edited(more, "cast.product", "oyster-75");
+      edited(more, "cast.amount.masterG", "260 g");
+      counted(more, other);
+    }
+    page.reload();
+    assertThat(words).containsText("It is 0.8 by 3 jobs of your own");
+    button("Take 0.8").click();
+    assertThat(word("cast.amount.factor")).hasText("0.8");
     String mixed = page.request().get(app.url("api/" + job + "/mixed")).text();
     assertTrue(mixed.split("The cast", -1).length == 3, mixed);
+  }
+
+  /** At a desk, each weighed: 208 g. */
+  private void threeMoreAreCounted() {
+    Locator words = page.locator("main.words");
+    for (int i = 0; i < 3; i++) {
+      words.getByPlaceholder("not weighed").fill("208 g");
+      button("One more, good").click();
+      assertThat(words).containsText((2 + i) + " to use; 1 scrap.");
+    }
+  }
+
+  private void edited(String job, String word, String text) {
+    JsonObject now = read("api/" + job);
+    Map<String, Object> edit =
+        Map.of(
+            "version",
+            now.get("version").getAsInt(),
+            "edits",
+            List.of(Map.of("word", word, "text", text)));
+    String edits = app.url("api/" + job + "/edits");
+    assertTrue(page.request().post(edits, RequestOptions.create().setData(edit)).ok());
+  }
+
+  private void counted(String job, String mass) {
+    Map<String, Object> cast =
+        Map.of("id", "c" + mass.hashCode(), "mould", 1, "result", "GOOD", "mass", mass);
+    String made = app.url("api/" + job + "/casts/made");
+    assertTrue(page.request().post(made, RequestOptions.create().setData(cast)).ok());
   }
 
   private Locator key(String name) {
