@@ -243,7 +243,7 @@ export function JobPage() {
                 <DaysStage job={job} desk={desk} picked={picked} pick={setPicked} />
               )}
               {stage === 'bench' && <BenchStage job={job} />}
-              {stage === 'casts' && <CastsStage job={job} showPlace={setSpot} />}
+              {stage === 'casts' && <CastsStage job={job} showPlace={setSpot} print={sheet.open} />}
               <Parts job={job} all={stage === 'mould'} />
             </Boundary>
             <div ref={cautions}>

@@ -8,7 +8,7 @@ import { Notice } from '../../ui/Notice';
 import { madeQuery } from '../jobQueries';
 
 /** A cast is begun at the bench: from one mould, or from all that one mix fills. */
-export function AtTheBench({ job }: { job: Job }) {
+export function AtTheBench({ job, print }: { job: Job; print: (sheet: string) => void }) {
   const go = useNavigate();
   const queries = useQueryClient();
   const { data: made } = useQuery(madeQuery(job.id));
@@ -66,6 +66,9 @@ export function AtTheBench({ job }: { job: Job }) {
           onClick={() => begin.mutate(filled)}
         >
           {filled.length === 1 ? 'Cast one' : `Fill moulds ${filled.join(' and ')}`}
+        </Button>
+        <Button variant="outline-primary" onClick={() => print('casts/sheet.pdf')}>
+          Print run sheet
         </Button>
       </div>
     </div>

@@ -70,6 +70,8 @@ const casts = (shown: Parameters<typeof job>[0], written: Parameters<typeof job>
     ...written,
   });
 
+const print = vi.fn();
+
 test('a cast is weighed in two parts, and the moulds are chosen by when all are done', async () => {
   serves({});
   const at = casts({
@@ -78,7 +80,10 @@ test('a cast is weighed in two parts, and the moulds are chosen by when all are 
     'cast.mixed': '148 mL',
     'cast.opens': '2.33 kg',
   });
-  const { reads, user, written } = drawn(at, <CastsStage job={at} showPlace={() => undefined} />);
+  const { reads, user, written } = drawn(
+    at,
+    <CastsStage job={at} showPlace={() => undefined} print={print} />,
+  );
   await screen.findByText('Mon 7 Mar', { selector: 'strong' });
   expect(reads()).toContain('82.3 gcast.first');
   expect(reads()).toContain('Lay 1.20 kg on a board over all of it');
@@ -96,7 +101,7 @@ test('what is missing is said in its place', async () => {
   const { reads } = drawn(
     at,
     <>
-      <CastsStage job={at} showPlace={() => undefined} />
+      <CastsStage job={at} showPlace={() => undefined} print={print} />
       <CastsDrawing job={at} desk={DESK} showing={null} show={() => undefined} />
     </>,
   );
@@ -126,7 +131,10 @@ test('what is done when, a price and the factor of own casts are told', async ()
     { 'cast.price': '€ 12.40', 'cast.bubble': '59 %', 'cast.fill': '20 %', 'cast.also': '2 g' },
     { 'cast.amount.way': 'WEIGHT', 'cast.amount.filler.dosePct': '2 %' },
   );
-  const { reads, written, user } = drawn(at, <CastsStage job={at} showPlace={() => undefined} />);
+  const { reads, written, user } = drawn(
+    at,
+    <CastsStage job={at} showPlace={() => undefined} print={print} />,
+  );
   await screen.findByText(/What is done when on 3 Mar/);
   expect(reads()).toContain('8:28 fill mould 1');
   expect(reads()).toContain('The price of one: € 12.40.');
@@ -163,7 +171,10 @@ test('one mix fills as many moulds as it is said to, from the one that is picked
     );
   });
   const at = casts({}, { 'cast.series.perMix': '2 moulds' });
-  const { reads, user } = drawn(at, <CastsStage job={at} showPlace={() => undefined} />);
+  const { reads, user } = drawn(
+    at,
+    <CastsStage job={at} showPlace={() => undefined} print={print} />,
+  );
   await screen.findByText(/Mould 2: begun 7:05/);
   const picks = screen.getByLabelText(/begin with mould/);
   await user.selectOptions(picks, '3');
@@ -171,4 +182,6 @@ test('one mix fills as many moulds as it is said to, from the one that is picked
   await screen.findByText(/It was not begun/);
   expect(begun).toEqual(['?moulds=3%2C1']);
   expect(reads()).toContain('Go on');
+  await user.click(screen.getByRole('button', { name: 'Print run sheet' }));
+  expect(print).toHaveBeenLastCalledWith('casts/sheet.pdf');
 });

@@ -10,8 +10,14 @@ import { AtTheBench } from './AtTheBench';
 import { CastOf } from './CastOf';
 import { MadePart } from './MadePart';
 
+interface Props {
+  job: Job;
+  showPlace: (cast: number) => void;
+  print: (sheet: string) => void;
+}
+
 /** How much is mixed for a cast, what keeps the mould shut, and when all casts are done. */
-export function CastsStage({ job, showPlace }: { job: Job; showPlace: (cast: number) => void }) {
+export function CastsStage({ job, showPlace, print }: Props) {
   const { data: runs, error, refetch } = useQuery(castsQuery(job.id, job.version));
   return (
     <>
@@ -42,7 +48,7 @@ export function CastsStage({ job, showPlace }: { job: Job; showPlace: (cast: num
         <NotRead what="When the casts are done" error={error} again={refetch} />
         {runs && (runs.missing === '' ? <Runs runs={runs} /> : <p>{runs.missing}</p>)}
       </div>
-      <AtTheBench job={job} />
+      <AtTheBench job={job} print={print} />
       <MadePart job={job} showPlace={showPlace} />
     </>
   );

@@ -90,6 +90,40 @@ public class PaperTest extends OnServer {
     assertTrue(sheet.contains("Not known: air that stays, what locks the master."), sheet);
   }
 
+  /** What was cast is written out, what is to come has room; what stops it is said instead. */
+  @Test
+  public void theRunSheetOfCastsSaysWhatToMixAndWhatCameOfIt() throws Exception {
+    String id = server.addJob();
+    server.upload(id, "block.stl", Running.stl(Tessellation.box(50, 40, 32)));
+    server.write(id, "rubber.product", "marram-20");
+    server.write(id, "cast.product", "oyster-75");
+    server.write(id, "cast.wanted", "20");
+    for (String cast :
+        new String[] {
+          "\"result\": \"GOOD\", \"mass\": \"71 g\"", "\"result\": \"SCRAP\", \"why\": \"a hole\""
+        }) {
+      String body = "{\"id\": \"p" + cast.hashCode() + "\", \"mould\": 1, \"who\": \"MB\", ";
+      server.post("/api/jobs/" + id + "/casts/made", body + cast + "}");
+    }
+    server.studied(id);
+    JsonNode figures = server.job(id).get("figures");
+    String sheet = text(server.get("/api/jobs/" + id + "/casts/sheet.pdf").raw());
+    for (String key : new String[] {"cast.total", "cast.first", "cast.second"}) {
+      assertTrue(sheet.contains(figures.get(key).get("text").asString()), key + sheet);
+    }
+    assertTrue(sheet.contains("came to 71.0 g"), sheet);
+    assertTrue(sheet.contains("a hole"), sheet);
+    assertTrue(sheet.contains("Take the cast out"), sheet);
+    // one is scrap: the last of twenty to use is the twenty-first
+    assertTrue(sheet.contains("\n21 \n") || sheet.contains("\n21\n"), sheet);
+    assertFalse(sheet.contains("\n22\n"), sheet);
+    server.write(id, "cast.product", "");
+    server.write(id, "cast.material", "METAL");
+    server.write(id, "rubber.product", "turnstone-40");
+    String hot = text(server.get("/api/jobs/" + id + "/casts/sheet.pdf").raw());
+    assertTrue(hot.contains("Nothing is weighed for it yet"), hot);
+  }
+
   /** Ligatures once took fi, ff and fl out of the text. */
   @Test
   public void theTextOfPapersCanBeSearched() throws Exception {

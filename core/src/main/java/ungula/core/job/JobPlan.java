@@ -99,6 +99,14 @@ public record JobPlan(
         .findFirst();
   }
 
+  /** What stops casting from it; empty when nothing does. */
+  public Optional<Caution> castStop() {
+    return cautions.stream()
+        .filter(c -> c.level() == Caution.Level.STOP)
+        .filter(c -> c.stage().equals("casts") || c.id().equals("contact.cast"))
+        .findFirst();
+  }
+
   /** What it rests on that nobody has said, weightiest first. */
   public List<Assumed> assumed() {
     return Assumed.of(plan);
