@@ -92,7 +92,8 @@ export function WorkshopPage() {
               <Word k="equipment.chamberHeightMm" /> high. For pressure, the pot is rated up to{' '}
               <Word k="equipment.potKpa" after="," /> its lid{' '}
               <Word k="equipment.lidKpa" after="," /> hose and fittings{' '}
-              <Word k="equipment.hoseKpa" after="." /> The cutter’s bed takes{' '}
+              <Word k="equipment.hoseKpa" after="." /> The wax injector holds{' '}
+              <Word k="equipment.waxPotG" after="." /> The cutter’s bed takes{' '}
               <Word k="equipment.bedLengthMm" /> by <Word k="equipment.bedWidthMm" after="." />
             </p>
             <p className="sentence">

@@ -36,8 +36,11 @@ export function CastsStage({ job, showPlace, print }: Props) {
           mix fills <Word k="cast.series.perMix" after="." /> <Word k="cast.series.scrapPct" /> are
           no good, and times vary by <Word k="cast.series.spreadPct" after="." /> Where it has to be
           released, that is done again after <Word k="cast.series.releaseEvery" after="." /> Casts
-          the first mould gave before: <Word k="cast.series.gaveBefore" after="." /> Margin on what
-          one costs: <Word k="cast.series.marginPct" after="." />
+          the first mould gave before: <Word k="cast.series.gaveBefore" after="." /> Filled again
+          within half an hour, a mould is warm, and a cast is out of it after{' '}
+          <Word k="cast.series.warmMin" after="." /> What is left in the cup: small moulds kept
+          ready take <Word k="cast.series.spareMm3" after="." /> Margin on what one costs:{' '}
+          <Word k="cast.series.marginPct" after="." />
           {job.figures['cast.price'] && (
             <>
               {' '}
@@ -199,6 +202,12 @@ function Amount({
               By lines: {f['cast.firstLine'].label} up to{' '}
               <FigureText figure={f['cast.firstLine']} />, then {f['cast.second']?.label} up to{' '}
               <FigureText figure={f['cast.secondLine']} />.
+            </>
+          )}
+          {f['cast.shots'] && (
+            <>
+              {' '}
+              A full injector gives <FigureText figure={f['cast.shots']} /> of them.
             </>
           )}
           {f['cast.potLife'] && (

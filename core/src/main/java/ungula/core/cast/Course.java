@@ -36,6 +36,10 @@ final class Course {
   private final int[] cast;
   private final int[] worn;
   private final int[] poured;
+
+  /** When a cast was last taken out of each, seconds; of one that is cold long ago. */
+  private final double[] emptied;
+
   private final double[] made;
   private int good;
   private int idle;
@@ -62,6 +66,8 @@ final class Course {
     this.cast = new int[order.moulds()];
     this.worn = new int[order.moulds()];
     this.poured = new int[order.moulds()];
+    this.emptied = new double[order.moulds()];
+    Arrays.fill(emptied, Double.NEGATIVE_INFINITY);
     for (int m = 0; m < order.moulds(); m++) {
       worn[m] = order.worn(m);
       emptied(0, m);
@@ -99,6 +105,7 @@ final class Course {
     if (good < made.length && draws.good(cast[mould])) {
       made[good++] = now / 60;
     }
+    emptied[mould] = now;
     emptied(now, mould);
   }
 
@@ -106,6 +113,7 @@ final class Course {
   private void emptied(double now, int mould) {
     if (order.mouldLife() != null && worn[mould] >= order.mouldLife()) {
       worn[mould] = 0;
+      emptied[mould] = Double.NEGATIVE_INFINITY;
       events.add(now + 60 * order.remakeMin(), Kind.REMADE, mould);
     } else {
       empty.add(mould);
@@ -144,7 +152,8 @@ final class Course {
       poured[mould]++;
       inMoulds++;
       inPot++;
-      events.add(done + draws.cure(next), Kind.READY, mould);
+      boolean warm = now - emptied[mould] <= 60 * Production.WARM_MIN;
+      events.add(done + draws.cure(next) * (warm ? order.warmShare() : 1), Kind.READY, mould);
       next++;
     }
     idle--;

@@ -66,7 +66,7 @@ final class Draws {
   double inMouldsMin() {
     double seconds = 0;
     for (int i = 0; i < order.casts(); i++) {
-      seconds += cure[i] + demould[i];
+      seconds += cure[i] * order.warmShare() + demould[i];
     }
     return seconds / 60;
   }

@@ -30,6 +30,8 @@ public final class Production {
    * @param remakeMin from the last cast of a mould to the first of its successor
    * @param potHolds moulds that cure at the same time; null: all of them
    * @param worn casts each mould gave before, the first in front; of those not named none
+   * @param warmCureMin until a cast can be opened that was filled into a mould still warm from the
+   *     one before, no more than {@link #WARM_MIN} after it was opened; null: as of a cold one
    */
   public record Order(
       int casts,
@@ -44,7 +46,8 @@ public final class Production {
       Integer mouldLife,
       double remakeMin,
       Integer potHolds,
-      List<Integer> worn) {
+      List<Integer> worn,
+      Double warmCureMin) {
 
     /** Of new moulds. */
     public Order(
@@ -73,7 +76,8 @@ public final class Production {
           mouldLife,
           remakeMin,
           potHolds,
-          List.of());
+          List.of(),
+          null);
     }
 
     public Order {
@@ -87,6 +91,9 @@ public final class Production {
       }
       if (mouldLife != null && mouldLife < 1 || potHolds != null && potHolds < 1) {
         throw new IllegalArgumentException("A mould takes a cast at least, and a pot a mould.");
+      }
+      if (warmCureMin != null && !(warmCureMin > 0 && warmCureMin <= cureMin)) {
+        throw new IllegalArgumentException("Out of a warm mould a cast does not come later.");
       }
     }
 
@@ -108,7 +115,8 @@ public final class Production {
           mouldLife,
           remakeMin,
           potNow,
-          worn);
+          worn,
+          warmCureMin);
     }
 
     /** As everything goes that is neither faster nor slower than planned, and none is scrap. */
@@ -126,7 +134,13 @@ public final class Production {
           mouldLife,
           remakeMin,
           potHolds,
-          worn);
+          worn,
+          warmCureMin);
+    }
+
+    /** Of its time in a cold mould, what a cast takes in a warm one. */
+    double warmShare() {
+      return warmCureMin == null || cureMin == 0 ? 1 : warmCureMin / cureMin;
     }
 
     int worn(int mould) {
@@ -178,6 +192,9 @@ public final class Production {
    * @param p90Min nine times of ten it takes no longer
    */
   public record Point(int casts, double p10Min, double medianMin, double p90Min) {}
+
+  /** A mould keeps warm for so long once it is opened, minutes. */
+  public static final double WARM_MIN = 30;
 
   private static final double MOST_SCRAP = 0.95;
 

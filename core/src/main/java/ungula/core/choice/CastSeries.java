@@ -13,6 +13,9 @@ import java.util.stream.IntStream;
  *     has to be
  * @param gaveBefore casts the first mould gave before they were counted here; null: none
  * @param marginPct asked on top of what a cast costs; null: no price is asked for
+ * @param warmMin minutes after which a cast is out of a mould that is warm from the one before;
+ *     null: as long as out of a cold one
+ * @param spareMm3 what small moulds kept ready take of what is left in the cup; null: none are
  */
 public record CastSeries(
     int perMix,
@@ -20,7 +23,10 @@ public record CastSeries(
     double spreadPct,
     Integer releaseEvery,
     Integer gaveBefore,
-    Double marginPct) {
+    Double marginPct,
+    Double warmMin,
+    Double spareMm3) {
+
   /** Moulds that one mix fills, from one of so many on; after the last it begins again. */
   public List<Integer> filled(int first, int moulds) {
     return IntStream.range(0, Math.min(perMix, moulds))
@@ -29,5 +35,5 @@ public record CastSeries(
         .toList();
   }
 
-  static final CastSeries USUAL = new CastSeries(1, 5, 20, null, null, null);
+  static final CastSeries USUAL = new CastSeries(1, 5, 20, null, null, null, null, null);
 }

@@ -7,6 +7,8 @@ import ungula.core.sentence.WordBook;
 /** The changeable words of casts. */
 final class CastWords {
 
+  private static final double MOST_CURE_MIN = 10_000;
+
   private static final double LARGEST_MM = 20_000;
   private static final double LARGEST_MM3 = 1e13;
   private static final double LARGEST_G = 1e8;
@@ -61,6 +63,12 @@ final class CastWords {
             "casts it gave before",
             Kind.count("cast", "casts", 1, 100_000),
             "none")
-        .open(series + "marginPct", "margin", Kind.percent(0, 1000), "no price");
+        .open(series + "marginPct", "margin", Kind.percent(0, 1000), "no price")
+        .open(
+            series + "warmMin",
+            "out of a warm mould after",
+            Kind.minutes(MOST_CURE_MIN),
+            "as long as out of a cold one")
+        .open(series + "spareMm3", "small moulds kept ready take", Kind.volume(1e7), "none are");
   }
 }

@@ -101,7 +101,8 @@ public record CastRun(
             (int) life.pours(),
             job.steps().openMin(),
             inPot(plan),
-            worn(made, series, many, life));
+            worn(made, series, many, life),
+            series.warmMin() == null ? null : Math.min(series.warmMin(), times.cureMin()));
     // what was cast was cast in a mould that is open
     long start = usable > 0 ? now : Math.max(now, job.steps().open());
     List<Row> rows = new ArrayList<>();

@@ -13,6 +13,7 @@ import ungula.core.cast.Amounts;
 import ungula.core.cast.Method;
 import ungula.core.cast.OpeningForce;
 import ungula.core.choice.CastAmount;
+import ungula.core.contact.CastingMaterial;
 import ungula.core.cutline.CutLine;
 import ungula.core.parting.Parting;
 import ungula.core.pour.NamedVessel;
@@ -245,9 +246,28 @@ public record AmountPart(
     if (opening != null) {
       opens(figures);
     }
+    Double pot = brief.workshop().equipment().waxPotG();
+    boolean injected = brief.castingMaterial() == CastingMaterial.INJECTED_WAX;
+    if (injected && pot != null && amounts != null && amounts.totalG() != null) {
+      shots(figures, pot, amounts.totalG());
+    }
     if (brief.choices().cast().pressureKpa() != null) {
       bubble(figures, brief.choices().cast().pressureKpa());
     }
+  }
+
+  /** The last of a pot cools: only whole casts are counted. */
+  private void shots(FigureBook figures, double potG, double castG) {
+    double shots = Math.floor(potG / castG);
+    figures.put(
+        "cast.shots",
+        "casts out of a full injector",
+        shots,
+        Numbers.fixed(shots, 0),
+        Working.of("wax it holds ÷ wax of a cast, whole casts only")
+            .given("the injector holds", Mass.format(potG, brief.units()), CHOSEN)
+            .given("a cast takes", Mass.format(castG, brief.units()), COMPUTED)
+            .done());
   }
 
   /** What pressure makes of a bubble, as it shows on a cast. */

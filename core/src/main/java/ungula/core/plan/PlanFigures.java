@@ -163,6 +163,7 @@ public final class PlanFigures {
           "cast.secondLine",
           "cast.more",
           "cast.opens",
+          "cast.shots",
           "size.cast",
           "size.lost",
           "size.scaleUp",

@@ -296,6 +296,19 @@ final class CastingProcedure extends Procedure {
           .unbroken("cast")
           .add();
     }
+    Double spare = b.choices().cast().series().spareMm3();
+    if (spare != null) {
+      steps
+          .hands(
+              "cast.spare",
+              usual(MINUTE, "a minute"),
+              "Pour what is left in the cup into the small moulds kept ready: they take "
+                  + b.ml(spare)
+                  + ".")
+          .called("fill small moulds")
+          .unbroken("cast")
+          .add();
+    }
   }
 
   /** Where air stays or corners are to be reached, what is brushed in reaches them first. */

@@ -118,6 +118,7 @@ public record Workshop(
    * @param potKpa pressure the pot is rated for, over the air's
    * @param lidKpa the same of its lid and valve
    * @param hoseKpa the same of hose and fittings
+   * @param waxPotG wax the injector's pot holds
    */
   public record Equipment(
       Double potDiameterMm,
@@ -130,9 +131,10 @@ public record Workshop(
       double bucketG,
       Double potKpa,
       Double lidKpa,
-      Double hoseKpa) {
+      Double hoseKpa,
+      Double waxPotG) {
     static final Equipment NONE =
-        new Equipment(null, null, null, null, null, null, 20_000, 10_000, null, null, null);
+        new Equipment(null, null, null, null, null, null, 20_000, 10_000, null, null, null, null);
 
     /** The lowest of the ratings that are known, kPa; null while none is. */
     public Double ratedKpa() {
@@ -331,6 +333,7 @@ public record Workshop(
             .open("equipment.potKpa", "pressure the pot is rated for", rated(), "?")
             .open("equipment.lidKpa", "pressure its lid is rated for", rated(), "?")
             .open("equipment.hoseKpa", "pressure hose and fittings are rated for", rated(), "?")
+            .open("equipment.waxPotG", "wax the injector holds", Kind.mass(200_000), "?")
             .open("equipment.bedLengthMm", "length of the cutter's bed", inside(), "?")
             .open("equipment.bedWidthMm", "width of the cutter's bed", inside(), "?")
             .word("equipment.liftG", "what one person lifts", Kind.mass(200_000))

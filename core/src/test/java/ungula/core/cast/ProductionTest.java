@@ -140,6 +140,50 @@ public class ProductionTest {
         chance.nextBoolean() ? null : 1 + chance.nextInt(4));
   }
 
+  private static Order warm(Order o, double cureMin) {
+    return new Order(
+        o.casts(),
+        o.moulds(),
+        o.pourMin(),
+        o.cureMin(),
+        o.demouldMin(),
+        o.people(),
+        o.perMix(),
+        o.scrap(),
+        o.spread(),
+        o.mouldLife(),
+        o.remakeMin(),
+        o.potHolds(),
+        o.worn(),
+        cureMin);
+  }
+
+  /** The first out of a cold mould, the others out of a warm one; not after a night. */
+  @Test
+  public void aMouldThatIsWarmGivesACastSooner() {
+    Order one = warm(new Order(4, 1, 5, 40, 3, 1, 1, 0, 0, null, 0, null), 25);
+    assertEquals(Production.of(one, null, 0, 1, 1).medianMin(), 48 + 3 * (5 + 25 + 3.0));
+    Order renewed = warm(new Order(4, 1, 5, 40, 3, 1, 1, 0, 0, 2, 100, null), 25);
+    assertEquals(Production.of(renewed, null, 0, 1, 1).medianMin(), 2 * (48 + 33.0) + 100);
+    // three in a morning of two hours, cold again the next day
+    Order days = warm(new Order(4, 1, 5, 40, 3, 1, 1, 0, 0, null, 0, null), 30);
+    Hours.Calendar mornings = mornings();
+    double cold =
+        Production.of(warm(one, 40), mornings, second("2027-03-04T08:00"), 1, 1).medianMin();
+    double warm = Production.of(days, mornings, second("2027-03-04T08:00"), 1, 1).medianMin();
+    assertTrue(warm <= cold, warm + " " + cold);
+    assertThrows(IllegalArgumentException.class, () -> warm(one, 41));
+    Random chance = new Random(4);
+    for (int i = 0; i < 40; i++) {
+      Order any = any(chance);
+      Order its = warm(any, any.cureMin() * (0.3 + 0.7 * chance.nextDouble()));
+      long seed = chance.nextLong();
+      Outcome now = Production.of(its, null, 0, seed, 40);
+      Outcome more = Production.of(its.withMoulds(its.moulds() + 1), null, 0, seed, 40);
+      assertTrue(more.medianMin() <= now.medianMin() + 1e-6, "more moulds " + its);
+    }
+  }
+
   /** No more moulds, less scrap or fewer casts come later. */
   @Test
   public void moreMouldsAreNeverLaterAndMoreScrapNeverEarlier() {
@@ -230,9 +274,9 @@ public class ProductionTest {
   /** A mould that gave before is worn out sooner, and one that is worn out waits for the next. */
   @Test
   public void whatAMouldGaveBeforeCounts() {
-    Order fresh = new Order(4, 1, 5, 40, 3, 1, 1, 0, 0, 4, 100, null, List.of());
-    Order half = new Order(4, 1, 5, 40, 3, 1, 1, 0, 0, 4, 100, null, List.of(2));
-    Order worn = new Order(4, 1, 5, 40, 3, 1, 1, 0, 0, 4, 100, null, List.of(4));
+    Order fresh = new Order(4, 1, 5, 40, 3, 1, 1, 0, 0, 4, 100, null, List.of(), null);
+    Order half = new Order(4, 1, 5, 40, 3, 1, 1, 0, 0, 4, 100, null, List.of(2), null);
+    Order worn = new Order(4, 1, 5, 40, 3, 1, 1, 0, 0, 4, 100, null, List.of(4), null);
     double none = Production.of(fresh, null, 0, 1, 1).medianMin();
     assertEquals(none, 4 * 48.0);
     assertEquals(Production.of(half, null, 0, 1, 1).medianMin(), none + 100);

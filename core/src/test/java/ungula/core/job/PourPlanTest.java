@@ -55,7 +55,7 @@ public class PourPlanTest {
         23,
         d.paper(),
         new Workshop.Equipment(
-            null, null, chamberMm, chamberMm, null, null, 20_000, 10_000, null, null, null),
+            null, null, chamberMm, chamberMm, null, null, 20_000, 10_000, null, null, null, null),
         Map.of(),
         null,
         new Mixing(

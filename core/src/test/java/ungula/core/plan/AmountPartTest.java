@@ -240,6 +240,19 @@ public class AmountPartTest {
         .what();
   }
 
+  /** Only whole casts come out of an injector. */
+  @Test
+  public void aFullInjectorGivesSoManyCasts() {
+    List<Edit> workshop = List.of(Edit.of("equipment.waxPotG", "2 kg"));
+    JobPlan plan = plan(null, workshop, "cast.material=INJECTED_WAX");
+    double each = value(plan, "cast.total");
+    assertEquals(value(plan, "cast.shots"), Math.floor(2000 / each));
+    assertTrue(value(plan, "cast.shots") >= 2, "" + each);
+    assertFalse(plan(null, workshop, "cast.material=WAX").figures().containsKey("cast.shots"));
+    assertFalse(
+        plan(null, List.of(), "cast.material=INJECTED_WAX").figures().containsKey("cast.shots"));
+  }
+
   @Test
   public void aMixThatStiffensBeforeItIsPoured() {
     // half of 3 min to stir and 0.65 min to pour each, against 80 % of 5 min and less of more

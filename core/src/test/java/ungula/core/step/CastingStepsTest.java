@@ -187,6 +187,19 @@ public class CastingStepsTest {
     assertNotEquals(plan.steps().casting(), CastPlans.of(OYSTER, List.of()).steps().casting());
   }
 
+  /** What is left goes into small moulds while it can still be poured. */
+  @Test
+  public void whatIsLeftInTheCupFillsSmallMoulds() {
+    JobPlan plan = CastPlans.of(OYSTER, List.of(), "cast.series.spareMm3=8 mL");
+    Step spare = step(plan, "cast.spare").orElseThrow();
+    assertTrue(spare.what().endsWith("they take 8.0 mL."), spare.what());
+    assertEquals(spare.unbroken(), "cast");
+    List<String> keys = plan.steps().casting().stream().map(Step::key).toList();
+    assertTrue(keys.indexOf("cast.spare") > keys.indexOf("cast.pour"));
+    assertTrue(keys.indexOf("cast.spare") < keys.indexOf("cast.cure"));
+    assertFalse(step(CastPlans.of(OYSTER, List.of()), "cast.spare").isPresent());
+  }
+
   @Test
   public void softCastsAreDegassedWhereThereIsAChamber() {
     Product soft = ExampleProducts.all().get("eelgrass-60");

@@ -240,7 +240,10 @@ class CastController {
     return Timespan.formatMin(run.order().pourMin())
         + " to mix and pour, "
         + Timespan.formatMin(run.order().cureMin())
-        + " in the mould, "
+        + " in the mould"
+        + (run.order().warmCureMin() == null
+            ? ", "
+            : ", " + Timespan.formatMin(run.order().warmCureMin()) + " in a warm one, ")
         + Timespan.formatMin(run.order().demouldMin())
         + " to take it out and close the mould";
   }

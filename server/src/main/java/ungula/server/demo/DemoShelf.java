@@ -120,7 +120,8 @@ class DemoShelf {
             19,
             Workshop.Paper.A4,
             new Workshop.Equipment(
-                240.0, 280.0, 250.0, 300.0, 600.0, 400.0, 20_000, 10_000, 600.0, 600.0, 1000.0),
+                240.0, 280.0, 250.0, 300.0, 600.0, 400.0, 20_000, 10_000, 600.0, 600.0, 1000.0,
+                null),
             Map.of(
                 SheetStock.FOAM_BOARD_6, new Board(1000.0, 700.0, 6),
                 SheetStock.FOAM_BOARD_10, new Board(1000.0, 700.0, 2),

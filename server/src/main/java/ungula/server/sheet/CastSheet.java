@@ -24,7 +24,7 @@ public final class CastSheet {
   private static final float ROW = 24;
 
   /** Where each column begins, as a share of the width. */
-  private static final float[] AT = {0, 0.045f, 0.11f, 0.29f, 0.47f, 0.55f, 0.68f, 0.78f};
+  private static final float[] AT = {0, 0.045f, 0.105f, 0.285f, 0.43f, 0.5f, 0.6f, 0.77f};
 
   private static final String[] HEADS = {
     "",
@@ -186,7 +186,8 @@ public final class CastSheet {
     }
     List<String> why = pen.wrapped(r.why(), 8, false, pen.left() + pen.width() - x(7));
     for (int i = 0; i < Math.min(2, why.size()); i++) {
-      pen.text(why.get(i), x(7), pen.y() + 4 - 9 * i, 8, false, SheetPen.INK);
+      float up = why.size() > 1 ? 4 : 0;
+      pen.text(why.get(i), x(7), pen.y() + up - 9 * i, 8, false, SheetPen.INK);
     }
     pen.down(8);
   }
