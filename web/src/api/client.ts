@@ -37,6 +37,7 @@ export type Exercise = components['schemas']['ExerciseView'];
 export type Act = components['schemas']['Act'];
 export type Device = components['schemas']['DeviceView'];
 export type CastsMade = components['schemas']['MadeResponse'];
+export type Log = components['schemas']['LogResponse'];
 export type CastRuns = components['schemas']['CastsResponse'];
 export type Days = components['schemas']['DaysResponse'];
 export type PlacedStep = components['schemas']['PlacedStep'];

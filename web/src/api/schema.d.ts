@@ -628,6 +628,54 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/jobs/{id}/log': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['log'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/jobs/{id}/log/log.csv': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['logCsv'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/jobs/{id}/log/log.pdf': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['logPdf'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/jobs/{id}/looked/{stage}': {
     parameters: {
       query?: never;
@@ -2765,6 +2813,32 @@ export interface components {
       version: number;
       weighing?: components['schemas']['Weighing'];
     };
+    LogKind: {
+      /** @enum {string} */
+      kind: 'WEIGHED' | 'DONE' | 'CHECKED' | 'CAST' | 'NOTED' | 'DEVICE';
+      text: string;
+    };
+    LogResponse: {
+      /** Format: int32 */
+      differences: number;
+      kinds: components['schemas']['LogKind'][];
+      lines: components['schemas']['LogView'][];
+    };
+    LogView: {
+      actual: string;
+      at: string;
+      day: string;
+      /** @enum {string} */
+      kind: 'WEIGHED' | 'DONE' | 'CHECKED' | 'CAST' | 'NOTED' | 'DEVICE';
+      off: string;
+      part: string;
+      picture: string;
+      planned: string;
+      run: string;
+      struck: string;
+      what: string;
+      who: string;
+    };
     LotEdits: {
       edits: components['schemas']['Edit'][];
       /** Format: int32 */
@@ -4770,6 +4844,72 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['StreamingResponseBody'];
+        };
+      };
+    };
+  };
+  log: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['LogResponse'];
+        };
+      };
+    };
+  };
+  logCsv: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'text/csv;charset=UTF-8': string;
+        };
+      };
+    };
+  };
+  logPdf: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/pdf': string;
         };
       };
     };

@@ -63,9 +63,11 @@ export function HelpPage() {
         <p>
           The stage Bench begins a mould and shows one step at a time. Nothing has to be typed while
           a scale is heard; the space bar or any key of a foot switch is the large key at the
-          bottom. Where another mould waits for the same rubber, one cup may be weighed for both.
-          Look back at a step to strike out what was wrong. Scale, gauge and room are named on the
-          Workshop page. To try it first, take one of the <Link to="/exercises">exercises</Link>.
+          bottom. When the plan is changed meanwhile, the stage says what would be another, and “Go
+          on by the new plan” takes it: what is begun is finished as it was. Where another mould
+          waits for the same rubber, one cup may be weighed for both. Look back at a step to strike
+          out what was wrong. Scale, gauge and room are named on the Workshop page. To try it first,
+          take one of the <Link to="/exercises">exercises</Link>.
         </p>
         <h2>Casts</h2>
         <p>
@@ -73,8 +75,16 @@ export function HelpPage() {
           with water or grain, measure that, and dry the mould before urethane. Once a cast is out,
           its weight counts. The table says when all casts are done, half of the time and nine times
           of ten, from one mould, two, three; a number in it takes as many. “Cast one” takes you
-          through a cast at the bench; at its end one large key counts it. Of one that is not good,
-          “Show where” marks the place on the master.
+          through a cast at the bench; at its end one large key counts it. Without a screen at the
+          bench, “Print run sheet” gives a line to fill in for each. Of one that is not good, “Show
+          where” marks the place on the master.
+        </p>
+        <h2>Log</h2>
+        <p>
+          The stage Log lists what happened, in the order it did, with what was planned beside it.
+          What differs by more than it may is in red: a batch off its ratio, a level too low, a wait
+          cut short, a question passed without an answer. What was struck out stays, with its
+          reason. It can be printed as the job’s record, or saved as a table.
         </p>
         <h2>How things may be written</h2>
         <p>

@@ -20,6 +20,7 @@ import { AssumedLine } from './AssumedLine';
 import { BenchStage } from './bench/BenchStage';
 import { CastsDrawing } from './casts/CastsDrawing';
 import { CastsStage } from './casts/CastsStage';
+import { LogStage } from './log/LogStage';
 import { DaysDrawing } from './days/DaysDrawing';
 import { DaysStage } from './days/DaysStage';
 import { JobHead } from './JobHead';
@@ -244,6 +245,7 @@ export function JobPage() {
               )}
               {stage === 'bench' && <BenchStage job={job} />}
               {stage === 'casts' && <CastsStage job={job} showPlace={setSpot} print={sheet.open} />}
+              {stage === 'log' && <LogStage job={job} />}
               <Parts job={job} all={stage === 'mould'} />
             </Boundary>
             <div ref={cautions}>

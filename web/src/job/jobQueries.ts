@@ -55,6 +55,14 @@ export const madeQuery = (id: string) =>
     refetchInterval: 15_000,
   });
 
+/** What happened in a job: asked again whenever it is looked at. */
+export const logQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['job', id, 'log'],
+    queryFn: () => unwrap(client.GET('/api/jobs/{id}/log', { params: { path: { id } } })),
+    staleTime: 0,
+  });
+
 export const castsQuery = (id: string, version: number) =>
   queryOptions({
     queryKey: ['job', id, 'casts', version],

@@ -8,4 +8,5 @@ export const STAGES = [
   { id: 'days', text: 'Days' },
   { id: 'bench', text: 'Bench' },
   { id: 'casts', text: 'Casts' },
+  { id: 'log', text: 'Log' },
 ] as const;

@@ -44,6 +44,7 @@ public class AccessTest extends Browsing {
       {"{job}/days"},
       {"{job}/bench"},
       {"{job}/casts"},
+      {"{job}/log"},
       {"{run}"}
     };
   }

@@ -25,7 +25,9 @@ public enum Stage {
   BENCH(c -> List.of(), p -> false),
   CASTS(
       c -> Arrays.asList(mould(c), c.channels(), c.casting(), c.cast().product()),
-      p -> p.choices().decided("cast.wanted"));
+      p -> p.choices().decided("cast.wanted")),
+  /** What happened: nothing to decide, never done. */
+  LOG(c -> List.of(), p -> false);
 
   private final Function<Choices, List<Object>> restsOn;
   private final Predicate<Plan> decided;
@@ -137,7 +139,7 @@ public enum Stage {
               c.cast().wanted());
       case POURS -> Arrays.asList(r.batches(), r.sealingMm(), r.bubbles());
       case DAYS -> List.of(c.days());
-      case BENCH -> List.of();
+      case BENCH, LOG -> List.of();
       case CASTS -> Arrays.asList(c.cast(), r.moulds());
     };
   }

@@ -32,4 +32,11 @@ public final class Temperature {
         ? Numbers.trimmed(c * 1.8 + 32, 0) + " °F"
         : Numbers.trimmed(c, 1) + " °C";
   }
+
+  /** How much warmer one thing is than another. */
+  public static String difference(double c, Units units) {
+    return units.display() == Display.INCH
+        ? Numbers.trimmed(c * 1.8, 0) + " °F"
+        : Numbers.trimmed(c, 1) + " °C";
+  }
 }

@@ -32,11 +32,11 @@ public sealed interface Entry {
   record Ingredient(Part part, int which) {
 
     /** Base or hardener. */
-    static Ingredient of(Part part) {
+    public static Ingredient of(Part part) {
       return new Ingredient(part, 0);
     }
 
-    static Ingredient stirred(int which) {
+    public static Ingredient stirred(int which) {
       return new Ingredient(Part.ADDITIVE, which);
     }
   }

@@ -26,7 +26,7 @@ public record Level(
   /**
    * @param mm3 that was poured
    */
-  static Level of(Instant at, double readMm, Rise rise, double mm3) {
+  public static Level of(Instant at, double readMm, Rise rise, double mm3) {
     double off = 1 - rise.mm3(readMm) / mm3;
     return new Level(
         at,

@@ -15,6 +15,12 @@ interface RecordMapper {
    */
   record Row(String word, String about, String said) {}
 
+  /** The same with when it was made. */
+  record At(String word, String said, OffsetDateTime at) {}
+
+  @Select("SELECT word, said, at FROM record WHERE job_id = #{jobId} ORDER BY id")
+  List<At> allOf(String jobId);
+
   /** Of a job, in the order they were made. */
   @Select("SELECT word, about, said FROM record WHERE job_id = #{jobId} ORDER BY id")
   List<Row> of(String jobId);

@@ -9,7 +9,11 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import ungula.core.choice.Choices;
+import ungula.core.log.HandLog;
+import ungula.core.log.LogLine;
+import ungula.core.quantity.Units;
 import ungula.core.record.Recorded;
+import ungula.core.sentence.Word;
 import ungula.core.sentence.WordBook.Edit;
 
 /** What happened in jobs: appended, and corrected by a further record. */
@@ -45,6 +49,18 @@ public class Records {
         .changedIn(now)
         .forEach((word, said) -> mapper.add(jobId, word, Recorded.about(word, choices), said, at));
     return now;
+  }
+
+  /** All that was recorded in a job, also under choices that are others by now. */
+  public List<LogLine> log(String jobId, Units units) {
+    return mapper.allOf(jobId).stream().map(r -> line(r, units)).toList();
+  }
+
+  private static LogLine line(RecordMapper.At r, Units units) {
+    boolean back = r.said().isEmpty();
+    Word.State state =
+        Recorded.of(back ? Map.of() : Map.of(r.word(), r.said())).states(units).get(r.word());
+    return HandLog.noted(r.at().toInstant(), state.label(), back ? "taken back" : state.text());
   }
 
   /** What was found out on a master is known of it in a copy of its job, too. */

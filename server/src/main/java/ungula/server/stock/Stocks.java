@@ -15,7 +15,10 @@ import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import ungula.core.log.HandLog;
+import ungula.core.log.LogLine;
 import ungula.core.pour.PlannedBatch;
+import ungula.core.quantity.Units;
 import ungula.core.rubber.Pack;
 import ungula.core.rubber.Parts;
 import ungula.core.rubber.Product;
@@ -222,6 +225,23 @@ public class Stocks {
     if (mixed && !byHand) {
       take(jobId, m);
     }
+  }
+
+  /** Batches of a job that were put down by hand, in the order they were. */
+  public List<LogLine> log(String jobId, Units units) {
+    return mapper.mixedOf(jobId).stream()
+        .filter(r -> r.runId().isEmpty())
+        .map(
+            r -> {
+              Planned p = planned(r);
+              return HandLog.batch(
+                  r.at().toInstant(),
+                  p == null ? "A batch" : p.name(),
+                  p == null ? null : new Parts(p.baseG(), p.hardenerG()),
+                  new Parts(r.baseG(), r.hardenerG()),
+                  units);
+            })
+        .toList();
   }
 
   /** What was planned for a recorded batch; null when that was not kept yet. */

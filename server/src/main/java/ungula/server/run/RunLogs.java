@@ -1,0 +1,54 @@
+package ungula.server.run;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import org.springframework.stereotype.Component;
+import ungula.core.log.LogLine;
+import ungula.core.log.RunLog;
+
+/** What happened at the bench, for a job's log. */
+@Component
+public class RunLogs {
+
+  private final Runs runs;
+  private final RunMapper mapper;
+
+  RunLogs(Runs runs, RunMapper mapper) {
+    this.runs = runs;
+    this.mapper = mapper;
+  }
+
+  /**
+   * One run.
+   *
+   * @param ended null while it goes on
+   * @param moulds that are cast from; empty where one is made
+   */
+  public record OfRun(
+      String id, Instant begun, Instant ended, List<Integer> moulds, List<LogLine> lines) {}
+
+  /** Of a job, the first that was begun first. */
+  public List<OfRun> of(String jobId) {
+    return oldestFirst(mapper.of(jobId)).stream().map(this::log).toList();
+  }
+
+  private static List<RunMapper.Listed> oldestFirst(List<RunMapper.Listed> newest) {
+    List<RunMapper.Listed> all = new ArrayList<>(newest);
+    Collections.reverse(all);
+    return all;
+  }
+
+  private OfRun log(RunMapper.Listed r) {
+    Going g = runs.find(r.id());
+    synchronized (g) {
+      return new OfRun(
+          r.id(),
+          r.begun().toInstant(),
+          r.ended() == null ? null : r.ended().toInstant(),
+          Freezing.moulds(r.moulds()),
+          RunLog.of(g.bench.plan(), g.bench.entries(), g.who));
+    }
+  }
+}
