@@ -20,6 +20,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/backup.zip': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['backup'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/calendar/address': {
     parameters: {
       query?: never;
@@ -44,6 +60,22 @@ export interface paths {
       cookie?: never;
     };
     get: operations['calendar'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/check': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['checkAll'];
     put?: never;
     post?: never;
     delete?: never;
@@ -2102,6 +2134,15 @@ export interface components {
       stages: string[];
       what: string;
     };
+    Checked: {
+      /** Format: int32 */
+      casts: number;
+      /** Format: int32 */
+      jobs: number;
+      /** Format: int32 */
+      runs: number;
+      wrong: string[];
+    };
     ClockView: {
       from: string;
       /** Format: int64 */
@@ -3819,6 +3860,26 @@ export interface operations {
       };
     };
   };
+  backup: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/zip': components['schemas']['StreamingResponseBody'];
+        };
+      };
+    };
+  };
   calendarAddress: {
     parameters: {
       query?: never;
@@ -3895,6 +3956,26 @@ export interface operations {
         };
         content: {
           'text/calendar;charset=UTF-8': string;
+        };
+      };
+    };
+  };
+  checkAll: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['Checked'];
         };
       };
     };

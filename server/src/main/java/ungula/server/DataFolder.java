@@ -8,6 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.util.Optional;
 
 /** The folder everything is kept in, held by one server at a time. */
 public final class DataFolder implements AutoCloseable {
@@ -50,22 +51,23 @@ public final class DataFolder implements AutoCloseable {
       throw new InUse(
           "Ungula already runs on the data in "
               + path
-              + addressIn(path)
+              + address(path).map(a -> ", at " + a).orElse("")
               + ". Use that one, or start with --data and another folder.");
     }
     return new DataFolder(path, channel, lock);
   }
 
-  private static String addressIn(Path path) throws IOException {
+  /** Where the server is that works on a folder; empty while it starts, and where none ever did. */
+  public static Optional<String> address(Path path) throws IOException {
     try {
-      return ", at " + Files.readString(path.resolve("address")).strip();
+      return Optional.of(Files.readString(path.resolve("address")).strip());
     } catch (NoSuchFileException stillStarting) {
-      return "";
+      return Optional.empty();
     }
   }
 
   /** Writes down where the server is, for whoever starts a second one. */
-  void announce(String address) throws IOException {
+  public void announce(String address) throws IOException {
     Files.writeString(path.resolve("address"), address);
   }
 

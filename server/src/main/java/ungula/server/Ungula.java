@@ -4,6 +4,7 @@ import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.PrintStream;
+import java.io.UncheckedIOException;
 import java.net.BindException;
 import java.net.InetSocketAddress;
 import java.net.ServerSocket;
@@ -24,6 +25,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 import ungula.server.access.Hosts;
 import ungula.server.access.Passphrase;
 import ungula.server.command.Amounts;
+import ungula.server.command.Archive;
 import ungula.server.command.Bench;
 import ungula.server.command.Days;
 import ungula.server.command.Measure;
@@ -48,6 +50,9 @@ public class Ungula {
       production FILE [--json]                         when many casts are done
       stand-in scale|gauge|room --port N [--seed N]    take a device's place
       rehearse SCRIPT [--json]                         go through a run as a script tells it
+      backup FILE.zip [--data DIR]                     all that is kept, in one file
+      restore FILE.zip [--data DIR] [--over]           put a backup in the place of a folder
+      check [--data DIR] [--json]                      whether all that is kept can be read
       bench [FILE...] [--json]                         time each stage of the work
       """;
 
@@ -66,11 +71,23 @@ public class Ungula {
       case "production" -> System.exit(Production.run(rest, out, err));
       case "rehearse" -> System.exit(Rehearse.run(rest, out, err));
       case "stand-in" -> System.exit(StandIns.run(rest, System.in, out, err));
+      case "backup" -> System.exit(Archive.backup(rest, out, err, Ungula::alone));
+      case "restore" -> System.exit(Archive.restore(rest, out, err));
+      case "check" -> System.exit(Archive.check(rest, out, err, Ungula::alone));
       case "bench" -> System.exit(Bench.run(rest, out, err));
       default -> {
         err.println("There is no “" + command + "”. There is:\n" + USAGE);
         System.exit(2);
       }
+    }
+  }
+
+  /** Starts the server on a folder for this program alone. */
+  private static ConfigurableApplicationContext alone(DataFolder folder) {
+    try {
+      return start(folder, "127.0.0.1", "0", false, Hosts.of("127.0.0.1"), Optional.empty());
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
   }
 

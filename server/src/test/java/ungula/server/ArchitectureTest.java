@@ -23,6 +23,7 @@ public class ArchitectureTest {
           .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
           .importPackages("ungula.server");
 
+  /** And what looks into a folder that no server works on. */
   @Test
   public void onlyMappersSpeakSql() {
     noClasses()
@@ -30,6 +31,8 @@ public class ArchitectureTest {
         .areNotAnnotatedWith(Mapper.class)
         .and()
         .doNotHaveSimpleName("Ungula")
+        .and()
+        .doNotHaveFullyQualifiedName("ungula.server.archive.Held")
         .and()
         .areNotAssignableTo(BaseJavaMigration.class)
         .should()

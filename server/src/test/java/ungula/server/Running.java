@@ -95,6 +95,12 @@ final class Running implements AutoCloseable {
     synchronized (Running.class) {
       context = Ungula.start(folder, host, "0", demo, Hosts.of(host), Passphrase.in(data));
     }
+    folder.announce("http://" + LOOPBACK + ":" + port() + "/");
+  }
+
+  /** On a folder as it is. */
+  static Running on(Path data) throws Exception {
+    return new Running(data, LOOPBACK);
   }
 
   void restart() throws Exception {

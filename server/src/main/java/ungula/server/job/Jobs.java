@@ -277,6 +277,11 @@ public class Jobs {
     return planned(row(id));
   }
 
+  /** Of all jobs, those that were put away as well. */
+  public List<String> ids() {
+    return mapper.all().stream().map(JobMapper.Row::id).toList();
+  }
+
   /** What a job is called. */
   public String name(String id) {
     return row(id).name();

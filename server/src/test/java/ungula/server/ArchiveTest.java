@@ -1,0 +1,230 @@
+package ungula.server;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicBoolean;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+import ungula.core.master.Tessellation;
+import ungula.server.access.Hosts;
+import ungula.server.archive.Held;
+import ungula.server.archive.Restore;
+import ungula.server.command.Archive;
+
+/** What is kept is taken away whole, put back as it was, and looked over. */
+public class ArchiveTest extends OnServer {
+
+  private Path folder;
+  private ByteArrayOutputStream said;
+
+  @BeforeMethod
+  public void fresh() throws IOException {
+    folder = Files.createTempDirectory("ungula-archive");
+    said = new ByteArrayOutputStream();
+  }
+
+  @AfterMethod(alwaysRun = true)
+  public void clear() throws IOException {
+    Restore.delete(folder);
+  }
+
+  private int backup(Path data, Path to) {
+    return run(() -> Archive.backup(args(to, data), out(), out(), ArchiveTest::alone));
+  }
+
+  private int restore(Path from, Path data, String... more) {
+    List<String> all = new ArrayList<>(args(from, data));
+    all.addAll(Arrays.asList(more));
+    return run(() -> Archive.restore(all, out(), out()));
+  }
+
+  private interface Command {
+    int run();
+  }
+
+  private int run(Command c) {
+    said.reset();
+    return c.run();
+  }
+
+  private static ConfigurableApplicationContext alone(DataFolder of) {
+    try {
+      return Ungula.start(of, "127.0.0.1", "0", false, Hosts.of("127.0.0.1"), Optional.empty());
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static List<String> args(Path file, Path data) {
+    return List.of(file.toString(), "--data", data.toString());
+  }
+
+  private PrintStream out() {
+    return new PrintStream(said, true, StandardCharsets.UTF_8);
+  }
+
+  private String said() {
+    return said.toString(StandardCharsets.UTF_8);
+  }
+
+  /** A job with a model, a run with entries, a cast and a pack. */
+  private String worked(Running on, double high) throws Exception {
+    String id =
+        on.post("/api/jobs", "{\"name\":\"Kept " + high + "\"}").body().get("id").asString();
+    on.upload(id, "block.stl", Running.stl(Tessellation.box(50, 40, high)));
+    on.write(id, "rubber.product", "marram-20");
+    on.write(id, "cast.product", "oyster-75");
+    String run = on.post("/api/jobs/" + id + "/runs", "").body().get("id").asString();
+    String key = on.get("/api/runs/" + run).body().get("next").asString();
+    on.post(
+        "/api/runs/" + run + "/acts",
+        "{\"id\": \"a1\", \"kind\": \"TICK\", \"agoMs\": 0, \"key\": \"" + key + "\"}");
+    on.post(
+        "/api/jobs/" + id + "/casts/made",
+        "{\"id\": \"c1\", \"mould\": 1, \"result\": \"SCRAP\", \"why\": \"a hole\"}");
+    on.post("/api/stock", "{\"product\": \"marram-20\"}");
+    return id;
+  }
+
+  /** All that can be seen of a job. */
+  private static String seen(Running on, String id) throws Exception {
+    StringBuilder all = new StringBuilder();
+    JsonNode job = on.job(id);
+    for (String part : List.of("words", "figures", "cautions")) {
+      all.append(job.get(part)).append('\n');
+    }
+    JsonNode runs = on.get("/api/jobs/" + id + "/runs").body();
+    all.append(on.get("/api/runs/" + runs.get(0).get("id").asString()).body().get("entries"));
+    for (String path : List.of("/casts/made", "/log")) {
+      all.append(on.get("/api/jobs/" + id + path).body()).append('\n');
+    }
+    all.append(Arrays.hashCode(on.get("/api/" + "jobs/" + id + "/master.stl").raw()));
+    return all.toString();
+  }
+
+  /** Taken from a running server while others edit, put into an empty folder, all is there. */
+  @Test
+  public void whatIsTakenFromARunningServerIsThereInAnEmptyFolder() throws Exception {
+    String id = worked(server, 23);
+    String other = server.addJob();
+    AtomicBoolean over = new AtomicBoolean();
+    List<Integer> statuses = Collections.synchronizedList(new ArrayList<>());
+    Thread edits =
+        new Thread(
+            () -> {
+              try {
+                for (int i = 0; !over.get() || i < 5; i++) {
+                  statuses.add(server.write(other, "mould.overTopMm", 10 + i % 9 + " mm").status());
+                }
+              } catch (Exception e) {
+                statuses.add(-1);
+              }
+            });
+    edits.start();
+    Path zip = folder.resolve("all.zip");
+    int status = backup(server.data(), zip);
+    over.set(true);
+    edits.join();
+    assertEquals(status, 0, said());
+    assertTrue(said().contains(" jobs, "), said());
+    assertTrue(statuses.stream().allMatch(s -> s == 200), "edits go on: " + statuses);
+    Path there = folder.resolve("deeper/there");
+    assertEquals(restore(zip, there), 0, said());
+    String before = seen(server, id);
+    try (Running restored = Running.on(there)) {
+      assertEquals(seen(restored, id), before);
+      JsonNode checked = restored.get("/api/check").body();
+      assertEquals(checked.get("wrong").size(), 0, checked.toString());
+      assertTrue(checked.get("runs").asInt() >= 1 && checked.get("casts").asInt() >= 1);
+    }
+  }
+
+  /** A folder that holds something is only replaced where that is said, and then moved aside. */
+  @Test
+  public void nothingIsOverwritten() throws Exception {
+    Path early = folder.resolve("early.zip");
+    Path late = folder.resolve("late.zip");
+    try (Running own = Running.on(folder.resolve("own"))) {
+      worked(own, 24);
+      assertEquals(restore(folder.resolve("none.zip"), own.data()), 3, said());
+      assertEquals(backup(own.data(), early), 0, said());
+      assertEquals(restore(early, own.data(), "--over"), 4, "a server works on it: " + said());
+      own.post("/api/jobs", "{\"name\":\"Made since\"}");
+      assertEquals(backup(own.data(), late), 0, said());
+    }
+    Path data = folder.resolve("data");
+    assertEquals(restore(late, data), 0, said());
+    assertEquals(restore(early, data), 3, said());
+    assertTrue(said().contains("Not in the backup: Made since."), said());
+    assertTrue(said().contains("Nothing was changed."), said());
+    assertEquals(restore(early, data, "--over"), 0, said());
+    String aside = "What was there is in ";
+    String line = said().lines().filter(l -> l.startsWith(aside)).findFirst().orElseThrow();
+    Path before = Path.of(line.substring(aside.length(), line.length() - " now.".length()));
+    assertEquals(Held.in(before).jobs(), List.of("Kept 24.0", "Made since"));
+    assertEquals(Held.in(data).jobs(), List.of("Kept 24.0"));
+    // where no server runs
+    assertEquals(backup(data, folder.resolve("b.zip")), 0, said());
+    assertEquals(Restore.unpack(folder.resolve("b.zip"), folder.resolve("b")), Held.in(data));
+  }
+
+  @Test
+  public void whatIsNoWholeBackupIsRefused() throws Exception {
+    worked(server, 25);
+    Path zip = folder.resolve("all.zip");
+    assertEquals(backup(server.data(), zip), 0, said());
+    byte[] whole = Files.readAllBytes(zip);
+    for (int share : new int[] {3, 50, 97}) {
+      Path torn = folder.resolve("torn" + share + ".zip");
+      Files.write(torn, Arrays.copyOf(whole, whole.length * share / 100));
+      Path to = folder.resolve("to" + share);
+      assertEquals(restore(torn, to), 3, share + " % of it: " + said());
+      assertTrue(said().startsWith("It was not restored, and nothing was changed."), said());
+      assertFalse(Files.exists(to), "nothing is left behind");
+    }
+    Files.writeString(folder.resolve("text.zip"), "no zip");
+    assertEquals(restore(folder.resolve("text.zip"), folder.resolve("x")), 3, said());
+    assertEquals(backup(folder.resolve("nothing"), zip), 3, said());
+    assertTrue(said().startsWith("Nothing is kept in "), said());
+    assertEquals(run(() -> Archive.backup(List.of(), out(), out(), ArchiveTest::alone)), 2, said());
+  }
+
+  /** What is damaged behind the server's back is named. */
+  @Test
+  public void aCheckNamesWhatIsWrong() throws Exception {
+    try (Running own = Running.on(folder.resolve("data"))) {
+      worked(own, 26);
+      assertEquals(own.get("/api/check").body().get("wrong").size(), 0);
+      own.sql("UPDATE run_entry SET entry = '{\"kind\": \"unheard\"}'");
+      // the server still knows what it has read
+      own.restart();
+      JsonNode wrong = own.get("/api/check").body().get("wrong");
+      assertEquals(wrong.size(), 1, wrong.toString());
+      assertTrue(wrong.get(0).asString().startsWith("Kept 26.0: "), wrong.toString());
+      assertEquals(
+          run(
+              () ->
+                  Archive.check(List.of("--data", own.data().toString()), out(), out(), f -> null)),
+          1,
+          said());
+      assertTrue(said().startsWith("WRONG  Kept 26.0: "), said());
+    }
+  }
+}
