@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import ungula.core.cast.Made.Result;
@@ -124,7 +125,7 @@ public final class RunLog {
     } else if (e instanceof Entry.LeftOut l) {
       return said(e, by, Kind.DONE, "left out: " + l.why());
     } else if (e instanceof Entry.Gated g) {
-      return said(e, by, Kind.CHECKED, g.skipped() ? "passed without an answer" : "");
+      return said(e, by, Kind.CHECKED, g.skipped() ? "not answered" : "");
     } else if (e instanceof Entry.Judged j) {
       return said(e, by, Kind.CHECKED, j.good() ? "" : "not as it should be");
     } else if (e instanceof Entry.Foamed f) {
@@ -253,7 +254,13 @@ public final class RunLog {
               .map(m -> Timespan.formatMin(t.minutes() - m) + " too early")
               .orElse("");
       return line(
-          d, by, Kind.DONE, t.label(), planned, took.map(Timespan::formatMin).orElse(""), off);
+          d,
+          by,
+          Kind.DONE,
+          begun(t.label()),
+          planned,
+          took.map(Timespan::formatMin).orElse(""),
+          off);
     }
     String used = potLife(t, d.at());
     Optional<Double> took =
@@ -266,7 +273,7 @@ public final class RunLog {
         d,
         by,
         Kind.DONE,
-        t.label(),
+        begun(t.label()),
         planned,
         took.map(Timespan::formatMin).orElse(""),
         used.isEmpty() && slow ? "it took long" : used);
@@ -284,6 +291,11 @@ public final class RunLog {
     return "";
   }
 
+  /** As a line begins. */
+  private static String begun(String label) {
+    return label.substring(0, 1).toUpperCase(Locale.ROOT) + label.substring(1);
+  }
+
   private static double minutes(Instant from, Instant to) {
     return Duration.between(from, to).toMillis() / 60_000.0;
   }
@@ -291,7 +303,7 @@ public final class RunLog {
   private LogLine level(Entry.LevelRead l, String by) {
     Optional<Batch> b = plan.batch(l.batch()).filter(x -> x.rise() != null);
     Optional<Double> poured = b.flatMap(state::pouredMm3);
-    String what = "level after " + b.map(Batch::name).orElse(l.batch());
+    String what = "Level after " + b.map(Batch::name).orElse(l.batch());
     String read = Length.format(l.mm(), plan.units());
     if (poured.isEmpty() || !(poured.get() > 0)) {
       return line(l, by, Kind.CHECKED, what, "", read, "");

@@ -114,10 +114,10 @@ public class RunLogTest {
     LogLine stir = of(log, "stir");
     assertEquals(stir.planned(), "4 min");
     assertEquals(stir.actual(), "4 min");
-    LogLine level = of(log, "level after the batch");
+    LogLine level = of(log, "Level after the batch");
     assertEquals(level.planned(), "51.1 mm");
     assertEquals(level.actual(), "51 mm");
-    assertEquals(of(log, "cure").actual(), "16 h");
+    assertEquals(of(log, "Cure").actual(), "16 h");
     assertTrue(log.stream().noneMatch(LogLine::differs), log.toString());
   }
 
@@ -136,7 +136,7 @@ public class RunLogTest {
     b.gate(at(82), "pour.1.1.level", true);
     b.tick(at(80 + 600), "cure");
     List<LogLine> log = log(b);
-    assertEquals(of(log, "gate").off(), "passed without an answer");
+    assertEquals(of(log, "gate").off(), "not answered");
     assertEquals(of(log, "The batch: base").off(), "3.5 % more than planned");
     // of what was really in the cup
     assertEquals(of(log, "The batch: hardener").off(), "4.2 % more than the ratio asks for");
@@ -146,9 +146,9 @@ public class RunLogTest {
         List.of("23 °C", "19 °C", "a room 4 °C colder"));
     assertEquals(of(log, "stir").off(), "it took long");
     // 52 min at 23 °C are 68.6 at 19
-    assertEquals(of(log, "pour.1.1.pour").off(), "9 min after its pot life");
-    assertTrue(of(log, "level after").off().endsWith(" % short"), of(log, "level after").off());
-    assertEquals(of(log, "cure").off(), "6 h too early");
+    assertEquals(of(log, "Pour.1.1.pour").off(), "9 min after its pot life");
+    assertTrue(of(log, "Level after").off().endsWith(" % short"), of(log, "Level after").off());
+    assertEquals(of(log, "Cure").off(), "6 h too early");
   }
 
   @Test

@@ -52,7 +52,7 @@ public final class LogSheet {
         day = at.toLocalDate();
         pen.room(60);
         pen.down(8);
-        pen.line(Moments.day(day), 11, true, SheetPen.INK);
+        pen.line(Moments.dayOfYear(day), 11, true, SheetPen.INK);
         row(HEADS, SheetPen.QUIET);
       }
       String[] cells = {
