@@ -28,6 +28,7 @@ import ungula.server.command.Amounts;
 import ungula.server.command.Archive;
 import ungula.server.command.Bench;
 import ungula.server.command.Days;
+import ungula.server.command.Diagnose;
 import ungula.server.command.Measure;
 import ungula.server.command.Production;
 import ungula.server.command.Rehearse;
@@ -48,6 +49,7 @@ public class Ungula {
       days FILE [--json]                               schedule a network of steps
       amounts FILE [--json]                            what is mixed for a cast
       production FILE [--json]                         when many casts are done
+      diagnose FILE [--json]                           why a mould or a cast went wrong
       stand-in scale|gauge|room --port N [--seed N]    take a device's place
       rehearse SCRIPT [--json]                         go through a run as a script tells it
       backup FILE.zip [--data DIR]                     all that is kept, in one file
@@ -69,6 +71,7 @@ public class Ungula {
       case "days" -> System.exit(Days.run(rest, out, err));
       case "amounts" -> System.exit(Amounts.run(rest, out, err));
       case "production" -> System.exit(Production.run(rest, out, err));
+      case "diagnose" -> System.exit(Diagnose.run(rest, out, err));
       case "rehearse" -> System.exit(Rehearse.run(rest, out, err));
       case "stand-in" -> System.exit(StandIns.run(rest, System.in, out, err));
       case "backup" -> System.exit(Archive.backup(rest, out, err, Ungula::alone));
