@@ -81,14 +81,6 @@ public class Screenshots extends Browsing {
     page.locator(".stands:not(:has(.busy)) li").first().waitFor();
     page.locator(".stands li").last().scrollIntoViewIfNeeded();
     take("stands");
-    visit(demoJobItself("Harbour seal pup") + "/mould");
-    button("Choose the box that follows the outline").click();
-    button("Top").click();
-    page.locator(".drawing[data-stale='false'] path.OUTLINE").waitFor();
-    // what follows from the shape moves the page: it is known first
-    page.locator(".shape button:has-text('Show what locks')").waitFor();
-    page.locator("[aria-label='Cut list'] tr").last().scrollIntoViewIfNeeded();
-    take("boxes");
     visit(demoJobItself("Barnacled mooring post") + "/mould");
     page.locator("[aria-label='Jacket']").waitFor();
     drawn();
@@ -110,6 +102,10 @@ public class Screenshots extends Browsing {
     page.locator(".who input").press("Enter");
     weighing();
     take("weighing");
+    visit(finial + "/log");
+    page.locator("table.log").waitFor();
+    drawn();
+    take("log");
     visit(demoJobItself("Bollard chess pieces") + "/casts");
     page.locator("table.runs tr.chosen").waitFor();
     page.locator(".casts svg").waitFor();
