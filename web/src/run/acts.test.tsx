@@ -38,12 +38,12 @@ function server() {
   return state;
 }
 
-function screen(run: string) {
+function screen(run: string, answered?: number) {
   const queries = new QueryClient();
   const wrapper = ({ children }: { children: ReactNode }) => (
     <QueryClientProvider client={queries}>{children}</QueryClientProvider>
   );
-  return renderHook(() => useActs(run, 'MB'), { wrapper });
+  return renderHook(() => useActs(run, 'MB', answered), { wrapper });
 }
 
 const grams = (value: string) => [{ kind: 'GRAMS', value } as const, `${value} g`] as const;
@@ -61,6 +61,34 @@ test('what is pressed while the server is lost is delivered once, in order', asy
   expect(at.sent.map((s) => s.value)).toEqual(['1', '2', '3']);
   expect(new Set(at.sent.map((s) => s.id)).size).toBe(3);
   expect(at.sent.every((s) => s.who === 'MB' && s.agoMs >= 0)).toBe(true);
+});
+
+test('what another page delivered waits here no longer', async () => {
+  server().there = false;
+  const { result } = screen('both');
+  await act(() => result.current.act(...grams('5')));
+  expect(result.current.waiting).toHaveLength(1);
+  // both pages of one browser deliver what either of them kept
+  await actStore.remove((await actStore.of('both'))[0]?.number ?? -1);
+  await waitFor(() => expect(result.current.waiting).toHaveLength(0), { timeout: 5000 });
+});
+
+test('an answer that never comes is not waited for, and the deed happens once', async () => {
+  const ids: string[] = [];
+  vi.stubGlobal('fetch', async (request: Request) => {
+    ids.push(((await request.json()) as Sent).id);
+    if (ids.length > 1) {
+      return Response.json({ version: 1 });
+    }
+    return new Promise<Response>((_, no) => {
+      request.signal.addEventListener('abort', () => no(new TypeError('aborted')));
+    });
+  });
+  const { result } = screen('hangs', 50);
+  await act(() => result.current.act(...grams('4')));
+  await waitFor(() => expect(result.current.waiting).toHaveLength(0), { timeout: 5000 });
+  expect(ids).toHaveLength(2);
+  expect(ids[0]).toBe(ids[1]);
 });
 
 test('what waits is there after the page is loaded again', async () => {

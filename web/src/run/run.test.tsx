@@ -11,6 +11,7 @@ import { Keypad } from './Keypad';
 import { RunPage } from './RunPage';
 import { nextOf, comingAfter } from './steps';
 import { useMainKey } from './useMainKey';
+import { useLive } from './useLive';
 import { useRings } from './useRings';
 
 const task = (key: string, kind: RunTask['kind'], more: Partial<RunTask> = {}): RunTask => ({
@@ -438,6 +439,15 @@ test('a stream that was refused is opened again', async () => {
   await vi.waitFor(() => expect(Stream.last).not.toBe(first), 5000);
   Stream.last?.say({});
   await vi.waitFor(() => expect(screen.queryByText(/The server is not heard/)).toBeNull());
+});
+
+test('a stream that hangs without a word is opened anew', async () => {
+  const { result } = renderHook(() => useLive('r1', 100));
+  const first = Stream.last;
+  await vi.waitFor(() => expect(Stream.last).not.toBe(first), 5000);
+  Stream.last?.say({ scale: '7.0 g' });
+  expect(result.current.live?.scale).toBe('7.0 g');
+  expect(result.current.lost).toBe(false);
 });
 
 /** A cast that is out: only how it came out is open. */

@@ -8,6 +8,9 @@ import { runQuery } from './runQueries';
 /** Until it is tried again to deliver what waits, ms. */
 const AGAIN = 1000;
 
+/** An answer that takes longer never comes: delivered once more it still happens once, ms. */
+const ANSWERED = 8000;
+
 /** What is wrong with a deed itself; anything else, such as having to sign in again, waits. */
 const REFUSED = [400, 404, 409, 422];
 
@@ -17,7 +20,7 @@ export type Doing = Omit<Act, 'id' | 'agoMs' | 'who'>;
  * What is done at this screen: kept by the browser first, then delivered one by one in order. What
  * the server refuses is told and not tried again; what does not reach it waits.
  */
-export function useActs(run: string, who: string) {
+export function useActs(run: string, who: string, answered = ANSWERED) {
   const queries = useQueryClient();
   const [waiting, setWaiting] = useState<KeptAct[]>([]);
   const [refused, setRefused] = useState<string | null>(null);
@@ -29,7 +32,13 @@ export function useActs(run: string, who: string) {
     }
     sending.current = true;
     try {
-      for (let all = await actStore.of(run); all.length > 0; all = await actStore.of(run)) {
+      for (;;) {
+        const all = await actStore.of(run);
+        // another page of this browser delivers too: what it delivered waits here no longer
+        setWaiting((was) => {
+          const still = was.filter((w) => all.some((a) => a.number === w.number));
+          return still.length === was.length ? was : still;
+        });
         const first = all[0];
         if (first?.number === undefined) {
           return;
@@ -39,6 +48,7 @@ export function useActs(run: string, who: string) {
             client.POST('/api/runs/{id}/acts', {
               params: { path: { id: run } },
               body: { ...first.act, agoMs: Math.max(0, Date.now() - first.at) },
+              signal: AbortSignal.timeout(answered),
             }),
           );
           queries.setQueryData(runQuery(run).queryKey, now);
@@ -51,12 +61,11 @@ export function useActs(run: string, who: string) {
           setRefused(`${first.text}: ${e.message}`);
         }
         await actStore.remove(first.number);
-        setWaiting(await actStore.of(run));
       }
     } finally {
       sending.current = false;
     }
-  }, [queries, run]);
+  }, [queries, run, answered]);
 
   const act = useCallback(
     async (doing: Doing, text: string) => {

@@ -4,6 +4,9 @@ import type { RunLive } from '../api/client';
 /** So long without a word the server is lost, ms. */
 const LOST = 3500;
 
+/** A stream without a word for so long hangs, though nobody says so: it is opened anew, ms. */
+const SILENT = 8000;
+
 /** Until it is opened again, ms. */
 const AGAIN = 1000;
 
@@ -11,15 +14,17 @@ const AGAIN = 1000;
 const CLOSED = 2;
 
 /** What changes at every moment, and the time by the server's clock. */
-export function useLive(id: string) {
+export function useLive(id: string, silent = SILENT) {
   const [live, setLive] = useState<RunLive | null>(null);
   const [lost, setLost] = useState(false);
   const heard = useRef({ at: 0, server: 0, speed: 1 });
   useEffect(() => {
     heard.current.at = performance.now();
     let source: EventSource;
+    let opened = 0;
     let again: ReturnType<typeof setTimeout> | undefined;
     const open = () => {
+      opened = performance.now();
       source = new EventSource(`/api/runs/${id}/live`);
       source.addEventListener('message', (e: MessageEvent<string>) => {
         const now = JSON.parse(e.data) as RunLive;
@@ -42,13 +47,18 @@ export function useLive(id: string) {
       if (performance.now() - heard.current.at > LOST) {
         setLost(true);
       }
+      if (performance.now() - Math.max(heard.current.at, opened) > silent) {
+        clearTimeout(again);
+        source.close();
+        open();
+      }
     }, 500);
     return () => {
       clearInterval(watch);
       clearTimeout(again);
       source.close();
     };
-  }, [id]);
+  }, [id, silent]);
   return { live, lost, heard };
 }
 

@@ -7,7 +7,6 @@ import ungula.core.cast.Made;
 import ungula.core.cast.Made.Result;
 import ungula.core.log.LogLine.Kind;
 import ungula.core.quantity.Mass;
-import ungula.core.quantity.Share;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.Mix;
 import ungula.core.rubber.Parts;
@@ -55,8 +54,8 @@ public final class HandLog {
       double second = asked > 0 ? mixed.secondG() / asked - 1 : 0;
       off =
           Math.abs(second) > Mix.TOLERANCE
-              ? beyond(second, " of the second part than the ratio asks for")
-              : Math.abs(first) > Mix.TOLERANCE ? beyond(first, " than planned") : "";
+              ? LogLine.beyond(second, " of the second part than the ratio asks for")
+              : Math.abs(first) > Mix.TOLERANCE ? LogLine.beyond(first, " than planned") : "";
     }
     return new LogLine(
         at,
@@ -69,10 +68,6 @@ public final class HandLog {
         off,
         "",
         "");
-  }
-
-  private static String beyond(double share, String what) {
-    return Share.format(Math.abs(share), 1) + (share > 0 ? " more" : " less") + what;
   }
 
   private static String both(Parts p, Units units) {

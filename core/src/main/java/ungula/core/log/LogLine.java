@@ -1,6 +1,7 @@
 package ungula.core.log;
 
 import java.time.Instant;
+import ungula.core.quantity.Share;
 
 /**
  * One thing that happened in a job, with what was planned of it beside it.
@@ -48,6 +49,11 @@ public record LogLine(
   /** Whether it went otherwise than it should. */
   public boolean differs() {
     return !off.isEmpty() && struck.isEmpty();
+  }
+
+  /** What is more or less than it should be, a share: "3.5 % more than planned". */
+  static String beyond(double share, String than) {
+    return Share.format(Math.abs(share), 1) + (share > 0 ? " more" : " less") + than;
   }
 
   /** The same, as it does not count. */

@@ -187,9 +187,7 @@ public final class RunLog {
     weighed(w);
     String off =
         Math.abs(share) > b.tolerance()
-            ? Share.format(Math.abs(share), 1)
-                + (share > 0 ? " more" : " less")
-                + (what.equals(one) ? " than planned" : " than the ratio asks for")
+            ? LogLine.beyond(share, what.equals(one) ? " than planned" : " than the ratio asks for")
             : "";
     return line(
         w,

@@ -81,12 +81,12 @@ class RunPlans {
 
   PlanChanges changes(Going g) {
     Jobs.Job job = jobs.find(g.jobId);
+    if (!job.plan().steps().whole()) {
+      return new PlanChanges(List.of(), false, "", List.of());
+    }
+    RunPlan now = freezing.of(job, g.bench.plan().casts());
     synchronized (g) {
       RunPlan begun = g.bench.plan();
-      if (!job.plan().steps().whole()) {
-        return new PlanChanges(List.of(), false, "", List.of());
-      }
-      RunPlan now = freezing.of(job, begun.casts());
       try {
         List<String> says = Replanned.says(begun, g.bench.goneOn(now));
         return new PlanChanges(says, !says.isEmpty(), "", g.bench.finishedAsBegun(now));
