@@ -51,7 +51,8 @@ export type WordKey =
   | JobWord
   | components['schemas']['ProductWord']
   | components['schemas']['LotWord']
-  | components['schemas']['WorkshopWord'];
+  | components['schemas']['WorkshopWord']
+  | components['schemas']['MouldWord'];
 export type JobFigure = keyof Job['figures'];
 
 /** The word of a key the server names. */

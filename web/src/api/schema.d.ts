@@ -1316,6 +1316,86 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/moulds': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['moulds'];
+    put?: never;
+    post: operations['addMould'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/moulds/table.csv': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['mouldsCsv'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/moulds/{code}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['mould'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/moulds/{code}/edits': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['editMould'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/moulds/{code}/retired': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['retireMould'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/products': {
     parameters: {
       query?: never;
@@ -2736,6 +2816,7 @@ export interface components {
       | 'master.source'
       | 'master.unitMm'
       | 'master.way'
+      | 'master.where'
       | 'mould.backMm'
       | 'mould.filling'
       | 'mould.fixing'
@@ -2972,20 +3053,86 @@ export interface components {
       name: string;
       size: string;
     };
+    MouldEdits: {
+      edits: components['schemas']['Edit'][];
+      who?: string;
+    };
     MouldGave: {
       /** Format: int32 */
       casts: number;
+      code: string;
       filled: number[];
       /** Format: int32 */
       gives: number;
       /** Format: int32 */
       mould: number;
     };
+    MouldList: {
+      counts: {
+        [key: string]: number;
+      };
+      /** Format: int32 */
+      found: number;
+      moulds: components['schemas']['MouldListed'][];
+    };
+    MouldListed: {
+      anew: string;
+      code: string;
+      /** @enum {string} */
+      condition: 'GOOD' | 'WORN' | 'TORN' | 'LOOK';
+      /** Format: int32 */
+      gave: number;
+      gives: string;
+      job?: string;
+      made: string;
+      /** Format: int32 */
+      number: number;
+      of: string;
+      place: string;
+      rubber: string;
+      used: string;
+      /** @enum {string} */
+      wear: 'UNKNOWN' | 'FINE' | 'SOON' | 'OVER';
+      why: string;
+    };
+    MouldResponse: {
+      aged: string;
+      left: string;
+      master: string;
+      mould: components['schemas']['MouldListed'];
+      pace: string;
+      retired?: string;
+      run?: string;
+      said: components['schemas']['MouldSaid'][];
+      words: {
+        [key in Numbered<components['schemas']['MouldWord']>]?: components['schemas']['State'];
+      };
+      worn: string;
+    };
+    MouldSaid: {
+      at: string;
+      said: string;
+      what: string;
+      who: string;
+    };
     MouldView: {
       id: string;
       name: string;
       volume: components['schemas']['Figure'];
     };
+    /** @enum {string} */
+    MouldWord:
+      | 'condition'
+      | 'expects'
+      | 'gaveBefore'
+      | 'jacket'
+      | 'lasts'
+      | 'lot'
+      | 'made'
+      | 'note'
+      | 'of'
+      | 'place'
+      | 'rubber';
     NewDevice: {
       address: string;
       /** @enum {string} */
@@ -3013,6 +3160,10 @@ export interface components {
       /** Format: int32 */
       batch: number;
       hardener?: string;
+    };
+    NewMould: {
+      job?: string;
+      of?: string;
     };
     NewProduct: {
       copyOf?: string;
@@ -3254,6 +3405,10 @@ export interface components {
       down: boolean;
       edit: string;
       facing: string;
+    };
+    Retiring: {
+      who?: string;
+      why: string;
     };
     RingView: {
       /** Format: int64 */
@@ -3731,6 +3886,10 @@ export interface components {
       | 'hours.week.TUESDAY'
       | 'hours.week.WEDNESDAY'
       | 'hours.zone'
+      | 'keeps.addition'
+      | 'keeps.condensation'
+      | 'keeps.latex'
+      | 'keeps.urethane'
       | 'lives.APPLIANCE.addition'
       | 'lives.APPLIANCE.condensation'
       | 'lives.APPLIANCE.latex'
@@ -6112,6 +6271,148 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['MixNow'];
+        };
+      };
+    };
+  };
+  moulds: {
+    parameters: {
+      query?: {
+        q?: string;
+        which?: 'IN_USE' | 'WEARING' | 'RETIRED';
+        from?: number;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['MouldList'];
+        };
+      };
+    };
+  };
+  addMould: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['NewMould'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['MouldResponse'];
+        };
+      };
+    };
+  };
+  mouldsCsv: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'text/csv;charset=UTF-8': string;
+        };
+      };
+    };
+  };
+  mould: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        code: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['MouldResponse'];
+        };
+      };
+    };
+  };
+  editMould: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        code: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['MouldEdits'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['MouldResponse'];
+        };
+      };
+    };
+  };
+  retireMould: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        code: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['Retiring'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['MouldResponse'];
         };
       };
     };

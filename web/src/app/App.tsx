@@ -14,6 +14,10 @@ const ExercisesPage = lazy(async () => ({
 const HelpPage = lazy(async () => ({ default: (await import('../help/HelpPage')).HelpPage }));
 const JobPage = lazy(async () => ({ default: (await import('../job/JobPage')).JobPage }));
 const MixPage = lazy(async () => ({ default: (await import('../rubber/MixPage')).MixPage }));
+const MouldPage = lazy(async () => ({ default: (await import('../mould/MouldPage')).MouldPage }));
+const MouldsPage = lazy(async () => ({
+  default: (await import('../mould/MouldsPage')).MouldsPage,
+}));
 const ProposalPage = lazy(async () => ({
   default: (await import('../job/proposal/ProposalPage')).ProposalPage,
 }));
@@ -49,6 +53,8 @@ export function App() {
             <Route path="/rubber/:product" element={<RubberPage />} />
             <Route path="/shopping" element={<ShoppingPage />} />
             <Route path="/together" element={<TogetherPage />} />
+            <Route path="/moulds" element={<MouldsPage />} />
+            <Route path="/moulds/:code" element={<MouldPage />} />
             <Route path="/mix" element={<MixPage />} />
             <Route path="/workshop" element={<WorkshopPage />} />
             <Route path="/exercises" element={<ExercisesPage />} />

@@ -13,6 +13,7 @@ export function PageHead() {
           Shelf
         </NavLink>
         <NavLink to="/days">Days</NavLink>
+        <NavLink to="/moulds">Moulds</NavLink>
         <NavLink to="/rubber">Rubber</NavLink>
         <NavLink to="/mix">Mix now</NavLink>
         <NavLink to="/workshop">Workshop</NavLink>

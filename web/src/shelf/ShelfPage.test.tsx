@@ -25,6 +25,12 @@ const JOB = {
   note: '',
 };
 
+const WEARING = {
+  found: 1,
+  counts: {},
+  moulds: [{ code: 'K7Q2M', of: 'Bell', condition: 'GOOD', anew: '3 May 2027', wear: 'SOON' }],
+};
+
 function show(answer: (path: string) => Response) {
   vi.stubGlobal('fetch', (request: Request) => {
     const { pathname } = new URL(request.url);
@@ -35,7 +41,9 @@ function show(answer: (path: string) => Response) {
           ? Response.json({ products: [], missing: [] })
           : pathname === '/api/runs'
             ? Response.json([])
-            : answer(pathname),
+            : pathname === '/api/moulds'
+              ? Response.json(WEARING)
+              : answer(pathname),
     );
   });
   const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
@@ -57,6 +65,10 @@ test('a job that cannot be read says so on its card, the others stand as they ar
   show(() => Response.json({ workshop: 'Ours', demo: false, jobs }));
   const entries = await screen.findAllByRole('listitem');
   const [tile, bell, knot] = entries.map((e) => within(e));
+  screen.getByText(/Moulds wearing out/);
+  expect(screen.getByRole('link', { name: 'Bell, K7Q2M' }).getAttribute('href')).toBe(
+    '/moulds/K7Q2M',
+  );
   tile?.getByText('Weigh 250 g + 25 g');
   bell?.getByText(/bell.stl” is missing/);
   expect(bell?.queryByText(/Weigh/)).toBeNull();
@@ -100,7 +112,7 @@ test('a model begins a job that is called as its file is', async () => {
     return Response.json(
       pathname === '/api/shelf'
         ? { workshop: 'Ours', unnamed: false, demo: false, jobs: [] }
-        : { products: [], initials: 'AB', missing: [] },
+        : { products: [], initials: 'AB', missing: [], found: 0 },
     );
   });
   render(
@@ -133,7 +145,7 @@ test('the workshop is asked its name until it is said', async () => {
     return Response.json(
       pathname === '/api/shelf'
         ? { workshop: unnamed ? 'My workshop' : 'Quayside', unnamed, demo: false, jobs: [] }
-        : { version: 3, products: [], initials: 'AB', missing: [] },
+        : { version: 3, products: [], initials: 'AB', missing: [], found: 0 },
     );
   });
   render(

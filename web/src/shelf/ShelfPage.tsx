@@ -8,6 +8,7 @@ import { PageHead } from '../app/PageHead';
 import { useTitle } from '../app/useTitle';
 import { handOver } from '../job/master/handedOver';
 import { ModelChooser } from '../job/master/ModelChooser';
+import { mouldsQuery } from '../mould/mouldQueries';
 import { Running } from '../run/Running';
 import { stockQuery } from '../rubber/productsQuery';
 import { Notice } from '../ui/Notice';
@@ -132,6 +133,7 @@ export function ShelfPage() {
           </p>
         )}
         <LowStock />
+        <Wearing />
         {gone && (
           <Notice
             said
@@ -234,6 +236,32 @@ const jobName = (file: string) =>
     .replace(/\.[^.]*$/, '')
     .trim()
     .slice(0, 120) || file;
+
+/** Moulds that have to be made anew soon. */
+function Wearing() {
+  const { data: list, error, refetch } = useQuery(mouldsQuery('', 'WEARING', 0));
+  if (error) {
+    return <NotRead what="The moulds" error={error} again={refetch} />;
+  }
+  if (!list || list.found === 0) {
+    return null;
+  }
+  return (
+    <p className="small lowstock">
+      Moulds wearing out:{' '}
+      {list.moulds.slice(0, 3).map((m, i) => (
+        <span key={m.code}>
+          {i > 0 && '; '}
+          <Link to={`/moulds/${m.code}`}>
+            {m.of}, {m.code}
+          </Link>
+          {m.anew && m.condition === 'GOOD' ? `, by ${m.anew}` : ''}
+        </span>
+      ))}
+      . <Link to="/moulds?which=WEARING">All {list.found > 3 && list.found}</Link>
+    </p>
+  );
+}
 
 /** What runs low on the rubber shelf, or is over its date. */
 function LowStock() {

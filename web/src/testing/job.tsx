@@ -26,7 +26,7 @@ export function figures<K extends string>(shown: { [key in K]?: string }) {
   ) as { [key in K]?: Figure };
 }
 
-type Lists = 'JobWord' | 'ProductWord' | 'LotWord' | 'WorkshopWord';
+type Lists = 'JobWord' | 'ProductWord' | 'LotWord' | 'WorkshopWord' | 'MouldWord';
 
 /** All words of a list of the contract: those named stand as given, all others are open. */
 export function words<L extends Lists>(

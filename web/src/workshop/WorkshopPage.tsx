@@ -201,6 +201,14 @@ export function WorkshopPage() {
                     ))}
                   </tr>
                 ))}
+                <tr>
+                  <td>However often it is used, it keeps</td>
+                  {LASTING.map(([of, name]) => (
+                    <td key={of} data-label={name}>
+                      <Word k={`keeps.${of}`} />
+                    </td>
+                  ))}
+                </tr>
               </tbody>
             </table>
           </WordContext.Provider>

@@ -28,7 +28,8 @@ export function AtTheBench({ job, print }: { job: Job; print: (sheet: string) =>
     },
   });
   const moulds = made?.moulds.map((m) => m.mould) ?? [1];
-  const filled = made?.moulds.find((m) => m.mould === first)?.filled ?? [first];
+  const from = moulds.includes(first) ? first : (moulds[0] ?? first);
+  const filled = made?.moulds.find((m) => m.mould === from)?.filled ?? [from];
   const going = runs?.filter((r) => r.ended === undefined && r.moulds.length > 0) ?? [];
   return (
     <div className="part">
@@ -51,7 +52,7 @@ export function AtTheBench({ job, print }: { job: Job; print: (sheet: string) =>
         {moulds.length > 1 && (
           <label>
             {filled.length > 1 ? 'begin with mould' : 'in mould'}{' '}
-            <select value={first} onChange={(e) => setFirst(Number(e.target.value))}>
+            <select value={from} onChange={(e) => setFirst(Number(e.target.value))}>
               {moulds.map((m) => (
                 <option key={m} value={m}>
                   {m}

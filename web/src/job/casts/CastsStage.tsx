@@ -35,9 +35,8 @@ export function CastsStage({ job, showPlace, print }: Props) {
           Wanted: <Word k="cast.wanted" after="," /> from <Word k="rubber.moulds" after="." /> One
           mix fills <Word k="cast.series.perMix" after="." /> <Word k="cast.series.scrapPct" /> are
           no good, and times vary by <Word k="cast.series.spreadPct" after="." /> Where it has to be
-          released, that is done again after <Word k="cast.series.releaseEvery" after="." /> Casts
-          the first mould gave before: <Word k="cast.series.gaveBefore" after="." /> Filled again
-          within half an hour, a mould is warm, and a cast is out of it after{' '}
+          released, that is done again after <Word k="cast.series.releaseEvery" after="." /> Filled
+          again within half an hour, a mould is warm, and a cast is out of it after{' '}
           <Word k="cast.series.warmMin" after="." /> What is left in the cup: small moulds kept
           ready take <Word k="cast.series.spareMm3" after="." /> Margin on what one costs:{' '}
           <Word k="cast.series.marginPct" after="." />

@@ -36,8 +36,8 @@ function server(casts: object[], lastG = '') {
     scrap: 0,
     cleanings: 0,
     moulds: [
-      { mould: 1, casts: casts.length, gives: 40 },
-      { mould: 2, casts: 0, gives: 40 },
+      { mould: 1, casts: casts.length, gives: 40, code: 'K7Q2M' },
+      { mould: 2, casts: 0, gives: 40, code: '' },
     ],
     casts,
     lastG,
@@ -55,7 +55,7 @@ test('a cast is counted by one key, one that is no good with its reason', async 
   const sent = server([CAST]);
   const { reads, user } = drawn(job({}), <MadePart job={job({})} showPlace={() => undefined} />);
   await screen.findByText(/1 to use; 0 scrap/);
-  expect(reads()).toContain('Mould 1 gave 1 of about 40.');
+  expect(reads()).toContain('Mould 1 (K7Q2M) gave 1 of about 40.');
   expect(reads()).toContain('1: good · mould 1 · 66.5 g · Mon 1 Mar 7:00 · MB');
   await user.selectOptions(screen.getByLabelText(/out of mould/), '2');
   await user.type(screen.getByLabelText(/weighs/), '67 g');

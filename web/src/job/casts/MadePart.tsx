@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import { Link } from 'react-router-dom';
 import { client, unwrap, type CastsMade, type Job } from '../../api/client';
 import { newId } from '../../run/newId';
 import { Reason } from '../../run/Reason';
@@ -8,6 +9,7 @@ import { USUALLY } from '../../run/results';
 import { useScreen } from '../../run/useScreen';
 import { Notice } from '../../ui/Notice';
 import { NotRead } from '../../ui/NotRead';
+import { Word } from '../../ui/Word';
 import { useWords } from '../../ui/words';
 import { madeQuery } from '../jobQueries';
 
@@ -42,7 +44,9 @@ export function MadePart({
   const { data: made, error, refetch } = useQuery(madeQuery(job.id));
   const { write } = useWords();
   const { who } = useScreen();
-  const [mould, setMould] = useState(1);
+  const [picked, setMould] = useState(1);
+  const at = made?.moulds.find((m) => m.mould === picked) ?? made?.moulds[0];
+  const mould = at?.mould ?? picked;
   const [mass, setMass] = useState('');
   const [asked, setAsked] = useState<Asked | null>(null);
   // what was perhaps delivered is the same deed when it is pressed again
@@ -75,7 +79,6 @@ export function MadePart({
     const again = failed.current?.what === JSON.stringify(what) ? failed.current.id : newId();
     record.mutate({ ...what, id: again });
   };
-  const at = made?.moulds.find((m) => m.mould === mould);
   return (
     <div className="part">
       <h2>Made so far</h2>
@@ -86,10 +89,19 @@ export function MadePart({
             {made.usable === 0 && made.scrap === 0
               ? 'None yet.'
               : `${made.usable} to use${made.repair > 0 ? `, ${made.repair} of them to repair` : ''}; ${made.scrap} scrap${made.cleanings > 0 ? `, ${made.cleanings} as clean-out` : ''}.`}{' '}
-            {at && at.casts > 0 && (
+            {at && at.code !== '' && (
               <>
-                {made.moulds.length > 1 ? `Mould ${at.mould}` : 'The mould'} gave {at.casts}
+                {made.moulds.length > 1 ? `Mould ${at.mould}` : 'The mould'} (
+                <Link to={`/moulds/${at.code}`} className="code">
+                  {at.code}
+                </Link>
+                ) gave {at.casts}
                 {at.gives > 0 && ` of about ${at.gives}`}.
+              </>
+            )}
+            {at?.mould === 1 && at.code === '' && (
+              <>
+                Casts the mould gave before: <Word k="cast.series.gaveBefore" after="." />
               </>
             )}
           </p>

@@ -39,7 +39,7 @@ export function LogStage({ job }: { job: Job }) {
                 ? 'One thing went otherwise than planned.'
                 : `${log.differences} things went otherwise than planned.`}
           </p>
-          <div className="logkinds" role="group" aria-label="Show">
+          <div className="kinds" role="group" aria-label="Show">
             {(
               [
                 ['ALL', 'all'],

@@ -64,7 +64,8 @@ export function MasterStage({ job, desk, choose, chooseBeside, paint, setPaint }
           </>
         )}
         ; {copies ? 'weight of one' : 'weight'}: <Word k="master.massG" after="." /> A test patch of
-        the rubber on it: <Word k="master.patch" after="." />
+        the rubber on it: <Word k="master.patch" after="." /> Where it is now:{' '}
+        <Word k="master.where" after="." />
       </p>
       {source === 'FILE' && <ModelFile job={job} choose={choose} chooseBeside={chooseBeside} />}
       {source === 'SOLID' && <SolidSentence job={job} />}

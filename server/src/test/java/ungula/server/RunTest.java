@@ -127,13 +127,34 @@ public class RunTest extends OnServer {
     assertEquals(run(run).get("batches").get(0).get("level").get("verdict").asString(), "WITHIN");
     JsonNode end = until(run, t -> false);
     assertEquals(end.get("done").asInt(), end.get("tasks").size());
+    JsonNode mould = moulds(job).get(0);
+    assertEquals(
+        server.get("/api/moulds/" + mould.get("code").asString()).body().get("run").asString(),
+        run);
+    assertFalse(mould.get("made").asString().isEmpty());
     assertTrue(end.get("entries").toString().contains("MB"));
     server.post("/api/runs/" + run + "/ended?ended=true", "");
     assertTrue(run(run).has("ended"));
+    // made before moulds were kept, it is known after the start; and only once
+    server.sql("DELETE FROM mould");
+    server.restart();
+    assertEquals(moulds(job).size(), 1);
+    server.restart();
+    assertEquals(moulds(job).size(), 1);
     assertEquals(act(run, "FOAM", "foam", "RISES").status(), 409, "it is ended");
     assertEquals(act(run, "CORRECT", "number", 1, "why", "seen later").status(), 200);
     assertFalse(server.get("/api/runs").body().toString().contains(run));
     assertTrue(server.get("/api/jobs/" + job + "/runs").body().toString().contains(run));
+  }
+
+  private List<JsonNode> moulds(String job) throws Exception {
+    List<JsonNode> its = new ArrayList<>();
+    for (JsonNode m : server.get("/api/moulds").body().get("moulds")) {
+      if (m.get("job").asString().equals(job)) {
+        its.add(m);
+      }
+    }
+    return its;
   }
 
   private double usable() throws Exception {

@@ -27,11 +27,15 @@ public record CastSeries(
     Double warmMin,
     Double spareMm3) {
 
-  /** Moulds that one mix fills, from one of so many on; after the last it begins again. */
-  public List<Integer> filled(int first, int moulds) {
-    return IntStream.range(0, Math.min(perMix, moulds))
-        .map(i -> (first - 1 + i) % moulds + 1)
-        .boxed()
+  /**
+   * Moulds that one mix fills, from one of them on; after the last it begins again.
+   *
+   * @param moulds there are, by number
+   */
+  public List<Integer> filled(int first, List<Integer> moulds) {
+    int from = Math.max(0, moulds.indexOf(first));
+    return IntStream.range(from, from + Math.min(perMix, moulds.size()))
+        .mapToObj(i -> moulds.get(i % moulds.size()))
         .toList();
   }
 

@@ -69,28 +69,43 @@ public record CastRun(
         : Optional.empty();
   }
 
+  /** What is still to be cast, from moulds that were all made for it and never retired. */
+  public static CastRun of(JobPlan job, Made made, long now) {
+    Integer before = job.plan().choices().cast().series().gaveBefore();
+    List<Integer> gave =
+        IntStream.rangeClosed(1, moulds(job))
+            .mapToObj(m -> made.of(m) + (m == 1 && before != null ? before : 0))
+            .toList();
+    return of(job, made, gave, now);
+  }
+
+  /** That a job makes. */
+  private static int moulds(JobPlan job) {
+    Integer moulds = job.plan().choices().rubber().moulds();
+    return moulds == null ? 1 : moulds;
+  }
+
   /**
    * What is still to be cast.
    *
-   * @param made so far: each mould has given what it gave
+   * @param made so far
+   * @param gave casts that each of the moulds gave which are cast from now
    * @param now second of the epoch: what is left begins no sooner
    * @throws IllegalArgumentException when it cannot be done in the workshop's hours
    */
-  public static CastRun of(JobPlan job, Made made, long now) {
+  public static CastRun of(JobPlan job, Made made, List<Integer> gave, long now) {
     Plan plan = job.plan();
     Workshop w = plan.workshop();
     LifePart life = plan.life().orElseThrow();
     CastSeries series = plan.choices().cast().series();
-    Integer moulds = plan.choices().rubber().moulds();
     int usable = made.usable();
     int left = Math.max(1, plan.choices().cast().wanted() - usable);
     int pours = (int) Math.ceil((double) left / life.castsOfAPour());
     CastTimes times = CastTimes.of(job.steps());
-    int many = moulds == null ? 1 : moulds;
     Order order =
         new Order(
             pours,
-            many,
+            moulds(job),
             times.pourMin(),
             times.cureMin(),
             times.demouldMin(),
@@ -101,7 +116,7 @@ public record CastRun(
             (int) life.pours(),
             job.steps().openMin(),
             inPot(plan),
-            worn(made, series, many, life),
+            worn(gave, life),
             series.warmMin() == null ? null : Math.min(series.warmMin(), times.cureMin()));
     // what was cast was cast in a mould that is open
     long start = usable > 0 ? now : Math.max(now, job.steps().open());
@@ -128,13 +143,8 @@ public record CastRun(
 
   private static final double MOST_SCRAP = 0.9;
 
-  private static List<Integer> worn(Made made, CastSeries series, int moulds, LifePart life) {
-    int before = series.gaveBefore() == null ? 0 : series.gaveBefore();
-    return IntStream.rangeClosed(1, moulds)
-        .map(m -> made.of(m) / life.castsOfAPour() + (m == 1 ? before : 0))
-        .map(gave -> sinceNew(gave, (int) life.pours()))
-        .boxed()
-        .toList();
+  private static List<Integer> worn(List<Integer> gave, LifePart life) {
+    return gave.stream().map(g -> sinceNew(g / life.castsOfAPour(), (int) life.pours())).toList();
   }
 
   /** What gave more than a mould lasts was made anew meanwhile. */

@@ -3,6 +3,7 @@ package ungula.core.record;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import ungula.core.choice.BoxChoice;
@@ -26,19 +27,22 @@ import ungula.core.sentence.WordBook.Edit;
 public record Recorded(Master master, Rubber rubber) {
 
   public static final Recorded NOTHING =
-      new Recorded(new Master(Patch.NONE), new Rubber(null, null, null));
+      new Recorded(new Master(Patch.NONE, null), new Rubber(null, null, null));
 
   private static final double LARGEST_G = 1e8;
 
   private static final String MOULD = "rubber.mouldG";
 
+  private static final String WHERE = "master.where";
+
   /** Keys of all its words. */
   public static final List<String> WORDS =
-      List.of("master.patch", "rubber.firstG", "rubber.secondG", MOULD);
+      List.of("master.patch", WHERE, "rubber.firstG", "rubber.secondG", MOULD);
 
   private static final WordBook<Recorded> BOOK =
       new WordBook<Recorded>()
           .word("master.patch", "test patch of the rubber on it", Kind.choice(Patch.class))
+          .open(WHERE, "where the master is", Kind.text(80), "nobody said where")
           .open("rubber.firstG", "really poured of the first part", Kind.mass(LARGEST_G), "not yet")
           .open(
               "rubber.secondG", "really poured of the second part", Kind.mass(LARGEST_G), "not yet")
@@ -46,8 +50,9 @@ public record Recorded(Master master, Rubber rubber) {
 
   /**
    * @param patch how a patch of the rubber came out on it
+   * @param where it is; null when nobody said
    */
-  public record Master(Patch patch) {}
+  public record Master(Patch patch, String where) {}
 
   /**
    * @param firstG what was really poured of the first part; null before
@@ -62,11 +67,14 @@ public record Recorded(Master master, Rubber rubber) {
   }
 
   /**
-   * What a record of a word holds for: a patch for one rubber on one surface, what a mould weighs
-   * for one rubber round one master in one mould, the rest for one rubber. With other choices it is
-   * not forgotten, but says nothing.
+   * What a record of a word holds for: where a master is for its job, a patch for one rubber on one
+   * surface, what a mould weighs for one rubber round one master in one mould, the rest for one
+   * rubber. With other choices it is not forgotten, but says nothing.
    */
   public static String about(String word, Choices c) {
+    if (word.equals(WHERE)) {
+      return "";
+    }
     String product = c.rubber().product();
     if (word.startsWith("master.")) {
       return Choices.fingerprint(c.master().material(), c.master().preparation(), product);
@@ -140,6 +148,7 @@ public record Recorded(Master master, Rubber rubber) {
   private String said(String word) {
     return switch (word) {
       case "master.patch" -> master.patch.name();
+      case WHERE -> Objects.requireNonNullElse(master.where, "");
       case "rubber.firstG" -> grams(rubber.firstG);
       case "rubber.secondG" -> grams(rubber.secondG);
       case MOULD -> grams(rubber.mouldG);

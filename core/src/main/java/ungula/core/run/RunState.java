@@ -323,6 +323,25 @@ public final class RunState {
     return wait.kind() == Kind.WAIT && over(wait).filter(end -> !end.isAfter(now)).isPresent();
   }
 
+  /**
+   * When the last of the work was done; empty while some is open, or where nothing was mixed. Waits
+   * after it count no more.
+   */
+  public Optional<Instant> finished() {
+    List<Task> work = plan.tasks().stream().filter(t -> t.kind() != Kind.WAIT).toList();
+    boolean mixed =
+        plan.batches().isEmpty()
+            || batches.values().stream().anyMatch(p -> !skipped(p.batch().weigh()));
+    if (work.stream().anyMatch(this::open) || !mixed) {
+      return Optional.empty();
+    }
+    return work.stream().flatMap(t -> ended(t).stream()).map(Ended::at).max(Instant::compareTo);
+  }
+
+  private boolean skipped(String task) {
+    return ended.containsKey(task) && ended.get(task).skipped();
+  }
+
   /** What is to be done next: work before waits; empty when all is done. */
   public Optional<Task> next(Instant now) {
     List<Task> ready = ready(now);

@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import ungula.core.contact.CastingMaterial;
 import ungula.core.contact.MouldLife;
 import ungula.core.contact.Releases;
+import ungula.core.contact.RubberAge;
 import ungula.core.days.Moments;
 import ungula.core.fit.Pot;
 import ungula.core.mould.SheetStock;
@@ -45,6 +46,7 @@ import ungula.core.sentence.WordBook.Edit;
  * @param costs besides rubber and box
  * @param releases what is released before rubber goes on
  * @param lives casts a mould gives, by what is cast
+ * @param keeps how long its moulds keep
  * @param rates of work by hand, minutes
  * @param hours of work
  * @param roomAssumed whether nobody has said how warm the room is; null is said
@@ -68,6 +70,7 @@ public record Workshop(
     Costs costs,
     Releases releases,
     Map<CastingMaterial, MouldLife> lives,
+    RubberAge keeps,
     Map<Rate, Double> rates,
     WorkHours hours,
     Boolean roomAssumed,
@@ -84,6 +87,7 @@ public record Workshop(
       every.put(cast, life == null ? MouldLife.usual(cast) : life);
     }
     lives = Collections.unmodifiableMap(every);
+    keeps = keeps == null ? RubberAge.USUAL : keeps;
     Map<Rate, Double> work = new EnumMap<>(Rate.class);
     for (Rate rate : Rate.values()) {
       Double own = rates == null ? null : rates.get(rate);
@@ -258,6 +262,7 @@ public record Workshop(
         costs,
         releases,
         lives,
+        keeps,
         rates,
         other,
         ofRoom,
@@ -293,6 +298,7 @@ public record Workshop(
           Costs.UNCOUNTED,
           Releases.RUBBER_ONLY,
           Map.of(),
+          RubberAge.USUAL,
           Map.of(),
           WorkHours.USUAL,
           true,
@@ -363,6 +369,12 @@ public record Workshop(
             "casts of " + cast.text() + " in " + rubber.getName(),
             Kind.count("", "", 0, 100_000));
       }
+    }
+    for (RecordComponent rubber : RubberAge.class.getRecordComponents()) {
+      words.word(
+          "keeps." + rubber.getName(),
+          "years a mould of " + rubber.getName() + " keeps",
+          Kind.plain("years", 0.1, 100, 1));
     }
     for (Rate rate : Rate.values()) {
       String per = rate.per().isEmpty() ? "" : ", " + rate.per();

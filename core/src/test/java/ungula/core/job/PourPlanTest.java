@@ -70,6 +70,7 @@ public class PourPlanTest {
         d.costs(),
         d.releases(),
         d.lives(),
+        d.keeps(),
         d.rates(),
         d.hours(),
         false,

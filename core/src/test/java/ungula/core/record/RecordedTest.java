@@ -30,6 +30,7 @@ public class RecordedTest {
     for (String[] e :
         new String[][] {
           {"master.patch", "TACKY"},
+          {"master.where", "in the store, shelf 4"},
           {"rubber.firstG", "1.2064 kg"},
           {"rubber.secondG", "120.6 g"},
           {"rubber.mouldG", "2 lb"}
@@ -68,6 +69,16 @@ public class RecordedTest {
     }
     assertEquals(Recorded.NOTHING.states(Units.METRIC).size(), Recorded.WORDS.size());
     assertFalse(Recorded.has("rubber.first"));
+  }
+
+  /** A master lies where it lies, whatever is decided. */
+  @Test
+  public void whereAMasterIsHoldsForItsJob() {
+    Choices c = Choices.fresh(Units.METRIC);
+    Choices wood = ChoiceWords.edit(c, List.of(Edit.of("master.material", "WOOD")), null);
+    String about = Recorded.about("master.where", c);
+    assertTrue(Recorded.counts("master.where", about, wood));
+    assertFalse(Recorded.counts("master.patch", Recorded.about("master.patch", c), wood));
   }
 
   /** What was weighed is of one rubber, whatever it is poured round. */

@@ -28,6 +28,7 @@ import ungula.core.plan.AmountPart;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Timespan;
 import ungula.server.job.Jobs;
+import ungula.server.mould.Moulds;
 import ungula.server.stock.Stocks;
 
 /** When a job's casts are done. */
@@ -43,13 +44,16 @@ class CastController {
 
   private final Jobs jobs;
   private final CastsMade made;
+  private final Moulds moulds;
   private final Factors factors;
   private final Stocks stocks;
   private final Clock clock;
 
-  CastController(Jobs jobs, CastsMade made, Factors factors, Stocks stocks, Clock clock) {
+  CastController(
+      Jobs jobs, CastsMade made, Moulds moulds, Factors factors, Stocks stocks, Clock clock) {
     this.jobs = jobs;
     this.made = made;
+    this.moulds = moulds;
     this.factors = factors;
     this.stocks = stocks;
     this.clock = clock;
@@ -168,7 +172,11 @@ class CastController {
       if (so.usable() >= job.choices().cast().wanted()) {
         return without(job, "All casts that are wanted are made.");
       }
-      return view(job, CastRun.of(job.plan(), so, clock.instant().getEpochSecond()));
+      Integer chosen = job.choices().rubber().moulds();
+      int many = chosen == null ? 1 : chosen;
+      List<Integer> gave =
+          moulds.standing(id, many).stream().limit(many).map(Moulds.Standing::gave).toList();
+      return view(job, CastRun.of(job.plan(), so, gave, clock.instant().getEpochSecond()));
     } catch (IllegalArgumentException no) {
       return without(job, no.getMessage());
     }

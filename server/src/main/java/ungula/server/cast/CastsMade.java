@@ -14,6 +14,7 @@ import ungula.core.cast.Made;
 import ungula.core.cast.Made.Result;
 import ungula.core.run.Entry;
 import ungula.server.job.Jobs;
+import ungula.server.mould.Moulds;
 import ungula.server.web.Problem;
 
 /** The casts that were made: appended, and struck by a further record. */
@@ -26,12 +27,14 @@ public class CastsMade {
 
   private final CastMapper mapper;
   private final Jobs jobs;
+  private final Moulds moulds;
   private final TransactionTemplate whole;
   private final Clock clock;
 
-  CastsMade(CastMapper mapper, Jobs jobs, TransactionTemplate whole, Clock clock) {
+  CastsMade(CastMapper mapper, Jobs jobs, Moulds moulds, TransactionTemplate whole, Clock clock) {
     this.mapper = mapper;
     this.jobs = jobs;
+    this.moulds = moulds;
     this.whole = whole;
     this.clock = clock;
   }
@@ -130,7 +133,17 @@ public class CastsMade {
                   cast.grams,
                   shortened(cast.why, MOST_WHY),
                   cast.result == Result.STRUCK ? cast.strikes : 0));
+          moulds.pulled(jobId, mould(cast, before));
         });
+  }
+
+  /** It came out of; of a strike, what that strikes did. */
+  private static int mould(NewCast cast, List<CastMapper.Row> before) {
+    return before.stream()
+        .filter(r -> cast.result == Result.STRUCK && r.number() == cast.strikes)
+        .findFirst()
+        .map(CastMapper.Row::mould)
+        .orElse(cast.mould);
   }
 
   /**

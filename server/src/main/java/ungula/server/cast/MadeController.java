@@ -6,7 +6,6 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -24,6 +23,7 @@ import ungula.core.mesh.TriangleMesh;
 import ungula.core.quantity.Mass;
 import ungula.server.job.Jobs;
 import ungula.server.job.Shapes;
+import ungula.server.mould.Moulds;
 import ungula.server.web.Problem;
 
 /** The casts of a job that were made, and what became of them. */
@@ -34,11 +34,13 @@ class MadeController {
   private final Jobs jobs;
   private final Shapes shapes;
   private final CastsMade made;
+  private final Moulds moulds;
 
-  MadeController(Jobs jobs, Shapes shapes, CastsMade made) {
+  MadeController(Jobs jobs, Shapes shapes, CastsMade made, Moulds moulds) {
     this.jobs = jobs;
     this.shapes = shapes;
     this.made = made;
+    this.moulds = moulds;
   }
 
   /**
@@ -63,11 +65,12 @@ class MadeController {
   /**
    * What a mould gave.
    *
-   * @param casts of it so far
+   * @param casts of it so far, those before they were counted as well
    * @param gives what it gives in all, about; 0 where nobody knows
    * @param filled moulds that a mix fills which begins with it
+   * @param code of its label; empty while it is to be made
    */
-  record MouldGave(int mould, int casts, int gives, List<Integer> filled) {}
+  record MouldGave(int mould, int casts, int gives, List<Integer> filled, String code) {}
 
   /**
    * @param cleanings first casts of a cut mould, which count for its wear alone
@@ -105,7 +108,8 @@ class MadeController {
     ZoneId zone = job.plan().plan().workshop().hours().clock();
     Made all = made.of(id);
     Integer chosen = job.choices().rubber().moulds();
-    int moulds = Math.max(chosen == null ? 1 : chosen, last(all));
+    List<Moulds.Standing> standing = moulds.standing(id, chosen == null ? 1 : chosen);
+    List<Integer> numbers = standing.stream().map(Moulds.Standing::number).toList();
     boolean alone = job.plan().plan().life().filter(l -> l.castsOfAPour() > 1).isEmpty();
     Spots spots = spots(job);
     int gives = job.plan().plan().life().map(l -> (int) l.casts()).orElse(0);
@@ -121,18 +125,18 @@ class MadeController {
         all.count(Made.Result.REPAIR),
         all.count(Made.Result.SCRAP),
         all.count(Made.Result.CLEANING),
-        IntStream.rangeClosed(1, moulds)
-            .mapToObj(
+        standing.stream()
+            .map(
                 m ->
                     new MouldGave(
-                        m, all.of(m), gives, job.choices().cast().series().filled(m, moulds)))
+                        m.number(),
+                        m.gave(),
+                        m.expects() == null ? gives : m.expects(),
+                        job.choices().cast().series().filled(m.number(), numbers),
+                        m.code()))
             .toList(),
         views,
         all.lastG().filter(g -> alone).map(g -> g + " g").orElse(""));
-  }
-
-  private static int last(Made all) {
-    return all.counting().stream().mapToInt(Made.Cast::mould).max().orElse(1);
   }
 
   private MadeView view(Made.Cast c, Made all, Spots spots, Jobs.Job job, ZoneId zone) {

@@ -19,11 +19,13 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import ungula.core.cast.Made;
 import ungula.core.contact.Releases;
+import ungula.core.contact.RubberAge;
 import ungula.core.days.Moments;
 import ungula.core.demo.HarbourShapes;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.SheetStock;
 import ungula.core.pour.Pace;
+import ungula.core.quantity.Day;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.Vacuum;
 import ungula.core.record.Recorded;
@@ -38,6 +40,7 @@ import ungula.core.workshop.Workshop;
 import ungula.server.cast.CastsMade;
 import ungula.server.job.Jobs;
 import ungula.server.model.Models;
+import ungula.server.mould.Moulds;
 import ungula.server.product.Products;
 import ungula.server.stock.Stocks;
 import ungula.server.workshop.Habits;
@@ -65,6 +68,26 @@ class DemoShelf {
           "Barnacled mooring post",
           Duration.ofDays(1));
 
+  /**
+   * A mould from before.
+   *
+   * @param gave casts
+   * @param gives in all
+   * @param retired why; empty while it is used
+   */
+  private record Before(int monthsAgo, int gave, int gives, String place, String retired) {}
+
+  private static final Map<String, List<Before>> MADE =
+      Map.of(
+          "Ship's bell",
+          List.of(new Before(26, 57, 60, "rack 2, top", "")),
+          "Lantern finial",
+          List.of(
+              new Before(31, 44, 48, "box by the window", "It is torn."),
+              new Before(14, 9, 48, "rack 1", "")),
+          "Harbour seal pup",
+          List.of(new Before(5, 21, 55, "rack 2", "")));
+
   private final Jobs jobs;
   private final MadeUp madeUp;
   private final Habits workshop;
@@ -73,6 +96,7 @@ class DemoShelf {
   private final TransactionTemplate once;
 
   private final CastsMade casts;
+  private final Moulds moulds;
   private final Clock clock;
 
   DemoShelf(
@@ -82,10 +106,12 @@ class DemoShelf {
       Products products,
       Stocks stocks,
       CastsMade casts,
+      Moulds moulds,
       TransactionTemplate once,
       Clock clock) {
     this.clock = clock;
     this.casts = casts;
+    this.moulds = moulds;
     this.jobs = jobs;
     this.madeUp = madeUp;
     this.workshop = workshop;
@@ -142,6 +168,7 @@ class DemoShelf {
             new Workshop.Costs(24, 6),
             Releases.RUBBER_ONLY,
             Map.of(),
+            RubberAge.USUAL,
             Map.of(),
             WorkHours.USUAL,
             false,
@@ -152,6 +179,7 @@ class DemoShelf {
       if (entries.get(i).name.equals(CHESS)) {
         castHalf(id);
       }
+      MADE.getOrDefault(entries.get(i).name, List.of()).forEach(m -> made(id, m));
       Duration after = BEGUN.get(entries.get(i).name);
       if (after != null) {
         begun.put(after, id);
@@ -163,6 +191,22 @@ class DemoShelf {
     stock("dulse-30", 5250, 150, null, 5000, 250);
     stock("oyster-75", 3800, 40, 12, 1240, 1116);
     workshop.markDemoOffered();
+  }
+
+  /** A mould that was made before. */
+  private void made(String job, Before m) {
+    String code = moulds.add(job, "");
+    moulds.say(
+        code,
+        "MB",
+        List.of(
+            edit("made", Day.format(LocalDate.now(clock).minusMonths(m.monthsAgo))),
+            edit("gaveBefore", m.gave + " casts"),
+            edit("expects", m.gives + " casts"),
+            edit("place", m.place)));
+    if (!m.retired.isEmpty()) {
+      moulds.retire(code, "MB", m.retired);
+    }
   }
 
   /** Half of a run: four pours of three pieces, one of which was not filled. */

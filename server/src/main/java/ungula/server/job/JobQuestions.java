@@ -15,6 +15,7 @@ import ungula.core.choice.Materials;
 import ungula.core.choice.PartingChoice;
 import ungula.core.choice.RubberChoice;
 import ungula.core.contact.CastingMaterial;
+import ungula.core.contact.Patch;
 import ungula.core.contact.Preparation;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
@@ -82,6 +83,9 @@ public class JobQuestions {
 
   private record AskedOfStands(int version, Body body, double volumeMm3) {}
 
+  /** How a patch of the rubber came out on the master. */
+  private record Tried(Patch patch) {}
+
   private record AskedOfApproaches(
       int version,
       Body body,
@@ -100,7 +104,7 @@ public class JobQuestions {
       MasterMaterial material,
       Preparation preparation,
       Units units,
-      Recorded.Master tried,
+      Tried tried,
       Materials materials,
       Workshop workshop) {}
 
@@ -287,7 +291,7 @@ public class JobQuestions {
             c.master().material(),
             c.master().preparation(),
             c.units(),
-            recorded.master(),
+            new Tried(recorded.master().patch()),
             materials,
             workshop.in(WorkHours.USUAL)),
         Approaches.class,

@@ -76,6 +76,13 @@ interface RunMapper {
   @Select("SELECT id, job_id, plan, begun, ended, moulds FROM run WHERE id = #{id}")
   Row find(String id);
 
+  /** Runs that make a mould which is not known to be made. */
+  @Select(
+      "SELECT r.id, r.job_id, r.plan, r.begun, r.ended, r.moulds FROM run r"
+          + " JOIN job j ON j.id = r.job_id WHERE r.moulds = '' AND j.exercise IS NULL"
+          + " AND NOT EXISTS (SELECT 1 FROM mould m WHERE m.run_id = r.id) ORDER BY r.begun, r.id")
+  List<Row> withoutMould();
+
   String LISTED =
       "SELECT r.id, r.job_id, j.name AS job, r.begun, r.ended, r.moulds"
           + " FROM run r JOIN job j ON j.id = r.job_id WHERE NOT j.deleted ";

@@ -63,6 +63,7 @@ class Runs implements Devices.Listener {
   private final RunPlans plans;
   private final RunLots lots;
   private final CastsMade casts;
+  private final RunMoulds made;
   private final Stocks stocks;
   private final Devices devices;
   private final Habits workshop;
@@ -84,6 +85,7 @@ class Runs implements Devices.Listener {
       RunPlans plans,
       RunLots lots,
       CastsMade casts,
+      RunMoulds made,
       Stocks stocks,
       Devices devices,
       Habits workshop,
@@ -95,6 +97,7 @@ class Runs implements Devices.Listener {
     this.plans = plans;
     this.lots = lots;
     this.casts = casts;
+    this.made = made;
     this.stocks = stocks;
     this.devices = devices;
     this.workshop = workshop;
@@ -135,6 +138,7 @@ class Runs implements Devices.Listener {
    * @param moulds that are cast from; empty to make a mould
    */
   String begin(String jobId, List<Integer> moulds) {
+    made.inUse(jobId, moulds);
     String id = UUID.randomUUID().toString();
     plans.begin(id, jobId, moulds, stamp());
     nobody = false;
@@ -275,6 +279,7 @@ class Runs implements Devices.Listener {
     }
     if (moves) {
       settle(g);
+      made.look(g.jobId, g.id, g.bench);
     }
   }
 

@@ -16,6 +16,7 @@ import org.springframework.context.annotation.Configuration;
 import ungula.core.approach.Approach;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
+import ungula.core.library.Mould;
 import ungula.core.offer.BoxOffers;
 import ungula.core.offer.StandOffers;
 import ungula.core.plan.PlanFigures;
@@ -55,6 +56,7 @@ class Contract {
       names(api, "ProductWord", ProductWords.book().states(sheet, Units.METRIC).keySet());
       names(api, "LotWord", Lot.words().states(lot, Units.METRIC).keySet());
       names(api, "WorkshopWord", Workshop.words().states(Workshop.DEFAULT, Units.METRIC).keySet());
+      names(api, "MouldWord", Mould.UNKNOWN.states(Units.METRIC).keySet());
     };
   }
 
