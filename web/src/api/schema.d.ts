@@ -1332,6 +1332,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/moulds/labels.pdf': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['labelSheets'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/moulds/table.csv': {
     parameters: {
       query?: never;
@@ -1374,6 +1390,38 @@ export interface paths {
     get?: never;
     put?: never;
     post: operations['editMould'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/moulds/{code}/label.pdf': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['label'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/moulds/{code}/label.png': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['labelPicture'];
+    put?: never;
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -3828,6 +3876,7 @@ export interface components {
     };
     /** @enum {string} */
     WorkshopWord:
+      | 'address'
       | 'air.altitudeM'
       | 'air.humidityPct'
       | 'allowancePct'
@@ -6323,6 +6372,28 @@ export interface operations {
       };
     };
   };
+  labelSheets: {
+    parameters: {
+      query: {
+        codes: string[];
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/pdf': string;
+        };
+      };
+    };
+  };
   mouldsCsv: {
     parameters: {
       query?: never;
@@ -6387,6 +6458,50 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['MouldResponse'];
+        };
+      };
+    };
+  };
+  label: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        code: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/pdf': string;
+        };
+      };
+    };
+  };
+  labelPicture: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        code: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'image/png': string;
         };
       };
     };

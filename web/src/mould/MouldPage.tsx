@@ -82,6 +82,7 @@ function One({
         </h1>
         <span className="code large">{m.code}</span>
       </div>
+      <Deeds mould={mould} who={who} keep={keep} />
       {mould.retired && (
         <p className="count STOP">
           Retired: {mould.retired}{' '}
@@ -97,8 +98,9 @@ function One({
       <div className="mouldpage">
         <div>
           <p className="sentence">
-            It lies <Word k="place" after="." /> It is <Word k="condition" after="." /> Jacket:{' '}
-            <Word k="jacket" after="." /> Its master: {mould.master || 'nobody said where it is'}
+            Where it lies: <Word k="place" after="." /> It is <Word k="condition" after="." />{' '}
+            Jacket: <Word k="jacket" after="." /> Its master:{' '}
+            {mould.master || 'nobody said where it is'}
             {m.job && (
               <>
                 {' '}
@@ -119,10 +121,12 @@ function One({
           </p>
           <Left mould={mould} />
           <CastsOf mould={mould} />
-          <Retire mould={mould} who={who} keep={keep} />
           <Said mould={mould} />
         </div>
-        {m.job && <Picture key={m.job} job={m.job} />}
+        <aside>
+          {m.job && <Picture key={m.job} job={m.job} />}
+          <Label mould={mould} />
+        </aside>
       </div>
     </>
   );
@@ -153,6 +157,33 @@ function Picture({ job }: { job: string }) {
         onError={() => setNone(true)}
       />
     </Link>
+  );
+}
+
+/** As it is printed. */
+function Label({ mould }: { mould: Mould }) {
+  const m = mould.mould;
+  const shown = [m.of, m.place, m.gave, m.made, m.rubber, m.gives, mould.said.length].join('|');
+  return (
+    <div className="label">
+      <img
+        src={`/api/moulds/${m.code}/label.png?${encodeURIComponent(shown)}`}
+        alt={`The label of ${m.of}, ${m.code}`}
+        width={366}
+        height={171}
+      />
+      <p className="small">
+        <a
+          className="btn btn-outline-primary"
+          href={`/api/moulds/${m.code}/label.pdf`}
+          target="_blank"
+          rel="noreferrer"
+        >
+          Print the label
+        </a>{' '}
+        <Link to="/workshop#labels">Where its square code leads</Link>
+      </p>
+    </div>
   );
 }
 
@@ -209,24 +240,12 @@ function CastsOf({ mould }: { mould: Mould }) {
           ))}
         </ol>
       )}
-      <p>
-        <Link className="btn btn-outline-primary" to={`/jobs/${job}/casts`}>
-          Cast from it
-        </Link>
-        {mould.run && (
-          <>
-            {' '}
-            <Link className="btn btn-outline-primary" to={`/runs/${mould.run}`}>
-              How it was made
-            </Link>
-          </>
-        )}
-      </p>
     </div>
   );
 }
 
-function Retire({
+/** What is done with it. */
+function Deeds({
   mould,
   who,
   keep,
@@ -236,28 +255,39 @@ function Retire({
   keep: (now: Mould) => Promise<void>;
 }) {
   const [asked, setAsked] = useState(false);
-  if (mould.retired) {
-    return null;
+  const { job, code } = mould.mould;
+  if (asked) {
+    return (
+      <Reason
+        ask="Why is it not used any more?"
+        usual={WHY}
+        label="Retire it"
+        close={() => setAsked(false)}
+        give={(why) => {
+          setAsked(false);
+          void retire(code, who, why, keep);
+        }}
+      />
+    );
   }
   return (
-    <div className="part">
-      {asked ? (
-        <Reason
-          ask="Why is it not used any more?"
-          usual={WHY}
-          label="Retire it"
-          close={() => setAsked(false)}
-          give={(why) => {
-            setAsked(false);
-            void retire(mould.mould.code, who, why, keep);
-          }}
-        />
-      ) : (
+    <p className="turns">
+      {job && !mould.retired && (
+        <Link className="btn btn-primary" to={`/jobs/${job}/casts`}>
+          Cast from it
+        </Link>
+      )}
+      {mould.run && (
+        <Link className="btn btn-outline-primary" to={`/runs/${mould.run}`}>
+          How it was made
+        </Link>
+      )}
+      {!mould.retired && (
         <Button variant="outline-primary" onClick={() => setAsked(true)}>
           Retire it
         </Button>
       )}
-    </div>
+    </p>
   );
 }
 

@@ -65,7 +65,7 @@ export function MouldsPage() {
             ref={search}
             className="search"
             type="search"
-            placeholder="Name, place, or the code of a label"
+            placeholder="Name, place or code"
             aria-label="Search the moulds, or type the code of a label"
             value={sought}
             onChange={(e) => {
@@ -74,6 +74,16 @@ export function MouldsPage() {
               setUnknown('');
             }}
           />
+          {list && list.found > 0 && (
+            <a
+              className="btn btn-outline-primary"
+              href={`/api/moulds/labels.pdf?codes=${list.moulds.map((m) => m.code).join(',')}`}
+              target="_blank"
+              rel="noreferrer"
+            >
+              Print labels of these
+            </a>
+          )}
           <a className="btn btn-outline-primary" href="/api/moulds/table.csv">
             All as CSV
           </a>
@@ -167,7 +177,9 @@ function Table({ moulds, retired }: { moulds: MouldListed[]; retired: boolean })
             <td data-label="Casts">
               <Gauge mould={m} />
             </td>
-            <td data-label="Last used">{m.used || <span className="quiet">never</span>}</td>
+            <td data-label="Last used">
+              {m.used || <span className="quiet">{m.gave > 0 ? 'not known' : 'never'}</span>}
+            </td>
             <td data-label={retired ? 'Retired' : 'Anew'}>
               {retired ? m.why : <Anew mould={m} />}
             </td>
@@ -187,7 +199,11 @@ function Anew({ mould }: { mould: MouldListed }) {
   }
   return (
     <span className={mould.wear === 'SOON' ? 'count CHECK' : undefined}>
-      {mould.anew ? `by ${mould.anew}` : mould.wear === 'SOON' ? 'soon' : ''}
+      {mould.anew
+        ? `by ${mould.anew}`
+        : mould.wear === 'SOON'
+          ? `soon: ${Number(mould.gives) - mould.gave} casts left`
+          : 'not known yet'}
     </span>
   );
 }

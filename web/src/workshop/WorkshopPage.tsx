@@ -84,6 +84,11 @@ export function WorkshopPage() {
               12 °C; Wed 8:00 20 °C”, it makes cures longer or shorter; without it the room stays as
               above.
             </p>
+            <p className="sentence" id="labels">
+              Labels of moulds carry a square code. A phone that reads it opens the mould’s page at{' '}
+              <Word k="address" after=":" /> what is typed to reach Ungula from there. Until it is
+              said, the square holds the mould’s code alone.
+            </p>
             <h2 className="part">Equipment</h2>
             <p className="sentence">
               Inside, the pressure pot is <Word k="equipment.potDiameterMm" /> across and{' '}

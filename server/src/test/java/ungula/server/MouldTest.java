@@ -8,6 +8,9 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 import ungula.core.master.Tessellation;
@@ -144,6 +147,47 @@ public class MouldTest extends OnServer {
     assertEquals(of.at("/mould/number").asInt(), 1);
     assertEquals(castFrom(id), List.of(1));
     assertEquals(server.post("/api/moulds", "{\"job\": \"none\"}").status(), 404);
+  }
+
+  private String pdf(String path) throws Exception {
+    try (PDDocument document = Loader.loadPDF(server.get(path).raw())) {
+      return new PDFTextStripper().getText(document);
+    }
+  }
+
+  /** What is on a label can be read without a reader. */
+  @Test
+  public void aLabelSaysWhatAMouldIs() throws Exception {
+    String id = job("Pilot boat", 35);
+    server.write(id, "rubber.product", "samphire-15");
+    cast(id, "p1", 1);
+    String code = list("?q=pilot").get("moulds").get(0).get("code").asString();
+    say(code, "place", "rack 7");
+    say(code, "jacket", "plaster, two halves");
+    JsonNode workshop = server.get("/api/workshop").body();
+    String edit = "{\"version\": %s, \"edits\": [{\"word\": \"address\", \"text\": \"%s\"}]}";
+    int version = workshop.get("version").asInt();
+    assertEquals(
+        server.post("/api/workshop/edits", edit.formatted(version, "my place")).status(), 422);
+    String address = "192.168.1.20:8080/";
+    JsonNode said = server.post("/api/workshop/edits", edit.formatted(version, address)).body();
+    assertEquals(said.at("/words/address/text").asString(), "http://192.168.1.20:8080");
+    String path = "/api/moulds/" + code + "/label.pdf";
+    String text = pdf(path);
+    for (String told :
+        List.of("Pilot boat", code, "rack 7", "a cast takes", "part B", "1 of about")) {
+      assertTrue(text.contains(told), told + " is not in " + text);
+    }
+    try (PDDocument document = Loader.loadPDF(server.get(path).raw())) {
+      assertEquals(document.getNumberOfPages(), 2, "the mould and its jacket");
+      assertEquals(document.getPage(0).getMediaBox().getWidth() * 25.4 / 72, 62, 0.01);
+      assertEquals(document.getPage(0).getMediaBox().getHeight() * 25.4 / 72, 29, 0.01);
+    }
+    String sheet = pdf("/api/moulds/labels.pdf?codes=" + code + "," + code);
+    assertEquals(sheet.split(code, -1).length - 1, 4);
+    assertEquals(server.get("/api/moulds/labels.pdf?codes=").status(), 422);
+    assertEquals(server.get("/api/moulds/labels.pdf?codes=" + code + ",ZZZZZ").status(), 404);
+    assertEquals(server.get("/api/moulds/" + code + "/label.png").raw()[1], 'P');
   }
 
   /** Moulds that were cast from before moulds were kept are there after the start. */

@@ -20,6 +20,7 @@ import ungula.core.pour.BatchLimits.Chamber;
 import ungula.core.pour.Bubbles;
 import ungula.core.quantity.Choosable;
 import ungula.core.quantity.Units;
+import ungula.core.quantity.UnreadableQuantity;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.Kind;
 import ungula.core.sentence.Word;
@@ -49,6 +50,8 @@ import ungula.core.sentence.WordBook.Edit;
  * @param keeps how long its moulds keep
  * @param rates of work by hand, minutes
  * @param hours of work
+ * @param address under which it is reached over the network, as the labels of moulds have it; null
+ *     while nobody said
  * @param roomAssumed whether nobody has said how warm the room is; null is said
  * @param nameAssumed whether nobody has said what it is called; null is said
  */
@@ -73,6 +76,7 @@ public record Workshop(
     RubberAge keeps,
     Map<Rate, Double> rates,
     WorkHours hours,
+    String address,
     Boolean roomAssumed,
     Boolean nameAssumed) {
 
@@ -265,6 +269,7 @@ public record Workshop(
         keeps,
         rates,
         other,
+        address,
         ofRoom,
         ofName);
   }
@@ -301,6 +306,7 @@ public record Workshop(
           RubberAge.USUAL,
           Map.of(),
           WorkHours.USUAL,
+          null,
           true,
           true);
 
@@ -327,6 +333,11 @@ public record Workshop(
             .word("costs.hour", "an hour of work", Kind.plain("", 0, 10_000, 1))
             .word("costs.consumables", "consumables of a mould", Kind.plain("", 0, 100_000, 1))
             .word("releases", "what is released", Kind.choice(Releases.class))
+            .open(
+                "address",
+                "address in the workshop's network",
+                Kind.parsed("address", Workshop::address, a -> a),
+                "not said")
             .word("paper", "paper", Kind.choice(Paper.class))
             .open("equipment.potDiameterMm", "inside of the pressure pot, across", inside(), "?")
             .open("equipment.potHeightMm", "inside of the pressure pot, high", inside(), "?")
@@ -381,6 +392,16 @@ public record Workshop(
       words.word(rates(rate), "time to " + rate.text() + per, Kind.minutes(1440));
     }
     return words;
+  }
+
+  private static String address(String typed) {
+    String clean = typed.strip().replaceAll("/+$", "");
+    String whole = clean.contains("://") ? clean : "http://" + clean;
+    if (whole.length() > 80 || !whole.matches("https?://[\\w.\\-\\[\\]:]*\\w(:\\d{1,5})?")) {
+      throw new UnreadableQuantity(
+          "Write it as it stands in a browser, such as http://192.168.1.20:8080.");
+    }
+    return whole;
   }
 
   /** The words of a casting material's lives begin so. */

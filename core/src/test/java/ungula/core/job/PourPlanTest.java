@@ -73,6 +73,7 @@ public class PourPlanTest {
         d.keeps(),
         d.rates(),
         d.hours(),
+        null,
         false,
         false);
   }

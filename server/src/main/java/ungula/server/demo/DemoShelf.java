@@ -171,6 +171,7 @@ class DemoShelf {
             RubberAge.USUAL,
             Map.of(),
             WorkHours.USUAL,
+            null,
             false,
             false));
     SortedMap<Duration, String> begun = new TreeMap<>();

@@ -5,13 +5,11 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
-import java.util.ArrayList;
 import java.util.List;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
-import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
 import ungula.core.workshop.Workshop;
 
@@ -33,8 +31,7 @@ final class SheetPen implements AutoCloseable {
 
   private final PDDocument document = new PDDocument();
   private final PDRectangle paper;
-  private final PDFont regular;
-  private final PDFont bold;
+  private final Writing writing;
   private final String footer;
   private PDPageContentStream out;
   private float y;
@@ -43,8 +40,7 @@ final class SheetPen implements AutoCloseable {
   SheetPen(Workshop.Paper paper, String footer) throws IOException {
     this.paper = paper == Workshop.Paper.A4 ? PDRectangle.A4 : PDRectangle.LETTER;
     this.footer = footer;
-    regular = Typeface.REGULAR.in(document);
-    bold = Typeface.BOLD.in(document);
+    writing = new Writing(document);
     newPage();
   }
 
@@ -87,9 +83,9 @@ final class SheetPen implements AutoCloseable {
       throws IOException {
     out.beginText();
     out.setNonStrokingColor(colour);
-    out.setFont(heavy ? bold : regular, size);
+    out.setFont(writing.font(heavy), size);
     out.newLineAtOffset(x, atY);
-    out.showText(writable(s));
+    out.showText(writing.writable(s));
     out.endText();
   }
 
@@ -99,7 +95,7 @@ final class SheetPen implements AutoCloseable {
   }
 
   float widthOf(String s, float size, boolean heavy) throws IOException {
-    return (heavy ? bold : regular).getStringWidth(writable(s)) / 1000 * size;
+    return writing.widthOf(s, size, heavy);
   }
 
   /** One line of the page's flow. */
@@ -113,19 +109,7 @@ final class SheetPen implements AutoCloseable {
   }
 
   List<String> wrapped(String s, float size, boolean heavy, float within) throws IOException {
-    List<String> lines = new ArrayList<>();
-    StringBuilder at = new StringBuilder();
-    for (String word : s.split(" ")) {
-      String longer = at.isEmpty() ? word : at + " " + word;
-      if (!at.isEmpty() && widthOf(longer, size, heavy) > within) {
-        lines.add(at.toString());
-        at = new StringBuilder(word);
-      } else {
-        at = new StringBuilder(longer);
-      }
-    }
-    lines.add(at.toString());
-    return lines;
+    return writing.wrapped(s, size, heavy, within);
   }
 
   /**
@@ -269,25 +253,6 @@ final class SheetPen implements AutoCloseable {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
-  }
-
-  /** What the font can show: narrow spaces become plain ones, unknown signs a question mark. */
-  private String writable(String s) {
-    StringBuilder clean = new StringBuilder(s.length());
-    s.codePoints()
-        .map(c -> c == '\u202f' || c == '\u00a0' || c == '\n' || c == '\t' ? ' ' : c)
-        .forEach(
-            c -> {
-              String one = Character.toString(c);
-              try {
-                regular.encode(one);
-                bold.encode(one);
-                clean.append(one);
-              } catch (IllegalArgumentException | IOException e) {
-                clean.append('?');
-              }
-            });
-    return clean.toString();
   }
 
   void save(OutputStream to) throws IOException {
