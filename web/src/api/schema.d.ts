@@ -20,6 +20,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/archives': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['takeIn'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/backup.zip': {
     parameters: {
       query?: never;
@@ -335,6 +351,22 @@ export interface paths {
     put?: never;
     post: operations['searchApproaches'];
     delete: operations['stopApproaches'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/jobs/{id}/archive.zip': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['archiveJob_1'];
+    put?: never;
+    post?: never;
+    delete?: never;
     options?: never;
     head?: never;
     patch?: never;
@@ -2079,6 +2111,10 @@ export interface components {
       approaches: components['schemas']['ApproachView'][];
       says: string;
       work: components['schemas']['WorkView'];
+    };
+    Arrived: {
+      id: string;
+      name: string;
     };
     AssumedView: {
       confirm?: components['schemas']['Edit'];
@@ -4068,6 +4104,26 @@ export interface operations {
       };
     };
   };
+  takeIn: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['Arrived'];
+        };
+      };
+    };
+  };
   backup: {
     parameters: {
       query?: never;
@@ -4651,6 +4707,28 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['ApproachesResponse'];
+        };
+      };
+    };
+  };
+  archiveJob_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/zip': components['schemas']['StreamingResponseBody'];
         };
       };
     };
