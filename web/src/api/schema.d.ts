@@ -52,6 +52,54 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/backups': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['backups'];
+    put?: never;
+    post: operations['makeBackup'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/backups/{name}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['backupFile'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/backups/{name}/changes': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['backupChanges'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/calendar/address': {
     parameters: {
       query?: never;
@@ -2122,6 +2170,21 @@ export interface components {
       text: string;
       word?: string;
     };
+    BackupChanges: {
+      back: string[];
+      holds: string;
+      lost: string[];
+    };
+    BackupList: {
+      backups: components['schemas']['BackupView'][];
+      folder: string;
+    };
+    BackupView: {
+      at: string;
+      holds: string;
+      name: string;
+      size: string;
+    };
     Batch: {
       into: string[];
       key: string;
@@ -4111,7 +4174,14 @@ export interface operations {
       path?: never;
       cookie?: never;
     };
-    requestBody?: never;
+    requestBody: {
+      content: {
+        'application/octet-stream': {
+          /** Format: binary */
+          zip?: string;
+        };
+      };
+    };
     responses: {
       /** @description OK */
       200: {
@@ -4140,6 +4210,90 @@ export interface operations {
         };
         content: {
           'application/zip': components['schemas']['StreamingResponseBody'];
+        };
+      };
+    };
+  };
+  backups: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BackupList'];
+        };
+      };
+    };
+  };
+  makeBackup: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['TaskView'];
+        };
+      };
+    };
+  };
+  backupFile: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        name: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/zip': string;
+        };
+      };
+    };
+  };
+  backupChanges: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        name: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BackupChanges'];
         };
       };
     };

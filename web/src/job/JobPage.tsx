@@ -37,6 +37,7 @@ import { MouldDrawing } from './MouldDrawing';
 import { useApproaches } from './approach/useApproaches';
 import { useDrop } from '../ui/useDrop';
 import { useHistory } from './useHistory';
+import { isJobFile, useTakeIn } from '../shelf/useTakeIn';
 import { useJob } from './useJob';
 import { useMade } from './useMade';
 import { useSheet } from './useSheet';
@@ -57,7 +58,10 @@ export function JobPage() {
   const upload = useModelUpload(id, desk.refresh);
   const made = useMade(id);
   const sheet = useSheet(job);
-  const dropping = useDrop(upload.start);
+  const arriving = useTakeIn();
+  const dropping = useDrop((file) =>
+    isJobFile(file) ? void arriving.takeIn(file) : upload.start(file),
+  );
   const chooser = useRef<HTMLInputElement>(null);
   const [picked, setPicked] = useState<string | null>(null);
   const [pointed, setPointed] = useState<string | null>(null);
@@ -270,7 +274,14 @@ export function JobPage() {
         </footer>
       </div>
       {modelFile}
-      {dropping && <div className="dropping">Drop the model here</div>}
+      {dropping && (
+        <div className="dropping">
+          Drop the model here, or a job that was saved as a file: it comes beside this one
+        </div>
+      )}
+      {arriving.refused && (
+        <Notice title="Not taken in" text={arriving.refused} close={arriving.dismiss} />
+      )}
       <Offcanvas
         show={working}
         onHide={() => setWorking(false)}

@@ -15,6 +15,7 @@ import { Notice } from '../ui/Notice';
 import { NotRead } from '../ui/NotRead';
 import { useDrop } from '../ui/useDrop';
 import { NameOnce } from './NameOnce';
+import { isJobFile, useTakeIn } from './useTakeIn';
 
 const shelfQuery = queryOptions({
   queryKey: ['shelf'],
@@ -53,7 +54,12 @@ export function ShelfPage() {
     const made = await unwrap(client.POST('/api/jobs', { body: {} }));
     await go(`/jobs/${made.id}/master`);
   };
+  const { takeIn, refused, dismiss } = useTakeIn();
   const beginWith = async (file: File) => {
+    if (isJobFile(file)) {
+      await takeIn(file);
+      return;
+    }
     const made = await unwrap(client.POST('/api/jobs', { body: { name: jobName(file.name) } }));
     handOver(made.id, file);
     await go(`/jobs/${made.id}/proposal`);
@@ -134,6 +140,7 @@ export function ShelfPage() {
         )}
         <LowStock />
         <Wearing />
+        {refused && <Notice title="Not taken in" text={refused} close={dismiss} />}
         {gone && (
           <Notice
             said
@@ -185,6 +192,9 @@ export function ShelfPage() {
                     <Dropdown.Item as="button" onClick={() => void copy(j)}>
                       Copy
                     </Dropdown.Item>
+                    <Dropdown.Item href={`/api/jobs/${j.id}/archive.zip`}>
+                      Save as a file
+                    </Dropdown.Item>
                     <Dropdown.Item as="button" onClick={() => void archive(j)}>
                       {j.archived ? 'Back on the shelf' : 'Put away'}
                     </Dropdown.Item>
@@ -224,8 +234,12 @@ export function ShelfPage() {
           ))}
         </ul>
       </main>
-      <ModelChooser chooser={chooser} take={(file) => void beginWith(file)} />
-      {dropping && <div className="dropping">Drop a model to begin a job with it</div>}
+      <ModelChooser chooser={chooser} take={(file) => void beginWith(file)} jobs />
+      {dropping && (
+        <div className="dropping">
+          Drop a model to begin a job with it, or a job that was saved as a file
+        </div>
+      )}
     </div>
   );
 }

@@ -25,7 +25,9 @@ beforeEach(() => {
       sent.push(await request.json());
       return Response.json(state('1000 mm'));
     }
-    return Response.json(state('1200 mm'));
+    return Response.json(
+      request.url.endsWith('/backups') ? { folder: '/data', backups: [] } : state('1200 mm'),
+    );
   });
 });
 

@@ -7,6 +7,7 @@ import { useWordDesk } from '../ui/useWordDesk';
 import { useWordInAddress } from '../ui/useWordInAddress';
 import { NotRead } from '../ui/NotRead';
 import { WordContext } from '../ui/words';
+import { Backups } from './Backups';
 import { Devices } from './Devices';
 import { useWorkshop } from './useWorkshop';
 
@@ -218,6 +219,7 @@ export function WorkshopPage() {
             </table>
           </WordContext.Provider>
         )}
+        <Backups />
       </main>
     </div>
   );

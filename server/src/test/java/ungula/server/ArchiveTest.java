@@ -156,6 +156,40 @@ public class ArchiveTest extends OnServer {
     }
   }
 
+  private JsonNode kept() throws Exception {
+    return server.get("/api/backups").body().get("backups");
+  }
+
+  /** Made by themselves, the last seven are kept; what going back would change is said. */
+  @Test
+  public void theLastSevenAreKept() throws Exception {
+    assertEquals(kept().size(), 0);
+    String gone =
+        server.post("/api/jobs", "{\"name\":\"Left out later\"}").body().get("id").asString();
+    for (int i = 0; i < 8; i++) {
+      JsonNode ended = server.done(server.post("/api/backups", "").body());
+      assertEquals(ended.get("state").asString(), "DONE", ended.toString());
+    }
+    JsonNode its = kept();
+    assertEquals(its.size(), 7);
+    assertTrue(its.get(0).get("holds").asString().contains("job"), its.toString());
+    String newest = "/api/backups/" + its.get(0).get("name").asString();
+    server.delete("/api/jobs/" + gone);
+    server.post("/api/jobs", "{\"name\":\"Made after it\"}");
+    JsonNode changes = server.get(newest + "/changes").body();
+    assertEquals(changes.get("back").toString(), "[\"Left out later\"]");
+    assertEquals(changes.get("lost").toString(), "[\"Made after it\"]");
+    Path zip = Files.write(folder.resolve("one.zip"), server.get(newest).raw());
+    Path there = folder.resolve("there");
+    assertEquals(restore(zip, there), 0, said());
+    try (Running restored = Running.on(there)) {
+      assertEquals(restored.get("/api/check").body().get("wrong").size(), 0);
+      assertTrue(restored.get("/api/shelf").body().toString().contains("Left out later"));
+    }
+    assertEquals(server.get("/api/backups/ungula-1.zip").status(), 404);
+    assertEquals(server.get("/api/backups/..%2Fungula.mv.db").status() / 100, 4);
+  }
+
   /** A folder that holds something is only replaced where that is said, and then moved aside. */
   @Test
   public void nothingIsOverwritten() throws Exception {

@@ -1,16 +1,17 @@
 package ungula.server.archive;
 
-import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
+import org.springframework.core.io.InputStreamResource;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
@@ -73,8 +74,8 @@ class ArchiveController {
 
   /** Takes a job in that was archived, beside what is there. */
   @PostMapping(value = "/archives", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
-  Arrived takeIn(HttpServletRequest request) throws IOException {
-    Path file = models.receive(request.getInputStream());
+  Arrived takeIn(@RequestBody InputStreamResource zip) throws IOException {
+    Path file = models.receive(zip.getInputStream());
     try {
       String id = arrival.take(file);
       return new Arrived(id, jobs.name(id));
