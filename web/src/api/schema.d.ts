@@ -660,6 +660,54 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/jobs/{id}/diagnosis': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['faults'];
+    put?: never;
+    post: operations['diagnose'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/jobs/{id}/diagnosis/cases': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['addCase'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/jobs/{id}/diagnosis/cases/{number}/outcome': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['endCase'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/jobs/{id}/dipstick': {
     parameters: {
       query?: never;
@@ -2123,6 +2171,12 @@ export interface components {
       alarms: components['schemas']['Alarm'][];
       now: string;
     };
+    Answer: {
+      facts: {
+        [key: string]: string;
+      };
+      text: string;
+    };
     /** @enum {string} */
     ApproachFigure:
       | 'air'
@@ -2294,6 +2348,10 @@ export interface components {
       score: number;
       text: string;
     };
+    CaseOutcome: {
+      wasIt: boolean;
+      who?: string;
+    };
     CastDay: {
       /** Format: int64 */
       ms: number;
@@ -2346,6 +2404,54 @@ export interface components {
       start: string;
       /** Format: int64 */
       startMs: number;
+    };
+    CauseRanked: {
+      against: string[];
+      begins: string;
+      /** @enum {string} */
+      cause:
+        | 'INHIBITED'
+        | 'SHORT_OF_HARDENER'
+        | 'TOO_MUCH_HARDENER'
+        | 'NOT_MIXED'
+        | 'TOO_COLD'
+        | 'OLD_STOCK'
+        | 'TOO_EARLY'
+        | 'THICK_CONDENSATION'
+        | 'AIR_TRAPPED'
+        | 'NOT_DEGASSED'
+        | 'POURED_FAST'
+        | 'BUBBLES_IN_RUBBER'
+        | 'MASTER_HAD_THEM'
+        | 'WEB_NOT_CUT'
+        | 'LOCKED'
+        | 'THIN_WALL'
+        | 'TOO_TIGHT'
+        | 'TOO_FEW_KEYS'
+        | 'MOVED_BETWEEN_POURS'
+        | 'WINDOW_MISSED'
+        | 'OTHER_CHEMISTRY'
+        | 'DUSTY'
+        | 'RUBBER_BONDED'
+        | 'KEYS_LOCK'
+        | 'GELLED_EARLY'
+        | 'MIXED_TOO_LITTLE'
+        | 'MOULD_WET'
+        | 'MOULD_INHIBITS'
+        | 'OLD_ISOCYANATE'
+        | 'DAMP_AIR'
+        | 'NO_PRESSURE'
+        | 'STORED_BENT'
+        | 'SHRINKAGE'
+        | 'MOULD_SHRUNK';
+      forIt: string[];
+      next: string;
+      now: string;
+      /** Format: double */
+      points: number;
+      score: string;
+      stage: string;
+      text: string;
     };
     Caution: {
       fixes: components['schemas']['Fix'][];
@@ -2504,6 +2610,11 @@ export interface components {
       text: string;
       trouble: string;
     };
+    DiagnosisResponse: {
+      causes: components['schemas']['CauseRanked'][];
+      known: components['schemas']['FactKnown'][];
+      questions: components['schemas']['Question'][];
+    };
     Dimension: {
       /** Format: double */
       from: number;
@@ -2582,6 +2693,72 @@ export interface components {
       key: 'LEAST_AIR' | 'TWO_VENTS' | 'RATIO' | 'POT_LIFE' | 'WINDOW';
       task: string;
       title: string;
+    };
+    FactKnown: {
+      fact: string;
+      text: string;
+    };
+    FaultAsked: {
+      answers: {
+        [key: string]: string;
+      };
+      /** Format: int32 */
+      cast: number;
+      /** @enum {string} */
+      seen:
+        | 'TACKY_AT_MASTER'
+        | 'TACKY_ALL'
+        | 'STREAKS'
+        | 'SOFT'
+        | 'HOLES_SAME_PLACE'
+        | 'HOLES_ANYWHERE'
+        | 'PIMPLES'
+        | 'TORN'
+        | 'STEP_AND_FLASH'
+        | 'PEELING'
+        | 'STUCK'
+        | 'SHORT_SHOT'
+        | 'CAST_TACKY'
+        | 'CAST_BENT'
+        | 'CAST_FOAMED'
+        | 'CAST_SMALL'
+        | 'CAST_POROUS';
+    };
+    FaultCase: {
+      at: string;
+      /** Format: int32 */
+      cast: number;
+      cause: string;
+      id: string;
+      seen: string;
+      wasIt?: boolean;
+      who: string;
+    };
+    FaultSeen: {
+      /** @enum {string} */
+      seen:
+        | 'TACKY_AT_MASTER'
+        | 'TACKY_ALL'
+        | 'STREAKS'
+        | 'SOFT'
+        | 'HOLES_SAME_PLACE'
+        | 'HOLES_ANYWHERE'
+        | 'PIMPLES'
+        | 'TORN'
+        | 'STEP_AND_FLASH'
+        | 'PEELING'
+        | 'STUCK'
+        | 'SHORT_SHOT'
+        | 'CAST_TACKY'
+        | 'CAST_BENT'
+        | 'CAST_FOAMED'
+        | 'CAST_SMALL'
+        | 'CAST_POROUS';
+      text: string;
+    };
+    FaultsResponse: {
+      cases: components['schemas']['FaultCase'][];
+      seen: components['schemas']['FaultSeen'][];
     };
     Figure: {
       exact: string;
@@ -3280,6 +3457,70 @@ export interface components {
       | 'of'
       | 'place'
       | 'rubber';
+    NewCase: {
+      answers: {
+        [key: string]: string;
+      };
+      /** Format: int32 */
+      cast: number;
+      /** @enum {string} */
+      cause:
+        | 'INHIBITED'
+        | 'SHORT_OF_HARDENER'
+        | 'TOO_MUCH_HARDENER'
+        | 'NOT_MIXED'
+        | 'TOO_COLD'
+        | 'OLD_STOCK'
+        | 'TOO_EARLY'
+        | 'THICK_CONDENSATION'
+        | 'AIR_TRAPPED'
+        | 'NOT_DEGASSED'
+        | 'POURED_FAST'
+        | 'BUBBLES_IN_RUBBER'
+        | 'MASTER_HAD_THEM'
+        | 'WEB_NOT_CUT'
+        | 'LOCKED'
+        | 'THIN_WALL'
+        | 'TOO_TIGHT'
+        | 'TOO_FEW_KEYS'
+        | 'MOVED_BETWEEN_POURS'
+        | 'WINDOW_MISSED'
+        | 'OTHER_CHEMISTRY'
+        | 'DUSTY'
+        | 'RUBBER_BONDED'
+        | 'KEYS_LOCK'
+        | 'GELLED_EARLY'
+        | 'MIXED_TOO_LITTLE'
+        | 'MOULD_WET'
+        | 'MOULD_INHIBITS'
+        | 'OLD_ISOCYANATE'
+        | 'DAMP_AIR'
+        | 'NO_PRESSURE'
+        | 'STORED_BENT'
+        | 'SHRINKAGE'
+        | 'MOULD_SHRUNK';
+      id: string;
+      /** @enum {string} */
+      seen:
+        | 'TACKY_AT_MASTER'
+        | 'TACKY_ALL'
+        | 'STREAKS'
+        | 'SOFT'
+        | 'HOLES_SAME_PLACE'
+        | 'HOLES_ANYWHERE'
+        | 'PIMPLES'
+        | 'TORN'
+        | 'STEP_AND_FLASH'
+        | 'PEELING'
+        | 'STUCK'
+        | 'SHORT_SHOT'
+        | 'CAST_TACKY'
+        | 'CAST_BENT'
+        | 'CAST_FOAMED'
+        | 'CAST_SMALL'
+        | 'CAST_POROUS';
+      who?: string;
+    };
     NewDevice: {
       address: string;
       /** @enum {string} */
@@ -3524,6 +3765,12 @@ export interface components {
       name: string;
       stock: string;
       text: string;
+    };
+    Question: {
+      answers: components['schemas']['Answer'][];
+      fact: string;
+      text: string;
+      unit: string;
     };
     RateRow: {
       per: string;
@@ -5248,6 +5495,107 @@ export interface operations {
         };
         content: {
           'text/csv;charset=UTF-8': string;
+        };
+      };
+    };
+  };
+  faults: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['FaultsResponse'];
+        };
+      };
+    };
+  };
+  diagnose: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['FaultAsked'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DiagnosisResponse'];
+        };
+      };
+    };
+  };
+  addCase: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['NewCase'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['FaultsResponse'];
+        };
+      };
+    };
+  };
+  endCase: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+        number: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['CaseOutcome'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['FaultsResponse'];
         };
       };
     };

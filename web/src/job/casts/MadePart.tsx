@@ -28,6 +28,17 @@ const USUAL = {
   STRUCK: ['It was pressed by mistake.'],
 };
 
+/** What the usual reasons are looked into as. */
+const SEEN: Record<string, string> = {
+  'It was not filled.': 'SHORT_SHOT',
+  'A hole where it shows.': 'HOLES_SAME_PLACE',
+  'It stayed sticky.': 'CAST_TACKY',
+  'A bubble to fill.': 'HOLES_ANYWHERE',
+  'Flash to sand off.': 'STEP_AND_FLASH',
+};
+
+const seenAs = (why: string) => (SEEN[why] ? `&seen=${SEEN[why]}` : '');
+
 /** What is asked for a reason. */
 type Asked = { result: 'REPAIR' | 'SCRAP' } | { result: 'STRUCK'; number: number };
 
@@ -195,6 +206,11 @@ export function MadePart({
                     <button type="button" className="plain" onClick={() => showPlace(c.number)}>
                       {c.spot ? 'Show another place' : 'Show where'}
                     </button>
+                  )}
+                  {c.struck === '' && c.why !== '' && (
+                    <Link to={`/jobs/${job.id}/log?cast=${c.number}${seenAs(c.why)}#why`}>
+                      Find out why
+                    </Link>
                   )}
                   {c.struck === '' ? (
                     <button

@@ -47,7 +47,17 @@ const LOG: Log = {
 };
 
 function shown(log: Log) {
-  vi.stubGlobal('fetch', () => Promise.resolve(Response.json(log)));
+  vi.stubGlobal('fetch', (request: Request) =>
+    Promise.resolve(
+      Response.json(
+        request.url.endsWith('/diagnosis')
+          ? { seen: [], cases: [] }
+          : request.url.endsWith('/made')
+            ? { casts: [] }
+            : log,
+      ),
+    ),
+  );
   render(
     <QueryClientProvider client={new QueryClient()}>
       <MemoryRouter>

@@ -5,6 +5,7 @@ import type { Job, Log } from '../../api/client';
 import { NotRead } from '../../ui/NotRead';
 import { glued } from '../../ui/glued';
 import { logQuery } from '../jobQueries';
+import { Diagnosis } from './Diagnosis';
 
 type Line = Log['lines'][number];
 type Shown = Line['kind'] | 'ALL' | 'DIFFERS';
@@ -73,6 +74,7 @@ export function LogStage({ job }: { job: Job }) {
           </p>
         </>
       )}
+      <Diagnosis job={job} />
     </>
   );
 }

@@ -169,4 +169,27 @@ public enum Cause {
   public String next() {
     return next;
   }
+
+  /** Stage on which it is changed, as addresses have it; empty where none changes it. */
+  public String stage() {
+    return switch (this) {
+      case INHIBITED, MASTER_HAD_THEM -> "master";
+      case AIR_TRAPPED,
+          WEB_NOT_CUT,
+          LOCKED,
+          THIN_WALL,
+          TOO_FEW_KEYS,
+          MOVED_BETWEEN_POURS,
+          RUBBER_BONDED,
+          KEYS_LOCK ->
+          "mould";
+      case OTHER_CHEMISTRY, THICK_CONDENSATION, SHRINKAGE -> "rubber";
+      case SHORT_OF_HARDENER, TOO_MUCH_HARDENER, NOT_MIXED, NOT_DEGASSED, BUBBLES_IN_RUBBER ->
+          "pours";
+      case TOO_COLD, WINDOW_MISSED -> "days";
+      case TOO_TIGHT, GELLED_EARLY, MIXED_TOO_LITTLE, NO_PRESSURE, TOO_EARLY, POURED_FAST ->
+          "casts";
+      default -> "";
+    };
+  }
 }

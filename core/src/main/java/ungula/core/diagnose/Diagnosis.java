@@ -33,53 +33,67 @@ public record Diagnosis(List<Ranked> causes, List<Question> questions) {
   public record Ranked(
       Cause cause, double score, double begins, List<String> forIt, List<String> against) {}
 
-  /**
-   * @param fact that is not known
-   * @param text to ask for it
-   */
-  public record Question(String fact, String text) {}
-
-  private static final Map<String, String> ASKED = new LinkedHashMap<>();
-
-  static {
-    ASKED.put("witness", "Is the witness cup of the same batch hard or soft?");
-    ASKED.put("hardenerG", "How much of each part was weighed, and what does the sheet say?");
-    ASKED.put("patch", "Was a patch of the rubber tried on the master, and did it cure?");
-    ASKED.put("roomC", "How warm was the room while it cured?");
-    ASKED.put("secondCup", "Was it poured over into a second cup and stirred again?");
-    ASKED.put("stirredByHandG", "How much was stirred by hand in one pot?");
-    ASKED.put("trapMl", "Does air stay at that place, as the drawing shows it?");
-    ASKED.put("vents", "How many vents does the mould have?");
-    ASKED.put("degassed", "Was the mix degassed?");
-    ASKED.put("castAtKPa", "Under what pressure was it cast?");
-    ASKED.put("curedAtKPa", "Under what pressure did the rubber cure?");
-    ASKED.put("webCut", "Was the web through the master cut before it was opened?");
-    ASKED.put("elongationPct", "How far does the rubber stretch, as its sheet says?");
-    ASKED.put("bands", "How was it held shut?");
-    ASKED.put("keys", "How many keys does the parting have?");
-    ASKED.put("hoursBetweenCoats", "How many hours lay between the two coats?");
-    ASKED.put("massaged", "Was anything brushed in between?");
-    ASKED.put("releaseSkipped", "Was release on the first half skipped?");
-    ASKED.put("filledWithWater", "Was the mould filled with water before?");
-    ASKED.put("demouldMin", "After how long was it taken out, and what does the sheet say?");
-    ASKED.put("masterMaterial", "What is the master of?");
-    ASKED.put("chemistry", "Does the rubber cure by addition or by condensation?");
-    ASKED.put("preparation", "How was the master made ready?");
-    ASKED.put("castMaterial", "What was cast?");
+  /** What is behind it, as far as can be told, where it never happened before. */
+  public static Diagnosis of(Seen seen, Facts facts) {
+    return of(seen, facts, Map.of());
   }
 
-  /** What is behind it, as far as can be told. */
-  public static Diagnosis of(Seen seen, Facts facts) {
+  /**
+   * How often something that looked alike was of a cause in this workshop, and how often it was not
+   * though it was thought so.
+   */
+  public record Before(int right, int wrong) {
+
+    /** So much a case that was found out turns it, and all of them together. */
+    private static final double EACH = 0.5;
+
+    private static final double MOST = 1.5;
+
+    double weight() {
+      return Math.max(-MOST, Math.min(MOST, EACH * (right - wrong)));
+    }
+
+    String text() {
+      if (right == 0) {
+        return "here it was thought to be this " + times(wrong) + ", and was not";
+      }
+      return "here it was this "
+          + times(right)
+          + (wrong == 0 ? "" : ", and was thought so wrongly " + times(wrong));
+    }
+
+    private static String times(int n) {
+      return n == 1 ? "once" : n + " times";
+    }
+  }
+
+  /**
+   * What is behind it, as far as can be told.
+   *
+   * @param before by cause; none where it never was that
+   */
+  public static Diagnosis of(Seen seen, Facts facts, Map<Cause, Before> before) {
     Map<Cause, Double> begins = Rules.ALL.likely(seen);
     List<Rule> rules =
         Rules.ALL.of(seen).stream().filter(r -> begins.containsKey(r.cause())).toList();
     List<Ranked> causes = new ArrayList<>();
-    begins.forEach((cause, likely) -> causes.add(ranked(cause, likely, rules, facts)));
+    begins.forEach((cause, likely) -> causes.add(ranked(cause, likely, rules, facts, before)));
     causes.sort(Comparator.comparingDouble((Ranked r) -> -r.score()).thenComparing(Ranked::cause));
     return new Diagnosis(List.copyOf(causes), questions(causes, rules, facts));
   }
 
-  private static Ranked ranked(Cause cause, double begins, List<Rule> rules, Facts facts) {
+  /** Facts that say something of what is seen. */
+  public static List<String> facts(Seen seen) {
+    Map<Cause, Double> begins = Rules.ALL.likely(seen);
+    return Rules.ALL.of(seen).stream()
+        .filter(r -> begins.containsKey(r.cause()))
+        .map(Rule::fact)
+        .distinct()
+        .toList();
+  }
+
+  private static Ranked ranked(
+      Cause cause, double begins, List<Rule> rules, Facts facts, Map<Cause, Before> before) {
     double score = begins;
     List<String> forIt = new ArrayList<>();
     List<String> against = new ArrayList<>();
@@ -88,6 +102,11 @@ public record Diagnosis(List<Ranked> causes, List<Question> questions) {
         score += r.weight();
         (r.weight() > 0 ? forIt : against).add(r.reason() + " (" + signed(r.weight()) + ")");
       }
+    }
+    Before b = before.get(cause);
+    if (b != null && b.weight() != 0) {
+      score += b.weight();
+      (b.weight() > 0 ? forIt : against).add(b.text() + " (" + signed(b.weight()) + ")");
     }
     return new Ranked(cause, score, begins, List.copyOf(forIt), List.copyOf(against));
   }
@@ -108,7 +127,7 @@ public record Diagnosis(List<Ranked> causes, List<Question> questions) {
     return tells.entrySet().stream()
         .sorted(Map.Entry.<String, Double>comparingByValue().reversed())
         .limit(MOST_QUESTIONS)
-        .map(e -> new Question(e.getKey(), ASKED.get(e.getKey())))
+        .map(e -> Question.of(e.getKey()))
         .toList();
   }
 }

@@ -10,7 +10,6 @@ import java.util.List;
 import java.util.Map;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
-import ungula.core.diagnose.Diagnosis.Question;
 import ungula.core.diagnose.Diagnosis.Ranked;
 
 /** The twelve stories, each also with a fact taken away or turned round. */

@@ -8,25 +8,25 @@ import ungula.core.run.Entry.Ingredient;
 import ungula.core.run.RunPlan.Task;
 
 /** Does at a bench what is next, one after the other, as somebody would who does it right. */
-final class Maker {
+public final class Maker {
 
   /** No mould takes more. */
   private static final int MOST = 2_000;
 
-  final Bench bench;
-  Instant now;
+  public final Bench bench;
+  public Instant now;
 
-  Maker(RunPlan plan, Instant from) {
+  public Maker(RunPlan plan, Instant from) {
     this.bench = new Bench(plan, List.of());
     this.now = from;
   }
 
-  Task next() {
+  public Task next() {
     return bench.state().next(now).orElse(null);
   }
 
   /** Does what is next until that is something; null at the end. */
-  Task until(String key) throws Bench.Refused {
+  public Task until(String key) throws Bench.Refused {
     for (int i = 0; i < MOST; i++) {
       Task t = next();
       if (t == null || t.key().endsWith(key)) {
@@ -37,7 +37,7 @@ final class Maker {
     throw new AssertionError("It does not come to an end: " + next());
   }
 
-  void does(Task t) throws Bench.Refused {
+  public void does(Task t) throws Bench.Refused {
     Instant opens = bench.state().window(t, now).opens();
     now = opens != null && opens.isAfter(now) ? opens : now;
     switch (t.kind()) {

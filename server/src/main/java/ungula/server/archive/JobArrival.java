@@ -207,7 +207,8 @@ class JobArrival {
   private String put(Map<String, ArrayNode> rows, ArrayNode products, ZipFile zip)
       throws IOException {
     Map<String, String> ids = new HashMap<>();
-    for (String table : List.of("job", "variant", "run", "run_picture", "mixed", "mould")) {
+    for (String table :
+        List.of("job", "variant", "run", "run_picture", "mixed", "mould", "fault_case")) {
       for (JsonNode row : rows.getOrDefault(table, JSON.createArrayNode())) {
         ids.put(id(row), UUID.randomUUID().toString());
       }

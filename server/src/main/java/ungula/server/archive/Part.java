@@ -31,6 +31,12 @@ record Part(String table, String where, String by, Set<String> without) {
           new Part("mixed", OF_JOB, "at, id", Set.of("taken")),
           new Part("cast_made", OF_JOB, "number", Set.of()),
           new Part("cast_place", OF_JOB, "id", Set.of("id")),
+          new Part("fault_case", OF_JOB, "at, id", Set.of()),
+          new Part(
+              "case_outcome",
+              "case_id IN (SELECT id FROM fault_case WHERE job_id = ?)",
+              "id",
+              Set.of("id")),
           new Part("mould", OF_JOB, "number", Set.of()),
           new Part(
               "mould_record",

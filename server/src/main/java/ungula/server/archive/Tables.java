@@ -19,7 +19,7 @@ import tools.jackson.databind.node.ObjectNode;
 final class Tables {
 
   private static final Set<String> OF_JSON =
-      Set.of("choices", "plan", "drawing", "entry", "planned", "taken", "sheet");
+      Set.of("choices", "plan", "drawing", "entry", "planned", "taken", "answers", "sheet");
 
   private static final JsonMapper JSON = JsonMapper.builder().build();
 

@@ -7,6 +7,7 @@ import java.time.ZoneOffset;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -101,6 +102,21 @@ public class CastsMade {
                         c.why(),
                         r.number()),
                     c.at()));
+  }
+
+  /**
+   * Where a cast came from.
+   *
+   * @param run at the bench; empty where it was counted by hand
+   */
+  public record Whence(String run, int mould) {}
+
+  /** Empty where there is no such cast. */
+  public Optional<Whence> whence(String jobId, int number) {
+    return mapper.of(jobId).stream()
+        .filter(r -> r.number() == number && r.result() != Result.STRUCK)
+        .findFirst()
+        .map(r -> new Whence(r.act().replaceFirst(":?[^:]*$", ""), r.mould()));
   }
 
   private static String act(String run, int entry) {

@@ -4,8 +4,6 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -14,15 +12,10 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import ungula.core.cast.Made;
-import ungula.core.choice.Choices;
-import ungula.core.choice.MasterSource;
 import ungula.core.days.Moments;
 import ungula.core.geometry.Vec3;
-import ungula.core.mesh.SurfacePoint;
-import ungula.core.mesh.TriangleMesh;
 import ungula.core.quantity.Mass;
 import ungula.server.job.Jobs;
-import ungula.server.job.Shapes;
 import ungula.server.mould.Moulds;
 import ungula.server.web.Problem;
 
@@ -32,13 +25,13 @@ import ungula.server.web.Problem;
 class MadeController {
 
   private final Jobs jobs;
-  private final Shapes shapes;
+  private final CastSpots spots;
   private final CastsMade made;
   private final Moulds moulds;
 
-  MadeController(Jobs jobs, Shapes shapes, CastsMade made, Moulds moulds) {
+  MadeController(Jobs jobs, CastSpots spots, CastsMade made, Moulds moulds) {
     this.jobs = jobs;
-    this.shapes = shapes;
+    this.spots = spots;
     this.made = made;
     this.moulds = moulds;
   }
@@ -111,13 +104,13 @@ class MadeController {
     List<Moulds.Standing> standing = moulds.standing(id, chosen == null ? 1 : chosen);
     List<Integer> numbers = standing.stream().map(Moulds.Standing::number).toList();
     boolean alone = job.plan().plan().life().filter(l -> l.castsOfAPour() > 1).isEmpty();
-    Spots spots = spots(job);
+    CastSpots.Of where = spots.of(job);
     int gives = job.plan().plan().life().map(l -> (int) l.casts()).orElse(0);
     List<MadeView> views =
         new ArrayList<>(
             all.casts().stream()
                 .filter(c -> c.result() != Made.Result.STRUCK)
-                .map(c -> view(c, all, spots, job, zone))
+                .map(c -> view(c, all, where, job, zone))
                 .toList());
     Collections.reverse(views);
     return new MadeResponse(
@@ -139,7 +132,7 @@ class MadeController {
         all.lastG().filter(g -> alone).map(g -> g + " g").orElse(""));
   }
 
-  private MadeView view(Made.Cast c, Made all, Spots spots, Jobs.Job job, ZoneId zone) {
+  private MadeView view(Made.Cast c, Made all, CastSpots.Of where, Jobs.Job job, ZoneId zone) {
     return new MadeView(
         c.number(),
         Moments.text(c.at().atZone(zone).toLocalDateTime()),
@@ -149,7 +142,7 @@ class MadeController {
         c.grams() == null ? "" : Mass.format(c.grams(), job.choices().units()),
         c.why(),
         all.strike(c).map(Made.Cast::why).orElse(""),
-        spots.of(c.number()));
+        where.of(c.number()));
   }
 
   /** Records a cast, or strikes one that was. */
@@ -169,35 +162,6 @@ class MadeController {
     return made(id);
   }
 
-  /** Where casts are not good, on the master as it is drawn; none without a model. */
-  private record Spots(Optional<TriangleMesh> mesh, Map<Integer, String> places) {
-
-    @Nullable Vec3 of(int number) {
-      String place = places.get(number);
-      return place == null ? null : mesh.map(m -> point(place).on(m)).orElse(null);
-    }
-  }
-
-  private static SurfacePoint point(String place) {
-    String[] at = place.split(" ");
-    return new SurfacePoint(
-        Integer.parseInt(at[0]), Double.parseDouble(at[1]), Double.parseDouble(at[2]));
-  }
-
-  private Spots spots(Jobs.Job job) {
-    Map<Integer, String> places = made.places(job.row().id(), model(job.choices()));
-    return places.isEmpty()
-        ? new Spots(Optional.empty(), places)
-        : new Spots(shapes.posed(job.choices()).map(p -> p.mesh()), places);
-  }
-
-  /** What a place is on: of another model it says nothing. */
-  private static String model(Choices c) {
-    return c.master().source() == MasterSource.SOLID
-        ? "solid " + Integer.toHexString(c.master().solid().hashCode())
-        : String.valueOf(c.master().model());
-  }
-
   /**
    * @param place on the surface of the model: facet and where on it; empty takes it back
    */
@@ -207,11 +171,11 @@ class MadeController {
   @PostMapping("/made/spots")
   MadeResponse addSpot(@PathVariable String id, @RequestBody CastSpot body) {
     Jobs.Job job = jobs.find(id);
-    if (shapes.posed(job.choices()).isEmpty()) {
+    if (!spots.drawn(job)) {
       throw Problem.gone("The shape of this master");
     }
     String who = body.who() == null ? "" : body.who().strip();
-    made.placed(id, body.number(), who, model(job.choices()), body.place());
+    made.placed(id, body.number(), who, CastSpots.model(job.choices()), body.place());
     return made(id);
   }
 }

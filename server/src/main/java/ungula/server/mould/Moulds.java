@@ -242,6 +242,14 @@ public class Moulds {
     }
   }
 
+  /** The run a mould of a job was made in; empty where nobody followed it. */
+  public Optional<String> run(String jobId, int number) {
+    return mapper.of(jobId).stream()
+        .filter(r -> r.number() == number && r.runId() != null)
+        .findFirst()
+        .map(MouldMapper.Row::runId);
+  }
+
   /** All there are, the retired ones as well. */
   List<MouldMapper.Row> all() {
     return mapper.all();

@@ -4,9 +4,11 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 import ungula.core.log.LogLine;
 import ungula.core.log.RunLog;
+import ungula.core.run.Bench;
 
 /** What happened at the bench, for a job's log. */
 @Component
@@ -32,6 +34,25 @@ public class RunLogs {
   /** Of a job, the first that was begun first. */
   public List<OfRun> of(String jobId) {
     return oldestFirst(mapper.of(jobId)).stream().map(this::log).toList();
+  }
+
+  /** A run as it stands; empty where there is none of that id. */
+  public Optional<Bench> bench(String id) {
+    if (mapper.find(id) == null) {
+      return Optional.empty();
+    }
+    Going g = runs.find(id);
+    synchronized (g) {
+      return Optional.of(new Bench(g.bench.plan(), g.bench.entries()));
+    }
+  }
+
+  /** The newest in which a mould was made, or is. */
+  public Optional<Bench> newestMould(String jobId) {
+    return mapper.of(jobId).stream()
+        .filter(r -> r.moulds().isEmpty())
+        .findFirst()
+        .flatMap(r -> bench(r.id()));
   }
 
   private static List<RunMapper.Listed> oldestFirst(List<RunMapper.Listed> newest) {

@@ -15,6 +15,7 @@ import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import ungula.core.diagnose.CaseRecord;
 import ungula.core.log.HandLog;
 import ungula.core.log.LogLine;
 import ungula.core.pour.PlannedBatch;
@@ -241,6 +242,17 @@ public class Stocks {
                   new Parts(r.baseG(), r.hardenerG()),
                   units);
             })
+        .toList();
+  }
+
+  /** Those of which what was planned was kept, for who looks into what went wrong. */
+  public List<CaseRecord.Batch> byHand(String jobId) {
+    return mapper.mixedOf(jobId).stream()
+        .filter(r -> r.runId().isEmpty() && planned(r) != null && planned(r).baseG() > 0)
+        .map(
+            r ->
+                new CaseRecord.Batch(
+                    r.baseG(), r.hardenerG(), planned(r).hardenerG() / planned(r).baseG()))
         .toList();
   }
 
