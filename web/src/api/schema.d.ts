@@ -1428,6 +1428,54 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/learned': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['lessons'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/learned/table.csv': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['lessonsCsv'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/learned/{lesson}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['answerLesson'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/mix': {
     parameters: {
       query?: never;
@@ -2177,6 +2225,11 @@ export interface components {
       };
       text: string;
     };
+    Answered: {
+      /** @enum {string} */
+      deed: 'TAKEN' | 'REFUSED' | 'FORGOTTEN';
+      who?: string;
+    };
     /** @enum {string} */
     ApproachFigure:
       | 'air'
@@ -2777,7 +2830,7 @@ export interface components {
     Given: {
       name: string;
       /** @enum {string} */
-      source: 'SHEET' | 'MEASURED' | 'CHOSEN' | 'DEFAULT' | 'COMPUTED';
+      source: 'SHEET' | 'MEASURED' | 'CHOSEN' | 'DEFAULT' | 'LEARNED' | 'COMPUTED';
       text: string;
     };
     GroupView: {
@@ -3219,6 +3272,35 @@ export interface components {
       name: string;
       /** Format: double */
       top: number;
+    };
+    LessonJob: {
+      job: string;
+      name: string;
+      outOfLine: boolean;
+      said: string;
+      /** Format: double */
+      value: number;
+    };
+    LessonView: {
+      jobs: components['schemas']['LessonJob'][];
+      /** @enum {string} */
+      lesson: 'ALLOWANCE' | 'ROOM';
+      /** Format: double */
+      middle?: number;
+      middleSaid: string;
+      /** Format: int32 */
+      needs: number;
+      now: string;
+      /** Format: double */
+      nowValue: number;
+      offer: string;
+      /** Format: double */
+      offerValue?: number;
+      /** Format: double */
+      spread?: number;
+      /** @enum {string} */
+      standing: 'TOO_FEW' | 'SAME' | 'OFFERED' | 'REFUSED' | 'TAKEN';
+      text: string;
     };
     LevelView: {
       lookAt: string[];
@@ -6873,6 +6955,72 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['RunResponse'];
+        };
+      };
+    };
+  };
+  lessons: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['LessonView'][];
+        };
+      };
+    };
+  };
+  lessonsCsv: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'text/csv;charset=UTF-8': string;
+        };
+      };
+    };
+  };
+  answerLesson: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        lesson: 'ALLOWANCE' | 'ROOM';
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['Answered'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['LessonView'][];
         };
       };
     };

@@ -88,7 +88,7 @@ function One({
           Retired: {mould.retired}{' '}
           <button
             type="button"
-            className="plain"
+            className="figure"
             onClick={() => void retire(m.code, who, '', keep)}
           >
             Use it again

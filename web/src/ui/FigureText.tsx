@@ -9,6 +9,7 @@ const SOURCES: Record<string, string> = {
   CHOSEN: 'chosen',
   DEFAULT: 'default',
   COMPUTED: 'computed',
+  LEARNED: 'learned from your jobs',
 };
 
 /** A computed number that opens its arithmetic. */

@@ -84,7 +84,7 @@ function Kept({ backup, folder }: { backup: components['schemas']['BackupView'];
       <strong>{backup.at}</strong> · {backup.size}
       {backup.holds && ` · ${backup.holds}`} · <a href={`/api/backups/${backup.name}`}>Download</a>{' '}
       ·{' '}
-      <button type="button" className="plain" onClick={() => void look()}>
+      <button type="button" className="figure" onClick={() => void look()}>
         Go back to it
       </button>
       {failed && (

@@ -26,7 +26,11 @@ beforeEach(() => {
       return Response.json(state('1000 mm'));
     }
     return Response.json(
-      request.url.endsWith('/backups') ? { folder: '/data', backups: [] } : state('1200 mm'),
+      request.url.endsWith('/backups')
+        ? { folder: '/data', backups: [] }
+        : request.url.endsWith('/learned')
+          ? []
+          : state('1200 mm'),
     );
   });
 });

@@ -9,6 +9,7 @@ import { NotRead } from '../ui/NotRead';
 import { WordContext } from '../ui/words';
 import { Backups } from './Backups';
 import { Devices } from './Devices';
+import { Learned } from './Learned';
 import { useWorkshop } from './useWorkshop';
 
 /** What a mould can be made of, for how many casts it lasts. */
@@ -219,6 +220,7 @@ export function WorkshopPage() {
             </table>
           </WordContext.Provider>
         )}
+        <Learned />
         <Backups />
       </main>
     </div>

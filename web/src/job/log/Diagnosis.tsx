@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState, type SyntheticEvent } from 'react';
+import { useEffect, useRef, useState, type SyntheticEvent } from 'react';
 import Button from 'react-bootstrap/Button';
-import { Link, useSearchParams } from 'react-router-dom';
+import { Link, useLocation, useSearchParams } from 'react-router-dom';
 import { client, unwrap, type Job } from '../../api/client';
 import type { components } from '../../api/schema';
 import { newId } from '../../run/newId';
@@ -40,6 +40,14 @@ export function Diagnosis({ job }: { job: Job }) {
     staleTime: 0,
   });
   const { data: made } = useQuery(madeQuery(job.id));
+  const section = useRef<HTMLElement>(null);
+  const ready = faults !== undefined && asked.get('seen') !== null;
+  const { hash } = useLocation();
+  useEffect(() => {
+    if (ready && hash === '#why') {
+      section.current?.scrollIntoView();
+    }
+  }, [ready, hash]);
   const casts = (made?.casts ?? []).filter((c) => c.struck === '').map((c) => c.number);
   const see = (next: { seen?: string; cast?: number }) =>
     setAsked(
@@ -56,7 +64,7 @@ export function Diagnosis({ job }: { job: Job }) {
       { replace: true },
     );
   return (
-    <section id="why" className="part diagnosis" aria-label="What went wrong">
+    <section ref={section} id="why" className="part diagnosis" aria-label="What went wrong">
       <h2>What went wrong?</h2>
       <NotRead what="What can go wrong" error={error} again={refetch} />
       {faults && (
@@ -142,7 +150,11 @@ function Found({ job, seen, cast, of }: { job: Job; seen: Seen; cast: number; of
                 className="points"
                 style={{ width: `${Math.max(0, (6 * c.points) / most)}rem` }}
               />
-              <strong>{c.text}</strong>
+              <strong>{c.text}</strong>{' '}
+              <span className="quiet">
+                {c.score} = {c.begins} to begin with
+                {c.forIt.length + c.against.length > 0 && ', and its reasons'}
+              </span>
             </p>
             <ul>
               {c.forIt.map((f) => (
@@ -152,10 +164,6 @@ function Found({ job, seen, cast, of }: { job: Job; seen: Seen; cast: number; of
                 <li key={f}>against it: {f}</li>
               ))}
             </ul>
-            <p className="small quiet">
-              {c.score} points: it begins with {c.begins} for what you see, and each reason adds or
-              takes its own.
-            </p>
             {i === 0 && (
               <>
                 <p>
@@ -287,7 +295,7 @@ function Cases({ job, faults, of }: { job: Job; faults: Faults; of: string[] }) 
             {c.wasIt !== true && (
               <button
                 type="button"
-                className="plain"
+                className="figure"
                 onClick={() => end.mutate({ id: c.id, wasIt: true })}
               >
                 Yes, it helped
@@ -296,7 +304,7 @@ function Cases({ job, faults, of }: { job: Job; faults: Faults; of: string[] }) 
             {c.wasIt !== false && (
               <button
                 type="button"
-                className="plain"
+                className="figure"
                 onClick={() => end.mutate({ id: c.id, wasIt: false })}
               >
                 No

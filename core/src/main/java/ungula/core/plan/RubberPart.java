@@ -3,6 +3,7 @@ package ungula.core.plan;
 import static ungula.core.working.Given.Source.CHOSEN;
 import static ungula.core.working.Given.Source.COMPUTED;
 import static ungula.core.working.Given.Source.DEFAULT;
+import static ungula.core.working.Given.Source.LEARNED;
 import static ungula.core.working.Given.Source.MEASURED;
 import static ungula.core.working.Given.Source.SHEET;
 
@@ -122,7 +123,9 @@ public record RubberPart(
     Workshop w = brief.workshop();
     return Working.of("allowance = the largest of three")
         .given(
-            Numbers.trimmed(w.allowancePct(), 1) + " % of the rubber", brief.ml(leastMm3), DEFAULT)
+            Numbers.trimmed(w.allowancePct(), 1) + " % of the rubber",
+            brief.ml(leastMm3),
+            w.learned("allowancePct") ? LEARNED : DEFAULT)
         .given(
             "± of the master's volume",
             weighed(brief) ? "none, weighed" : brief.ml(errorMm3),

@@ -18,6 +18,8 @@ public record Given(String name, String text, Source source) {
     CHOSEN,
     /** A setting nobody has changed. */
     DEFAULT,
+    /** Learned from the workshop's own jobs, and taken by the user. */
+    LEARNED,
     /** Worked out above. */
     COMPUTED
   }

@@ -4,9 +4,11 @@ import java.lang.reflect.RecordComponent;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.stream.Stream;
 import ungula.core.contact.CastingMaterial;
 import ungula.core.contact.MouldLife;
@@ -52,6 +54,7 @@ import ungula.core.sentence.WordBook.Edit;
  * @param hours of work
  * @param address under which it is reached over the network, as the labels of moulds have it; null
  *     while nobody said
+ * @param learned words that were learned from jobs and not written since; none is null
  * @param roomAssumed whether nobody has said how warm the room is; null is said
  * @param nameAssumed whether nobody has said what it is called; null is said
  */
@@ -77,6 +80,7 @@ public record Workshop(
     Map<Rate, Double> rates,
     WorkHours hours,
     String address,
+    Set<String> learned,
     Boolean roomAssumed,
     Boolean nameAssumed) {
 
@@ -108,6 +112,7 @@ public record Workshop(
       all.put(sheet, board == null ? Board.UNKNOWN : board);
     }
     boards = Collections.unmodifiableMap(all);
+    learned = learned == null ? Set.of() : Set.copyOf(learned);
     roomAssumed = Boolean.TRUE.equals(roomAssumed);
     nameAssumed = Boolean.TRUE.equals(nameAssumed);
   }
@@ -226,11 +231,35 @@ public record Workshop(
    */
   public Workshop edited(List<Edit> edits, Moments today) {
     Workshop edited = WORDS.edit(this, WorkHoursWords.dated(edits, today), units);
+    Set<String> left = new HashSet<>(learned);
+    edits.forEach(e -> left.remove(e.word()));
     return edited.with(
         edited.hours,
         edited.roomC,
+        left,
         roomAssumed && !wrote(edits, "roomC"),
         nameAssumed && !wrote(edits, "name"));
+  }
+
+  /** With a word that its jobs taught. */
+  public Workshop taught(String word, String text) {
+    Workshop now = WORDS.edit(this, List.of(Edit.of(word, text)), units);
+    Set<String> all = new HashSet<>(learned);
+    all.add(word);
+    boolean assumed = roomAssumed && !word.equals("roomC");
+    return now.with(now.hours, now.roomC, all, assumed, nameAssumed);
+  }
+
+  /** With a word no longer told to be as its jobs taught it. */
+  public Workshop untaught(String word) {
+    Set<String> left = new HashSet<>(learned);
+    left.remove(word);
+    return with(hours, roomC, left, roomAssumed, nameAssumed);
+  }
+
+  /** Whether a word is as the jobs taught it. */
+  public boolean learned(String word) {
+    return learned.contains(word);
   }
 
   private static boolean wrote(List<Edit> edits, String word) {
@@ -239,15 +268,16 @@ public record Workshop(
 
   /** The same somewhere else, at a temperature that was said. */
   public Workshop at(double degreesC) {
-    return with(hours.withoutForecast(), degreesC, false, nameAssumed);
+    return with(hours.withoutForecast(), degreesC, learned, false, nameAssumed);
   }
 
   /** The same with other hours. */
   public Workshop in(WorkHours other) {
-    return with(other, roomC, roomAssumed, nameAssumed);
+    return with(other, roomC, learned, roomAssumed, nameAssumed);
   }
 
-  private Workshop with(WorkHours other, double degreesC, boolean ofRoom, boolean ofName) {
+  private Workshop with(
+      WorkHours other, double degreesC, Set<String> taught, boolean ofRoom, boolean ofName) {
     return new Workshop(
         name,
         currency,
@@ -270,6 +300,7 @@ public record Workshop(
         rates,
         other,
         address,
+        taught,
         ofRoom,
         ofName);
   }
@@ -307,6 +338,7 @@ public record Workshop(
           Map.of(),
           WorkHours.USUAL,
           null,
+          Set.of(),
           true,
           true);
 

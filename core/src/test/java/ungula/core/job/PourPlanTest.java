@@ -74,6 +74,7 @@ public class PourPlanTest {
         d.rates(),
         d.hours(),
         null,
+        d.learned(),
         false,
         false);
   }

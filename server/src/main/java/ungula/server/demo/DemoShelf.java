@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.function.Supplier;
@@ -172,6 +173,7 @@ class DemoShelf {
             Map.of(),
             WorkHours.USUAL,
             null,
+            Set.of(),
             false,
             false));
     SortedMap<Duration, String> begun = new TreeMap<>();

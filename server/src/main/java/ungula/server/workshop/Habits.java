@@ -81,6 +81,11 @@ public class Habits {
     return new Read(version + 1, changed);
   }
 
+  /** Changes them as they stand now. */
+  public void change(UnaryOperator<Workshop> change) {
+    save(row().version(), change);
+  }
+
   /** Replaces the habits, for the made-up shelf. */
   public void begin(Workshop workshop) {
     save(row().version(), before -> workshop);

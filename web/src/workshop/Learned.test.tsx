@@ -1,0 +1,85 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { cleanup, render, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { MemoryRouter } from 'react-router-dom';
+import { afterEach, expect, test, vi } from 'vitest';
+import { Learned } from './Learned';
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+const JOBS = [4.1, 6, 5.2, 18, 3.9].map((value, i) => ({
+  job: `j${i}`,
+  name: `Job ${i}`,
+  value,
+  said: `${value} %`,
+  outOfLine: value === 18,
+}));
+
+const LESSON = {
+  lesson: 'ALLOWANCE',
+  text: 'rubber a mould took over what was computed',
+  jobs: JOBS,
+  needs: 3,
+  middle: 5.2,
+  spread: 1.63,
+  middleSaid: '5.2 %',
+  now: '5.0 %',
+  nowValue: 5,
+  offer: '8.5 %',
+  offerValue: 8.5,
+  standing: 'OFFERED',
+};
+
+function show(first: object) {
+  const sent: unknown[] = [];
+  let now = first;
+  vi.stubGlobal('fetch', async (request: Request) => {
+    if (request.method === 'POST') {
+      const body = (await request.json()) as { deed: string };
+      sent.push([new URL(request.url).pathname, body.deed]);
+      const standing = body.deed === 'TAKEN' ? 'TAKEN' : 'REFUSED';
+      now = { ...LESSON, standing, now: standing === 'TAKEN' ? '8.5 %' : '5.0 %' };
+    }
+    return Response.json([now]);
+  });
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <MemoryRouter>
+        <Learned />
+      </MemoryRouter>
+    </QueryClientProvider>,
+  );
+  return { sent, user: userEvent.setup() };
+}
+
+test('what jobs teach is offered with its jobs, taken, and forgotten again', async () => {
+  const { sent, user } = show(LESSON);
+  await screen.findByText(
+    '5 jobs: in the middle 5.2 %. Out of line: Job 3 (18 %). You go by 5.0 %; by your jobs it is 8.5 %.',
+  );
+  expect(document.querySelectorAll('circle.dot')).toHaveLength(4);
+  expect(document.querySelectorAll('circle.out')).toHaveLength(1);
+  const at = (value: number) => {
+    const i = JOBS.findIndex((j) => j.value === value);
+    return Number(document.querySelectorAll('circle')[i]?.getAttribute('cx'));
+  };
+  expect(at(18)).toBeGreaterThan(at(6));
+  expect(sent).toEqual([]);
+  await user.click(screen.getByRole('button', { name: 'Go by 8.5 %' }));
+  await screen.findByText(/You go by it: 8\.5 %\./);
+  await user.click(screen.getByRole('button', { name: 'Forget it' }));
+  await screen.findByRole('button', { name: 'Go by 8.5 % after all' });
+  expect(sent).toEqual([
+    ['/api/learned/ALLOWANCE', 'TAKEN'],
+    ['/api/learned/ALLOWANCE', 'FORGOTTEN'],
+  ]);
+});
+
+test('two jobs teach nothing yet', async () => {
+  show({ ...LESSON, jobs: JOBS.slice(0, 2), standing: 'TOO_FEW', offer: '', middle: undefined });
+  await screen.findByText('So far 2 jobs; three are needed.');
+  await waitFor(() => expect(screen.queryByRole('button')).toBeNull());
+});
