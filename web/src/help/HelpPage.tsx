@@ -86,6 +86,24 @@ export function HelpPage() {
           cut short, a question passed without an answer. What was struck out stays, with its
           reason. It can be printed as the job’s record, or saved as a table.
         </p>
+        <p>
+          Below it, “What went wrong?” looks into what you see on a mould or a cast. What is on
+          record is read first; what is not is asked. Each cause says what speaks for it and against
+          it. Say later whether it was that: the order in your workshop follows.
+        </p>
+        <h2>Moulds</h2>
+        <p>
+          A mould made at the bench comes to the page Moulds by itself, and so does one that casts
+          are counted of. Its label carries a square code: a phone that reads it opens the mould’s
+          page, once the <Link to="/workshop#labels">workshop</Link> says where Ungula is reached.
+          Without a camera, type the five letters. A mould that is retired is not cast from any
+          more.
+        </p>
+        <h2>What is kept</h2>
+        <p>
+          Everything is backed up once a day. A whole job can be saved as a file on the shelf, under
+          More, and dropped onto the shelf of another workshop.
+        </p>
         <h2>How things may be written</h2>
         <p>
           <kbd>12</kbd> <kbd>1.2 cm</kbd> <kbd>3/8&quot;</kbd> <kbd>5 3/16 in</kbd>{' '}

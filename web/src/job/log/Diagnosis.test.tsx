@@ -103,7 +103,7 @@ test('the record is read first, and an answer turns the order', async () => {
   await waitFor(() => expect(first()).toContain('TOO COLD'));
   expect(sent[1]?.body.answers).toEqual({ roomC: '14.5' });
   expect(first()).toContain('for it: the room was cold (+2)');
-  expect(first()).toContain('4 = 2 to begin with, and its reasons');
+  expect(first()).toContain('4 points: 2 to begin with, and');
   screen.getByText(/How warm was it\? 14,5 °C/);
   expect(screen.getByRole('link', { name: 'Change it on Days' }).getAttribute('href')).toBe(
     '/jobs/j1/days',

@@ -152,8 +152,8 @@ function Found({ job, seen, cast, of }: { job: Job; seen: Seen; cast: number; of
               />
               <strong>{c.text}</strong>{' '}
               <span className="quiet">
-                {c.score} = {c.begins} to begin with
-                {c.forIt.length + c.against.length > 0 && ', and its reasons'}
+                {c.score} {c.score === '1' ? 'point' : 'points'}
+                {c.forIt.length + c.against.length > 0 && `: ${c.begins} to begin with, and`}
               </span>
             </p>
             <ul>

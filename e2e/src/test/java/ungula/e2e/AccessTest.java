@@ -33,6 +33,7 @@ public class AccessTest extends Browsing {
       {"together"},
       {"mix"},
       {"workshop"},
+      {"moulds"},
       {"exercises"},
       {"help"},
       {"{job}/proposal"},

@@ -57,14 +57,6 @@ public class Screenshots extends Browsing {
     visit(nautilus + "/rubber");
     drawn();
     take("rubber");
-    visit(demoJobItself("Bollard chess pieces") + "/mould?view=TOP");
-    drawn();
-    write("plate.copies", "2");
-    assertThat(page.locator("main.words")).containsText("6 masters");
-    drawn();
-    take("plate");
-    button("Undo").click();
-    assertThat(page.locator("main.words")).containsText("3 masters");
     visit(demoJobItself("Octopus on a rock") + "/mould");
     page.locator("[data-caution='air.cast']").waitFor();
     page.locator(".drawing path.AIR").waitFor();
@@ -110,6 +102,9 @@ public class Screenshots extends Browsing {
     page.locator("table.runs tr.chosen").waitFor();
     page.locator(".casts svg").waitFor();
     take("casts");
+    visit("moulds");
+    page.locator("table.moulds .gauge").first().waitFor();
+    take("moulds");
     visit("workshop");
     assertThat(word("name")).isVisible();
     take("workshop");

@@ -23,7 +23,10 @@ public class ArchitectureTest {
           .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
           .importPackages("ungula.server");
 
-  /** And what looks into a folder that no server works on. */
+  /**
+   * And what looks into a folder that no server works on; rows of any table go through
+   * JdbcTemplate.
+   */
   @Test
   public void onlyMappersSpeakSql() {
     noClasses()
