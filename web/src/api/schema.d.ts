@@ -532,6 +532,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/jobs/{id}/casts/casts.csv': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['madeCsv'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/jobs/{id}/casts/made': {
     parameters: {
       query?: never;
@@ -1492,6 +1508,38 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/months': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['months'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/months/table.csv': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['monthsCsv'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/moulds': {
     parameters: {
       query?: never;
@@ -2030,6 +2078,22 @@ export interface paths {
     get: operations['stock'];
     put?: never;
     post: operations['addLot'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/stock/table.csv': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['stockCsv'];
+    put?: never;
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -3343,7 +3407,7 @@ export interface components {
     };
     LogKind: {
       /** @enum {string} */
-      kind: 'WEIGHED' | 'DONE' | 'CHECKED' | 'CAST' | 'NOTED' | 'DEVICE';
+      kind: 'WEIGHED' | 'DONE' | 'CHECKED' | 'CAST' | 'NOTED' | 'DECIDED' | 'DEVICE';
       text: string;
     };
     LogResponse: {
@@ -3357,7 +3421,7 @@ export interface components {
       at: string;
       day: string;
       /** @enum {string} */
-      kind: 'WEIGHED' | 'DONE' | 'CHECKED' | 'CAST' | 'NOTED' | 'DEVICE';
+      kind: 'WEIGHED' | 'DONE' | 'CHECKED' | 'CAST' | 'NOTED' | 'DECIDED' | 'DEVICE';
       off: string;
       part: string;
       picture: string;
@@ -3458,6 +3522,22 @@ export interface components {
       lines: string[];
       name: string;
       size: string;
+    };
+    MonthView: {
+      hands: string;
+      month: string;
+      /** Format: int32 */
+      moulds: number;
+      otherwise: components['schemas']['Otherwise'][];
+      rubber: string;
+      /** Format: double */
+      rubberG: number;
+      /** Format: int32 */
+      scrap: number;
+      scrapShare: string;
+      thrown: string;
+      /** Format: int32 */
+      usable: number;
     };
     MouldEdits: {
       edits: components['schemas']['Edit'][];
@@ -3647,6 +3727,11 @@ export interface components {
     Option: {
       text: string;
       value: string;
+    };
+    Otherwise: {
+      /** Format: int32 */
+      times: number;
+      what: string;
     };
     OwnFactor: {
       factor: string;
@@ -5373,6 +5458,28 @@ export interface operations {
       };
     };
   };
+  madeCsv: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'text/csv;charset=UTF-8': string;
+        };
+      };
+    };
+  };
   made: {
     parameters: {
       query?: never;
@@ -7052,6 +7159,46 @@ export interface operations {
       };
     };
   };
+  months: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['MonthView'][];
+        };
+      };
+    };
+  };
+  monthsCsv: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'text/csv;charset=UTF-8': string;
+        };
+      };
+    };
+  };
   moulds: {
     parameters: {
       query?: {
@@ -7887,6 +8034,26 @@ export interface operations {
           [name: string]: unknown;
         };
         content?: never;
+      };
+    };
+  };
+  stockCsv: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'text/csv;charset=UTF-8': string;
+        };
       };
     };
   };

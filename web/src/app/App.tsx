@@ -14,6 +14,7 @@ const ExercisesPage = lazy(async () => ({
 const HelpPage = lazy(async () => ({ default: (await import('../help/HelpPage')).HelpPage }));
 const JobPage = lazy(async () => ({ default: (await import('../job/JobPage')).JobPage }));
 const MixPage = lazy(async () => ({ default: (await import('../rubber/MixPage')).MixPage }));
+const MonthsPage = lazy(async () => ({ default: (await import('../days/MonthsPage')).MonthsPage }));
 const MouldPage = lazy(async () => ({ default: (await import('../mould/MouldPage')).MouldPage }));
 const MouldsPage = lazy(async () => ({
   default: (await import('../mould/MouldsPage')).MouldsPage,
@@ -53,6 +54,7 @@ export function App() {
             <Route path="/rubber/:product" element={<RubberPage />} />
             <Route path="/shopping" element={<ShoppingPage />} />
             <Route path="/together" element={<TogetherPage />} />
+            <Route path="/months" element={<MonthsPage />} />
             <Route path="/moulds" element={<MouldsPage />} />
             <Route path="/moulds/:code" element={<MouldPage />} />
             <Route path="/mix" element={<MixPage />} />

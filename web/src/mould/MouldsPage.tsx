@@ -133,6 +133,9 @@ export function MouldsPage() {
           </p>
         )}
         <AddOne />
+        <p>
+          <Link to="/months">What was made and cast, month by month</Link>
+        </p>
       </main>
     </div>
   );

@@ -117,7 +117,8 @@ export function RubberPage() {
               take a file in
             </button>
             , or drop it here; save all <a href="/api/products/table.csv">as CSV</a> or{' '}
-            <a href="/api/products/table.json">as JSON</a>.
+            <a href="/api/products/table.json">as JSON</a>. What there is of them:{' '}
+            <a href="/api/stock/table.csv">packs as CSV</a>.
           </p>
           <input
             ref={file}

@@ -272,7 +272,7 @@ function Wearing() {
           {m.anew && m.condition === 'GOOD' ? `, by ${m.anew}` : ''}
         </span>
       ))}
-      . <Link to="/moulds?which=WEARING">All {list.found > 3 && list.found}</Link>
+      . <Link to="/moulds?which=WEARING">All of them{list.found > 3 && `, ${list.found}`}</Link>
     </p>
   );
 }

@@ -189,6 +189,11 @@ export function MadePart({
             </p>
           )}
           {made.casts.length > 0 && (
+            <p className="small">
+              <a href={`/api/jobs/${job.id}/casts/casts.csv`}>All of them as CSV</a>
+            </p>
+          )}
+          {made.casts.length > 0 && (
             <ol className="castlist" reversed>
               {made.casts.map((c) => (
                 <li key={c.number} className={c.struck === '' ? undefined : 'struck'}>

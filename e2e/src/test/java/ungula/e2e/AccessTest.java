@@ -34,6 +34,7 @@ public class AccessTest extends Browsing {
       {"mix"},
       {"workshop"},
       {"moulds"},
+      {"months"},
       {"exercises"},
       {"help"},
       {"{job}/proposal"},

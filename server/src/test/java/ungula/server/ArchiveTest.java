@@ -166,12 +166,16 @@ public class ArchiveTest extends OnServer {
     assertEquals(kept().size(), 0);
     String gone =
         server.post("/api/jobs", "{\"name\":\"Left out later\"}").body().get("id").asString();
-    for (int i = 0; i < 8; i++) {
-      JsonNode ended = server.done(server.post("/api/backups", "").body());
-      assertEquals(ended.get("state").asString(), "DONE", ended.toString());
+    Path backups = Path.of(server.get("/api/backups").body().get("folder").asString());
+    Files.createDirectories(backups);
+    for (int day = 1; day <= 7; day++) {
+      Files.writeString(backups.resolve("ungula-2026010" + day + "-070000-000.zip"), "older");
     }
+    JsonNode ended = server.done(server.post("/api/backups", "").body());
+    assertEquals(ended.get("state").asString(), "DONE", ended.toString());
     JsonNode its = kept();
     assertEquals(its.size(), 7);
+    assertTrue(its.get(6).get("name").asString().contains("20260102"), "the oldest went");
     assertTrue(its.get(0).get("holds").asString().contains("job"), its.toString());
     String newest = "/api/backups/" + its.get(0).get("name").asString();
     server.delete("/api/jobs/" + gone);

@@ -4,6 +4,7 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.nio.charset.StandardCharsets;
 import java.util.UUID;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
@@ -92,6 +93,11 @@ public class CastTest extends OnServer {
       record(id, "g" + i, "\"result\": \"GOOD\"");
     }
     assertEquals(casts(id).get("missing").asString(), "All casts that are wanted are made.");
+    String csv =
+        new String(
+            server.get("/api/jobs/" + id + "/casts/casts.csv").raw(), StandardCharsets.UTF_8);
+    assertTrue(csv.startsWith("cast,at,who,mould,result,mass,why,does not count"), csv);
+    assertTrue(csv.contains(",MB,1,good,66.5 g,,pressed by mistake"), csv);
     // undo is of decisions: what was cast stays
     int version = server.job(id).get("version").asInt();
     String undo = "/api/jobs/" + id + "/steps?by=-1&version=" + version;

@@ -87,7 +87,6 @@ public class DiagnosisTest extends OnServer {
       JsonNode ended = server.post(cases + "/" + number + "/outcome", "{\"wasIt\": true}").body();
       assertTrue(ended.at("/cases/0/wasIt").asBoolean(), "the newest counts");
     }
-    server.restart();
     JsonNode after = asked(other, "PEELING", 0, "");
     assertEquals(first(after), "DUSTY");
     assertTrue(after.at("/causes/0/forIt").toString().contains("here it was this 4 times"));

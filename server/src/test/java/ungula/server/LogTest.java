@@ -77,7 +77,8 @@ public class LogTest extends OnServer {
     server.write(id, "rubber.mouldG", "431 g");
     JsonNode log = log(id);
     List<String> what = texts(log, "what");
-    assertEquals(what.get(0), "A mould is begun");
+    assertTrue(what.get(0).startsWith("Planned, in "), what.toString());
+    assertEquals(what.get(1), "A mould is begun");
     int base = what.indexOf("The batch: base");
     assertTrue(base > 0, what.toString());
     JsonNode weighed = log.get("lines").get(base);
@@ -115,8 +116,32 @@ public class LogTest extends OnServer {
         made,
         "{\"id\": \"s2\", \"mould\": 1, \"result\": \"STRUCK\", \"strikes\": 1, \"why\": \"twice\"}");
     JsonNode log = log(id);
-    assertEquals(texts(log, "what"), List.of("Cast 1 out of mould 1", "Cast 1 does not count"));
-    assertEquals(log.get("lines").get(0).get("struck").asString(), "twice");
+    List<String> what = texts(log, "what");
+    assertEquals(
+        what.subList(1, what.size()), List.of("Cast 1 out of mould 1", "Cast 1 does not count"));
+    assertEquals(log.get("lines").get(1).get("struck").asString(), "twice");
     assertEquals(log.get("differences").asInt(), 0);
+  }
+
+  /**
+   * What was planned before is one line; what was changed while it was made stands with its day.
+   */
+  @Test
+  public void whatIsDecidedOnTheWayIsOnTheLog() throws Exception {
+    String id = job(27);
+    assertEquals(log(id).get("lines").size(), 0, "nothing has happened yet");
+    server.write(id, "mould.sidesMm", "12 mm");
+    server.post(
+        "/api/jobs/" + id + "/casts/made", "{\"id\": \"d1\", \"mould\": 1, \"result\": \"GOOD\"}");
+    server.write(id, "mould.sidesMm", "20 mm");
+    server.write(id, "mould.sidesMm", "25 mm");
+    int version = server.job(id).get("version").asInt();
+    server.post("/api/jobs/" + id + "/steps?by=-1&version=" + version, "");
+    List<String> what = texts(log(id), "what");
+    assertTrue(what.get(0).startsWith("Planned, in "), what.toString());
+    assertEquals(what.get(1), "Cast 1 out of mould 1");
+    assertEquals(what.size(), 3, "what was undone is not there: " + what);
+    assertTrue(what.get(2).startsWith("Decided: "), what.get(2));
+    assertTrue(what.get(2).endsWith("20 mm in place of 12 mm"), what.get(2));
   }
 }

@@ -119,4 +119,30 @@ public class ManyJobsTest {
     JsonNode job = server.onShelf(id);
     return job.get("line").asString() + ", " + job.get("checks");
   }
+
+  /** 5 000 moulds, of each of which a few things were said. */
+  @Test
+  public void thousandsOfMouldsAreSearchedAtOnce() throws Exception {
+    server.sql(
+        "INSERT INTO mould (id, code, number, gave_before, condition, pulls, of_what, place)"
+            + " SELECT 'm' || x, LPAD(x, 5, '0'), 1, 0, 'GOOD', 0, 'Ornament ' || x,"
+            + " 'rack ' || MOD(x, 40) FROM SYSTEM_RANGE(1, 5000)");
+    server.sql(
+        "INSERT INTO mould_record (mould_id, at, who, word, said) SELECT 'm' || (1 + MOD(x, 5000)),"
+            + " CURRENT_TIMESTAMP, 'AK', 'place', 'rack ' || MOD(x, 40)"
+            + " FROM SYSTEM_RANGE(1, 20000)");
+    double search = Double.MAX_VALUE;
+    double page = Double.MAX_VALUE;
+    for (int i = 0; i < 100 && (search >= 100 || page >= 300); i++) {
+      long from = System.nanoTime();
+      JsonNode found = server.get("/api/moulds?q=ornament+4711").body();
+      search = Math.min(search, (System.nanoTime() - from) / 1e6);
+      assertEquals(found.get("found").asInt(), 1);
+      from = System.nanoTime();
+      assertEquals(server.get("/api/moulds/04711").body().get("said").size(), 4);
+      page = Math.min(page, (System.nanoTime() - from) / 1e6);
+    }
+    assertTrue(search < 100, search + " ms for a search");
+    assertTrue(page < 300, page + " ms for a page");
+  }
 }

@@ -102,7 +102,6 @@ public class MouldTest extends OnServer {
     say(code, "lasts", "2 years");
     say(code, "made", "1 Jan 2020");
     assertTrue(list("?which=WEARING").toString().contains(code), "its rubber is old");
-    server.restart();
     assertEquals(list("?q=rack+5").get("moulds").get(0).get("code").asString(), code);
     server.write(id, "master.where", "drawer 9");
     assertEquals(server.get("/api/moulds/" + code).body().get("master").asString(), "drawer 9");

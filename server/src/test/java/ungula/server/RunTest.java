@@ -66,8 +66,6 @@ public class RunTest extends OnBench {
     server.sql("DELETE FROM mould");
     server.restart();
     assertEquals(moulds(job).size(), 1);
-    server.restart();
-    assertEquals(moulds(job).size(), 1);
     assertEquals(act(run, "FOAM", "foam", "RISES").status(), 409, "it is ended");
     assertEquals(act(run, "CORRECT", "number", 1, "why", "seen later").status(), 200);
     assertFalse(server.get("/api/runs").body().toString().contains(run));

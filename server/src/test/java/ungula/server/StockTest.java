@@ -118,6 +118,10 @@ public class StockTest extends OnServer {
     lot = stock(product).get("lots").get(0);
     assertEquals(lot.get("keeping").asString(), "OVER");
     assertEquals(lot.get("until").asString(), "1 Jan 2020");
+    String csv = new String(server.get("/api/stock/table.csv").raw(), StandardCharsets.UTF_8);
+    assertTrue(csv.startsWith("product,"), csv);
+    assertTrue(
+        csv.lines().anyMatch(l -> l.startsWith("Sea holly,") && l.endsWith(",1 Jan 2020")), csv);
     server.post(path + "/gone?gone=true", "");
     assertFalse(server.get("/api/stock").body().toString().contains(product));
     server.post(path + "/gone?gone=false", "");

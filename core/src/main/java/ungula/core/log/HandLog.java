@@ -14,6 +14,9 @@ import ungula.core.rubber.Parts;
 /** What was recorded by hand, as lines of a job's log. Pure. */
 public final class HandLog {
 
+  /** So many changes of one decision are told. */
+  private static final int MOST_CHANGES = 4;
+
   private HandLog() {}
 
   /** Casts, those of the bench as well; what was struck stands where it stood. */
@@ -74,6 +77,28 @@ public final class HandLog {
     return p.secondG() > 0
         ? Mass.format(p.firstG(), units) + " + " + Mass.format(p.secondG(), units)
         : Mass.format(p.firstG(), units);
+  }
+
+  /** What was decided before anything happened. */
+  public static LogLine planned(Instant last, int decisions) {
+    String many = decisions == 1 ? "one decision" : decisions + " decisions";
+    return line(last, "", Kind.DECIDED, "Planned, in " + many, "");
+  }
+
+  /**
+   * What was decided while it was made or cast from.
+   *
+   * @param changes what is another by it, in words
+   */
+  public static LogLine decided(Instant at, List<String> changes) {
+    String what =
+        changes.size() > MOST_CHANGES
+            ? String.join("; ", changes.subList(0, MOST_CHANGES))
+                + " and "
+                + (changes.size() - MOST_CHANGES)
+                + " more"
+            : changes.isEmpty() ? "something else" : String.join("; ", changes);
+    return line(at, "", Kind.DECIDED, "Decided: " + what, "");
   }
 
   /** Anything else that was recorded. */

@@ -33,6 +33,7 @@ public record LogLine(
     CHECKED("looked at"),
     CAST("casts"),
     NOTED("noted"),
+    DECIDED("decided"),
     DEVICE("devices");
 
     private final String text;

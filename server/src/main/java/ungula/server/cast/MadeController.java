@@ -3,8 +3,12 @@ package ungula.server.cast;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -15,8 +19,10 @@ import ungula.core.cast.Made;
 import ungula.core.days.Moments;
 import ungula.core.geometry.Vec3;
 import ungula.core.quantity.Mass;
+import ungula.core.table.Csv;
 import ungula.server.job.Jobs;
 import ungula.server.mould.Moulds;
+import ungula.server.web.Named;
 import ungula.server.web.Problem;
 
 /** The casts of a job that were made, and what became of them. */
@@ -143,6 +149,25 @@ class MadeController {
         c.why(),
         all.strike(c).map(Made.Cast::why).orElse(""),
         where.of(c.number()));
+  }
+
+  /** All of them as a table, what does not count as well. RFC 4180, UTF-8. */
+  @GetMapping(value = "/casts.csv", produces = "text/csv;charset=UTF-8")
+  ResponseEntity<String> madeCsv(@PathVariable String id) {
+    List<Map<String, String>> rows = new ArrayList<>();
+    for (MadeView c : made(id).casts()) {
+      Map<String, String> row = new LinkedHashMap<>();
+      row.put("cast", String.valueOf(c.number));
+      row.put("at", c.at);
+      row.put("who", c.who);
+      row.put("mould", String.valueOf(c.mould));
+      row.put("result", c.result.name().toLowerCase(Locale.ROOT));
+      row.put("mass", c.mass);
+      row.put("why", c.why);
+      row.put("does not count", c.struck);
+      rows.add(row);
+    }
+    return Named.attachment(jobs.name(id) + ", casts.csv").body(Csv.write(rows));
   }
 
   /** Records a cast, or strikes one that was. */

@@ -44,7 +44,7 @@ class JobHealing {
     if (step == null) {
       step = row.stepNow();
       Choices fresh = Choices.fresh(workshop.current().units());
-      mapper.putStep(new JobMapper.Step(row.id(), step, "begun", null, json.write(fresh)));
+      mapper.putStep(new JobMapper.Step(row.id(), step, "begun", null, json.write(fresh), null));
       note = "Ungula was stopped while this job was being created. It begins empty.";
     } else {
       note = "Ungula was stopped while this job was being changed. It is as before that change.";

@@ -45,7 +45,7 @@ class JobHistory {
   public String begin(String name, boolean demo, Choices choices) {
     String id = UUID.randomUUID().toString();
     mapper.add(id, name, demo, now());
-    mapper.putStep(new JobMapper.Step(id, 0, "begun", null, json.write(choices)));
+    mapper.putStep(new JobMapper.Step(id, 0, "begun", null, json.write(choices), now()));
     onBench(id, choices);
     return id;
   }
@@ -62,7 +62,7 @@ class JobHistory {
     advance(on, step);
     mapper.dropStepsAfter(on.id(), on.stepNow());
     mapper.dropStepsBefore(on.id(), step - HISTORY);
-    mapper.putStep(new JobMapper.Step(on.id(), step, label, nudged, json.write(choices)));
+    mapper.putStep(new JobMapper.Step(on.id(), step, label, nudged, json.write(choices), now()));
     onBench(on.id(), choices);
     return mapper.find(on.id());
   }

@@ -45,8 +45,10 @@ interface JobMapper {
    * @param label what was done to get here
    * @param nudged the word that was nudged; null when something else was done
    * @param choices JSON of the core's choices
+   * @param at when it was made; null where nobody knows
    */
-  record Step(String jobId, int step, String label, String nudged, String choices) {}
+  record Step(
+      String jobId, int step, String label, String nudged, String choices, OffsetDateTime at) {}
 
   @Select(JOB + "WHERE NOT j.deleted AND j.exercise IS NULL ORDER BY j.changed DESC")
   List<Row> all();
@@ -117,13 +119,20 @@ interface JobMapper {
   int deleteDemo();
 
   @Select(
-      "SELECT job_id, step, label, nudged, choices FROM job_step"
+      "SELECT job_id, step, label, nudged, choices, at FROM job_step"
           + " WHERE job_id = #{jobId} AND step = #{step}")
   Step step(String jobId, int step);
 
+  /** Up to where a job stands, the first first. */
+  @Select(
+      "SELECT s.job_id, s.step, s.label, s.nudged, s.choices, s.at FROM job_step s"
+          + " JOIN job j ON j.id = s.job_id WHERE s.job_id = #{jobId} AND s.step <= j.step_now"
+          + " ORDER BY s.step")
+  List<Step> steps(String jobId);
+
   @Insert(
-      "MERGE INTO job_step (job_id, step, label, nudged, choices) KEY (job_id, step)"
-          + " VALUES (#{jobId}, #{step}, #{label}, #{nudged}, #{choices})")
+      "MERGE INTO job_step (job_id, step, label, nudged, choices, at) KEY (job_id, step)"
+          + " VALUES (#{jobId}, #{step}, #{label}, #{nudged}, #{choices}, #{at})")
   void putStep(Step step);
 
   /**

@@ -11,6 +11,7 @@ import ungula.core.log.LogLine;
 import ungula.core.log.LogLine.Kind;
 import ungula.core.quantity.Units;
 import ungula.server.cast.CastsMade;
+import ungula.server.job.Decisions;
 import ungula.server.job.Jobs;
 import ungula.server.record.Records;
 import ungula.server.run.RunLogs;
@@ -25,12 +26,14 @@ class JobLog {
   private final CastsMade casts;
   private final Stocks stocks;
   private final Records records;
+  private final Decisions decisions;
 
-  JobLog(RunLogs runs, CastsMade casts, Stocks stocks, Records records) {
+  JobLog(RunLogs runs, CastsMade casts, Stocks stocks, Records records, Decisions decisions) {
     this.runs = runs;
     this.casts = casts;
     this.stocks = stocks;
     this.records = records;
+    this.decisions = decisions;
   }
 
   /**
@@ -56,6 +59,10 @@ class JobLog {
     HandLog.casts(casts.of(id), units).forEach(l -> all.add(new Happened("", l)));
     stocks.log(id, units).forEach(l -> all.add(new Happened("", l)));
     records.log(id, units).forEach(l -> all.add(new Happened("", l)));
+    all.stream()
+        .map(h -> h.line().at())
+        .min(Comparator.naturalOrder())
+        .ifPresent(first -> decisions.log(id, first).forEach(l -> all.add(new Happened("", l))));
     all.sort(Comparator.comparing(h -> h.line().at()));
     return List.copyOf(all);
   }

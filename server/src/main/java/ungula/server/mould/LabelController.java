@@ -62,7 +62,7 @@ class LabelController {
             row.mould(),
             figures,
             gave,
-            moulds.today());
+            moulds.now().today());
     List<Label> all = new ArrayList<>(List.of(label));
     int sections =
         row.jacket() == null

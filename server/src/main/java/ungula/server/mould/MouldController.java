@@ -30,6 +30,7 @@ import ungula.core.sentence.Word;
 import ungula.core.sentence.WordBook;
 import ungula.core.table.Csv;
 import ungula.core.working.KeyedBy;
+import ungula.server.mould.Moulds.Now;
 import ungula.server.web.Named;
 
 /** The moulds there are: each with its page, found by what it is of, where it lies or its code. */
@@ -89,19 +90,19 @@ class MouldController {
    */
   record MouldList(int found, List<MouldListed> moulds, Map<Which, Integer> counts) {}
 
-  private record Worn(MouldMapper.Row row, Wear wear) {
+  private record Worn(MouldMapper.Row row, Wear wear, String master, Now now) {
 
-    boolean is(Which which, LocalDate today) {
+    boolean is(Which which) {
       boolean retired = row.retired() != null;
       return switch (which) {
         case IN_USE -> !retired;
         case RETIRED -> retired;
-        case WEARING -> !retired && wearing(today);
+        case WEARING -> !retired && wearing();
       };
     }
 
-    private boolean wearing(LocalDate today) {
-      Wear.State state = wear.state(today);
+    private boolean wearing() {
+      Wear.State state = wear.state(now.today());
       return row.condition() != Condition.GOOD
           || state == Wear.State.SOON
           || state == Wear.State.OVER;
@@ -118,7 +119,7 @@ class MouldController {
                   row.lot(),
                   row.jacket(),
                   row.note(),
-                  row.master())
+                  master)
               .filter(t -> t != null)
               .reduce("", (a, b) -> a + "\n" + b)
               .toLowerCase(Locale.ROOT);
@@ -135,7 +136,13 @@ class MouldController {
   }
 
   private Stream<Worn> worn() {
-    return moulds.all().stream().map(r -> new Worn(r, moulds.wear(r)));
+    Map<String, String> masters = moulds.masters();
+    Now now = moulds.now();
+    return moulds.all().stream().map(r -> worn(r, masters, now));
+  }
+
+  private static Worn worn(MouldMapper.Row r, Map<String, String> masters, Now now) {
+    return new Worn(r, now.wear(r), masters.getOrDefault(r.jobId(), ""), now);
   }
 
   /**
@@ -147,7 +154,6 @@ class MouldController {
       @RequestParam(defaultValue = "") String q,
       @RequestParam(defaultValue = "IN_USE") Which which,
       @RequestParam(defaultValue = "0") int from) {
-    LocalDate today = moulds.today();
     List<Worn> all = worn().toList();
     String text = Code.read(q).filter(c -> q.contains("/")).orElse(q);
     List<String> sought =
@@ -157,21 +163,21 @@ class MouldController {
             ? Comparator.comparing(Worn::anew).thenComparing(Worn::nameAndNumber)
             : Comparator.comparing(Worn::nameAndNumber);
     List<Worn> found =
-        all.stream().filter(w -> w.is(which, today) && w.fits(sought)).sorted(order).toList();
+        all.stream().filter(w -> w.is(which) && w.fits(sought)).sorted(order).toList();
     return new MouldList(
         found.size(),
-        found.stream().skip(Math.max(0, from)).limit(PAGE).map(w -> listed(w, today)).toList(),
+        found.stream().skip(Math.max(0, from)).limit(PAGE).map(w -> listed(w)).toList(),
         Map.of(
-            Which.IN_USE, count(all, Which.IN_USE, today),
-            Which.WEARING, count(all, Which.WEARING, today),
-            Which.RETIRED, count(all, Which.RETIRED, today)));
+            Which.IN_USE, count(all, Which.IN_USE),
+            Which.WEARING, count(all, Which.WEARING),
+            Which.RETIRED, count(all, Which.RETIRED)));
   }
 
-  private static int count(List<Worn> all, Which which, LocalDate today) {
-    return (int) all.stream().filter(w -> w.is(which, today)).count();
+  private static int count(List<Worn> all, Which which) {
+    return (int) all.stream().filter(w -> w.is(which)).count();
   }
 
-  private MouldListed listed(Worn w, LocalDate today) {
+  private MouldListed listed(Worn w) {
     MouldMapper.Row r = w.row;
     return new MouldListed(
         r.code(),
@@ -184,21 +190,17 @@ class MouldController {
         text(r.rubber()),
         w.wear.gave(),
         r.expects() == null ? "" : String.valueOf(r.expects()),
-        day(r.lastCast()),
+        r.lastCast() == null ? "" : Day.format(w.now.day(r.lastCast())),
         w.wear.anewOn() == null ? "" : Day.format(w.wear.anewOn()),
-        w.wear.state(today),
-        r.retired() == null ? why(w, today) : r.retired());
+        w.wear.state(w.now.today()),
+        r.retired() == null ? why(w) : r.retired());
   }
 
   private static String text(String known) {
     return known == null ? "" : known;
   }
 
-  private String day(OffsetDateTime at) {
-    return at == null ? "" : Day.format(LocalDate.ofInstant(at.toInstant(), moulds.zone()));
-  }
-
-  private static String why(Worn w, LocalDate today) {
+  private static String why(Worn w) {
     if (w.row.condition() != Condition.GOOD) {
       return "It is " + w.row.condition().text() + ".";
     }
@@ -206,7 +208,7 @@ class MouldController {
     if (anew == null) {
       return "";
     }
-    if (!anew.isAfter(today)) {
+    if (!anew.isAfter(w.now.today())) {
       return anew.equals(w.wear.wornOn()) ? "It gave all it was to give." : "Its rubber is old.";
     }
     return anew.equals(w.wear.wornOn()) ? "By its casts." : "By the age of its rubber.";
@@ -248,16 +250,16 @@ class MouldController {
   @GetMapping("/{code}")
   MouldResponse mould(@PathVariable String code) {
     MouldMapper.Row row = moulds.find(code);
-    Wear wear = moulds.wear(row);
-    Worn worn = new Worn(row, wear);
+    Worn worn = worn(row, moulds.masters(), moulds.now());
+    Wear wear = worn.wear;
     List<MouldSaid> said =
         new ArrayList<>(
             moulds.said(row).stream()
-                .map(s -> new MouldSaid(at(s.at()), s.who(), what(s.word()), s.said()))
+                .map(s -> new MouldSaid(at(s.at(), worn.now), s.who(), what(s.word()), s.said()))
                 .toList());
     Collections.reverse(said);
     return new MouldResponse(
-        listed(worn, moulds.today()),
+        listed(worn),
         row.mould().states(Units.METRIC),
         wear.left() == null ? "" : wear.left() + (wear.left() == 1 ? " cast" : " casts"),
         wear.perYear() == null ? "" : Numbers.significant(wear.perYear(), 2) + " casts a year",
@@ -265,12 +267,12 @@ class MouldController {
         wear.agedOn() == null ? "" : Day.format(wear.agedOn()),
         row.retired(),
         row.runId(),
-        text(row.master()),
+        worn.master,
         List.copyOf(said));
   }
 
-  private String at(OffsetDateTime at) {
-    return Moments.text(at.atZoneSameInstant(moulds.zone()).toLocalDateTime());
+  private static String at(OffsetDateTime at, Now now) {
+    return Moments.text(at.atZoneSameInstant(now.zone()).toLocalDateTime());
   }
 
   private static String what(String word) {
@@ -315,14 +317,13 @@ class MouldController {
   /** All moulds as a table, the retired ones as well. RFC 4180, UTF-8. */
   @GetMapping(value = "/table.csv", produces = "text/csv;charset=UTF-8")
   ResponseEntity<String> mouldsCsv() {
-    LocalDate today = moulds.today();
     List<Map<String, String>> rows =
-        worn().sorted(Comparator.comparing(Worn::nameAndNumber)).map(w -> cells(w, today)).toList();
+        worn().sorted(Comparator.comparing(Worn::nameAndNumber)).map(w -> cells(w)).toList();
     return Named.attachment("Moulds.csv").body(Csv.write(rows));
   }
 
-  private Map<String, String> cells(Worn w, LocalDate today) {
-    MouldListed m = listed(w, today);
+  private Map<String, String> cells(Worn w) {
+    MouldListed m = listed(w);
     Map<String, String> row = new LinkedHashMap<>();
     row.put("code", m.code);
     row.put("of", m.of);
@@ -339,7 +340,7 @@ class MouldController {
     row.put("anew by", m.anew);
     row.put("retired", text(w.row.retired()));
     row.put("note", text(w.row.note()));
-    row.put("where its master is", text(w.row.master()));
+    row.put("where its master is", w.master);
     return row;
   }
 }

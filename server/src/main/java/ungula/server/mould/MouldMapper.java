@@ -3,6 +3,8 @@ package ungula.server.mould;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.List;
+import org.apache.ibatis.annotations.Arg;
+import org.apache.ibatis.annotations.ConstructorArgs;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
@@ -25,7 +27,6 @@ interface MouldMapper {
    * @param retired why it is not used any more; null while it is
    * @param pulls that were counted, whatever became of them
    * @param firstCast null while there is none
-   * @param master where its master is; null when nobody said
    */
   record Row(
       String id,
@@ -49,8 +50,7 @@ interface MouldMapper {
       String retired,
       int pulls,
       OffsetDateTime firstCast,
-      OffsetDateTime lastCast,
-      String master) {
+      OffsetDateTime lastCast) {
 
     Mould mould() {
       return new Mould(
@@ -66,12 +66,35 @@ interface MouldMapper {
   String ROW =
       "SELECT m.id, m.code, m.job_id, j.name AS job, m.number, m.run_id, m.chemistry, m.of_what,"
           + " m.made, m.rubber, m.lot, m.expects, m.gave_before, m.lasts, m.place, m.condition,"
-          + " m.jacket, m.note, m.retired, m.pulls, m.first_cast, m.last_cast,"
-          + " (SELECT r.said FROM record r WHERE r.job_id = m.job_id AND r.word = 'master.where'"
-          + " ORDER BY r.id DESC FETCH FIRST ROW ONLY) AS master"
+          + " m.jacket, m.note, m.retired, m.pulls, m.first_cast, m.last_cast"
           + " FROM mould m LEFT JOIN job j ON j.id = m.job_id ";
 
   /** Those of made-up jobs are gone with them. */
+  /** Each column by its place: thousands of rows are read at once, and finding out costs most. */
+  @ConstructorArgs({
+    @Arg(column = "id", javaType = String.class),
+    @Arg(column = "code", javaType = String.class),
+    @Arg(column = "job_id", javaType = String.class),
+    @Arg(column = "job", javaType = String.class),
+    @Arg(column = "number", javaType = int.class),
+    @Arg(column = "run_id", javaType = String.class),
+    @Arg(column = "chemistry", javaType = Chemistry.class),
+    @Arg(column = "of_what", javaType = String.class),
+    @Arg(column = "made", javaType = LocalDate.class),
+    @Arg(column = "rubber", javaType = String.class),
+    @Arg(column = "lot", javaType = String.class),
+    @Arg(column = "expects", javaType = Integer.class),
+    @Arg(column = "gave_before", javaType = int.class),
+    @Arg(column = "lasts", javaType = Double.class),
+    @Arg(column = "place", javaType = String.class),
+    @Arg(column = "condition", javaType = Condition.class),
+    @Arg(column = "jacket", javaType = String.class),
+    @Arg(column = "note", javaType = String.class),
+    @Arg(column = "retired", javaType = String.class),
+    @Arg(column = "pulls", javaType = int.class),
+    @Arg(column = "first_cast", javaType = OffsetDateTime.class),
+    @Arg(column = "last_cast", javaType = OffsetDateTime.class)
+  })
   @Select(ROW + "WHERE j.id IS NULL OR NOT (j.demo AND j.deleted) ORDER BY m.code")
   List<Row> all();
 
@@ -80,6 +103,15 @@ interface MouldMapper {
 
   @Select(ROW + "WHERE m.job_id = #{jobId} ORDER BY m.number")
   List<Row> of(String jobId);
+
+  /**
+   * @param said where the master of a job is; empty where that was taken back
+   */
+  record Master(String jobId, String said) {}
+
+  /** In the order they were said. */
+  @Select("SELECT job_id, said FROM record WHERE word = 'master.where' ORDER BY id")
+  List<Master> masters();
 
   @Select("SELECT COUNT(*) FROM mould WHERE run_id = #{runId}")
   int ofRun(String runId);
@@ -116,8 +148,8 @@ interface MouldMapper {
   @Update(
       "UPDATE mould SET (pulls, first_cast, last_cast) = (SELECT COUNT(*), MIN(c.at), MAX(c.at)"
           + " FROM cast_made c WHERE c.job_id = #{jobId} AND c.mould = #{number}"
-          + " AND c.result <> 'STRUCK' AND NOT EXISTS (SELECT 1 FROM cast_made s"
-          + " WHERE s.job_id = c.job_id AND s.strikes = c.number))"
+          + " AND c.result <> 'STRUCK' AND c.number NOT IN (SELECT s.strikes FROM cast_made s"
+          + " WHERE s.job_id = #{jobId} AND s.strikes > 0))"
           + " WHERE job_id = #{jobId} AND number = #{number}")
   void count(String jobId, int number);
 

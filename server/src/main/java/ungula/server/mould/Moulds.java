@@ -6,6 +6,7 @@ import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,6 +20,7 @@ import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import ungula.core.contact.RubberAge;
 import ungula.core.library.Condition;
 import ungula.core.library.Mould;
 import ungula.core.library.Wear;
@@ -28,6 +30,7 @@ import ungula.core.plan.Plan;
 import ungula.core.quantity.Units;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
+import ungula.core.workshop.Workshop;
 import ungula.server.job.Jobs;
 import ungula.server.product.Products;
 import ungula.server.web.Problem;
@@ -149,7 +152,6 @@ public class Moulds {
         null,
         0,
         null,
-        null,
         null);
   }
 
@@ -250,6 +252,13 @@ public class Moulds {
         .map(MouldMapper.Row::runId);
   }
 
+  /** Where the master of each job is. */
+  Map<String, String> masters() {
+    Map<String, String> all = new HashMap<>();
+    mapper.masters().forEach(m -> all.put(m.jobId(), m.said()));
+    return all;
+  }
+
   /** All there are, the retired ones as well. */
   List<MouldMapper.Row> all() {
     return mapper.all();
@@ -321,7 +330,6 @@ public class Moulds {
         null,
         0,
         null,
-        null,
         null);
   }
 
@@ -358,22 +366,31 @@ public class Moulds {
     mapper.record(new MouldMapper.Said(row.id(), now, by, word, said));
   }
 
-  LocalDate today() {
-    return LocalDate.ofInstant(clock.instant(), zone());
-  }
+  /**
+   * What moulds are held against, read once for many.
+   *
+   * @param keeps how long rubber does
+   */
+  record Now(LocalDate today, ZoneId zone, RubberAge keeps) {
 
-  ZoneId zone() {
-    return workshop.current().hours().clock();
-  }
-
-  /** How far a mould is used up. */
-  Wear wear(MouldMapper.Row r) {
-    Double lasts = r.lasts();
-    if (lasts == null && r.chemistry() != null) {
-      lasts = workshop.current().keeps().of(r.chemistry());
+    LocalDate day(OffsetDateTime at) {
+      return LocalDate.ofInstant(at.toInstant(), zone);
     }
-    LocalDate first =
-        r.firstCast() == null ? null : LocalDate.ofInstant(r.firstCast().toInstant(), zone());
-    return Wear.of(gave(r), r.expects(), r.pulls(), first, r.made(), lasts, today());
+
+    /** How far a mould is used up. */
+    Wear wear(MouldMapper.Row r) {
+      Double lasts = r.lasts();
+      if (lasts == null && r.chemistry() != null) {
+        lasts = keeps.of(r.chemistry());
+      }
+      LocalDate first = r.firstCast() == null ? null : day(r.firstCast());
+      return Wear.of(gave(r), r.expects(), r.pulls(), first, r.made(), lasts, today);
+    }
+  }
+
+  Now now() {
+    Workshop w = workshop.current();
+    ZoneId zone = w.hours().clock();
+    return new Now(LocalDate.ofInstant(clock.instant(), zone), zone, w.keeps());
   }
 }

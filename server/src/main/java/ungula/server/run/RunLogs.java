@@ -47,6 +47,11 @@ public class RunLogs {
     }
   }
 
+  /** All runs of a job as they stand. */
+  public List<Bench> benches(String jobId) {
+    return mapper.of(jobId).stream().flatMap(r -> bench(r.id()).stream()).toList();
+  }
+
   /** The newest in which a mould was made, or is. */
   public Optional<Bench> newestMould(String jobId) {
     return mapper.of(jobId).stream()

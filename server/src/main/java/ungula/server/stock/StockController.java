@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -29,11 +30,13 @@ import ungula.core.sentence.WordBook;
 import ungula.core.stock.Lot;
 import ungula.core.stock.ShoppingList.Need;
 import ungula.core.stock.Stock;
+import ungula.core.table.Csv;
 import ungula.core.working.Figure;
 import ungula.core.working.KeyedBy;
 import ungula.server.job.Jobs;
 import ungula.server.product.Products;
 import ungula.server.web.Json;
+import ungula.server.web.Named;
 import ungula.server.web.Problem;
 import ungula.server.workshop.Habits;
 
@@ -111,6 +114,23 @@ class StockController {
                     view(id, lots.getOrDefault(id, List.of()), needed.getOrDefault(id, 0.0), units))
             .toList(),
         open.missing());
+  }
+
+  /** All packs as a table. RFC 4180, UTF-8. */
+  @GetMapping(value = "/table.csv", produces = "text/csv;charset=UTF-8")
+  ResponseEntity<String> stockCsv() {
+    List<Map<String, String>> rows = new ArrayList<>();
+    for (StockView of : stock().products()) {
+      for (LotView lot : of.lots()) {
+        Map<String, String> row = new LinkedHashMap<>();
+        row.put("product", of.name());
+        lot.words()
+            .forEach((word, state) -> row.put(state.label(), state.unset() ? "" : state.text()));
+        row.put("good until", lot.until());
+        rows.add(row);
+      }
+    }
+    return Named.attachment("Stock.csv").body(Csv.write(rows));
   }
 
   private StockView view(String id, List<StockMapper.LotRow> rows, double neededG, Units units) {

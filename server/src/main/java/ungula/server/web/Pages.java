@@ -29,6 +29,7 @@ class Pages implements WebMvcConfigurer {
       "/exercises",
       "/rubber/**",
       "/mix",
+      "/months",
       "/moulds/**",
       "/shopping",
       "/runs/**",
