@@ -40,7 +40,7 @@ test('each month stands with what was used, made and lost, the bars to scale', a
   };
   show([month, { ...month, month: 'January 2027', rubberG: 600, otherwise: [], scrap: 0 }]);
   const rows = (await screen.findAllByRole('row')).map((r) => r.textContent);
-  expect(rows[1]).toBe('March 20272.4 kg40 g2111, 8 %5 h 10 minwait cut short (2 times); short');
+  expect(rows[1]).toBe('March 20272.4 kg40 g2111 (8 %)5 h 10 minwait cut short (2 times); short');
   const bars = [...document.querySelectorAll<HTMLElement>('.poured')].map((b) => b.style.width);
   expect(bars).toEqual(['5rem', '1.25rem']);
 });

@@ -84,7 +84,7 @@ export function MonthsPage() {
                   </td>
                   <td className="n" data-label="Scrap">
                     {m.scrap}
-                    {m.scrap > 0 && `, ${m.scrapShare}`}
+                    {m.scrap > 0 && ` (${m.scrapShare})`}
                   </td>
                   <td className="n" data-label="Work">
                     {m.hands}

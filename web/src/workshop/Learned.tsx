@@ -23,8 +23,8 @@ export function Learned() {
     <section id="learned" aria-label="What your jobs teach">
       <h2 className="part">What your jobs teach</h2>
       <p className="quiet">
-        From what was recorded at the bench, once three jobs say it. Nothing is gone by before you
-        take it.
+        From what was recorded at the bench, once three jobs say it. Nothing changes before you take
+        it.
       </p>
       <NotRead what="What your jobs teach" error={error} again={refetch} />
       {lessons?.map((l) => (
