@@ -3570,6 +3570,7 @@ export interface components {
       gave: number;
       gives: string;
       job?: string;
+      left: string;
       made: string;
       /** Format: int32 */
       number: number;
@@ -3583,7 +3584,6 @@ export interface components {
     };
     MouldResponse: {
       aged: string;
-      left: string;
       master: string;
       mould: components['schemas']['MouldListed'];
       pace: string;

@@ -201,7 +201,7 @@ function Left({ mould }: { mould: Mould }) {
       </p>
       <p>
         {[
-          mould.left && `${mould.left} left.`,
+          m.left && `${m.left} left.`,
           mould.pace && `It is used for ${mould.pace}.`,
           mould.worn && m.wear !== 'OVER' && `At that pace it is used up by ${mould.worn}.`,
           mould.aged && `Its rubber is too old from ${mould.aged} on.`,

@@ -205,7 +205,7 @@ function Anew({ mould }: { mould: MouldListed }) {
       {mould.anew
         ? `by ${mould.anew}`
         : mould.wear === 'SOON'
-          ? `soon: ${Number(mould.gives) - mould.gave} casts left`
+          ? `soon: ${mould.left} left`
           : 'not known yet'}
     </span>
   );

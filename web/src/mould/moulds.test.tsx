@@ -18,6 +18,7 @@ const LISTED = {
   rubber: 'Marram 20',
   gave: 30,
   gives: '60',
+  left: '30 casts',
   used: '2 Mar 2027',
   anew: '3 May 2028',
   wear: 'FINE',
@@ -27,7 +28,6 @@ const LISTED = {
 const MOULD = {
   mould: LISTED,
   words: words('MouldWord', { place: 'rack 5', expects: '60 casts', gaveBefore: '0 casts' }),
-  left: '30 casts',
   pace: '26 casts a year',
   worn: '3 May 2028',
   aged: '1 Mar 2036',

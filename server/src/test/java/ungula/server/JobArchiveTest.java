@@ -216,6 +216,17 @@ public class JobArchiveTest {
             .getBytes(StandardCharsets.UTF_8);
     Map<String, Map.Entry<String, byte[]>> wrong = new LinkedHashMap<>();
     wrong.put("newer version", Map.entry("archive.json", newer));
+    String casts = new String(files(archive).get("cast_made.json"), StandardCharsets.UTF_8);
+    byte[] foreign =
+        casts.replace(job, "0".repeat(8) + job.substring(8)).getBytes(StandardCharsets.UTF_8);
+    String sheets = new String(files(archive).get("products.json"), StandardCharsets.UTF_8);
+    byte[] unreadable =
+        sheets
+            .replaceAll("\"role\" : \"[A-Z]+\"", "\"role\" : \"SOUP\"")
+            .replaceAll("\"id\" : \"oyster-75\"", "\"id\" : \"soup\"")
+            .getBytes(StandardCharsets.UTF_8);
+    wrong.put("belongs to something that is not in it", Map.entry("cast_made.json", foreign));
+    wrong.put("cannot be read by this version", Map.entry("products.json", unreadable));
     wrong.put("no id", Map.entry("run.json", junk));
     wrong.put("a column nobody knows", Map.entry("record.json", strange));
     wrong.put("Part of it is damaged", Map.entry("cast_made.json", new byte[] {'[', '{'}));

@@ -74,8 +74,25 @@ class Backups {
   record Kept(String name, Instant at, long bytes, String holds) {}
 
   @EventListener(ApplicationReadyEvent.class)
-  void begin() {
+  void begin() throws IOException {
+    left();
     hand.scheduleWithFixedDelay(this::ifDue, FIRST_MIN, LOOK_MIN, TimeUnit.MINUTES);
+  }
+
+  /** What a crash left half made is of no use to anyone. */
+  private void left() throws IOException {
+    if (Files.isDirectory(folder())) {
+      try (Stream<Path> all = Files.list(folder())) {
+        for (Path f : all.filter(Backups::halfMade).toList()) {
+          Restore.delete(f);
+        }
+      }
+    }
+  }
+
+  private static boolean halfMade(Path file) {
+    String name = file.getFileName().toString();
+    return name.endsWith(".part") || name.startsWith("tried");
   }
 
   @PreDestroy

@@ -6,10 +6,10 @@ import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
@@ -27,9 +27,12 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
+import ungula.core.rubber.Product;
 import ungula.core.work.Progress;
 import ungula.server.job.Jobs;
 import ungula.server.model.Models;
+import ungula.server.mould.Moulds;
+import ungula.server.web.Json;
 import ungula.server.web.Problem;
 
 /**
@@ -47,11 +50,15 @@ class JobArrival {
 
   private static final int MOST_FILES = 20_000;
 
+  private static final Pattern ID = Pattern.compile("[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}");
+
   private final JdbcTemplate db;
   private final Flyway flyway;
   private final JobArchive archive;
   private final Models models;
   private final Jobs jobs;
+  private final Moulds moulds;
+  private final Json json;
   private final TransactionTemplate whole;
 
   JobArrival(
@@ -60,12 +67,16 @@ class JobArrival {
       JobArchive archive,
       Models models,
       Jobs jobs,
+      Moulds moulds,
+      Json json,
       TransactionTemplate whole) {
     this.db = db;
     this.flyway = flyway;
     this.archive = archive;
     this.models = models;
     this.jobs = jobs;
+    this.moulds = moulds;
+    this.json = json;
     this.whole = whole;
   }
 
@@ -213,6 +224,7 @@ class JobArrival {
         ids.put(id(row), UUID.randomUUID().toString());
       }
     }
+    rows.forEach((table, its) -> its.forEach(row -> own(table, row, ids)));
     Map<String, byte[]> pictures = new HashMap<>();
     for (JsonNode p : rows.getOrDefault("run_picture", JSON.createArrayNode())) {
       String id = p.path("id").asString();
@@ -243,7 +255,7 @@ class JobArrival {
 
   private static String id(JsonNode row) {
     String id = row.path("id").asString("");
-    if (!id.matches("[0-9a-f-]{36}")) {
+    if (!ID.matcher(id).matches()) {
       throw unfit("“" + id + "” in it is no id.");
     }
     return id;
@@ -251,24 +263,28 @@ class JobArrival {
 
   /** Ids are long enough that nothing else is one by chance, wherever it stands. */
   private static String renamed(String text, Map<String, String> ids) {
-    String now = text;
-    for (Map.Entry<String, String> id : ids.entrySet()) {
-      now = now.replace(id.getKey(), id.getValue());
+    return ID.matcher(text).replaceAll(m -> ids.getOrDefault(m.group(), m.group()));
+  }
+
+  /** What a row belongs to has to come along with it: it says nothing of other jobs here. */
+  private static void own(String table, JsonNode row, Map<String, String> ids) {
+    for (String of : List.of("job_id", "run_id", "mould_id", "case_id")) {
+      String id = row.path(of).asString("");
+      if (!id.isEmpty() && !ids.containsKey(id)) {
+        throw unfit("A row of " + table + " in it belongs to something that is not in it.");
+      }
     }
-    return now;
   }
 
   /** A mould keeps what is on its label, unless another here is called so. */
-  private static void ownCode(Tables here, ObjectNode mould) {
-    String code = mould.path("code").asString();
-    while (here.has("mould", "code", code)) {
-      code = UUID.randomUUID().toString().substring(0, 5).toUpperCase(Locale.ROOT);
+  private void ownCode(Tables here, ObjectNode mould) {
+    if (here.has("mould", "code", mould.path("code").asString())) {
+      mould.put("code", moulds.unusedCode());
     }
-    mould.put("code", code);
   }
 
   /** Products that go by another name here, and what they are called. */
-  private static Map<String, String> products(Tables here, ArrayNode brought) {
+  private Map<String, String> products(Tables here, ArrayNode brought) {
     Map<String, String> called = new HashMap<>();
     for (JsonNode p : brought) {
       String id = p.path("id").asString();
@@ -277,6 +293,8 @@ class JobArrival {
         own = id.substring(0, Math.min(60, id.length())) + "-" + i;
       }
       if (!here.has("product", "id", own)) {
+        // one that could not be read here would take all lists of products down
+        json.read(p.path("sheet").toString(), Product.class);
         ObjectNode row = ((ObjectNode) p).deepCopy();
         row.put("id", own).put("version", 1).put("shipped", false).put("retired", false);
         insert(here, "product", JSON.createArrayNode().add(row));

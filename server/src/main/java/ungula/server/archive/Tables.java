@@ -1,6 +1,7 @@
 package ungula.server.archive;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -24,6 +25,7 @@ final class Tables {
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
   private final JdbcTemplate db;
+  private final Map<String, Set<String>> columns = new HashMap<>();
 
   Tables(JdbcTemplate db) {
     this.db = db;
@@ -65,6 +67,10 @@ final class Tables {
 
   /** Names of a table's columns. */
   Set<String> columns(String table) {
+    return columns.computeIfAbsent(table, this::named);
+  }
+
+  private Set<String> named(String table) {
     return db
         .queryForList(
             "SELECT column_name FROM information_schema.columns WHERE LOWER(table_name) = ?",

@@ -33,30 +33,34 @@ public class Decisions {
    * @param from when something happened first
    */
   public List<LogLine> log(String jobId, Instant from) {
-    List<LogLine> lines = new ArrayList<>();
-    Choices before = null;
-    Instant planned = null;
-    int many = 0;
-    for (JobMapper.Step s : mapper.steps(jobId)) {
-      Choices now;
-      try {
-        now = json.read(s.choices(), Choices.class);
-      } catch (Problem unreadable) {
-        // what an old version wrote may be read no more: the job itself says so
-        continue;
-      }
-      if (before != null && s.at() != null && !s.at().toInstant().isBefore(from)) {
-        lines.add(HandLog.decided(s.at().toInstant(), changes(before, now)));
-      } else if (before != null) {
-        many++;
-        planned = s.at() == null ? planned : s.at().toInstant();
-      }
-      before = now;
+    List<JobMapper.Step> all = mapper.steps(jobId);
+    int before = 0;
+    while (before < all.size() && early(all.get(before), from)) {
+      before++;
     }
-    if (planned != null) {
-      lines.add(0, HandLog.planned(planned, many));
+    List<LogLine> lines = new ArrayList<>();
+    // the first step is an empty job: nothing is decided by it
+    if (before > 1 && all.get(before - 1).at() != null) {
+      lines.add(HandLog.planned(all.get(before - 1).at().toInstant(), before - 1));
+    }
+    for (int i = Math.max(1, before); i < all.size(); i++) {
+      lines.add(HandLog.decided(all.get(i).at().toInstant(), changes(all.get(i - 1), all.get(i))));
     }
     return List.copyOf(lines);
+  }
+
+  private static boolean early(JobMapper.Step s, Instant from) {
+    return s.at() == null || s.at().toInstant().isBefore(from);
+  }
+
+  private List<String> changes(JobMapper.Step before, JobMapper.Step now) {
+    try {
+      return changes(
+          json.read(before.choices(), Choices.class), json.read(now.choices(), Choices.class));
+    } catch (Problem unreadable) {
+      // what an old version wrote may be read no more: the job itself says so
+      return List.of();
+    }
   }
 
   /** What is another, in words. */

@@ -107,19 +107,25 @@ class LearnController {
 
   private record Own(String job, String name, double value) {}
 
-  /** What each job says, the newest mould of it. */
-  private List<Own> own(Lesson lesson) {
-    List<Own> all = new ArrayList<>();
+  /** The newest mould of each job. */
+  private Map<String, Bench> newest() {
+    Map<String, Bench> all = new LinkedHashMap<>();
     for (String id : jobs.ids()) {
-      Optional<Bench> run = Optional.empty();
       try {
-        run = runs.newestMould(id);
+        runs.newestMould(id).ifPresent(b -> all.put(id, b));
       } catch (Problem unreadable) {
         // a run that cannot be read teaches nothing
       }
-      run.flatMap(b -> FromRun.of(lesson, b))
-          .ifPresent(v -> all.add(new Own(id, jobs.name(id), v)));
     }
+    return all;
+  }
+
+  /** What each job says. */
+  private List<Own> own(Lesson lesson, Map<String, Bench> newest) {
+    List<Own> all = new ArrayList<>();
+    newest.forEach(
+        (id, run) ->
+            FromRun.of(lesson, run).ifPresent(v -> all.add(new Own(id, jobs.name(id), v))));
     return all;
   }
 
@@ -129,13 +135,14 @@ class LearnController {
 
   @GetMapping
   List<LessonView> lessons() {
-    return Arrays.stream(Lesson.values()).map(this::view).toList();
+    Map<String, Bench> newest = newest();
+    return Arrays.stream(Lesson.values()).map(l -> view(l, newest)).toList();
   }
 
-  private LessonView view(Lesson lesson) {
+  private LessonView view(Lesson lesson, Map<String, Bench> newest) {
     Workshop w = workshop.current();
     Units units = w.units();
-    List<Own> own = own(lesson);
+    List<Own> own = own(lesson, newest);
     Optional<Learned> l = learned(lesson, own);
     List<LessonJob> all = new ArrayList<>();
     for (int i = 0; i < own.size(); i++) {
@@ -192,7 +199,7 @@ class LearnController {
   private void answer(Lesson lesson, Answered body) {
     Workshop w = workshop.current();
     Learned l =
-        learned(lesson, own(lesson))
+        learned(lesson, own(lesson, newest()))
             .orElseThrow(
                 () ->
                     new Problem(

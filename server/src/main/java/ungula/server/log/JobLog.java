@@ -43,7 +43,17 @@ class JobLog {
 
   List<Happened> of(Jobs.Job job) {
     String id = job.row().id();
-    Units units = job.choices().units();
+    List<Happened> all = new ArrayList<>(happened(id, job.choices().units()));
+    all.stream()
+        .map(h -> h.line().at())
+        .min(Comparator.naturalOrder())
+        .ifPresent(first -> decisions.log(id, first).forEach(l -> all.add(new Happened("", l))));
+    all.sort(Comparator.comparing(h -> h.line().at()));
+    return List.copyOf(all);
+  }
+
+  /** The same without what was decided, in no order. */
+  List<Happened> happened(String id, Units units) {
     List<Happened> all = new ArrayList<>();
     for (OfRun r : runs.of(id)) {
       String what = what(r.moulds());
@@ -59,11 +69,6 @@ class JobLog {
     HandLog.casts(casts.of(id), units).forEach(l -> all.add(new Happened("", l)));
     stocks.log(id, units).forEach(l -> all.add(new Happened("", l)));
     records.log(id, units).forEach(l -> all.add(new Happened("", l)));
-    all.stream()
-        .map(h -> h.line().at())
-        .min(Comparator.naturalOrder())
-        .ifPresent(first -> decisions.log(id, first).forEach(l -> all.add(new Happened("", l))));
-    all.sort(Comparator.comparing(h -> h.line().at()));
     return List.copyOf(all);
   }
 

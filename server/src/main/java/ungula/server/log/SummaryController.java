@@ -79,6 +79,7 @@ class SummaryController {
   @GetMapping
   List<MonthView> months() {
     ZoneId zone = workshop.current().hours().clock();
+    Units units = workshop.current().units();
     List<MonthSum.OfJob> all = new ArrayList<>();
     for (String id : jobs.ids()) {
       try {
@@ -86,12 +87,11 @@ class SummaryController {
             new MonthSum.OfJob(
                 runs.benches(id),
                 casts.of(id),
-                log.of(jobs.find(id)).stream().map(JobLog.Happened::line).toList()));
+                log.happened(id, units).stream().map(JobLog.Happened::line).toList()));
       } catch (Problem unreadable) {
         // a job that cannot be read says so on the shelf; the others count
       }
     }
-    Units units = workshop.current().units();
     return MonthSum.of(all, zone).stream().map(m -> view(m, units)).toList();
   }
 

@@ -63,6 +63,7 @@ class MouldController {
    * @param made day, in words; empty when not known
    * @param gave casts so far
    * @param gives in all, in words; empty when nobody knows
+   * @param left in it, in words; empty when nobody knows
    * @param used when it was cast from last, in words; empty when never
    * @param anew when it has to be made anew, in words; empty when that cannot be told
    * @param why that is so, or why it is retired; empty when there is no reason to say
@@ -78,6 +79,7 @@ class MouldController {
       String rubber,
       int gave,
       String gives,
+      String left,
       String used,
       String anew,
       Wear.State wear,
@@ -190,6 +192,7 @@ class MouldController {
         text(r.rubber()),
         w.wear.gave(),
         r.expects() == null ? "" : String.valueOf(r.expects()),
+        left(w.wear),
         r.lastCast() == null ? "" : Day.format(w.now.day(r.lastCast())),
         w.wear.anewOn() == null ? "" : Day.format(w.wear.anewOn()),
         w.wear.state(w.now.today()),
@@ -198,6 +201,10 @@ class MouldController {
 
   private static String text(String known) {
     return known == null ? "" : known;
+  }
+
+  private static String left(Wear wear) {
+    return wear.left() == null ? "" : wear.left() + (wear.left() == 1 ? " cast" : " casts");
   }
 
   private static String why(Worn w) {
@@ -225,7 +232,6 @@ class MouldController {
    * A mould.
    *
    * @param mould as it is listed
-   * @param left casts that are left in it, in words; empty when nobody knows
    * @param pace it is cast from, in words; empty while there is none
    * @param worn when it gave all at that pace, in words; empty when that cannot be told
    * @param aged when its rubber is too old, in words; empty when that cannot be told
@@ -237,7 +243,6 @@ class MouldController {
   record MouldResponse(
       MouldListed mould,
       @KeyedBy("MouldWord") Map<String, Word.State> words,
-      String left,
       String pace,
       String worn,
       String aged,
@@ -261,7 +266,6 @@ class MouldController {
     return new MouldResponse(
         listed(worn),
         row.mould().states(Units.METRIC),
-        wear.left() == null ? "" : wear.left() + (wear.left() == 1 ? " cast" : " casts"),
         wear.perYear() == null ? "" : Numbers.significant(wear.perYear(), 2) + " casts a year",
         wear.wornOn() == null ? "" : Day.format(wear.wornOn()),
         wear.agedOn() == null ? "" : Day.format(wear.agedOn()),

@@ -127,10 +127,11 @@ interface MouldMapper {
           + " #{gaveBefore}, #{condition}, #{jacket}, #{ofWhat}, 0)")
   void add(Row row);
 
-  /** A mould that was known by its casts alone was made in a run. */
+  /** A mould that was known by its casts alone was made in a run: what was said of it stays. */
   @Update(
       "UPDATE mould SET run_id = #{runId}, chemistry = #{chemistry}, made = #{made},"
-          + " rubber = #{rubber}, lot = #{lot}, expects = #{expects}, jacket = #{jacket}"
+          + " rubber = #{rubber}, lot = COALESCE(lot, #{lot}),"
+          + " expects = COALESCE(expects, #{expects}), jacket = COALESCE(jacket, #{jacket})"
           + " WHERE id = #{id}")
   void madeIn(Row row);
 

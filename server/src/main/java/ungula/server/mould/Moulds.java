@@ -175,7 +175,8 @@ public class Moulds {
     }
   }
 
-  private String unusedCode() {
+  /** A code no mould has. */
+  public String unusedCode() {
     String code = Code.next();
     while (mapper.find(code) != null) {
       code = Code.next();
