@@ -120,10 +120,10 @@ export function JobHead({ job, desk, history, make, print }: Props) {
               Pieces of the mould, 3MF
             </Dropdown.Item>
             <Dropdown.Item href={`/api/jobs/${job.id}/formers.zip`} disabled={!job.dipstick}>
-              Keys, sprue and corners, STL
+              Keys, sprue, corners and label, STL
             </Dropdown.Item>
             <Dropdown.Item href={`/api/jobs/${job.id}/formers.3mf`} disabled={!job.dipstick}>
-              Keys, sprue and corners, 3MF
+              Keys, sprue, corners and label, 3MF
             </Dropdown.Item>
             <Dropdown.Divider />
             <Dropdown.Item

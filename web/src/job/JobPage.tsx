@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Offcanvas from 'react-bootstrap/Offcanvas';
-import { Navigate, useNavigate, useParams } from 'react-router-dom';
+import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router-dom';
 import { PageHead } from '../app/PageHead';
 import { Problem } from '../api/client';
 import { useTitle } from '../app/useTitle';
@@ -22,6 +22,7 @@ import { CastsDrawing } from './casts/CastsDrawing';
 import { CastsStage } from './casts/CastsStage';
 import { LogStage } from './log/LogStage';
 import { DaysDrawing } from './days/DaysDrawing';
+import { FaultDrawing } from './log/FaultDrawing';
 import { DaysStage } from './days/DaysStage';
 import { JobHead } from './JobHead';
 import { MasterStage } from './master/MasterStage';
@@ -66,6 +67,10 @@ export function JobPage() {
   const [picked, setPicked] = useState<string | null>(null);
   const [pointed, setPointed] = useState<string | null>(null);
   const [spot, setSpot] = useState<number | null>(null);
+  const [noSolids, setNoSolids] = useState(false);
+  const [asked] = useSearchParams();
+  const castAsked = stage === 'log' ? Number(asked.get('cast') ?? 0) : 0;
+  const fault = castAsked > 0 ? castAsked : null;
   const [working, setWorking] = useState(false);
   const cautions = useRef<HTMLDivElement>(null);
   const beside = useRef(false);
@@ -178,6 +183,14 @@ export function JobPage() {
               <DaysDrawing job={job} desk={desk} picked={picked} pick={setPicked} />
             ) : stage === 'casts' ? (
               <CastsDrawing job={job} desk={desk} showing={spot} show={setSpot} />
+            ) : fault !== null && job.hasShape && !noSolids ? (
+              <FaultDrawing
+                job={job}
+                desk={desk}
+                shape={shape}
+                cast={fault}
+                missing={() => setNoSolids(true)}
+              />
             ) : (
               <MouldDrawing
                 job={job}
@@ -249,7 +262,7 @@ export function JobPage() {
               )}
               {stage === 'bench' && <BenchStage job={job} />}
               {stage === 'casts' && <CastsStage job={job} showPlace={setSpot} print={sheet.open} />}
-              {stage === 'log' && <LogStage job={job} />}
+              {stage === 'log' && <LogStage job={job} desk={desk} />}
               <Parts job={job} all={stage === 'mould'} />
             </Boundary>
             <div ref={cautions}>

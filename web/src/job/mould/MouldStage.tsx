@@ -5,6 +5,7 @@ import { FigureText } from '../../ui/FigureText';
 import { Word } from '../../ui/Word';
 import { big } from '../../ui/big';
 import { BoxShapes, CutList } from './BoxParts';
+import { CastLabel } from './CastLabel';
 import { SkinParts } from '../skin/SkinParts';
 import type { JobDesk } from '../useJob';
 
@@ -93,6 +94,7 @@ export function MouldStage({ job, desk, children }: Props) {
           </tbody>
         </table>
       </div>
+      <CastLabel job={job} desk={desk} />
       <Casts job={job} />
       <OrderOfWork job={job} />
       <BoxShapes job={job} desk={desk} />

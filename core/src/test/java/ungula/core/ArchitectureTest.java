@@ -28,6 +28,8 @@ public class ArchitectureTest {
             "javax.xml..",
             "org.locationtech.jts..",
             "org.apache.commons.csv..",
+            "org.apache.fontbox.ttf..",
+            "org.apache.pdfbox.io..",
             "org.jspecify.annotations..")
         .check(core);
   }

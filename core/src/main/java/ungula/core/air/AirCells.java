@@ -1,10 +1,14 @@
 package ungula.core.air;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.Deque;
 import java.util.List;
+import java.util.Optional;
 import ungula.core.field.Grid;
+import ungula.core.geometry.Vec3;
 import ungula.core.mesh.Slicer.Cut;
 
 /**
@@ -38,6 +42,66 @@ public record AirCells(Grid grid, int[] runs) {
       all.set(runs[r], runs[r] + runs[r + 1]);
     }
     return all;
+  }
+
+  /**
+   * The air nearest to a place.
+   *
+   * @param mm from there to it
+   * @param volumeMm3 of all that hangs together with it
+   */
+  public record Near(double mm, double volumeMm3) {}
+
+  /** Empty where there is none at all. Accurate to half a cell. */
+  public Optional<Near> near(Vec3 place) {
+    int nearest = -1;
+    double least = Double.POSITIVE_INFINITY;
+    for (int r = 0; r < runs.length; r += 2) {
+      double middle = (place.x() - grid.x(0)) / grid.h() - runs[r] % grid.nx();
+      int along = (int) Math.max(0, Math.min(runs[r + 1] - 1, Math.round(middle)));
+      double mm = middle(runs[r] + along).minus(place).norm();
+      if (mm < least) {
+        least = mm;
+        nearest = runs[r] + along;
+      }
+    }
+    return nearest < 0
+        ? Optional.empty()
+        : Optional.of(
+            new Near(Math.max(0, least - grid.h() / 2), together(nearest) * Math.pow(grid.h(), 3)));
+  }
+
+  private Vec3 middle(int cell) {
+    int layer = grid.nx() * grid.ny();
+    Vec3 at = new Vec3(cell % grid.nx(), cell / grid.nx() % grid.ny(), cell / layer);
+    return grid.origin().plus(at.times(grid.h()));
+  }
+
+  /** How many cells touch one, and each other, be it at a corner. */
+  private long together(int from) {
+    BitSet left = set();
+    Deque<Integer> next = new ArrayDeque<>(List.of(from));
+    left.clear(from);
+    long count = 0;
+    while (!next.isEmpty()) {
+      int cell = next.pop();
+      count++;
+      int x = cell % grid.nx();
+      int y = cell / grid.nx() % grid.ny();
+      int z = cell / (grid.nx() * grid.ny());
+      for (int c = 0; c < 27; c++) {
+        int i = x + c % 3 - 1;
+        int j = y + c / 3 % 3 - 1;
+        int k = z + c / 9 - 1;
+        boolean in = i >= 0 && i < grid.nx() && j >= 0 && j < grid.ny() && k >= 0;
+        int other = (k * grid.ny() + j) * grid.nx() + i;
+        if (in && left.get(other)) {
+          left.clear(other);
+          next.push(other);
+        }
+      }
+    }
+    return count;
   }
 
   /**

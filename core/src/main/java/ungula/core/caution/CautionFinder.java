@@ -39,6 +39,7 @@ public final class CautionFinder {
       found.addAll(PlateCautions.of(p));
       found.addAll(PartingCautions.of(p, prices));
       found.addAll(CutCautions.of(p, prices));
+      found.addAll(LabelCautions.of(p));
       found.addAll(SprueCautions.of(p));
       found.addAll(CastCautions.of(p, prices));
       found.addAll(CoreCautions.of(p));

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import ungula.core.castlabel.LabelPlace;
 import ungula.core.contact.CastingMaterial;
 import ungula.core.contact.Preparation;
 import ungula.core.cutline.CutPlanes;
@@ -15,6 +16,7 @@ import ungula.core.jacket.Jacket;
 import ungula.core.jacket.JacketKind;
 import ungula.core.jacket.JacketScan;
 import ungula.core.jacket.Locators;
+import ungula.core.library.Code;
 import ungula.core.mark.FacetSet;
 import ungula.core.mark.Mark;
 import ungula.core.master.MasterMaterial;
@@ -79,6 +81,7 @@ public final class ChoiceWords {
     mould(book);
     skin(book);
     rubber(book);
+    label(book);
     book.open(
             BEGIN,
             "when it is begun",
@@ -355,6 +358,21 @@ public final class ChoiceWords {
             "from the right end to its riser",
             Kind.length(0, LARGEST_MM),
             "a tenth of its length");
+  }
+
+  private static void label(WordBook<Choices> book) {
+    book.word("label.place", "label in the rubber", Kind.choice(LabelPlace.class))
+        .word("label.letterMm", "height of its letters", Kind.length(2, 40))
+        .open(
+            "label.text",
+            "what it says, / between lines",
+            Kind.text(80),
+            "its code, the date and what a cast takes")
+        .open(
+            "label.code",
+            "code of the mould",
+            Kind.parsed("code", Code::typed, c -> c),
+            "none yet");
   }
 
   private static void skin(WordBook<Choices> book) {

@@ -52,6 +52,7 @@ public record Choices(
     Casting casting,
     Marks marks,
     DaysChoice days,
+    LabelChoice label,
     SortedSet<String> decided) {
 
   private static final Pattern RECORD_NAME = Pattern.compile("\\b[A-Z]\\w*\\[");
@@ -74,6 +75,7 @@ public record Choices(
     casting = casting == null ? Casting.NOTHING : casting;
     marks = marks == null ? Marks.NONE : marks;
     days = days == null ? DaysChoice.OPEN : days;
+    label = label == null ? LabelChoice.NONE : label;
     decided = decided == null ? null : Collections.unmodifiableSortedSet(new TreeSet<>(decided));
   }
 
@@ -135,6 +137,7 @@ public record Choices(
         Casting.NOTHING,
         Marks.NONE,
         DaysChoice.OPEN,
+        LabelChoice.NONE,
         new TreeSet<>());
   }
 
@@ -152,7 +155,7 @@ public record Choices(
     all.addAll(words);
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks, days, all);
+        site, rubber, cast, casting, marks, days, label, all);
   }
 
   /** How the masters stand: only in an open mould are several laid out. */
@@ -163,13 +166,13 @@ public record Choices(
   Choices withCasting(Casting changed) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, changed, marks, days, decided);
+        site, rubber, cast, changed, marks, days, label, decided);
   }
 
   Choices withMarks(Marks changed) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, changed, days, decided);
+        site, rubber, cast, casting, changed, days, label, decided);
   }
 
   /**
@@ -228,6 +231,7 @@ public record Choices(
             casting,
             others.marks,
             others.days,
+            label,
             others.decided)
         .consistentAfter(this)
         .withMarks(others.marks)
@@ -242,54 +246,74 @@ public record Choices(
   private Choices mastered(MasterChoice changed) {
     return new Choices(
         units, changed, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks, days, decided);
+        site, rubber, cast, casting, marks, days, label, decided);
   }
 
-  /** The same with nothing said of when it is done. */
-  public Choices undated() {
-    return withDays(DaysChoice.OPEN);
+  /** For another mould: nothing said of when it is done, and without this one's code. */
+  public Choices anew() {
+    return new Choices(
+        units,
+        master,
+        pose,
+        plate,
+        mould,
+        parting,
+        cut,
+        weights,
+        channels,
+        hollow,
+        skin,
+        jacket,
+        site,
+        rubber,
+        cast,
+        casting,
+        marks,
+        DaysChoice.OPEN,
+        label.uncoded(),
+        decided);
   }
 
   Choices withDays(DaysChoice changed) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks, changed, decided);
+        site, rubber, cast, casting, marks, changed, label, decided);
   }
 
   private Choices withRubber(RubberChoice changed) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, changed, cast, casting, marks, days, decided);
+        site, changed, cast, casting, marks, days, label, decided);
   }
 
   private Choices plated(Plate changed) {
     return new Choices(
         units, master, pose, changed, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks, days, decided);
+        site, rubber, cast, casting, marks, days, label, decided);
   }
 
   private Choices parted(PartingChoice halves, CutChoice knife) {
     return new Choices(
         units, master, pose, plate, mould, halves, knife, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks, days, decided);
+        site, rubber, cast, casting, marks, days, label, decided);
   }
 
   Choices skinned(Skin coats, Jacket round) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, coats, round,
-        site, rubber, cast, casting, marks, days, decided);
+        site, rubber, cast, casting, marks, days, label, decided);
   }
 
   private Choices moulded(BoxChoice changed) {
     return new Choices(
         units, master, pose, plate, changed, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks, days, decided);
+        site, rubber, cast, casting, marks, days, label, decided);
   }
 
   Choices withPose(Pose changed) {
     return new Choices(
         units, master, changed, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks, days, decided);
+        site, rubber, cast, casting, marks, days, label, decided);
   }
 
   /** The same for equal parts, in this run of the program and in any other. */

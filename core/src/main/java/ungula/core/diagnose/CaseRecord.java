@@ -10,7 +10,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import ungula.core.air.AirTraps.Pocket;
 import ungula.core.choice.Choices;
 import ungula.core.contact.Patch;
 import ungula.core.geometry.Vec3;
@@ -35,9 +34,6 @@ import ungula.core.working.Figure;
  * what happened at the bench. What is not on record is left out, never guessed. Pure.
  */
 public final class CaseRecord {
-
-  /** Air that gathers no further than this from a place is what is seen there. */
-  private static final double NEAR_MM = 12;
 
   private final Map<String, Object> facts = new LinkedHashMap<>();
 
@@ -176,12 +172,7 @@ public final class CaseRecord {
     if (place == null) {
       return Optional.empty();
     }
-    double mm3 =
-        shape.study().cast().pockets().stream()
-            .filter(p -> p.top().minus(place).norm() <= NEAR_MM + p.depthMm())
-            .mapToDouble(Pocket::volumeMm3)
-            .sum();
-    return Optional.of(mm3 / Volume.ML_MM3);
+    return Optional.of(AtPlace.airMm3(shape, place) / Volume.ML_MM3);
   }
 
   private static List<Batch> batches(Bench run) {

@@ -1,5 +1,15 @@
 package ungula.core.diagnose;
 
+import java.util.List;
+import java.util.Optional;
+import ungula.core.caution.Caution.Fix;
+import ungula.core.choice.Choices;
+import ungula.core.mesh.SurfacePoint;
+import ungula.core.pour.Bubbles;
+import ungula.core.sentence.WordBook.Edit;
+import ungula.core.workshop.Rate;
+import ungula.core.workshop.Workshop;
+
 /** Why something went wrong, with what to do about it. */
 public enum Cause {
   INHIBITED(
@@ -191,5 +201,46 @@ public enum Cause {
           "casts";
       default -> "";
     };
+  }
+
+  /** Word of the workshop that plans go by, and that may be wrong here; empty where none is. */
+  public String habit() {
+    return switch (this) {
+      case NOT_MIXED -> "handMixG";
+      case TOO_COLD -> "roomC";
+      case DAMP_AIR -> "air.humidityPct";
+      case WINDOW_MISSED -> Workshop.rates(Rate.BRUSH);
+      case GELLED_EARLY -> Workshop.rates(Rate.CAST_MIX);
+      case MOULD_WET -> Workshop.rates(Rate.WASH);
+      default -> "";
+    };
+  }
+
+  /**
+   * What of a job's decisions can be changed at once so that it does not come again.
+   *
+   * @param vent that lets the air out where it is seen; null where nobody showed that
+   * @param chamber whether the workshop has one to degas in
+   */
+  public Optional<Fix> fix(Choices c, SurfacePoint vent, boolean chamber) {
+    return switch (this) {
+      case AIR_TRAPPED ->
+          Optional.ofNullable(vent)
+              .filter(v -> !c.casting().vents().contains(v))
+              .map(v -> new Fix("Set a vent there", "", List.of(Edit.of("casting.vent", text(v)))));
+      case NOT_DEGASSED, BUBBLES_IN_RUBBER ->
+          chamber && !c.rubber().bubbles().vacuum()
+              ? Optional.of(
+                  new Fix(
+                      "Degas the rubber",
+                      "",
+                      List.of(Edit.of("rubber.bubbles", Bubbles.VACUUM.name()))))
+              : Optional.empty();
+      default -> Optional.empty();
+    };
+  }
+
+  private static String text(SurfacePoint p) {
+    return p.facet() + " " + p.u() + " " + p.v();
   }
 }

@@ -6,7 +6,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import ungula.core.castlabel.PlacedLabel;
 import ungula.core.master.Tessellation;
+import ungula.core.mesh.Extrusion;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.BoxShape;
@@ -38,6 +40,9 @@ public record Former(String name, TriangleMesh mesh) {
     List<Former> all = new ArrayList<>();
     plan.parting().ifPresent(p -> parting(p, all));
     plan.sprue().filter(s -> s.lengthMm() > 0).ifPresent(s -> all.add(sprue(s)));
+    plan.placedLabel()
+        .map(PlacedLabel::label)
+        .ifPresent(l -> all.add(new Former("label, mirrored, letters up", l.solid())));
     plan.box().filter(b -> plan.poured()).ifPresent(box -> corners(box.mould(), all));
     return List.copyOf(all);
   }
@@ -82,7 +87,7 @@ public record Former(String name, TriangleMesh mesh) {
                   all.add(
                       new Former(
                           "corner block " + mm(leg) + times(count.intValue()),
-                          Prism.of(new double[] {0, 0, leg, 0, 0, leg}, high))));
+                          Extrusion.prism(new double[] {0, 0, leg, 0, 0, leg}, high))));
     }
     if (box.inside().shape().sided()) {
       double t = ANGLE_THICK_MM;
@@ -90,7 +95,7 @@ public record Former(String name, TriangleMesh mesh) {
       all.add(
           new Former(
               "corner angle " + mm(high) + " high" + times(4),
-              Prism.of(new double[] {0, 0, l, 0, l, t, t, t, t, l, 0, l}, high)));
+              Extrusion.prism(new double[] {0, 0, l, 0, l, t, t, t, t, l, 0, l}, high)));
     }
   }
 

@@ -9,6 +9,7 @@ import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import ungula.core.choice.Choices;
+import ungula.core.choice.LabelChoice;
 import ungula.core.choice.RubberChoice;
 import ungula.core.plan.Plan;
 
@@ -71,16 +72,19 @@ public enum Stage {
   }
 
   private static List<Object> mould(Choices c) {
-    return List.of(
-        c.master(),
-        c.pose(),
-        c.laid(),
-        c.mould(),
-        c.parting(),
-        c.cut(),
-        c.skin(),
-        c.jacket(),
-        c.site());
+    List<Object> all =
+        List.of(
+            c.master(),
+            c.pose(),
+            c.laid(),
+            c.mould(),
+            c.parting(),
+            c.cut(),
+            c.skin(),
+            c.jacket(),
+            c.site());
+    // a mould without a label rests on what it rested on before there were any
+    return c.label().equals(LabelChoice.NONE) ? all : List.of(all, c.label());
   }
 
   private static List<Object> mix(Choices c) {
@@ -121,7 +125,8 @@ public enum Stage {
               c.skin(),
               c.jacket(),
               c.site(),
-              c.casting());
+              c.casting(),
+              c.label());
       case RUBBER ->
           Arrays.asList(
               r.product(),

@@ -1,6 +1,7 @@
 package ungula.core.mould;
 
 import java.util.Arrays;
+import org.jspecify.annotations.Nullable;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.FillCurve;
 
@@ -15,6 +16,7 @@ import ungula.core.mesh.FillCurve;
  * @param overTopMm between the master's top and the pour line; negative when it stays in the air
  * @param freeboardMm wall above the pour line
  * @param sheet the walls are cut from
+ * @param insert set into it besides the master; null for nothing
  */
 public record BoxMould(
     Vec3 masterMm,
@@ -23,7 +25,30 @@ public record BoxMould(
     double belowMm,
     double overTopMm,
     double freeboardMm,
-    SheetStock sheet) {
+    SheetStock sheet,
+    @Nullable Insert insert) {
+
+  /** With nothing in it but the master. */
+  public BoxMould(
+      Vec3 masterMm,
+      FillCurve curve,
+      BoxInside inside,
+      double belowMm,
+      double overTopMm,
+      double freeboardMm,
+      SheetStock sheet) {
+    this(masterMm, curve, inside, belowMm, overTopMm, freeboardMm, sheet, null);
+  }
+
+  /** The same with something set into it. */
+  public BoxMould with(Insert set) {
+    return new BoxMould(masterMm, curve, inside, belowMm, overTopMm, freeboardMm, sheet, set);
+  }
+
+  /** The same with other walls. */
+  public BoxMould in(BoxInside other) {
+    return new BoxMould(masterMm, curve, other, belowMm, overTopMm, freeboardMm, sheet, insert);
+  }
 
   /** What one degree out of level may cost before it is worth a word. */
   private static final double LEVEL_MM = 5;
@@ -107,7 +132,8 @@ public record BoxMould(
 
   /** Rubber below a height, mm³. */
   public double rubberBelow(double zMm) {
-    return Math.max(0, insideAreaMm2() * Math.max(0, zMm) - curve.below(zMm));
+    double set = insert == null ? 0 : insert.below(zMm);
+    return Math.max(0, insideAreaMm2() * Math.max(0, zMm) - curve.below(zMm) - set);
   }
 
   /** Rubber to the pour line, mm³. */

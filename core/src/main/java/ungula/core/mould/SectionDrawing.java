@@ -69,6 +69,8 @@ public record SectionDrawing(
     JACKET,
     /** Keys and seal ring, seen from above. */
     KEY,
+    /** Set into the box, to be read in the rubber. */
+    LABEL,
     /** Air that stays in the rubber. */
     AIR,
     /** Air that stays in a cast. */

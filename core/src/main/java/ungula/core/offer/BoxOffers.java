@@ -71,7 +71,7 @@ public final class BoxOffers {
   public static List<Offer> of(
       BoxMould box, Choices choices, MasterFacts facts, List<OwnBox> there) {
     BoxChoice built = built(choices.mould());
-    BoxMould rectangle = round(box, BoxPart.inside(built, BoxShape.RECTANGLE, facts));
+    BoxMould rectangle = box.in(BoxPart.inside(built, BoxShape.RECTANGLE, facts));
     double rectangular = rectangle.rubberMm3();
     List<Offer> offers = new ArrayList<>();
     there.stream()
@@ -84,7 +84,7 @@ public final class BoxOffers {
       if (shape == BoxShape.OWN && !now) {
         continue;
       }
-      BoxMould other = now ? box : round(box, BoxPart.inside(built, shape, facts));
+      BoxMould other = now ? box : box.in(BoxPart.inside(built, shape, facts));
       if (worthIt(other, rectangular, choices.mould().shape())) {
         offers.add(offer(other, rectangular, choices, false, now, toBuild(shape, choices)));
       }
@@ -110,7 +110,7 @@ public final class BoxOffers {
   /** A box one has, the way round that leaves more rubber; empty where the master does not fit. */
   private static Optional<Offer> own(BoxMould box, OwnBox own, Choices choices, MasterFacts facts) {
     return Stream.of(own, own.turned())
-        .map(o -> Map.entry(o, round(box, inside(o, choices.mould(), facts))))
+        .map(o -> Map.entry(o, box.in(inside(o, choices.mould(), facts))))
         .max(Comparator.comparingDouble(e -> e.getValue().inside().thinnestMm()))
         .map(e -> own(name(own, choices.units()), e.getKey(), e.getValue(), choices, facts))
         .filter(o -> o.now || fits(o, own, box, choices));
@@ -133,7 +133,7 @@ public final class BoxOffers {
     BoxShape shape = own.pipe() ? BoxShape.TUBE : BoxShape.OWN;
     BoxChoice taken = choices.mould().inside(own.lengthMm(), own.pipe() ? null : own.widthMm());
     double rectangular =
-        round(box, BoxPart.inside(built(choices.mould()), BoxShape.RECTANGLE, facts)).rubberMm3();
+        box.in(BoxPart.inside(built(choices.mould()), BoxShape.RECTANGLE, facts)).rubberMm3();
     List<Edit> edits =
         List.of(
             Edit.of("mould.shape", shape.name()),
@@ -154,17 +154,6 @@ public final class BoxOffers {
   private static boolean worthIt(BoxMould box, double rectangular, BoxShape now) {
     BoxShape shape = box.inside().shape();
     return shape != BoxShape.OUTLINE || shape == now || box.rubberMm3() < rectangular;
-  }
-
-  private static BoxMould round(BoxMould box, BoxInside inside) {
-    return new BoxMould(
-        box.masterMm(),
-        box.curve(),
-        inside,
-        box.belowMm(),
-        box.overTopMm(),
-        box.freeboardMm(),
-        box.sheet());
   }
 
   private static Offer offer(

@@ -3,6 +3,7 @@ package ungula.core.plan;
 import static ungula.core.working.Given.Source.CHOSEN;
 import static ungula.core.working.Given.Source.COMPUTED;
 import static ungula.core.working.Given.Source.DEFAULT;
+import static ungula.core.working.Given.Source.LEARNED;
 import static ungula.core.working.Given.Source.MEASURED;
 
 import java.util.ArrayList;
@@ -179,9 +180,14 @@ public record CoatsPart(
     return brief.choices().skin().lossPct() / 100 * onMasterMm3();
   }
 
+  /** What coats go on thicker by here; nothing once the first of several skins is weighed. */
+  private double thickerMm3() {
+    return brief.firstMouldG() == null ? brief.workshop().coatsPct() / 100 * coatsMm3() : 0;
+  }
+
   /** On top of what is on the master: what is lost, and no less than what is not certain. */
   private double allowanceMm3() {
-    return Math.max(lostMm3(), errorMm3());
+    return Math.max(lostMm3() + thickerMm3(), errorMm3());
   }
 
   /** ± of what is on the master; none once the first of several skins is weighed. */
@@ -262,20 +268,7 @@ public record CoatsPart(
       all.given("locators", brief.ml(locatorsMm3()), COMPUTED);
     }
     figures.volume("rubber.box", "rubber in the skin", onMasterMm3(), all.done());
-    figures.volume(
-        "rubber.allowance",
-        "allowance",
-        allowanceMm3(),
-        Working.of("allowance = the larger of two, of what is on the master")
-            .given(
-                "left in brush, pot and drips, " + Share.typed(brief.choices().skin().lossPct()),
-                brief.ml(lostMm3()),
-                CHOSEN)
-            .given(
-                "± of the skin, " + Share.format(errorMm3() / onMasterMm3()),
-                errorMm3() > 0 ? brief.ml(errorMm3()) : "none, weighed",
-                COMPUTED)
-            .done());
+    figures.volume("rubber.allowance", "allowance", allowanceMm3(), allowance());
     figures.volume(
         "rubber.mix",
         "rubber to mix",
@@ -284,6 +277,26 @@ public record CoatsPart(
             .given("in the skin", brief.ml(onMasterMm3()), COMPUTED)
             .given("allowance", brief.ml(allowanceMm3()), COMPUTED)
             .done());
+  }
+
+  private Working allowance() {
+    Working.Builder w =
+        Working.of("allowance = the larger of two, of what is on the master")
+            .given(
+                "left in brush, pot and drips, " + Share.typed(brief.choices().skin().lossPct()),
+                brief.ml(lostMm3()),
+                CHOSEN);
+    if (thickerMm3() != 0) {
+      w.given(
+          "and coats go on thicker here, " + Share.typed(brief.workshop().coatsPct()),
+          brief.ml(thickerMm3()),
+          brief.workshop().learned("coatsPct") ? LEARNED : CHOSEN);
+    }
+    return w.given(
+            "± of the skin, " + Share.format(errorMm3() / onMasterMm3()),
+            errorMm3() > 0 ? brief.ml(errorMm3()) : "none, weighed",
+            COMPUTED)
+        .done();
   }
 
   private void flange(FigureBook figures) {

@@ -3,6 +3,7 @@ package ungula.core.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import ungula.core.castlabel.PlacedLabel;
 import ungula.core.choice.Choices;
 import ungula.core.cutline.CutLine;
 import ungula.core.cutlist.CutList;
@@ -26,6 +27,7 @@ import ungula.core.workshop.Workshop;
  * @param brief what it was made from
  * @param master its volume
  * @param box round it; of a skin only how the master stands
+ * @param label cast into the rubber
  * @param plate of several masters
  * @param rubber poured round the master
  * @param coated rubber brushed on it
@@ -48,6 +50,7 @@ public record Plan(
     Brief brief,
     Optional<MasterPart> master,
     Optional<BoxPart> box,
+    Optional<LabelPart> label,
     Optional<PlatePart> plate,
     Optional<RubberPart> rubber,
     Optional<CoatsPart> coated,
@@ -98,6 +101,7 @@ public record Plan(
         Optional.empty(),
         Optional.empty(),
         Optional.empty(),
+        Optional.empty(),
         Optional.empty());
   }
 
@@ -119,6 +123,7 @@ public record Plan(
     if (brief.poured()) {
       box.ifPresent(parts::add);
     }
+    label.ifPresent(parts::add);
     List.of(plate, rubber, coated, skin, shape, halves, knife, mix, supply, pours, core, cast)
         .forEach(p -> p.ifPresent(parts::add));
     List.of(equipment, jacket, site, life, amount).forEach(p -> p.ifPresent(parts::add));
@@ -169,6 +174,11 @@ public record Plan(
 
   public Optional<Parting> parting() {
     return halves.map(HalvesPart::parting);
+  }
+
+  /** Where a label is set into the box; empty without one, and where there is no room. */
+  public Optional<PlacedLabel> placedLabel() {
+    return label.flatMap(LabelPart::placed);
   }
 
   public Optional<CutLine> cut() {

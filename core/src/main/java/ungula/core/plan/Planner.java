@@ -33,7 +33,12 @@ public final class Planner {
 
   private static Plan plan(Brief b, BoxMould known) {
     MasterPart master = MasterPart.of(b, known);
-    BoxPart box = BoxPart.of(b, known, master);
+    BoxPart bare = BoxPart.of(b, known, master);
+    Optional<CorePart> core = CorePart.of(b, master);
+    CastPart cast = CastPart.of(b, master, bare.mould(), core);
+    Optional<KnifePart> knife = KnifePart.of(b, master, bare.mould());
+    Optional<LabelPart> label = LabelPart.of(b, bare.mould(), cast, knife);
+    BoxPart box = label.map(l -> l.in(bare)).orElse(bare);
     BoxMould mould = box.mould();
     Optional<RubberPart> rubber =
         b.poured() ? Optional.of(RubberPart.of(b, master, mould)) : Optional.empty();
@@ -49,13 +54,11 @@ public final class Planner {
         skin.flatMap(s -> JacketPart.of(b, s, mix.map(MixPart::mouldG).orElse(null)));
     Optional<ShapePart> shape = ShapePart.of(b);
     Optional<PlatePart> plate = PlatePart.of(b);
-    Optional<CorePart> core = CorePart.of(b, master);
-    CastPart cast = CastPart.of(b, master, mould, core);
-    Optional<KnifePart> knife = KnifePart.of(b, master, mould);
     return new Plan(
         b,
         Optional.of(master),
         Optional.of(box),
+        label,
         plate,
         rubber,
         coated,
@@ -133,8 +136,9 @@ public final class Planner {
     BoxMould round = BoxPart.round(other, b.facts().sizeMm(), b.facts().curve(), inside);
     MasterPart master = MasterPart.of(b, round);
     BoxPart box = BoxPart.of(b, round, master);
+    double label = plan.placedLabel().map(l -> l.label().volumeMm3()).orElse(0.0);
     return b.poured()
-        ? new Totals(box.mould().rubberMm3(), box.sheetCost())
+        ? new Totals(box.mould().rubberMm3() - label, box.sheetCost())
         : new Totals(CoatsPart.of(b).map(CoatsPart::onMasterMm3).orElse(0.0), 0);
   }
 

@@ -92,14 +92,21 @@ public record RubberPart(
     }
     double line = box.pourLineMm();
     double below = box.curve().below(line);
-    return insideArea()
-        .given("pour line", brief.mm(line), COMPUTED)
-        .given("master below the line", brief.ml(below), COMPUTED)
-        .step(
+    Working.Builder w =
+        insideArea()
+            .given("pour line", brief.mm(line), COMPUTED)
+            .given("master below the line", brief.ml(below), COMPUTED);
+    if (box.insert() != null) {
+      w.given("label", brief.ml(box.insert().volumeMm3()), COMPUTED);
+    }
+    return w.step(
             "box "
                 + Volume.exact(box.insideAreaMm2() * line, brief.units())
                 + " − master "
-                + Volume.exact(below, brief.units()))
+                + Volume.exact(below, brief.units())
+                + (box.insert() == null
+                    ? ""
+                    : " − label " + Volume.exact(box.insert().volumeMm3(), brief.units())))
         .plusMinus(errorMm3 > 0 ? "± " + brief.ml(errorMm3) + ", from the master" : "")
         .done();
   }
@@ -144,11 +151,13 @@ public record RubberPart(
   /** The rubber's formula, as far as the inside of the box. */
   private Working.Builder insideArea() {
     boolean rectangle = box.inside().shape().sided() && box.inside().shape() != BoxShape.BLOCKS;
+    String label = box.insert() == null ? "" : " − label";
     return rectangle
-        ? Working.of("rubber = inside length × inside width × pour line − master below the line")
+        ? Working.of(
+                "rubber = inside length × inside width × pour line − master below the line" + label)
             .given("inside length", brief.mm(box.insideLengthMm()), COMPUTED)
             .given("inside width", brief.mm(box.insideWidthMm()), COMPUTED)
-        : Working.of("rubber = inside area × pour line − master below the line")
+        : Working.of("rubber = inside area × pour line − master below the line" + label)
             .given("inside area", brief.area(box.insideAreaMm2()), COMPUTED);
   }
 }

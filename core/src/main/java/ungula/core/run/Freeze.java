@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import ungula.core.caution.Caution;
 import ungula.core.choice.First;
@@ -32,6 +33,8 @@ import ungula.core.run.RunPlan.Task;
 import ungula.core.step.Step;
 import ungula.core.step.Steps;
 import ungula.core.working.Figure;
+import ungula.core.workshop.Rate;
+import ungula.core.workshop.Workshop;
 
 /** Makes of the steps of a plan what a run goes by, with all its numbers as they are. */
 public final class Freeze {
@@ -226,7 +229,13 @@ public final class Freeze {
                 .map(cautions::get)
                 .filter(Objects::nonNull)
                 .map(Caution::title)
-                .toList()));
+                .toList(),
+            rates(s, brief.workshop())));
+  }
+
+  /** Minutes each rate stands for, as it is planned by. */
+  static Map<Rate, Double> rates(Step s, Workshop w) {
+    return s.takes().rates().stream().collect(Collectors.toMap(r -> r, w.rates()::get));
   }
 
   /** Before a coat that is to bond to one that has not set. */

@@ -164,7 +164,8 @@ public final class FreezeCast {
                 .map(figures::get)
                 .filter(Objects::nonNull)
                 .toList(),
-            s.cautions().stream().map(cautions::get).filter(Objects::nonNull).toList()));
+            s.cautions().stream().map(cautions::get).filter(Objects::nonNull).toList(),
+            Freeze.rates(s, brief.workshop())));
   }
 
   /** Of one mix for several moulds all of it. */

@@ -1,7 +1,10 @@
 package ungula.core.run;
 
+import java.util.Collections;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import ungula.core.quantity.Units;
@@ -9,6 +12,7 @@ import ungula.core.rubber.Product;
 import ungula.core.run.Entry.Ingredient;
 import ungula.core.run.Entry.Part;
 import ungula.core.working.Figure;
+import ungula.core.workshop.Rate;
 
 /**
  * What of a plan is frozen when a run is begun: planned again, it stays what this run went by.
@@ -76,6 +80,7 @@ public record RunPlan(
    * @param batch it is done with; empty for none
    * @param shows what one wants to know at that moment, each with its working as planned
    * @param cares what may go wrong at it, in words
+   * @param rates of work its time was planned by, minutes for each of what they are counted by
    */
   public record Task(
       String key,
@@ -88,9 +93,31 @@ public record RunPlan(
       String batch,
       List<After> after,
       List<Figure> shows,
-      List<String> cares) {
+      List<String> cares,
+      Map<Rate, Double> rates) {
 
+    /** By no rate of work. */
+    public Task(
+        String key,
+        Kind kind,
+        String part,
+        String label,
+        String what,
+        String why,
+        double minutes,
+        String batch,
+        List<After> after,
+        List<Figure> shows,
+        List<String> cares) {
+      this(key, kind, part, label, what, why, minutes, batch, after, shows, cares, Map.of());
+    }
+
+    /** What was kept before rates were noted has none. */
     public Task {
+      rates =
+          rates == null || rates.isEmpty()
+              ? Map.of()
+              : Collections.unmodifiableMap(new EnumMap<>(rates));
       after = List.copyOf(after);
       shows = List.copyOf(shows);
       cares = List.copyOf(cares);

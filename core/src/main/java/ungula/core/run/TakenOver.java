@@ -184,7 +184,8 @@ public final class TakenOver {
             t.batch(),
             after,
             t.shows(),
-            t.cares());
+            t.cares(),
+            t.rates());
   }
 
   /**

@@ -1,6 +1,7 @@
 package ungula.core.step;
 
 import java.util.Optional;
+import ungula.core.castlabel.PlacedLabel;
 import ungula.core.cutline.CutLine;
 import ungula.core.cutline.Extent;
 import ungula.core.mould.MouldKind;
@@ -68,7 +69,25 @@ final class BlockProcedure extends Procedure {
     wash(p, steps);
   }
 
+  /** Set before the walls stand: there is room to press it down. */
+  private static void label(Plan p, PlacedLabel l, StepList steps) {
+    steps
+        .hands(
+            "label",
+            steps.rate(Rate.LABEL),
+            "Glue the label "
+                + l.where(p.mould().inside(), p.brief()::mm)
+                + ", its letters away from it, and close the gap round it with wax.")
+        .why(
+            "Its text is mirrored, to read right in the rubber. Of printed resin it is a surface"
+                + " like a printed master: patch it, or seal it.")
+        .shows("label.size", "label.rubber")
+        .against("label.room", "label.fine", "label.letters")
+        .add();
+  }
+
   static void box(Plan p, StepList steps) {
+    p.placedLabel().ifPresent(l -> label(p, l, steps));
     double joints = p.mould().sealMm();
     steps
         .hands(

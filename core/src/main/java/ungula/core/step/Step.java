@@ -1,13 +1,17 @@
 package ungula.core.step;
 
+import java.util.Collections;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ungula.core.quantity.Timespan;
 import ungula.core.working.Figure;
 import ungula.core.working.Given;
 import ungula.core.working.Working;
+import ungula.core.workshop.Rate;
 
 /**
  * Something a job asks somebody to do, or to wait for.
@@ -78,12 +82,23 @@ public record Step(
    * @param from what it comes about by
    * @param perTen how many times faster it goes in a room 10 °C warmer; null when the room does not
    *     count
+   * @param rates of the workshop it goes by
    */
-  public record Takes(double minutes, List<Given> from, Double perTen) {
+  public record Takes(double minutes, List<Given> from, Double perTen, Set<Rate> rates) {
+
+    /** Rates are in their own order. */
+    public Takes {
+      rates = rates.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(rates));
+    }
 
     /** Whatever the room is like. */
     static Takes of(double minutes, List<Given> from) {
-      return new Takes(minutes, from, null);
+      return new Takes(minutes, from, null, Set.of());
+    }
+
+    /** By a rate of the workshop. */
+    static Takes of(double minutes, List<Given> from, Rate rate) {
+      return new Takes(minutes, from, null, Set.of(rate));
     }
 
     /** As it is said somewhere. */
@@ -93,18 +108,21 @@ public record Step(
 
     /** The same, faster in a warmer room. */
     Takes faster(double perTenDegrees) {
-      return new Takes(minutes, from, perTenDegrees);
+      return new Takes(minutes, from, perTenDegrees, rates);
     }
 
     /** So much of it. */
     Takes times(double share) {
-      return new Takes(share * minutes, from, perTen);
+      return new Takes(share * minutes, from, perTen, rates);
     }
 
     /** One after the other. */
     Takes and(Takes other) {
-      return of(
-          minutes + other.minutes, Stream.concat(from.stream(), other.from.stream()).toList());
+      return new Takes(
+          minutes + other.minutes,
+          Stream.concat(from.stream(), other.from.stream()).toList(),
+          null,
+          Stream.concat(rates.stream(), other.rates.stream()).collect(Collectors.toSet()));
     }
   }
 

@@ -44,11 +44,13 @@ final class StepList {
     double each = workshop.rates().get(rate);
     String per = rate.per().isEmpty() ? "" : " " + rate.per();
     List<Given> from = new ArrayList<>();
-    from.add(new Given("to " + rate.text(), Timespan.formatMin(each) + per, Given.Source.DEFAULT));
+    boolean learned = workshop.learned(Workshop.rates(rate));
+    Given.Source source = learned ? Given.Source.LEARNED : Given.Source.DEFAULT;
+    from.add(new Given("to " + rate.text(), Timespan.formatMin(each) + per, source));
     if (!of.isEmpty()) {
       from.add(new Given("of it", of, Given.Source.COMPUTED));
     }
-    return Takes.of(times * each, from);
+    return Takes.of(times * each, from, rate);
   }
 
   Takes rate(Rate rate) {

@@ -3,6 +3,7 @@ package ungula.core.study;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import ungula.core.air.AirCells;
 import ungula.core.air.AirTraps;
 import ungula.core.air.Ceilings;
 import ungula.core.air.Ceilings.Ceiling;
@@ -294,6 +295,11 @@ public record ShapeStudy(
             .map(p -> new AirTraps.Pocket(p.volumeMm3(), OVER.apply(p.top()), p.depthMm()))
             .toList(),
         r.cells());
+  }
+
+  /** The air in a cast that stays nearest to a place; empty where none stays. */
+  public Optional<AirCells.Near> castAirNear(Vec3 place) {
+    return cast.cells().near(OVER.apply(place));
   }
 
   /** What a plane cuts of the air in the rubber: rings in the cut's right and up axes. */

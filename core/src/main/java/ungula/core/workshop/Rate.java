@@ -7,6 +7,7 @@ public enum Rate implements Choosable {
   BOX("cut and set up a box", "", 24, "walls, base and blocks from marked-out sheet"),
   JOINT("seal joints", "a metre", 15, "both sides of a joint, and a look at it"),
   FIX("fix a master", "", 5, "glue it, press it down, look under it"),
+  LABEL("set a label", "", 3, "glue it, press it down, close the gap round it"),
   BED("bed a master", "", 24, "roll the clay out or fit the board, and build it up"),
   BED_SEAM("dress the bedding along the seam", "a metre", 120, "a sharp corner all along it"),
   KEYS("set keys", "each", 1, "place it, press it, smooth round it"),

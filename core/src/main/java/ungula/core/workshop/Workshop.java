@@ -37,6 +37,7 @@ import ungula.core.sentence.WordBook.Edit;
  * @param units new jobs begin with
  * @param handMixG heaviest batch stirred by hand
  * @param allowancePct least allowance over the volume needed
+ * @param coatsPct coats go on so much thicker than asked for; null is 0
  * @param cupLossPct lost on cup and stick, of each batch
  * @param cupLossMm3 lost on cup and stick in every batch, besides
  * @param roomC temperature of the room
@@ -64,6 +65,7 @@ public record Workshop(
     Units units,
     double handMixG,
     double allowancePct,
+    Double coatsPct,
     double cupLossPct,
     double cupLossMm3,
     double roomC,
@@ -86,6 +88,7 @@ public record Workshop(
 
   /** What was kept before something was asked about has what is usual, or none. */
   public Workshop {
+    coatsPct = coatsPct == null ? Double.valueOf(0) : coatsPct;
     air = air == null ? Air.USUAL : air;
     costs = costs == null ? Costs.UNCOUNTED : costs;
     releases = releases == null ? Releases.RUBBER_ONLY : releases;
@@ -284,6 +287,7 @@ public record Workshop(
         units,
         handMixG,
         allowancePct,
+        coatsPct,
         cupLossPct,
         cupLossMm3,
         degreesC,
@@ -322,6 +326,7 @@ public record Workshop(
           Units.METRIC,
           2500,
           5,
+          0.0,
           2,
           10_000,
           21,
@@ -357,6 +362,7 @@ public record Workshop(
             .word("units.gallon", "gallon of new jobs", Kind.choice(Units.Gallon.class))
             .word("handMixG", "heaviest batch stirred by hand", Kind.mass(50_000))
             .word("allowancePct", "least allowance", Kind.percent(0, 50))
+            .word("coatsPct", "coats go on thicker by", Kind.percent(-50, 100))
             .word("cupLossPct", "lost on cup and stick, as a share", Kind.percent(0, 30))
             .word("cupLossMm3", "lost on cup and stick in every batch", Kind.volume(1e6))
             .word("roomC", "room temperature", Kind.temperature(-10, 50))

@@ -13,6 +13,7 @@ import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.demo.Harbour;
 import ungula.core.job.JobPlan;
+import ungula.core.mesh.Extrusion;
 import ungula.core.mesh.Topology;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.parting.Key;
@@ -56,10 +57,10 @@ public class FormerTest {
 
   @Test
   public void anAngleIsAPrism() {
-    TriangleMesh angle = Prism.of(new double[] {0, 0, 20, 0, 20, 3, 3, 3, 3, 20, 0, 20}, 50);
+    TriangleMesh angle = Extrusion.prism(new double[] {0, 0, 20, 0, 20, 3, 3, 3, 3, 20, 0, 20}, 50);
     assertEquals(volume(angle), (20 * 3 + 17 * 3) * 50, 1e-6);
     // clockwise is the same
-    TriangleMesh back = Prism.of(new double[] {0, 20, 3, 20, 3, 3, 20, 3, 20, 0, 0, 0}, 50);
+    TriangleMesh back = Extrusion.prism(new double[] {0, 20, 3, 20, 3, 3, 20, 3, 20, 0, 0, 0}, 50);
     assertEquals(volume(back), (20 * 3 + 17 * 3) * 50, 1e-6);
   }
 

@@ -50,6 +50,7 @@ public class PourPlanTest {
         d.units(),
         2500,
         d.allowancePct(),
+        d.coatsPct(),
         d.cupLossPct(),
         d.cupLossMm3(),
         23,

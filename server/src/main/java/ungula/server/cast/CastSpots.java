@@ -27,7 +27,12 @@ public class CastSpots {
   /** Of one job; none without a model. */
   public record Of(Optional<TriangleMesh> mesh, Map<Integer, String> places) {
 
-    /** Of a cast, in the posed frame; null where nobody showed it. */
+    /** On the master; empty where nobody showed it. */
+    public Optional<SurfacePoint> on(int number) {
+      return Optional.ofNullable(places.get(number)).map(CastSpots::point);
+    }
+
+    /** Of a cast, in the posed frame, set down; null where nobody showed it. */
     public @Nullable Vec3 of(int number) {
       String place = places.get(number);
       return place == null ? null : mesh.map(m -> point(place).on(m)).orElse(null);

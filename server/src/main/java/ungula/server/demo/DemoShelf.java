@@ -142,6 +142,7 @@ class DemoShelf {
             Units.METRIC,
             2500,
             5,
+            0.0,
             2,
             10_000,
             19,

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import org.springframework.stereotype.Component;
+import ungula.core.castlabel.PlacedLabel;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.hollow.HollowCore;
@@ -195,6 +196,10 @@ public class Drawings {
     if (job.plan().plan().cut().isPresent()) {
       List<double[]> shadow = shapes.posed(job.choices()).map(PosedMaster::shadow).orElseThrow();
       drawing = drawing.with(Role.CUT_LINE, job.plan().plan().cut().get().seen(cut, box, shadow));
+    }
+    Optional<PlacedLabel> label = job.plan().plan().placedLabel();
+    if (label.isPresent()) {
+      drawing = drawing.with(Role.LABEL, List.of(label.get().seen(cut)));
     }
     return withAir(job, withSprue(job, withCore(job, drawing, cut), cut), cut);
   }

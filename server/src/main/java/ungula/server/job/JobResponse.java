@@ -48,6 +48,7 @@ import ungula.server.product.Products;
  * @param marksKey changes when they do
  * @param dipstick null while there is no box
  * @param cut of a cut mould; null for any other
+ * @param castLabel cast into the rubber; null without one, and where there is no room
  * @param skin of a skin mould; null for any other, and while it is not worked out
  * @param order of work, a sentence a step
  * @param ratioSentence the ratio in plain words; empty while there is none
@@ -89,6 +90,7 @@ public record JobResponse(
     String marksKey,
     @Nullable DipstickView dipstick,
     @Nullable CutView cut,
+    @Nullable CastLabelView castLabel,
     @Nullable SkinView skin,
     List<StepView> order,
     List<StepView> casting,
@@ -175,6 +177,16 @@ public record JobResponse(
    */
   public record BoxKind(
       boolean sided, boolean ofPipe, boolean onPlate, boolean poured, boolean cupped) {}
+
+  /**
+   * A label as it reads in the rubber.
+   *
+   * @param where it is set, in words
+   * @param lines of text
+   * @param letters as an SVG path round its middle, y down, mm
+   */
+  public record CastLabelView(
+      String where, List<String> lines, double widthMm, double heightMm, String letters) {}
 
   /**
    * @param coats from the master outwards

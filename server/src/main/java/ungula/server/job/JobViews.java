@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.LongStream;
 import org.springframework.stereotype.Component;
+import ungula.core.castlabel.PlacedLabel;
 import ungula.core.caution.Caution;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
@@ -30,6 +31,7 @@ import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.Dipstick;
 import ungula.core.mould.MouldKind;
+import ungula.core.plan.Brief;
 import ungula.core.plan.SkinPart;
 import ungula.core.plan.Touching;
 import ungula.core.quantity.Area;
@@ -138,6 +140,7 @@ class JobViews {
             .cut()
             .map(k -> new JobResponse.CutView(k.degrees(), CutPlanes.STEP_DEGREES))
             .orElse(null),
+        job.plan().plan().placedLabel().map(l -> castLabel(job, l)).orElse(null),
         job.plan().plan().skin().map(skin -> skin(job, skin)).orElse(null),
         job.plan().steps().making().stream().map(s -> step(job, s)).toList(),
         job.plan().steps().casting().stream().map(s -> step(job, s)).toList(),
@@ -154,6 +157,16 @@ class JobViews {
         jobs.parts(job).stream()
             .map(p -> new JobResponse.PlanPartView(p.subject().text(), p.state(), p.why()))
             .toList());
+  }
+
+  private static JobResponse.CastLabelView castLabel(Jobs.Job job, PlacedLabel l) {
+    Brief b = job.plan().plan().brief();
+    return new JobResponse.CastLabelView(
+        l.where(job.plan().plan().mould().inside(), b::mm),
+        l.label().lines(),
+        l.label().widthMm(),
+        l.label().heightMm(),
+        l.label().path());
   }
 
   private static StepView step(Jobs.Job job, Step s) {

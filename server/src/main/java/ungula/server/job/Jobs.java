@@ -2,6 +2,7 @@ package ungula.server.job;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.security.SecureRandom;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -15,6 +16,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import ungula.core.castlabel.LabelPlace;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.choice.Materials;
@@ -26,6 +28,7 @@ import ungula.core.hollow.HollowCore;
 import ungula.core.jacket.OutsideStudy;
 import ungula.core.job.JobPlan;
 import ungula.core.job.Stage;
+import ungula.core.library.Code;
 import ungula.core.mark.MarkedPlaces;
 import ungula.core.master.PosedMaster;
 import ungula.core.mould.BoxMould;
@@ -60,6 +63,8 @@ import ungula.server.workshop.Habits;
 /** Jobs as kept: every change is a step of the job's history, and a change is saved or refused. */
 @Component
 public class Jobs {
+
+  private static final SecureRandom RANDOM = new SecureRandom();
 
   private static final Logger LOG = LoggerFactory.getLogger(Jobs.class);
 
@@ -751,7 +756,14 @@ public class Jobs {
     Choices after =
         ChoiceWords.edit(
             before, ChoiceWords.dated(edits, workshop.today()), materials(before).rubber());
-    return GrainBox.kept(before, after, shapes::facts);
+    return GrainBox.kept(before, coded(after), shapes::facts);
+  }
+
+  /** A label that is to be cast in carries the code its mould will be found by. */
+  private static Choices coded(Choices c) {
+    return c.label().place() != LabelPlace.NONE && c.label().code() == null
+        ? ChoiceWords.edit(c, List.of(Edit.of("label.code", Code.next(RANDOM))), null)
+        : c;
   }
 
   private static List<Edit> decisions(List<Edit> edits) {
@@ -868,7 +880,7 @@ public class Jobs {
     String name = from.name() + ", copy";
     String copy =
         history.begin(
-            name.substring(0, Math.min(name.length(), 120)), false, choices(from).undated());
+            name.substring(0, Math.min(name.length(), 120)), false, coded(choices(from).anew()));
     mapper.copyLooks(id, copy);
     records.copyOfMaster(id, copy);
     return copy;

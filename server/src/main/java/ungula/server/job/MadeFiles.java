@@ -167,6 +167,24 @@ class MadeFiles {
     };
   }
 
+  /** The label that is cast in. */
+  static Content label(Jobs.Job job, boolean threeMf) {
+    TriangleMesh solid =
+        job.plan()
+            .plan()
+            .placedLabel()
+            .orElseThrow(() -> Problem.gone("A label cast into the rubber"))
+            .label()
+            .solid();
+    return out -> {
+      if (threeMf) {
+        ThreeMfWriter.write(Map.of("label", solid), out);
+      } else {
+        StlWriter.write(solid, out);
+      }
+    };
+  }
+
   private static Map<String, TriangleMesh> byName(List<Piece> pieces) {
     Map<String, TriangleMesh> all = new LinkedHashMap<>();
     pieces.forEach(p -> all.put(p.name(), p.mesh()));

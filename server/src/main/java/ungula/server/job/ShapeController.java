@@ -226,6 +226,27 @@ class ShapeController {
     return formers(jobs.find(id), true, ", parts.3mf", "model/3mf");
   }
 
+  /** The label that is cast into the rubber, mirrored, its letters up, as a binary STL file. */
+  @GetMapping("/label.stl")
+  ResponseEntity<StreamingResponseBody> labelStl(@PathVariable String id) {
+    return label(id, false, ", label.stl", "model/stl");
+  }
+
+  /** The same as a 3MF file. */
+  @GetMapping("/label.3mf")
+  ResponseEntity<StreamingResponseBody> label3mf(@PathVariable String id) {
+    return label(id, true, ", label.3mf", "model/3mf");
+  }
+
+  private ResponseEntity<StreamingResponseBody> label(
+      String id, boolean threeMf, String name, String type) {
+    Jobs.Job job = jobs.find(id);
+    MadeFiles.Content content = MadeFiles.label(job, threeMf);
+    return Named.attachment(job.row().name() + name)
+        .contentType(MediaType.parseMediaType(type))
+        .body(content::write);
+  }
+
   private static ResponseEntity<StreamingResponseBody> formers(
       Jobs.Job job, boolean threeMf, String name, String type) {
     MadeFiles.Content content = MadeFiles.formers(job, threeMf);

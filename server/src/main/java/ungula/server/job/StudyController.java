@@ -1,6 +1,5 @@
 package ungula.server.job;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -36,8 +35,10 @@ class StudyController {
   private final Jobs jobs;
   private final Shapes shapes;
   private final Studies studies;
+  private final Facets facets;
 
-  StudyController(Jobs jobs, Shapes shapes, Studies studies) {
+  StudyController(Jobs jobs, Shapes shapes, Studies studies, Facets facets) {
+    this.facets = facets;
     this.jobs = jobs;
     this.shapes = shapes;
     this.studies = studies;
@@ -100,25 +101,13 @@ class StudyController {
     return view(job);
   }
 
-  /** What a picture shows by facet. */
-  enum Quantity {
-    /** How much of it is locked against the mould's pull: 255 is all of it. */
-    LOCKED,
-    /** How thick the rubber is over it, in tenths of a millimetre: 255 is more. */
-    WALL
-  }
-
   /** Values by facet, a byte each. */
   @GetMapping(value = "/facets", produces = MediaType.APPLICATION_OCTET_STREAM_VALUE)
-  ResponseEntity<byte[]> facets(@PathVariable String id, @RequestParam Quantity quantity) {
-    byte[] all =
-        jobs.find(id)
-            .shape()
-            .flatMap(s -> studies.facets(s.ofPose()))
-            .orElseThrow(() -> Problem.gone("A study of this shape"));
-    int n = all.length / Quantity.values().length;
-    int from = quantity.ordinal() * n;
-    return ResponseEntity.ok(Arrays.copyOfRange(all, from, from + n));
+  ResponseEntity<byte[]> facets(@PathVariable String id, @RequestParam Facets.Quantity quantity) {
+    return ResponseEntity.ok(
+        facets
+            .of(jobs.find(id), quantity)
+            .orElseThrow(() -> Problem.gone("A study of this shape")));
   }
 
   /** How far the first question is that is not answered yet. */

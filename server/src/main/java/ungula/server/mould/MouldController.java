@@ -20,6 +20,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import ungula.core.days.Moments;
+import ungula.core.library.Code;
 import ungula.core.library.Condition;
 import ungula.core.library.Mould;
 import ungula.core.library.Wear;

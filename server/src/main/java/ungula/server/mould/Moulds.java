@@ -1,5 +1,6 @@
 package ungula.server.mould;
 
+import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
@@ -21,6 +22,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import ungula.core.contact.RubberAge;
+import ungula.core.library.Code;
 import ungula.core.library.Condition;
 import ungula.core.library.Mould;
 import ungula.core.library.Wear;
@@ -45,6 +47,8 @@ public class Moulds {
 
   private static final int MOST_WHO = 20;
   private static final int MOST_WHY = 200;
+
+  private static final SecureRandom RANDOM = new SecureRandom();
 
   private final MouldMapper mapper;
   private final Jobs jobs;
@@ -132,7 +136,7 @@ public class Moulds {
             .orElse(null);
     return new MouldMapper.Row(
         id.orElseGet(() -> UUID.randomUUID().toString()),
-        unusedCode(),
+        plan.flatMap(this::castIn).orElseGet(this::unusedCode),
         jobId,
         null,
         number,
@@ -175,11 +179,18 @@ public class Moulds {
     }
   }
 
+  /** The code on a label that is cast into it; empty where another mould has it. */
+  private Optional<String> castIn(Plan plan) {
+    return plan.label()
+        .map(l -> l.brief().choices().label().code())
+        .filter(code -> mapper.find(code) == null);
+  }
+
   /** A code no mould has. */
   public String unusedCode() {
-    String code = Code.next();
+    String code = Code.next(RANDOM);
     while (mapper.find(code) != null) {
-      code = Code.next();
+      code = Code.next(RANDOM);
     }
     return code;
   }

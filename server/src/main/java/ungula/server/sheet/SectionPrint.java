@@ -128,7 +128,7 @@ final class SectionPrint {
       case DETAIL_COAT, BUILD_COAT, SMOOTHING_COAT ->
           pen.polygon(rings, SheetPen.RUBBER, SheetPen.INK);
       case PLUG -> pen.polygon(rings, SheetPen.CLAY, SheetPen.INK);
-      case KEY, SPRUE, CORE, CLOTH -> pen.polygon(rings, null, SheetPen.INK);
+      case KEY, SPRUE, CORE, CLOTH, LABEL -> pen.polygon(rings, null, SheetPen.INK);
       case POUR_LINE, GAP -> lines(rings, 1, SheetPen.CLAY);
       case PARTING, CUT_LINE -> lines(rings, 1.6f, SheetPen.INK);
     }

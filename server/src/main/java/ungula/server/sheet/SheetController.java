@@ -13,9 +13,11 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import ungula.core.castlabel.PlacedLabel;
 import ungula.core.caution.Caution;
 import ungula.core.choice.Choices;
 import ungula.core.mesh.Slicer.Cut;
+import ungula.core.plan.Plan;
 import ungula.core.plan.PlanPart;
 import ungula.core.rubber.Product;
 import ungula.core.rubber.Ratio;
@@ -24,6 +26,7 @@ import ungula.core.workshop.Workshop;
 import ungula.server.job.Drawings;
 import ungula.server.job.Jobs;
 import ungula.server.web.Named;
+import ungula.server.web.Problem;
 import ungula.server.workshop.Habits;
 
 /** What leaves on paper or into a spreadsheet. */
@@ -93,6 +96,23 @@ class SheetController {
         new JobSheet.View(drawings.section(job, Cut.TOP, null), "seen from above, cut half way up"),
         new JobSheet.View(
             drawings.section(job, Cut.SIDE, null), "seen from the right, cut through the middle"));
+  }
+
+  /** The label that is cast into the rubber, at its true size. */
+  @GetMapping(value = "/label.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+  ResponseEntity<byte[]> castLabel(@PathVariable String id) throws IOException {
+    Jobs.Job job = jobs.find(id);
+    Plan plan = job.plan().plan();
+    PlacedLabel label =
+        plan.placedLabel().orElseThrow(() -> Problem.gone("A label cast into the rubber"));
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    CastLabelPaper.write(
+        job.row().name(),
+        label.where(plan.mould().inside(), plan.brief()::mm),
+        label.label(),
+        workshop.current().paper(),
+        out);
+    return Named.inline(job.row().name() + ", label.pdf").body(out.toByteArray());
   }
 
   /** Every figure: name, value in the core's unit, and as shown. RFC 4180, UTF-8. */

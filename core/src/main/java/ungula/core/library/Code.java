@@ -1,13 +1,14 @@
-package ungula.server.mould;
+package ungula.core.library;
 
-import java.security.SecureRandom;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.random.RandomGenerator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import ungula.core.quantity.UnreadableQuantity;
 
 /** What a mould is called on its label: five letters and digits that are not taken for others. */
-final class Code {
+public final class Code {
 
   private static final String LETTERS = "ABCDEFGHJKMNPQRSTUVWXYZ23456789";
 
@@ -16,21 +17,31 @@ final class Code {
   private static final Pattern TYPED =
       Pattern.compile("(?:.*/moulds/)?([A-Z0-9]{" + LENGTH + "})/?", Pattern.CASE_INSENSITIVE);
 
-  private static final SecureRandom RANDOM = new SecureRandom();
-
   private Code() {}
 
-  static String next() {
+  /** Another one. */
+  public static String next(RandomGenerator random) {
     StringBuilder code = new StringBuilder();
     for (int i = 0; i < LENGTH; i++) {
-      code.append(LETTERS.charAt(RANDOM.nextInt(LETTERS.length())));
+      code.append(LETTERS.charAt(random.nextInt(LETTERS.length())));
     }
     return code.toString();
   }
 
   /** A code as it was typed, or scanned with the address it stands in; empty where it is none. */
-  static Optional<String> read(String typed) {
+  public static Optional<String> read(String typed) {
     Matcher m = TYPED.matcher(typed.strip().replaceAll("(?<=\\w)[ -](?=\\w)", ""));
     return m.matches() ? Optional.of(m.group(1).toUpperCase(Locale.ROOT)) : Optional.empty();
+  }
+
+  /**
+   * @throws UnreadableQuantity where it is none
+   */
+  public static String typed(String text) {
+    return read(text)
+        .orElseThrow(
+            () ->
+                new UnreadableQuantity(
+                    "A code is five letters and digits, such as K7F3M: “" + text + "” is none."));
   }
 }
