@@ -22,6 +22,10 @@ const LESSON = {
   lesson: 'ALLOWANCE',
   text: 'rubber a mould took over what was computed',
   jobs: JOBS,
+  methods: [
+    { name: 'rectangular box', jobs: 4, middleSaid: '4.7 %' },
+    { name: 'tube', jobs: 1, middleSaid: '' },
+  ],
   needs: 3,
   middle: 5.2,
   spread: 1.63,
@@ -30,6 +34,7 @@ const LESSON = {
   nowValue: 5,
   offer: '8.5 %',
   offerValue: 8.5,
+  told: '',
   standing: 'OFFERED',
 };
 
@@ -60,6 +65,7 @@ test('what jobs teach is offered with its jobs, taken, and forgotten again', asy
   await screen.findByText(
     '5 jobs: in the middle 5.2 %. Out of line: Job 3 (18 %). You go by 5.0 %; by your jobs it is 8.5 %.',
   );
+  screen.getByText('rectangular box: 4.7 % (4 jobs) · tube: too few yet (one job)');
   expect(document.querySelectorAll('circle.dot')).toHaveLength(4);
   expect(document.querySelectorAll('circle.out')).toHaveLength(1);
   const at = (value: number) => {
@@ -82,4 +88,41 @@ test('two jobs teach nothing yet', async () => {
   show({ ...LESSON, jobs: JOBS.slice(0, 2), standing: 'TOO_FEW', offer: '', middle: undefined });
   await screen.findByText('So far 2 jobs; three are needed.');
   await waitFor(() => expect(screen.queryByRole('button')).toBeNull());
+});
+
+test('a known weight on the scale is noted, and what it comes to is told', async () => {
+  const looks = [-0.4, -0.41, -0.38].map((value) => ({
+    name: '1 Mar 2027',
+    value,
+    said: `${value} %`,
+    outOfLine: false,
+  }));
+  const scale = { ...LESSON, lesson: 'SCALE', standing: 'TOO_FEW', jobs: [], offer: '' };
+  const sent: unknown[] = [];
+  let now: object = scale;
+  vi.stubGlobal('fetch', async (request: Request) => {
+    if (request.method === 'POST') {
+      sent.push([new URL(request.url).pathname, await request.json()]);
+      now = { ...scale, jobs: looks, standing: 'TOLD', told: 'Have it adjusted.', middle: -0.4 };
+    }
+    return Response.json([now]);
+  });
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <MemoryRouter>
+        <Learned />
+      </MemoryRouter>
+    </QueryClientProvider>,
+  );
+  const user = userEvent.setup();
+  await screen.findByText('Nobody looked yet. Put a weight you know on it now and then.');
+  expect(screen.getByRole('button', { name: 'Note it' })).toHaveProperty('disabled', true);
+  await user.type(screen.getByLabelText('A weight of'), '500 g');
+  await user.type(screen.getByLabelText('shows as'), '498 g');
+  await user.click(screen.getByRole('button', { name: 'Note it' }));
+  await screen.findByText(/^3 looks: in the middle .* Have it adjusted\.$/);
+  expect(sent).toEqual([
+    ['/api/learned/scale-checks', expect.objectContaining({ weight: '500 g', shown: '498 g' })],
+  ]);
+  expect(screen.queryByText(/^Go by/)).toBeNull();
 });

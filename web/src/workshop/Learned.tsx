@@ -1,5 +1,6 @@
 import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { scaleLinear } from 'd3-scale';
+import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { client, unwrap } from '../api/client';
 import type { components } from '../api/schema';
@@ -74,6 +75,13 @@ function One({ lesson: l }: { lesson: Lesson }) {
       <h3>{l.text.charAt(0).toUpperCase() + l.text.slice(1)}</h3>
       {l.jobs.length > 0 && <Plot lesson={l} />}
       <p>{said(l)}</p>
+      {l.methods.length > 0 && (
+        <p className="quiet">
+          {l.methods
+            .map((m) => `${m.name}: ${m.middleSaid || 'too few yet'} (${jobsOf(m.jobs)})`)
+            .join(' \u00b7 ')}
+        </p>
+      )}
       {l.standing === 'OFFERED' && (
         <p className="turns">
           {key('TAKEN', `Go by ${l.offer}`, true)}
@@ -87,19 +95,83 @@ function One({ lesson: l }: { lesson: Lesson }) {
       {answer.error && (
         <Notice title="Not changed" text={answer.error.message} close={answer.reset} />
       )}
+      {l.lesson === 'SCALE' && <ScaleLook />}
     </div>
   );
 }
 
+/** A known weight was put on the scale. */
+function ScaleLook() {
+  const queries = useQueryClient();
+  const { who } = useScreen();
+  const [weight, setWeight] = useState('');
+  const [shown, setShown] = useState('');
+  const note = useMutation({
+    networkMode: 'always',
+    mutationFn: () =>
+      unwrap(client.POST('/api/learned/scale-checks', { body: { who, weight, shown } })),
+    onSuccess: (now) => {
+      queries.setQueryData(learnedQuery.queryKey, now);
+      setShown('');
+    },
+  });
+  return (
+    <form
+      className="turns"
+      onSubmit={(e) => {
+        e.preventDefault();
+        note.mutate();
+      }}
+    >
+      <label>
+        A weight of{' '}
+        <input
+          className="word"
+          size={8}
+          value={weight}
+          placeholder="500 g"
+          onChange={(e) => setWeight(e.target.value)}
+        />
+      </label>{' '}
+      <label>
+        shows as{' '}
+        <input
+          className="word"
+          size={8}
+          value={shown}
+          placeholder="499.6 g"
+          onChange={(e) => setShown(e.target.value)}
+        />
+      </label>{' '}
+      <Button
+        type="submit"
+        size="sm"
+        variant="outline-primary"
+        disabled={note.isPending || weight.trim() === '' || shown.trim() === ''}
+      >
+        Note it
+      </Button>
+      {note.error && <Notice title="Not noted" text={note.error.message} close={note.reset} />}
+    </form>
+  );
+}
+
+const jobsOf = (n: number) => (n === 1 ? 'one job' : `${n} jobs`);
+
 function said(l: Lesson): string {
-  const jobs = l.jobs.length === 1 ? 'one job' : `${l.jobs.length} jobs`;
+  const [one, many] = l.lesson === 'SCALE' ? ['one look', 'looks'] : ['one job', 'jobs'];
+  const jobs = l.jobs.length === 1 ? one : `${l.jobs.length} ${many}`;
   const out = l.jobs.filter((j) => j.outOfLine).map((j) => `${j.name} (${j.said})`);
   const strays = out.length > 0 ? ` Out of line: ${out.join(', ')}.` : '';
   const middle = `${jobs}: in the middle ${l.middleSaid}.${strays}`;
   const big = middle.charAt(0).toUpperCase() + middle.slice(1);
   switch (l.standing) {
     case 'TOO_FEW':
-      return l.jobs.length === 0 ? 'No job says it yet.' : `So far ${jobs}; three are needed.`;
+      return l.jobs.length > 0
+        ? `So far ${jobs}; three are needed.`
+        : l.lesson === 'SCALE'
+          ? 'Nobody looked yet. Put a weight you know on it now and then.'
+          : 'No job says it yet.';
     case 'SAME':
       return `${big} You go by ${l.now}, and that is right.`;
     case 'OFFERED':
@@ -108,6 +180,8 @@ function said(l: Lesson): string {
       return `${big} By your jobs it is ${l.offer}; you stay with ${l.now}.`;
     case 'TAKEN':
       return `${big} You go by it: ${l.now}.`;
+    case 'TOLD':
+      return `${big} ${l.told}`;
   }
 }
 
@@ -149,14 +223,14 @@ function Plot({ lesson: l }: { lesson: Lesson }) {
         </>
       )}
       <line className="axis" x1={EDGE} x2={WIDTH - EDGE} y1={LINE} y2={LINE} />
-      {l.jobs.map((j) => (
-        <g key={j.job}>
+      {l.jobs.map((j, i) => (
+        <g key={i}>
           <title>{`${j.name}: ${j.said}`}</title>
           <circle className={j.outOfLine ? 'out' : 'dot'} cx={x(j.value)} cy={LINE} r={5} />
         </g>
       ))}
-      <Mark at={x(l.nowValue)} text={`now ${l.now}`} up />
-      {l.offerValue !== undefined && l.standing !== 'SAME' && l.standing !== 'TAKEN' && (
+      <Mark at={x(l.nowValue)} text={l.standing === 'TOLD' ? 'right' : `now ${l.now}`} up />
+      {l.offerValue !== undefined && !['SAME', 'TAKEN', 'TOLD'].includes(l.standing) && (
         <Mark at={x(l.offerValue)} text={`by your jobs ${l.offer}`} />
       )}
     </svg>

@@ -4,6 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { MemoryRouter } from 'react-router-dom';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import type { Job } from '../../api/client';
+import type { JobDesk } from '../useJob';
 import { Diagnosis } from './Diagnosis';
 
 interface Sent {
@@ -25,6 +26,8 @@ const cause = (name: string, points: number, forIt: string[]) => ({
   now: 'Warm it.',
   next: 'Warm the room.',
   stage: 'days',
+  fix: { label: 'Set a vent there', price: '', edits: [{ word: 'casting.vent', text: '3 0 0' }] },
+  habit: { word: 'roomC', text: 'room temperature', now: '21 °C' },
 });
 
 beforeEach(() => {
@@ -43,6 +46,7 @@ beforeEach(() => {
         const cold = body.answers?.roomC !== undefined;
         return Response.json({
           known: [{ fact: 'secondCup', text: 'a second cup' }],
+          place: { x: 1, y: 2, z: 3, told: ['No air stays in a cast.', 'It is thin here.'] },
           causes: cold
             ? [cause('TOO_COLD', 4, ['the room was cold (+2)']), cause('SHORT', 2, [])]
             : [cause('SHORT', 2, []), cause('TOO_COLD', 2, [])],
@@ -73,6 +77,9 @@ beforeEach(() => {
   });
 });
 
+const apply = vi.fn();
+const DESK = { apply } as unknown as JobDesk;
+
 afterEach(() => {
   cleanup();
   vi.unstubAllGlobals();
@@ -82,7 +89,7 @@ function show(at: string) {
   render(
     <QueryClientProvider client={new QueryClient()}>
       <MemoryRouter initialEntries={[at]}>
-        <Diagnosis job={{ id: 'j1' } as unknown as Job} />
+        <Diagnosis job={{ id: 'j1' } as unknown as Job} desk={DESK} />
       </MemoryRouter>
     </QueryClientProvider>,
   );
@@ -124,4 +131,14 @@ test('what it was taken for is kept with its cast, and whether it was that', asy
   await user.click(screen.getByRole('button', { name: 'Yes, it helped' }));
   await screen.findByText(/It was\./);
   expect(screen.queryByRole('button', { name: 'Yes, it helped' })).toBeNull();
+});
+
+test('what changes it is offered, and what the shape makes of the place is told', async () => {
+  const user = show('/?seen=SOFT&cast=2');
+  await screen.findByText('At the place that was shown: No air stays in a cast. It is thin here.');
+  expect(screen.getByRole('link', { name: 'change it there' }).getAttribute('href')).toBe(
+    '/workshop#roomC',
+  );
+  await user.click(screen.getByRole('button', { name: 'Set a vent there' }));
+  expect(apply).toHaveBeenCalledWith([{ word: 'casting.vent', text: '3 0 0' }]);
 });

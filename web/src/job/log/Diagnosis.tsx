@@ -11,6 +11,7 @@ import { NotRead } from '../../ui/NotRead';
 import { Pick } from '../../ui/Pick';
 import { madeQuery } from '../jobQueries';
 import { STAGES } from '../stages';
+import type { JobDesk } from '../useJob';
 
 type Faults = components['schemas']['FaultsResponse'];
 type Diagnosed = components['schemas']['DiagnosisResponse'];
@@ -24,7 +25,7 @@ const NOTHING = 'nothing yet';
 const READ = 3;
 
 /** Why something went wrong: by the record of the job first, then by a few questions. */
-export function Diagnosis({ job }: { job: Job }) {
+export function Diagnosis({ job, desk }: { job: Job; desk: JobDesk }) {
   const [asked, setAsked] = useSearchParams();
   const seen = asked.get('seen') as Seen | null;
   const cast = Number(asked.get('cast') ?? 0);
@@ -93,14 +94,22 @@ export function Diagnosis({ job }: { job: Job }) {
         </p>
       )}
       {seen && faults && (
-        <Found key={`${seen} ${cast}`} job={job} seen={seen} cast={cast} of={key} />
+        <Found key={`${seen} ${cast}`} job={job} desk={desk} seen={seen} cast={cast} of={key} />
       )}
       {faults && faults.cases.length > 0 && <Cases job={job} faults={faults} of={key} />}
     </section>
   );
 }
 
-function Found({ job, seen, cast, of }: { job: Job; seen: Seen; cast: number; of: string[] }) {
+interface FoundProps {
+  job: Job;
+  desk: JobDesk;
+  seen: Seen;
+  cast: number;
+  of: string[];
+}
+
+function Found({ job, desk, seen, cast, of }: FoundProps) {
   const [answers, setAnswers] = useState<Record<string, string>>({});
   const [said, setSaid] = useState<string[]>([]);
   const queries = useQueryClient();
@@ -110,7 +119,7 @@ function Found({ job, seen, cast, of }: { job: Job; seen: Seen; cast: number; of
     error,
     refetch,
   } = useQuery({
-    queryKey: [...of, seen, cast, answers],
+    queryKey: [...of, job.version, seen, cast, answers],
     queryFn: () =>
       unwrap(
         client.POST('/api/jobs/{id}/diagnosis', {
@@ -138,6 +147,12 @@ function Found({ job, seen, cast, of }: { job: Job; seen: Seen; cast: number; of
   const most = Math.max(1, ...found.causes.map((c) => c.points));
   return (
     <>
+      {found.place && (
+        <p>
+          At the place that was shown:{' '}
+          {found.place.told.join(' ') || 'what the shape makes of it is being worked out …'}
+        </p>
+      )}
       {found.known.length > 0 && (
         <p className="small">On record: {found.known.map((k) => k.text).join(' · ')}.</p>
       )}
@@ -176,7 +191,16 @@ function Found({ job, seen, cast, of }: { job: Job; seen: Seen; cast: number; of
                       Change it on {STAGES.find((s) => s.id === c.stage)?.text}
                     </Link>
                   )}
+                  {c.habit && (
+                    <>
+                      {' '}
+                      Plans go by the workshop’s {c.habit.text}, {c.habit.now}:{' '}
+                      <Link to={`/workshop#${c.habit.word}`}>change it there</Link>, if that is
+                      another.
+                    </>
+                  )}
                 </p>
+                {c.fix && <Change fix={c.fix} desk={desk} />}
               </>
             )}
             <Button
@@ -217,6 +241,17 @@ function Found({ job, seen, cast, of }: { job: Job; seen: Seen; cast: number; of
         </>
       )}
     </>
+  );
+}
+
+/** What can be changed at once, so that it does not come again. */
+function Change({ fix, desk }: { fix: NonNullable<Ranked['fix']>; desk: JobDesk }) {
+  return (
+    <p>
+      <Button size="sm" variant="primary" onClick={() => desk.apply(fix.edits)}>
+        {fix.label}
+      </Button>
+    </p>
   );
 }
 

@@ -4,7 +4,10 @@ import userEvent from '@testing-library/user-event';
 import { MemoryRouter } from 'react-router-dom';
 import { afterEach, expect, test, vi } from 'vitest';
 import type { Job, Log } from '../../api/client';
+import type { JobDesk } from '../useJob';
 import { LogStage } from './LogStage';
+
+const DESK = {} as unknown as JobDesk;
 
 afterEach(() => {
   cleanup();
@@ -61,7 +64,7 @@ function shown(log: Log) {
   render(
     <QueryClientProvider client={new QueryClient()}>
       <MemoryRouter>
-        <LogStage job={{ id: 'j1' } as unknown as Job} />
+        <LogStage job={{ id: 'j1' } as unknown as Job} desk={DESK} />
       </MemoryRouter>
     </QueryClientProvider>,
   );

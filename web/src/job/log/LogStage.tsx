@@ -5,6 +5,7 @@ import type { Job, Log } from '../../api/client';
 import { NotRead } from '../../ui/NotRead';
 import { glued } from '../../ui/glued';
 import { logQuery } from '../jobQueries';
+import type { JobDesk } from '../useJob';
 import { Diagnosis } from './Diagnosis';
 
 type Line = Log['lines'][number];
@@ -13,7 +14,7 @@ type Shown = Line['kind'] | 'ALL' | 'DIFFERS';
 const differs = (l: Line) => l.off !== '' && l.struck === '';
 
 /** What happened in a job, planned beside actual; what was otherwise is called out. */
-export function LogStage({ job }: { job: Job }) {
+export function LogStage({ job, desk }: { job: Job; desk: JobDesk }) {
   const { data: log, error, refetch } = useQuery(logQuery(job.id));
   const [shown, setShown] = useState<Shown>('ALL');
   const lines = (log?.lines ?? []).filter(
@@ -74,7 +75,7 @@ export function LogStage({ job }: { job: Job }) {
           </p>
         </>
       )}
-      <Diagnosis job={job} />
+      <Diagnosis job={job} desk={desk} />
     </>
   );
 }

@@ -18,7 +18,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import ungula.core.caution.Caution;
 import ungula.core.days.Moments;
+import ungula.core.diagnose.AtPlace;
 import ungula.core.diagnose.CaseRecord;
 import ungula.core.diagnose.Cause;
 import ungula.core.diagnose.Diagnosis;
@@ -27,10 +29,15 @@ import ungula.core.diagnose.Diagnosis.Ranked;
 import ungula.core.diagnose.Facts;
 import ungula.core.diagnose.Question;
 import ungula.core.diagnose.Seen;
+import ungula.core.geometry.Vec3;
+import ungula.core.mesh.SurfacePoint;
 import ungula.core.quantity.Numbers;
 import ungula.core.run.Bench;
+import ungula.core.sentence.Word;
+import ungula.core.workshop.Workshop;
 import ungula.server.cast.CastSpots;
 import ungula.server.cast.CastsMade;
+import ungula.server.job.Facets;
 import ungula.server.job.Jobs;
 import ungula.server.mould.Moulds;
 import ungula.server.run.RunLogs;
@@ -50,6 +57,7 @@ class DiagnosisController {
   private final RunLogs runs;
   private final CastsMade casts;
   private final CastSpots spots;
+  private final Facets facets;
   private final Moulds moulds;
   private final Stocks stocks;
   private final CaseMapper mapper;
@@ -62,6 +70,7 @@ class DiagnosisController {
       RunLogs runs,
       CastsMade casts,
       CastSpots spots,
+      Facets facets,
       Moulds moulds,
       Stocks stocks,
       CaseMapper mapper,
@@ -72,6 +81,7 @@ class DiagnosisController {
     this.runs = runs;
     this.casts = casts;
     this.spots = spots;
+    this.facets = facets;
     this.moulds = moulds;
     this.stocks = stocks;
     this.mapper = mapper;
@@ -103,6 +113,8 @@ class DiagnosisController {
    * @param score what it begins with and all that is known, added up
    * @param begins with so much
    * @param stage where it is changed; empty for nowhere
+   * @param fix that changes it at once; null where none does
+   * @param habit of the workshop that plans go by, and that may be wrong here; null for none
    */
   record CauseRanked(
       Cause cause,
@@ -114,7 +126,16 @@ class DiagnosisController {
       List<String> against,
       String now,
       String next,
-      String stage) {}
+      String stage,
+      Caution.@Nullable Fix fix,
+      @Nullable HabitWord habit) {}
+
+  /**
+   * @param word of the workshop
+   * @param text what it is
+   * @param now as it stands
+   */
+  record HabitWord(String word, String text, String now) {}
 
   /**
    * A case that was kept.
@@ -137,12 +158,23 @@ class DiagnosisController {
   record FaultsResponse(List<FaultSeen> seen, List<FaultCase> cases) {}
 
   /**
+   * Where it is seen on the master as it is drawn, mm.
+   *
+   * @param told what the shape makes of it, in sentences
+   */
+  record FaultPlace(double x, double y, double z, List<String> told) {}
+
+  /**
    * @param known on record, as far as it says something here
+   * @param place it is seen at; null where nobody showed it
    * @param causes the likeliest first
    * @param questions what would help to know, four at most
    */
   record DiagnosisResponse(
-      List<FactKnown> known, List<CauseRanked> causes, List<Question> questions) {}
+      List<FactKnown> known,
+      @Nullable FaultPlace place,
+      List<CauseRanked> causes,
+      List<Question> questions) {}
 
   @GetMapping
   FaultsResponse faults(@PathVariable String id) {
@@ -168,7 +200,8 @@ class DiagnosisController {
   @PostMapping
   DiagnosisResponse diagnose(@PathVariable String id, @RequestBody FaultAsked asked) {
     Jobs.Job job = jobs.find(id);
-    Map<String, Object> record = record(job, asked);
+    CastSpots.Of shown = spots.of(job);
+    Map<String, Object> record = record(job, asked, shown);
     Diagnosis d =
         Diagnosis.of(
             asked.seen(), new Facts(record, new LinkedHashMap<>(asked.answers())), past(asked));
@@ -177,11 +210,36 @@ class DiagnosisController {
             .filter(record::containsKey)
             .map(f -> new FactKnown(f, CaseRecord.text(f, record, job.choices().units())))
             .toList(),
-        d.causes().stream().map(DiagnosisController::ranked).toList(),
+        place(job, asked, shown),
+        d.causes().stream().map(r -> ranked(job, r, vent(job, asked, shown))).toList(),
         d.questions());
   }
 
-  private Map<String, Object> record(Jobs.Job job, FaultAsked asked) {
+  private static @Nullable SurfacePoint vent(Jobs.Job job, FaultAsked asked, CastSpots.Of shown) {
+    Vec3 at = lifted(job, shown.of(asked.cast()));
+    return at == null
+        ? null
+        : AtPlace.vent(job.plan().plan(), at, shown.on(asked.cast()).orElseThrow());
+  }
+
+  private @Nullable FaultPlace place(Jobs.Job job, FaultAsked asked, CastSpots.Of shown) {
+    Vec3 at = shown.of(asked.cast());
+    if (at == null) {
+      return null;
+    }
+    AtPlace.Facet facet =
+        shown.on(asked.cast()).flatMap(p -> facets.of(job, p.facet())).orElse(null);
+    return new FaultPlace(
+        at.x(), at.y(), at.z(), AtPlace.told(job.plan().plan(), lifted(job, at), facet));
+  }
+
+  /** As the shape is studied: where the master stands in its box. */
+  private static @Nullable Vec3 lifted(Jobs.Job job, @Nullable Vec3 setDown) {
+    Vec3 lift = new Vec3(0, 0, job.choices().pose().liftMm());
+    return setDown == null ? null : setDown.plus(lift);
+  }
+
+  private Map<String, Object> record(Jobs.Job job, FaultAsked asked, CastSpots.Of shown) {
     String id = job.row().id();
     Optional<CastsMade.Whence> whence = casts.whence(id, asked.cast());
     Optional<Bench> mould = whence.flatMap(w -> moulds.run(id, w.mould())).flatMap(runs::bench);
@@ -191,7 +249,7 @@ class DiagnosisController {
         mould.or(() -> runs.newestMould(id)),
         whence.flatMap(w -> runs.bench(w.run())),
         stocks.byHand(id),
-        whence.isEmpty() ? null : spots.of(job).of(asked.cast()));
+        whence.isEmpty() ? null : lifted(job, shown.of(asked.cast())));
   }
 
   private Map<Cause, Before> past(FaultAsked asked) {
@@ -207,7 +265,9 @@ class DiagnosisController {
     return before;
   }
 
-  private static CauseRanked ranked(Ranked r) {
+  private CauseRanked ranked(Jobs.Job job, Ranked r, @Nullable SurfacePoint vent) {
+    Workshop w = job.plan().plan().workshop();
+    Word.State habit = w.states().get(r.cause().habit());
     return new CauseRanked(
         r.cause(),
         r.cause().text(),
@@ -218,7 +278,9 @@ class DiagnosisController {
         r.against(),
         r.cause().now(),
         r.cause().next(),
-        r.cause().stage());
+        r.cause().stage(),
+        r.cause().fix(job.choices(), vent, w.equipment().chamber() != null).orElse(null),
+        habit == null ? null : new HabitWord(r.cause().habit(), habit.label(), habit.text()));
   }
 
   /**

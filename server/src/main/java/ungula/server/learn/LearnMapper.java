@@ -5,7 +5,6 @@ import java.util.List;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
-import ungula.core.learn.Lesson;
 
 @Mapper
 interface LearnMapper {
@@ -23,7 +22,7 @@ interface LearnMapper {
    * @param jobs it was learned from
    */
   record Row(
-      Lesson lesson,
+      String lesson,
       OffsetDateTime at,
       String who,
       Deed deed,
@@ -40,5 +39,19 @@ interface LearnMapper {
   @Select(
       "SELECT lesson, at, who, deed, offered, before, jobs FROM learned WHERE lesson = #{lesson}"
           + " ORDER BY id DESC")
-  List<Row> of(Lesson lesson);
+  List<Row> of(String lesson);
+
+  /** A known weight on the scale. */
+  record Check(OffsetDateTime at, String who, double weightG, double shownG) {}
+
+  @Insert(
+      "INSERT INTO scale_check (at, who, weight_g, shown_g)"
+          + " VALUES (#{at}, #{who}, #{weightG}, #{shownG})")
+  void check(Check check);
+
+  /** The last so many, the oldest of them first. */
+  @Select(
+      "SELECT at, who, weight_g, shown_g FROM"
+          + " (SELECT * FROM scale_check ORDER BY id DESC LIMIT #{most}) ORDER BY id")
+  List<Check> checks(int most);
 }

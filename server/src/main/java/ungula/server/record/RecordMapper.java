@@ -21,6 +21,10 @@ interface RecordMapper {
   @Select("SELECT word, said, at FROM record WHERE job_id = #{jobId} ORDER BY id")
   List<At> allOf(String jobId);
 
+  /** Jobs in which something was recorded. */
+  @Select("SELECT DISTINCT job_id FROM record WHERE word = #{word}")
+  List<String> jobsWith(String word);
+
   /** Of a job, in the order they were made. */
   @Select("SELECT word, about, said FROM record WHERE job_id = #{jobId} ORDER BY id")
   List<Row> of(String jobId);

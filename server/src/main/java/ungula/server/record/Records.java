@@ -39,6 +39,11 @@ public class Records {
     return Recorded.of(said);
   }
 
+  /** Jobs in which a mould was weighed. */
+  public List<String> weighed() {
+    return mapper.jobsWith("rubber.mouldG");
+  }
+
   /** Appends what edits say that happened, under the choices of the job. */
   @Transactional(propagation = Propagation.MANDATORY)
   public Recorded add(String jobId, Choices choices, List<Edit> edits) {

@@ -4,7 +4,11 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import ungula.core.log.LogLine;
 import ungula.core.log.RunLog;
@@ -58,6 +62,36 @@ public class RunLogs {
         .filter(r -> r.moulds().isEmpty())
         .findFirst()
         .flatMap(r -> bench(r.id()));
+  }
+
+  /**
+   * @param person who did most of it; empty where nobody said who it was
+   */
+  public record By(Bench bench, String person) {}
+
+  /** The newest in which a mould was made, and the newest in which casts were; as far as any. */
+  public List<By> newest(String jobId) {
+    List<RunMapper.Listed> all = mapper.of(jobId);
+    return Stream.of(true, false)
+        .flatMap(mould -> all.stream().filter(r -> r.moulds().isEmpty() == mould).limit(1))
+        .map(r -> by(r.id()))
+        .toList();
+  }
+
+  private By by(String id) {
+    Going g = runs.find(id);
+    synchronized (g) {
+      String person =
+          g.who.stream()
+              .filter(w -> w != null && !w.isEmpty())
+              .collect(Collectors.groupingBy(w -> w, TreeMap::new, Collectors.counting()))
+              .entrySet()
+              .stream()
+              .max(Map.Entry.comparingByValue())
+              .map(Map.Entry::getKey)
+              .orElse("");
+      return new By(new Bench(g.bench.plan(), g.bench.entries()), person);
+    }
   }
 
   private static List<RunMapper.Listed> oldestFirst(List<RunMapper.Listed> newest) {

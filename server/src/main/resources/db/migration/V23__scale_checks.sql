@@ -1,0 +1,8 @@
+-- what a scale showed with a known weight on it
+CREATE TABLE scale_check (
+  id BIGINT GENERATED ALWAYS AS IDENTITY PRIMARY KEY,
+  at TIMESTAMP(3) WITH TIME ZONE NOT NULL,
+  who VARCHAR(20) NOT NULL,
+  weight_g DOUBLE PRECISION NOT NULL,
+  shown_g DOUBLE PRECISION NOT NULL
+);
