@@ -57,7 +57,7 @@ export function Backups() {
       {list && list.backups.length > 0 && (
         <ul className="backups">
           {list.backups.map((b) => (
-            <Kept key={b.name} backup={b} folder={list.folder} />
+            <Kept key={b.name} backup={b} data={list.data} start={list.start} />
           ))}
         </ul>
       )}
@@ -65,7 +65,27 @@ export function Backups() {
   );
 }
 
-function Kept({ backup, folder }: { backup: components['schemas']['BackupView']; folder: string }) {
+interface KeptProps {
+  backup: components['schemas']['BackupView'];
+  /** Folder all is kept in. */
+  data: string;
+  /** Of the server that has it. */
+  start: string;
+}
+
+/** Waits until another server answers in the place of one. */
+async function another(start: string): Promise<void> {
+  for (;;) {
+    const now = await unwrap(client.GET('/api/backups')).catch(() => null);
+    if (now && now.start !== start) {
+      return;
+    }
+    await new Promise((again) => setTimeout(again, 500));
+  }
+}
+
+function Kept({ backup, data, start }: KeptProps) {
+  const [going, setGoing] = useState(false);
   const [changes, setChanges] = useState<Changes | null>(null);
   const [failed, setFailed] = useState('');
   const look = async () => {
@@ -77,6 +97,19 @@ function Kept({ backup, folder }: { backup: components['schemas']['BackupView'];
       );
     } catch (problem) {
       setFailed(problem instanceof Problem ? problem.message : '');
+    }
+  };
+  const goBack = async () => {
+    setGoing(true);
+    try {
+      await unwrap(
+        client.POST('/api/backups/{name}/restored', { params: { path: { name: backup.name } } }),
+      );
+      await another(start);
+      globalThis.location.assign('/');
+    } catch (problem) {
+      setFailed(problem instanceof Problem ? problem.message : '');
+      setGoing(false);
     }
   };
   return (
@@ -102,11 +135,13 @@ function Kept({ backup, folder }: { backup: components['schemas']['BackupView'];
             What was done in any job since then would not be there either.
           </p>
           <p>
-            Stop Ungula, then type:{' '}
-            <code>
-              ./ungula restore {folder}/{backup.name} --over
-            </code>
-            . What is there now is not lost: it is moved aside, and the command says where.
+            What is there now is not lost: its folder, {data}, is moved aside and keeps all of it.
+            Ungula stops and starts again; whoever is at the bench waits a moment.
+          </p>
+          <p>
+            <Button variant="outline-primary" disabled={going} onClick={() => void goBack()}>
+              {going ? 'Going back …' : 'Go back to it now'}
+            </Button>
           </p>
         </div>
       )}

@@ -50,6 +50,10 @@ export function WorkshopPage() {
               short pour leaves a line and the rest cannot be matched.
             </p>
             <p className="sentence">
+              Coats go on thicker than asked for by <Word k="coatsPct" after="," /> and so much more
+              is mixed for a skin.
+            </p>
+            <p className="sentence">
               <Word k="cupLossPct" /> of a mix and <Word k="cupLossMm3" /> of every batch stay on
               cup and stick; where that is more, it counts.
             </p>

@@ -86,7 +86,9 @@ public final class DataFolder implements AutoCloseable {
 
   @Override
   public void close() throws IOException {
-    lock.release();
-    channel.close();
+    if (channel.isOpen()) {
+      lock.release();
+      channel.close();
+    }
   }
 }

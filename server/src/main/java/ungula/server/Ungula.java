@@ -17,13 +17,14 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.mybatis.spring.annotation.MapperScan;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
-import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 import ungula.server.access.Hosts;
 import ungula.server.access.Passphrase;
+import ungula.server.archive.GoBack;
 import ungula.server.command.Amounts;
 import ungula.server.command.Archive;
 import ungula.server.command.Bench;
@@ -88,7 +89,8 @@ public class Ungula {
   /** Starts the server on a folder for this program alone. */
   private static ConfigurableApplicationContext alone(DataFolder folder) {
     try {
-      return start(folder, "127.0.0.1", "0", false, Hosts.of("127.0.0.1"), Optional.empty());
+      Hosts own = Hosts.of("127.0.0.1");
+      return start(folder, "127.0.0.1", "0", false, own, Optional.empty(), null);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -102,16 +104,13 @@ public class Ungula {
       DataFolder folder = DataFolder.claim(options.data);
       Optional<Passphrase> passphrase =
           hosts.open() ? passphrase(folder.path(), err) : Optional.empty();
-      ConfigurableApplicationContext started =
-          start(folder, options.host, options.port, options.demo, hosts, passphrase);
-      int bound = ((WebServerApplicationContext) started).getWebServer().getPort();
-      String address = "http://" + (hosts.open() ? "127.0.0.1" : options.host) + ":" + bound + "/";
-      folder.announce(address);
-      out.println("Ungula is ready at " + address + " with its data in " + folder.path());
+      Serving serving =
+          new Serving(folder, options.host, options.port, options.demo, hosts, passphrase);
+      out.println("Ungula is ready at " + serving.address() + " with its data in " + options.data);
       if (hosts.open()) {
         out.println(
             "It is open to everyone on the network who knows the passphrase. On a tablet, type:");
-        hosts.addresses().forEach(a -> out.println("  http://" + a + ":" + bound + "/"));
+        hosts.addresses().forEach(a -> out.println("  http://" + a + ":" + serving.port() + "/"));
       } else {
         out.println("It is open to this computer only.");
       }
@@ -228,6 +227,7 @@ public class Ungula {
    * @param demo whether the made-up shelf is put up on new data
    * @param hosts names it answers to
    * @param passphrase others are asked for; empty when nobody else reaches it
+   * @param back starts it again on a backup; null where nobody asks for that
    */
   public static ConfigurableApplicationContext start(
       DataFolder folder,
@@ -235,7 +235,8 @@ public class Ungula {
       String port,
       boolean demo,
       Hosts hosts,
-      Optional<Passphrase> passphrase) {
+      Optional<Passphrase> passphrase,
+      @Nullable GoBack back) {
     SpringApplication application = new SpringApplication(Ungula.class);
     application.setDefaultProperties(
         Map.of(
@@ -252,6 +253,9 @@ public class Ungula {
           context.getBeanFactory().registerSingleton("dataFolder", folder);
           context.getBeanFactory().registerSingleton("hosts", hosts);
           passphrase.ifPresent(p -> context.getBeanFactory().registerSingleton("passphrase", p));
+          if (back != null) {
+            context.getBeanFactory().registerSingleton("goBack", back);
+          }
         });
     return application.run();
   }

@@ -8,15 +8,25 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.io.UncheckedIOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.stream.Stream;
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
@@ -24,6 +34,7 @@ import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 import ungula.core.master.Tessellation;
 import ungula.server.access.Hosts;
+import ungula.server.archive.GoBack;
 import ungula.server.archive.Held;
 import ungula.server.archive.Restore;
 import ungula.server.command.Archive;
@@ -66,7 +77,8 @@ public class ArchiveTest extends OnServer {
 
   private static ConfigurableApplicationContext alone(DataFolder of) {
     try {
-      return Ungula.start(of, "127.0.0.1", "0", false, Hosts.of("127.0.0.1"), Optional.empty());
+      return Ungula.start(
+          of, "127.0.0.1", "0", false, Hosts.of("127.0.0.1"), Optional.empty(), null);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -166,7 +178,7 @@ public class ArchiveTest extends OnServer {
     assertEquals(kept().size(), 0);
     String gone =
         server.post("/api/jobs", "{\"name\":\"Left out later\"}").body().get("id").asString();
-    Path backups = Path.of(server.get("/api/backups").body().get("folder").asString());
+    Path backups = Path.of(server.get("/api/backups").body().get("data").asString(), "backups");
     Files.createDirectories(backups);
     for (int day = 1; day <= 7; day++) {
       Files.writeString(backups.resolve("ungula-2026010" + day + "-070000-000.zip"), "older");
@@ -192,6 +204,97 @@ public class ArchiveTest extends OnServer {
     }
     assertEquals(server.get("/api/backups/ungula-1.zip").status(), 404);
     assertEquals(server.get("/api/backups/..%2Fungula.mv.db").status() / 100, 4);
+  }
+
+  private String backedUp(Running own) throws Exception {
+    assertEquals(own.done(own.post("/api/backups", "").body()).get("state").asString(), "DONE");
+    return own.get("/api/backups").body().at("/backups/0/name").asString();
+  }
+
+  /** Goes back to a backup, and waits until another server answers in the place of this one. */
+  private static void goBack(Running own, String name) throws Exception {
+    String start = own.get("/api/backups").body().get("start").asString();
+    assertEquals(own.post("/api/backups/" + name + "/restored", "").status(), 202);
+    Instant late = Instant.now().plusSeconds(120);
+    while (Instant.now().isBefore(late)) {
+      try {
+        JsonNode now = own.get("/api/backups").body();
+        if (now != null && now.has("start") && !now.get("start").asString().equals(start)) {
+          return;
+        }
+      } catch (IOException down) {
+        // it is stopped, and not started yet
+      }
+      Running.lookLater();
+    }
+    throw new AssertionError("It does not start again.");
+  }
+
+  /** From the page: what is there is moved aside, the backups stay, the address is the same. */
+  @Test
+  public void aServerGoesBackToABackup() throws Exception {
+    try (Running own = Running.on(folder.resolve("own"))) {
+      worked(own, 27);
+      String first = backedUp(own);
+      own.post("/api/jobs", "{\"name\":\"Made since\"}");
+      int port = own.port();
+      goBack(own, first);
+      assertEquals(own.port(), port);
+      String shelf = own.get("/api/shelf").body().toString();
+      assertTrue(shelf.contains("Kept 27.0") && !shelf.contains("Made since"), shelf);
+      assertEquals(own.get("/api/backups").body().at("/backups/0/name").asString(), first);
+      try (Stream<Path> beside = Files.list(folder)) {
+        Path before =
+            beside.filter(f -> f.toString().contains("own.before-")).findFirst().orElseThrow();
+        assertEquals(Held.in(before).jobs(), List.of("Kept 27.0", "Made since"));
+      }
+      assertFalse(Files.exists(folder.resolve("own.restored")));
+      assertEquals(own.post("/api/backups/ungula-1.zip/restored", "").status(), 404);
+    }
+  }
+
+  /** Whoever asks is answered before the server stops, however soon that is. */
+  @Test
+  public void goingBackIsAnsweredBeforeAnythingStops() throws Exception {
+    Path own = folder.resolve("own");
+    String name;
+    try (Running other = Running.on(folder.resolve("other"))) {
+      name = backedUp(other);
+      Files.createDirectories(own.resolve("backups"));
+      Files.copy(
+          other.data().resolve("backups").resolve(name), own.resolve("backups").resolve(name));
+    }
+    AtomicReference<ConfigurableApplicationContext> serving = new AtomicReference<>();
+    Hosts here = Hosts.of("127.0.0.1");
+    try (DataFolder data = DataFolder.claim(own)) {
+      GoBack stops = unpacked -> serving.get().close();
+      serving.set(Ungula.start(data, "127.0.0.1", "0", false, here, Optional.empty(), stops));
+      int port = ((WebServerApplicationContext) serving.get()).getWebServer().getPort();
+      URI asked = URI.create("http://127.0.0.1:" + port + "/api/backups/" + name + "/restored");
+      HttpRequest ask = HttpRequest.newBuilder(asked).POST(BodyPublishers.noBody()).build();
+      HttpResponse<String> answer = HttpClient.newHttpClient().send(ask, BodyHandlers.ofString());
+      assertEquals(answer.statusCode(), 202);
+      assertEquals(answer.body(), "");
+    } finally {
+      serving.get().close();
+    }
+  }
+
+  /** A backup that no server starts on is let go of: work goes on where it was. */
+  @Test
+  public void whatDoesNotStartIsNotGoneBackTo() throws Exception {
+    try (Running own = Running.on(folder.resolve("own"))) {
+      String change =
+          "UPDATE \"flyway_schema_history\" SET \"checksum\" = \"checksum\" %s 1"
+              + " WHERE \"version\" = '5'";
+      own.sql(change.formatted("+"));
+      String unfit = backedUp(own);
+      own.sql(change.formatted("-"));
+      own.post("/api/jobs", "{\"name\":\"Made since\"}");
+      goBack(own, unfit);
+      assertTrue(own.get("/api/shelf").body().toString().contains("Made since"));
+      assertEquals(own.get("/api/backups").body().at("/backups/0/name").asString(), unfit);
+    }
   }
 
   /** A folder that holds something is only replaced where that is said, and then moved aside. */

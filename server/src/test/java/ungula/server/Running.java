@@ -21,8 +21,6 @@ import java.util.concurrent.locks.LockSupport;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import javax.sql.DataSource;
-import org.springframework.boot.web.server.context.WebServerApplicationContext;
-import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import ungula.core.mesh.TriangleMesh;
@@ -41,8 +39,7 @@ final class Running implements AutoCloseable {
   private final String host;
   private final Path data;
   private final HttpClient http = HttpClient.newHttpClient();
-  private DataFolder folder;
-  private ConfigurableApplicationContext context;
+  private Serving serving;
 
   /** On new data. */
   Running() throws Exception {
@@ -90,12 +87,8 @@ final class Running implements AutoCloseable {
   }
 
   private void start() throws Exception {
-    folder = DataFolder.claim(data);
-    // all of one process share the settings of logging, which are not made for two starts at once
-    synchronized (Running.class) {
-      context = Ungula.start(folder, host, "0", demo, Hosts.of(host), Passphrase.in(data));
-    }
-    folder.announce("http://" + LOOPBACK + ":" + port() + "/");
+    DataFolder folder = DataFolder.claim(data);
+    serving = new Serving(folder, host, "0", demo, Hosts.of(host), Passphrase.in(data));
   }
 
   /** On a folder as it is. */
@@ -104,14 +97,13 @@ final class Running implements AutoCloseable {
   }
 
   void restart() throws Exception {
-    context.close();
-    folder.close();
+    serving.close();
     start();
   }
 
   /** Changes the data behind the server's back, as a damaged disk or another version would. */
   void sql(String statement) throws Exception {
-    try (Connection connection = context.getBean(DataSource.class).getConnection();
+    try (Connection connection = serving.context().getBean(DataSource.class).getConnection();
         Statement s = connection.createStatement()) {
       s.executeUpdate(statement);
     }
@@ -129,7 +121,7 @@ final class Running implements AutoCloseable {
   }
 
   int port() {
-    return ((WebServerApplicationContext) context).getWebServer().getPort();
+    return serving.port();
   }
 
   private URI uri(String path) {
@@ -292,8 +284,7 @@ final class Running implements AutoCloseable {
 
   @Override
   public void close() throws IOException {
-    context.close();
-    folder.close();
+    serving.close();
     try (var files = Files.walk(data)) {
       for (Path f : files.sorted(Comparator.reverseOrder()).toList()) {
         Files.delete(f);

@@ -1,8 +1,12 @@
 package ungula.server.archive;
 
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -10,6 +14,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import ungula.core.days.Moments;
 import ungula.server.job.Jobs;
@@ -24,12 +29,16 @@ import ungula.server.workshop.Habits;
 @RequestMapping("/api/backups")
 class BackupController {
 
+  private final String start = UUID.randomUUID().toString();
   private final Backups backups;
   private final Jobs jobs;
   private final Tasks tasks;
   private final Habits workshop;
+  private final Optional<GoBack> back;
 
-  BackupController(Backups backups, Jobs jobs, Tasks tasks, Habits workshop) {
+  BackupController(
+      Backups backups, Jobs jobs, Tasks tasks, Habits workshop, Optional<GoBack> back) {
+    this.back = back;
     this.backups = backups;
     this.jobs = jobs;
     this.tasks = tasks;
@@ -44,15 +53,18 @@ class BackupController {
   record BackupView(String name, String at, String size, String holds) {}
 
   /**
-   * @param folder they lie in
+   * @param start of this server: another once it was started again
+   * @param data folder all is kept in, and they with it
    * @param backups the newest first
    */
-  record BackupList(String folder, List<BackupView> backups) {}
+  record BackupList(String start, String data, List<BackupView> backups) {}
 
   @GetMapping
   BackupList backups() throws IOException {
     return new BackupList(
-        backups.folder().toString(), backups.kept().stream().map(this::view).toList());
+        start,
+        backups.folder().getParent().toString(),
+        backups.kept().stream().map(this::view).toList());
   }
 
   private BackupView view(Backups.Kept k) {
@@ -99,6 +111,27 @@ class BackupController {
       Held held = backups.in(name);
       List<String> now = jobs.ids().stream().map(jobs::name).toList();
       return new BackupChanges(held.text(), without(held.jobs(), now), without(now, held.jobs()));
+    } catch (Restore.Unfit damaged) {
+      throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "Not usable", damaged.getMessage());
+    }
+  }
+
+  /**
+   * Goes back to one: the server stops, and starts again at the same address. Whoever asks is
+   * answered before that, as nobody is while it stops.
+   */
+  @PostMapping("/{name}/restored")
+  @ResponseStatus(HttpStatus.ACCEPTED)
+  void goBack(@PathVariable String name, HttpServletResponse answer) throws IOException {
+    GoBack to =
+        back.orElseThrow(
+            () -> new Problem(HttpStatus.CONFLICT, "Not here", "This program serves nobody."));
+    try {
+      Path unpacked = backups.unpacked(name);
+      answer.setStatus(HttpStatus.ACCEPTED.value());
+      answer.setContentLength(0);
+      answer.flushBuffer();
+      to.to(unpacked);
     } catch (Restore.Unfit damaged) {
       throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "Not usable", damaged.getMessage());
     }

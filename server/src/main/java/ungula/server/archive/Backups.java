@@ -191,6 +191,23 @@ class Backups {
   }
 
   /**
+   * Unpacks one beside the data folder, to be put in its place.
+   *
+   * @throws Restore.Unfit when it is damaged by now
+   */
+  synchronized Path unpacked(String name) throws IOException, Restore.Unfit {
+    Path to = data.path().resolveSibling(data.path().getFileName() + ".restored");
+    Restore.delete(to);
+    try {
+      Restore.unpack(file(name), to);
+    } catch (IOException | Restore.Unfit damaged) {
+      Restore.delete(to);
+      throw damaged;
+    }
+    return to;
+  }
+
+  /**
    * What is in one.
    *
    * @throws Restore.Unfit when it is damaged by now

@@ -1,5 +1,6 @@
 package ungula.server.archive;
 
+import java.io.BufferedInputStream;
 import java.io.EOFException;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -38,7 +39,8 @@ public final class Restore {
    * @throws Unfit when it is no backup, or part of it is missing or damaged
    */
   public static Held unpack(Path zip, Path to) throws IOException, Unfit {
-    try (ZipInputStream in = new ZipInputStream(Files.newInputStream(zip))) {
+    try (ZipInputStream in =
+        new ZipInputStream(new BufferedInputStream(Files.newInputStream(zip), Backup.BUFFER))) {
       int files = 0;
       for (ZipEntry e = in.getNextEntry(); e != null; e = in.getNextEntry()) {
         Path file = to.resolve(e.getName()).normalize();
@@ -87,7 +89,14 @@ public final class Restore {
       delete(data);
     }
     Files.createDirectories(data.toAbsolutePath().getParent());
-    Files.move(unpacked, data);
+    try {
+      Files.move(unpacked, data);
+    } catch (IOException stays) {
+      if (!before.equals(data)) {
+        Files.move(before, data);
+      }
+      throw stays;
+    }
     return before;
   }
 
