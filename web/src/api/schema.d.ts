@@ -100,6 +100,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/backups/{name}/restored': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['goBack'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/calendar/address': {
     parameters: {
       query?: never;
@@ -804,6 +820,54 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/jobs/{id}/label.3mf': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['label3mf'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/jobs/{id}/label.pdf': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['castLabel'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/jobs/{id}/label.stl': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['labelStl'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/jobs/{id}/log': {
     parameters: {
       query?: never;
@@ -1454,6 +1518,22 @@ export interface paths {
     get: operations['lessons'];
     put?: never;
     post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/learned/scale-checks': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['checkScale'];
     delete?: never;
     options?: never;
     head?: never;
@@ -2348,7 +2428,8 @@ export interface components {
     };
     BackupList: {
       backups: components['schemas']['BackupView'][];
-      folder: string;
+      data: string;
+      start: string;
     };
     BackupView: {
       at: string;
@@ -2478,6 +2559,15 @@ export interface components {
       at: string;
       what: string;
     };
+    CastLabelView: {
+      /** Format: double */
+      heightMm: number;
+      letters: string;
+      lines: string[];
+      where: string;
+      /** Format: double */
+      widthMm: number;
+    };
     CastPoint: {
       /** Format: int32 */
       casts: number;
@@ -2561,7 +2651,9 @@ export interface components {
         | 'STORED_BENT'
         | 'SHRINKAGE'
         | 'MOULD_SHRUNK';
+      fix?: components['schemas']['Fix'];
       forIt: string[];
+      habit?: components['schemas']['HabitWord'];
       next: string;
       now: string;
       /** Format: double */
@@ -2730,6 +2822,7 @@ export interface components {
     DiagnosisResponse: {
       causes: components['schemas']['CauseRanked'][];
       known: components['schemas']['FactKnown'][];
+      place?: components['schemas']['FaultPlace'];
       questions: components['schemas']['Question'][];
     };
     Dimension: {
@@ -2851,6 +2944,15 @@ export interface components {
       wasIt?: boolean;
       who: string;
     };
+    FaultPlace: {
+      told: string[];
+      /** Format: double */
+      x: number;
+      /** Format: double */
+      y: number;
+      /** Format: double */
+      z: number;
+    };
     FaultSeen: {
       /** @enum {string} */
       seen:
@@ -2905,6 +3007,11 @@ export interface components {
     GroupsView: {
       groups: components['schemas']['GroupView'][];
       missing: string[];
+    };
+    HabitWord: {
+      now: string;
+      text: string;
+      word: string;
     };
     Handed: {
       deed: string;
@@ -3004,6 +3111,9 @@ export interface components {
       | 'jacket.withSkin'
       | 'job.hands'
       | 'job.open'
+      | 'label.rubber'
+      | 'label.size'
+      | 'label.volume'
       | 'later.additive'
       | 'later.also'
       | 'later.base'
@@ -3113,6 +3223,7 @@ export interface components {
       assumed: components['schemas']['AssumedView'][];
       batches: components['schemas']['Batches'];
       box: components['schemas']['BoxKind'];
+      castLabel?: components['schemas']['CastLabelView'];
       casting: components['schemas']['StepView'][];
       casts: components['schemas']['Offer'][];
       catalysts: components['schemas']['Option'][];
@@ -3213,6 +3324,10 @@ export interface components {
       | 'jacket.sections'
       | 'jacket.thickMm'
       | 'jacket.turnDegrees'
+      | 'label.code'
+      | 'label.letterMm'
+      | 'label.place'
+      | 'label.text'
       | 'master.fileName'
       | 'master.massG'
       | 'master.material'
@@ -3338,17 +3453,23 @@ export interface components {
       top: number;
     };
     LessonJob: {
-      job: string;
+      job?: string;
       name: string;
       outOfLine: boolean;
       said: string;
       /** Format: double */
       value: number;
     };
+    LessonMethod: {
+      /** Format: int32 */
+      jobs: number;
+      middleSaid: string;
+      name: string;
+    };
     LessonView: {
       jobs: components['schemas']['LessonJob'][];
-      /** @enum {string} */
-      lesson: 'ALLOWANCE' | 'ROOM';
+      lesson: string;
+      methods: components['schemas']['LessonMethod'][];
       /** Format: double */
       middle?: number;
       middleSaid: string;
@@ -3363,8 +3484,9 @@ export interface components {
       /** Format: double */
       spread?: number;
       /** @enum {string} */
-      standing: 'TOO_FEW' | 'SAME' | 'OFFERED' | 'REFUSED' | 'TAKEN';
+      standing: 'TOO_FEW' | 'SAME' | 'OFFERED' | 'REFUSED' | 'TAKEN' | 'TOLD';
       text: string;
+      told: string;
     };
     LevelView: {
       lookAt: string[];
@@ -4027,6 +4149,11 @@ export interface components {
       id: string;
       name: string;
     };
+    ScaleLook: {
+      shown: string;
+      weight: string;
+      who?: string;
+    };
     SchoolView: {
       chosen: boolean;
       cured: components['schemas']['Figure'];
@@ -4093,6 +4220,7 @@ export interface components {
         | 'CLOTH'
         | 'JACKET'
         | 'KEY'
+        | 'LABEL'
         | 'AIR'
         | 'CAST_AIR';
     };
@@ -4418,6 +4546,7 @@ export interface components {
       | 'boards.STYRENE_2.lengthMm'
       | 'boards.STYRENE_2.widthMm'
       | 'boxes'
+      | 'coatsPct'
       | 'costs.consumables'
       | 'costs.hour'
       | 'cupLossMm3'
@@ -4539,6 +4668,7 @@ export interface components {
       | 'rates.FIX'
       | 'rates.JOINT'
       | 'rates.KEYS'
+      | 'rates.LABEL'
       | 'rates.LINING'
       | 'rates.OPEN'
       | 'rates.PATCH'
@@ -4709,6 +4839,26 @@ export interface operations {
         content: {
           'application/json': components['schemas']['BackupChanges'];
         };
+      };
+    };
+  };
+  goBack: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        name: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description Accepted */
+      202: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
       };
     };
   };
@@ -5885,6 +6035,72 @@ export interface operations {
     };
   };
   formersStl: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['StreamingResponseBody'];
+        };
+      };
+    };
+  };
+  label3mf: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['StreamingResponseBody'];
+        };
+      };
+    };
+  };
+  castLabel: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/pdf': string;
+        };
+      };
+    };
+  };
+  labelStl: {
     parameters: {
       query?: never;
       header?: never;
@@ -7086,6 +7302,30 @@ export interface operations {
       };
     };
   };
+  checkScale: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['ScaleLook'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['LessonView'][];
+        };
+      };
+    };
+  };
   lessonsCsv: {
     parameters: {
       query?: never;
@@ -7111,7 +7351,7 @@ export interface operations {
       query?: never;
       header?: never;
       path: {
-        lesson: 'ALLOWANCE' | 'ROOM';
+        lesson: string;
       };
       cookie?: never;
     };

@@ -89,7 +89,16 @@ export function HelpPage() {
         <p>
           Below it, “What went wrong?” looks into what you see on a mould or a cast. What is on
           record is read first; what is not is asked. Each cause says what speaks for it and against
-          it. Say later whether it was that: the order in your workshop follows.
+          it. Say later whether it was that: the order in your workshop follows. Show on the stage
+          Casts where a cast is not good, and the place is held against the air that stays, the
+          rubber over it, and what locks there.
+        </p>
+        <h2>What your jobs teach</h2>
+        <p>
+          From three jobs on the workshop offers what they say: how much more rubber a mould takes,
+          how thick coats go on, how warm it is, how long each work by hand takes. Each is shown
+          with its jobs, and plans go by it only once you take it. A weight you know, put on the
+          scale now and then, tells how far that is off.
         </p>
         <h2>Moulds</h2>
         <p>
@@ -99,10 +108,17 @@ export function HelpPage() {
           Without a camera, type the five letters. A mould that is retired is not cast from any
           more.
         </p>
+        <p>
+          A label can be cast into the rubber, too: choose it on the stage Mould. Print its plate,
+          or cut it, glue it into the box with its letters away from the wall, and the mould says
+          for good what it is. Print resin keeps some rubbers from curing: try a patch on the plate
+          as on a master.
+        </p>
         <h2>What is kept</h2>
         <p>
-          Everything is backed up once a day. A whole job can be saved as a file on the shelf, under
-          More, and dropped onto the shelf of another workshop.
+          Everything is backed up once a day; the workshop page lists the backups, says what going
+          back to one would change, and goes back. A whole job can be saved as a file on the shelf,
+          under More, and dropped onto the shelf of another workshop.
         </p>
         <h2>How things may be written</h2>
         <p>

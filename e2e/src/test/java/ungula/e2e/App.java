@@ -64,6 +64,28 @@ final class App implements AutoCloseable {
     return app;
   }
 
+  /** With what a backup holds, put into an empty folder by the command. */
+  static App restored(Path backup) throws IOException, InterruptedException {
+    App app = new App(List.of());
+    Process restore =
+        new ProcessBuilder(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-jar",
+                System.getProperty("ungula.jar"),
+                "restore",
+                backup.toString(),
+                "--data",
+                app.data.toString())
+            .redirectErrorStream(true)
+            .start();
+    String said = ended(restore);
+    if (!said.startsWith("0 ")) {
+      throw new IOException("It was not restored: " + said);
+    }
+    app.start();
+    return app;
+  }
+
   /** Deletes what {@link #demo()} keeps to be copied. */
   static synchronized void forget() throws IOException {
     if (madeUp != null) {

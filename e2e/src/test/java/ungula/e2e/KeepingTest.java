@@ -1,8 +1,10 @@
 package ungula.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
+import com.microsoft.playwright.Locator;
 import java.io.IOException;
 import java.util.Arrays;
 import org.testng.annotations.Test;
@@ -53,6 +55,33 @@ public class KeepingTest extends Browsing {
     }
     button("Undo").click();
     assertThat(word("mould.sidesMm")).hasText("25 mm");
+  }
+
+  /** The program stops and starts by itself; the page waits for it. */
+  @Test
+  public void aBackupIsGoneBackToFromThePage() {
+    visit("");
+    button("New job").click();
+    begun("master");
+    visit("workshop");
+    button("Back up now").click();
+    Locator newest = page.locator(".backups li").first();
+    assertThat(newest).containsText("job");
+    int before = jobs();
+    visit("");
+    button("New job").click();
+    begun("master");
+    assertEquals(jobs(), before + 1);
+    visit("workshop");
+    newest.getByText("Go back to it").click();
+    assertThat(newest).containsText("These jobs would not be there any more: New job");
+    button("Go back to it now").click();
+    page.waitForURL(app.url(""));
+    assertThat(page.locator(".entry")).hasCount(before);
+  }
+
+  private int jobs() {
+    return asked(page.request().get(app.url("api/shelf"))).getAsJsonArray("jobs").size();
   }
 
   @Test
