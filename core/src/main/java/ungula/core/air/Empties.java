@@ -6,8 +6,8 @@ import ungula.core.geometry.Vec3;
 
 /**
  * Room that stays empty while rubber rises round a master, poured in at a corner of the box:
- * hollows it only runs into over a rim, and what it never gets to. {@link AirTraps} turned upside
- * down, so as exact.
+ * hollows it only runs into over a rim, and what it never gets to. {@link CellTraps} turned upside
+ * down, so as exact as its cells: where a master only touches the plate, no rubber gets under it.
  *
  * @param cups largest first
  * @param sealedMm3 with no way in below the pour line
@@ -40,7 +40,7 @@ public record Empties(List<Cup> cups, double sealedMm3) {
     if (!room.opensAt(corner)) {
       return NONE;
     }
-    AirTraps.Result down = AirTraps.of(room, List.of(corner), Vec3.UP.times(-1));
+    AirTraps.Result down = CellTraps.of(room, List.of(corner), Vec3.UP.times(-1));
     return new Empties(
         down.pockets().stream()
             .map(p -> new Cup(p.top(), p.top().z() + p.depthMm(), p.volumeMm3()))

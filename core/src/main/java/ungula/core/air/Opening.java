@@ -16,12 +16,15 @@ public record Opening(Where where, Vec3 at) {
     WHOLE_TOP,
     /** Whatever is within a cell of the highest level: a flat base turned up. */
     TOP_LEVEL,
+    /** The highest point, whichever that is. */
+    HIGHEST,
     /** A hole no wider than a cell. */
     HOLE
   }
 
   public static final Opening WHOLE_TOP = new Opening(Where.WHOLE_TOP, null);
   public static final Opening TOP_LEVEL = new Opening(Where.TOP_LEVEL, null);
+  public static final Opening HIGHEST = new Opening(Where.HIGHEST, null);
 
   public static Opening at(Vec3 point) {
     return new Opening(Where.HOLE, point);

@@ -3,6 +3,8 @@ package ungula.core.air;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
 import ungula.core.field.Grid;
 import ungula.core.field.InsideCells;
 import ungula.core.geometry.Box3;
@@ -12,49 +14,58 @@ import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
 
 /**
- * The space a liquid is to fill, in cells: open where the cell's centre lies in it. The outermost
- * cells of the grid are closed, so that every open cell has 26 neighbours. Safe to share between
- * threads.
+ * The space a liquid is to fill. Where its surface bounds it, that is what counts; its cells are
+ * made when they are asked for: open where the cell's centre lies in it. The outermost cells of the
+ * grid are closed, so that every open cell has 26 neighbours. Safe to share between threads.
  */
 public final class Room {
 
   /** Most cells a room may have: 120 million bytes, and as many again for each flood. */
   public static final long MOST_CELLS = 120_000_000;
 
+  /** A hole leads into the room when it is no further from it than this, in cells. */
+  static final double REACH_CELLS = 2.5;
+
   private final Grid grid;
+  private final Optional<RoomSurface> surface;
+  private final Supplier<byte[]> fill;
 
-  /** 1 where open, 0 where closed. */
-  private final byte[] open;
+  /** 1 where open, 0 where closed; null until asked for. */
+  private volatile byte[] open;
 
-  private final int openCells;
-  private final int topLayer;
-
-  private Room(Grid grid, byte[] open) {
+  private Room(Grid grid, Optional<RoomSurface> surface, Supplier<byte[]> fill) {
     this.grid = grid;
-    this.open = open;
-    int count = 0;
-    int top = 0;
-    for (int i = 0; i < open.length; i++) {
-      if (open[i] != 0) {
-        count++;
-        top = i;
-      }
+    this.surface = surface;
+    this.fill = fill;
+    if (surface.isEmpty()) {
+      open();
     }
-    this.openCells = count;
-    this.topLayer = top / (grid.nx() * grid.ny());
   }
 
   /** The inside of a mesh: what a cast fills. */
   public static Room cavity(TriangleMesh mesh, double h, Parallel parallel, Progress progress) {
     Grid grid = Grid.round(mesh.bounds(), h, check(mesh.bounds(), h));
-    BitSet[] inside = InsideCells.of(mesh, grid, parallel, progress);
-    return fill(grid, (k, spot) -> inside[k].get(spot), parallel);
+    return new Room(
+        grid,
+        RoomSurface.cavity(mesh, parallel, progress),
+        () -> {
+          BitSet[] inside = InsideCells.of(mesh, grid, parallel, progress);
+          return fill(grid, (k, spot) -> inside[k].get(spot), parallel);
+        });
   }
 
   /** The inside of a box less the master in it: what the rubber fills. */
   public static Room round(
       TriangleMesh master, Box3 box, double h, Parallel parallel, Progress progress) {
     Grid grid = Grid.round(box, h, check(box, h));
+    return new Room(
+        grid,
+        RoomSurface.round(master, box, h / 2, parallel, progress),
+        () -> round(master, box, grid, parallel, progress));
+  }
+
+  private static byte[] round(
+      TriangleMesh master, Box3 box, Grid grid, Parallel parallel, Progress progress) {
     BitSet[] inside = InsideCells.of(master, grid, parallel, progress);
     int nx = grid.nx();
     int last = grid.ny() - 1;
@@ -91,7 +102,7 @@ public final class Room {
     boolean at(int layer, int spot);
   }
 
-  private static Room fill(Grid grid, Filled filled, Parallel parallel) {
+  private static byte[] fill(Grid grid, Filled filled, Parallel parallel) {
     int layer = grid.nx() * grid.ny();
     byte[] open = new byte[grid.count()];
     parallel.each(
@@ -103,37 +114,88 @@ public final class Room {
             }
           }
         });
-    return new Room(grid, open);
+    return open;
   }
 
   public Grid grid() {
     return grid;
   }
 
-  /** 1 where open, 0 where closed, by cell. The room's own array: read only. */
-  byte[] open() {
-    return open;
+  /** What bounds it; empty where it is only known by its cells. */
+  Optional<RoomSurface> surface() {
+    return surface;
   }
 
+  /**
+   * What a straight way up from a place on its surface passes through until it leaves a block round
+   * the room; empty where the room is only known by its cells.
+   *
+   * @param up of length one
+   */
+  public Optional<VentWay> straightUp(Vec3 place, Vec3 up, Box3 block) {
+    return surface.map(s -> s.straightUp(place, up, block));
+  }
+
+  /** Whether a straight way from a place on its surface to another meets that nowhere between. */
+  public boolean clear(Vec3 from, Vec3 to) {
+    return surface.map(s -> s.clear(from, to)).orElse(false);
+  }
+
+  /** Whether air in it is known by its surface, not cell by cell. */
+  public boolean exact() {
+    return surface.isPresent();
+  }
+
+  /** 1 where open, 0 where closed, by cell. The room's own array: read only. */
+  byte[] open() {
+    byte[] made = open;
+    if (made == null) {
+      synchronized (this) {
+        made = open;
+        if (made == null) {
+          made = fill.get();
+          open = made;
+        }
+      }
+    }
+    return made;
+  }
+
+  /** Of its cells. */
   public double volumeMm3() {
-    return openCells * grid.cellMm3();
+    int count = 0;
+    for (byte cell : open()) {
+      count += cell;
+    }
+    return count * grid.cellMm3();
   }
 
   /** The highest layer with an open cell. */
   int topLayer() {
-    return topLayer;
+    byte[] cells = open();
+    int top = cells.length - 1;
+    while (top > 0 && cells[top] == 0) {
+      top--;
+    }
+    return top / (grid.nx() * grid.ny());
   }
 
-  /** Whether a hole leads into the room: its cells are open, or some within two cells of it. */
+  /**
+   * Whether a hole leads into the room: it is in it, or no further off than two cells and a half.
+   */
   public boolean opensAt(Opening o) {
-    return o.where() != Opening.Where.HOLE || !cellsAt(o).isEmpty();
+    return o.where() != Opening.Where.HOLE
+        || surface
+            .map(s -> !s.mouths(this, List.of(o)).isEmpty())
+            .orElseGet(() -> !cellsAt(o).isEmpty());
   }
 
   /** Open cells within a cell of a hole; the nearest one within two cells when there is none. */
   List<Integer> cellsAt(Opening o) {
+    byte[] cells = open();
     List<Integer> within = new ArrayList<>();
     double reach = grid.h();
-    double look = 2.5 * grid.h();
+    double look = REACH_CELLS * grid.h();
     int steps = (int) Math.ceil(look / grid.h());
     int middle = grid.at(o.at());
     int ci = middle % grid.nx();
@@ -145,7 +207,7 @@ public final class Room {
       for (int j = Math.max(0, cj - steps); j <= Math.min(grid.ny() - 1, cj + steps); j++) {
         for (int i = Math.max(0, ci - steps); i <= Math.min(grid.nx() - 1, ci + steps); i++) {
           int cell = grid.index(i, j, k);
-          if (open[cell] == 0) {
+          if (cells[cell] == 0) {
             continue;
           }
           double d = grid.centre(cell).minus(o.at()).norm();

@@ -18,6 +18,9 @@ import ungula.core.work.Progress;
  */
 public final class InsideCells {
 
+  /** Between crossings of a row no further apart, in cells, there is nothing. */
+  private static final double HAIR = 1e-3;
+
   private final TriangleMesh mesh;
   private final Grid grid;
 
@@ -55,6 +58,42 @@ public final class InsideCells {
     return new InsideCells(closed, grid, windings, parallel, progress).byRows();
   }
 
+  /** How often a surface that bounds its inside winds round the places it encloses. */
+  public enum Wound {
+    /** Once, its facets facing outwards. */
+    OUTWARDS,
+    /** Once, its facets facing inwards. */
+    INWARDS,
+    /** Some more than once, or some in one sense and some in the other. */
+    OTHERWISE
+  }
+
+  /**
+   * As it is found along the rows of a grid: what runs into itself between them is not seen.
+   *
+   * @param mesh that bounds its inside
+   */
+  public static Wound wound(TriangleMesh mesh, Grid grid, Parallel parallel, Progress progress) {
+    InsideCells cells = new InsideCells(mesh, grid, null, parallel, progress);
+    Layers triangles = Layers.of(mesh, grid, 0);
+    int[] least = new int[grid.nz()];
+    int[] most = new int[grid.nz()];
+    parallel.each(
+        grid.nz(),
+        k -> {
+          progress.at("Telling inside from outside", (double) k / grid.nz());
+          Rows rows = cells.new Rows(triangles, k);
+          rows.inside();
+          least[k] = rows.leastWinding;
+          most[k] = rows.mostWinding;
+        });
+    int low = Arrays.stream(least).min().orElse(0);
+    int high = Arrays.stream(most).max().orElse(0);
+    return low == 0 && high == 1
+        ? Wound.OUTWARDS
+        : low == -1 && high == 0 ? Wound.INWARDS : Wound.OTHERWISE;
+  }
+
   /** Whether every edge is run through as often one way as the other. */
   public static boolean bounds(TriangleMesh mesh) {
     return OpenEdges.of(mesh).count() == 0;
@@ -83,6 +122,8 @@ public final class InsideCells {
     private double[] at = new double[256];
     private byte[] senses = new byte[256];
     private int crossings;
+    private int leastWinding;
+    private int mostWinding;
 
     // what the layer's plane cuts of the triangle looked at, along y
     private double least;
@@ -127,6 +168,10 @@ public final class InsideCells {
           int to = cellFrom(xs[n]);
           run(inside, j, from, to, winding);
           winding += sense[n];
+          if (n + 1 < start[j + 1] && xs[n + 1] - xs[n] > HAIR * grid.h()) {
+            leastWinding = Math.min(leastWinding, winding);
+            mostWinding = Math.max(mostWinding, winding);
+          }
           from = to;
         }
         run(inside, j, from, grid.nx(), winding);

@@ -34,7 +34,7 @@ public record SurfacePoint(int facet, double u, double v) {
     SurfacePoint best = new SurfacePoint(0, 0, 0);
     double least = Double.MAX_VALUE;
     for (int t = 0; t < mesh.triangleCount(); t++) {
-      SurfacePoint here = onFacet(mesh, t, p);
+      SurfacePoint here = nearest(mesh, t, p);
       Vec3 off = here.on(mesh).minus(p);
       if (off.dot(off) < least) {
         least = off.dot(off);
@@ -44,8 +44,8 @@ public record SurfacePoint(int facet, double u, double v) {
     return best;
   }
 
-  /** Foot of the perpendicular, drawn into the facet along its edges. */
-  private static SurfacePoint onFacet(TriangleMesh mesh, int t, Vec3 p) {
+  /** Of one facet: the foot of the perpendicular, drawn into the facet along its edges. */
+  public static SurfacePoint nearest(TriangleMesh mesh, int t, Vec3 p) {
     Vec3 a = mesh.vertex(mesh.corners()[3 * t]);
     Vec3 ab = mesh.vertex(mesh.corners()[3 * t + 1]).minus(a);
     Vec3 ac = mesh.vertex(mesh.corners()[3 * t + 2]).minus(a);

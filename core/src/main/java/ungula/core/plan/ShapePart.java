@@ -127,8 +127,12 @@ public record ShapePart(Brief brief, ShapeStudy study) implements Part {
   }
 
   private Working air(AirTraps.Result air) {
-    Working.Builder w =
-        Working.of(AIR_STAYS).given("cells", brief.mm(study.cellMm()) + " or finer", DEFAULT);
+    Working.Builder w = Working.of(AIR_STAYS);
+    if (study.exact()) {
+      w.given("heights", "of the model's own surface", COMPUTED);
+    } else {
+      w.given("cells", brief.mm(study.cellMm()) + " or finer", DEFAULT);
+    }
     for (AirTraps.Pocket pocket : air.pockets().stream().limit(5).toList()) {
       w.step(
           brief.ml(pocket.volumeMm3())
@@ -152,6 +156,6 @@ public record ShapePart(Brief brief, ShapeStudy study) implements Part {
               + brief.mm(PotPressure.ballMm(PotPressure.shrunk(volume, PotPressure.USUAL_KPA)))
               + ".");
     }
-    return w.step("Pockets less than a cell deep are not counted.").done();
+    return w.step(study.exact() ? "" : "Pockets less than a cell deep are not counted.").done();
   }
 }

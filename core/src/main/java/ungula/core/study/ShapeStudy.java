@@ -36,7 +36,8 @@ import ungula.core.work.Progress;
  * master. Places are in the posed frame: from the middle, and above the plate.
  *
  * @param inlet where a cast is poured in
- * @param cellMm side of the cells it was worked out in
+ * @param exact whether air is known by the model's own surface; else by cells
+ * @param cellMm side of the cells the rubber was looked at in
  * @param poured air in the rubber
  * @param tips that leave less air in the rubber, best first; few
  * @param cast air in a cast; its cells as the mould is turned over
@@ -55,6 +56,7 @@ import ungula.core.work.Progress;
  */
 public record ShapeStudy(
     Inlet inlet,
+    boolean exact,
     double cellMm,
     AirTraps.Result poured,
     List<Tips.Tip> tips,
@@ -72,7 +74,7 @@ public record ShapeStudy(
     Empties empties) {
 
   /** Changes when a study of the same question comes out otherwise: old ones are made again. */
-  public static final int VERSION = 9;
+  public static final int VERSION = 10;
 
   /** Cells of a room: a pocket of half a drop is found, and a study takes seconds. */
   private static final double CELLS = 6_000_000;
@@ -196,6 +198,7 @@ public record ShapeStudy(
     ShapeStudy study =
         new ShapeStudy(
             q.inlet(),
+            cavity.exact(),
             h,
             poured,
             tips,

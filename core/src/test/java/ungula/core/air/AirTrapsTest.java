@@ -145,7 +145,7 @@ public class AirTrapsTest {
       Vec3 up =
           new Vec3(random.nextGaussian(), random.nextGaussian(), random.nextGaussian()).unit();
       Opening o = Opening.at(room.grid().centre(openCell(room, random)));
-      AirTraps.Result r = AirTraps.of(room, List.of(o), up);
+      AirTraps.Result r = CellTraps.of(room, List.of(o), up);
       double plain = plain(room, o, up);
       double listed = r.pockets().stream().mapToDouble(AirTraps.Pocket::volumeMm3).sum();
       assertEquals(listed, r.totalMm3(), 1e-6);
