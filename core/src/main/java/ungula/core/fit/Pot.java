@@ -2,6 +2,10 @@ package ungula.core.fit;
 
 import java.util.List;
 import org.locationtech.jts.algorithm.MinimumBoundingCircle;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.GeometryFactory;
+import ungula.core.geometry.Rotation;
+import ungula.core.geometry.Vec3;
 import ungula.core.mesh.Rings;
 import ungula.core.mould.BoxMould;
 
@@ -65,6 +69,34 @@ public record Pot(double diameterMm, double heightMm) {
         .stream()
         .min((a, b) -> Double.compare(a.overMm, b.overMm))
         .orElseThrow();
+  }
+
+  /**
+   * How a mould goes in lying so that a direction of its own is up.
+   *
+   * @param ring of its outline, seen from above as it was poured: x and y in turn
+   * @param highMm of it then
+   * @param up of length one
+   * @param strapped between boards
+   */
+  public Stood lying(String text, double[] ring, double highMm, Vec3 up, boolean strapped) {
+    double boards = strapped ? BOARD_MM : 0;
+    Rotation stand = Rotation.bringing(up, Vec3.UP);
+    Coordinate[] foot = new Coordinate[ring.length];
+    double low = Double.POSITIVE_INFINITY;
+    double top = Double.NEGATIVE_INFINITY;
+    for (int i = 0; i < ring.length; i++) {
+      // each corner below and above, the boards on both
+      double z = i % 2 == 0 ? -boards : highMm + boards;
+      Vec3 at = stand.apply(new Vec3(ring[i / 2 * 2], ring[i / 2 * 2 + 1], z));
+      foot[i] = new Coordinate(at.x(), at.y());
+      low = Math.min(low, at.z());
+      top = Math.max(top, at.z());
+    }
+    double radius =
+        new MinimumBoundingCircle(new GeometryFactory().createMultiPointFromCoords(foot))
+            .getRadius();
+    return stood(text, 2 * radius, top - low, strapped);
   }
 
   /**

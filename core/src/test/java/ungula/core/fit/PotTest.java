@@ -46,6 +46,25 @@ public class PotTest {
     absolute(side.circleMm(), 108.17, 0.01);
   }
 
+  /** The same as it lies: on a side alike, tipped as its corners say. */
+  @Test
+  public void aBlockLiesAnyWay() {
+    Pot pot = new Pot(200, 200);
+    double[] ring = {-60, -45, 60, -45, 60, 45, -60, 45};
+    Pot.Stood over = pot.lying("turned over", ring, 60, new Vec3(0, 0, -1), false);
+    absolute(over.circleMm(), 150, 0.01);
+    absolute(over.highMm(), 60, 1e-9);
+    Pot.Stood side = pot.lying("on its side", ring, 60, new Vec3(0, 1, 0), true);
+    // boards of 12 on its top and base
+    absolute(side.circleMm(), Math.hypot(120, 84) + 6, 0.01);
+    absolute(side.highMm(), 90, 1e-9);
+    // one end raised by 30°
+    Vec3 raised = new Vec3(0.5, 0, -Math.sqrt(0.75));
+    Pot.Stood tipped = pot.lying("tipped", ring, 60, raised, false);
+    absolute(tipped.highMm(), 120 * 0.5 + 60 * Math.sqrt(0.75), 1e-9);
+    absolute(tipped.circleMm(), Math.hypot(120 * Math.sqrt(0.75) + 60 * 0.5, 90), 0.01);
+  }
+
   /** Four circles of 60 take one of 144.9 (radius 1 + √2), five one of 162.1. */
   @Test
   public void severalStandSideBySideAndOnEachOther() {

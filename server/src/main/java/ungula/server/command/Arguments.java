@@ -12,7 +12,7 @@ import ungula.core.geometry.Vec3;
 final class Arguments {
 
   private final List<String> files = new ArrayList<>();
-  private final Map<String, String> options = new HashMap<>();
+  private final Map<String, List<String>> options = new HashMap<>();
 
   /** An argument that is not understood; the message says which, and what would be. */
   static final class Unclear extends Exception {
@@ -32,13 +32,13 @@ final class Arguments {
       if (!a.startsWith("--")) {
         read.files.add(a);
       } else if (flags.contains(a)) {
-        read.options.put(a, "");
+        read.options.put(a, List.of(""));
       } else if (!valued.contains(a)) {
         throw new Unclear("There is no " + a + ".");
       } else if (i + 1 == args.size() || args.get(i + 1).startsWith("--")) {
         throw new Unclear(a + " needs a value behind it.");
       } else {
-        read.options.put(a, args.get(++i));
+        read.options.computeIfAbsent(a, option -> new ArrayList<>()).add(args.get(++i));
       }
     }
     return read;
@@ -52,16 +52,27 @@ final class Arguments {
     return options.containsKey(option);
   }
 
-  /** The value of an option, or a default. */
+  /** The value of an option, the last where it was said more than once; or a default. */
   String value(String option, String otherwise) {
-    return options.getOrDefault(option, otherwise);
+    List<String> said = options.get(option);
+    return said == null ? otherwise : said.get(said.size() - 1);
+  }
+
+  /** All values of an option, as they were said; none where it was not. */
+  List<String> values(String option) {
+    return options.getOrDefault(option, List.of());
   }
 
   /** Refuses options that only mean something beside another one. */
   void onlyWith(String needed, String... dependent) throws Unclear {
+    onlyWithAny(List.of(needed), dependent);
+  }
+
+  /** Refuses options that only mean something beside one of some others. */
+  void onlyWithAny(List<String> needed, String... dependent) throws Unclear {
     for (String option : dependent) {
-      if (has(option) && !has(needed)) {
-        throw new Unclear(option + " only goes with " + needed + ".");
+      if (has(option) && needed.stream().noneMatch(this::has)) {
+        throw new Unclear(option + " only goes with " + String.join(" or ", needed) + ".");
       }
     }
   }
@@ -95,8 +106,8 @@ final class Arguments {
     return numbers.get(0);
   }
 
-  Vec3 point(String option, String otherwise) throws Unclear {
-    double[] n = numbers(option, value(option, otherwise));
+  static Vec3 point(String option, String text) throws Unclear {
+    double[] n = numbers(option, text);
     if (n.length != 3) {
       throw new Unclear(option + " takes three numbers, such as 0,0,1.");
     }
@@ -104,14 +115,15 @@ final class Arguments {
   }
 
   Vec3 direction(String option, String otherwise) throws Unclear {
-    Vec3 d = point(option, otherwise);
+    Vec3 d = point(option, value(option, otherwise));
     if (!(d.norm() > 0)) {
       throw new Unclear(option + " is a direction: not all three numbers can be zero.");
     }
     return d;
   }
 
-  private static double[] numbers(String option, String text) throws Unclear {
+  /** Numbers with commas between them. */
+  static double[] numbers(String option, String text) throws Unclear {
     String[] parts = text.split(",", -1);
     double[] out = new double[parts.length];
     for (int i = 0; i < parts.length; i++) {

@@ -25,7 +25,8 @@ public final class Measure {
       """
       measure FILE [--json]
         [--coats 3,6,10,15 [--on free|plate]]
-        [--air cavity|box [--up x,y,z] [--wall 12] [--opening top|x,y,z] [--cell 0.5]]
+        [--air cavity|box [--up x,y,z] [--wall 12] [--opening top|x,y,z]… [--cell 0.5]]
+        [--cast [--parting nx,ny,nz[,d]] [--opening top|x,y,z]… [--wall 12] [--pot D,H]]
         [--locks x,y,z [--two]]""";
 
   private Measure() {}
@@ -38,9 +39,18 @@ public final class Measure {
       Arguments a =
           Arguments.of(
               args,
-              Set.of("--json", "--two"),
+              Set.of("--json", "--two", "--cast"),
               Set.of(
-                  "--coats", "--on", "--air", "--up", "--wall", "--opening", "--cell", "--locks"));
+                  "--coats",
+                  "--on",
+                  "--air",
+                  "--up",
+                  "--wall",
+                  "--opening",
+                  "--cell",
+                  "--locks",
+                  "--parting",
+                  "--pot"));
       if (a.files().size() != 1) {
         throw new Arguments.Unclear("One model file is measured at a time.");
       }

@@ -21,37 +21,46 @@ import ungula.core.work.Progress;
 import ungula.server.command.Arguments.Unclear;
 
 /**
- * What {@code measure} is asked of the shape beside the report: coats, air, locks. Read whole
- * before the file is, so that a slip in the arguments is told at once.
+ * What {@code measure} is asked of the shape beside the report: coats, air, casting, locks. Read
+ * whole before the file is, so that a slip in the arguments is told at once.
  */
 final class ShapeQuestions {
 
   /** Cells that air is looked for in, mm, unless asked otherwise; coarser in large rooms. */
   private static final String CELL_MM = "0.5";
 
+  /** Of several openings the top, as it stands. */
+  static final Opening TOP = Opening.HIGHEST;
+
   private final List<Double> coats;
   private final Coats.On on;
   private final String air;
   private final Vec3 up;
   private final double wall;
-  private final Vec3 opening;
+  private final List<Opening> openings = new ArrayList<>();
   private final double cell;
   private final boolean cellAsked;
+  private final CastQuestion cast;
   private final Vec3 locks;
   private final boolean two;
 
   private ShapeQuestions(Arguments a) throws Unclear {
     a.onlyWith("--coats", "--on");
-    a.onlyWith("--air", "--up", "--wall", "--opening", "--cell");
+    a.onlyWith("--air", "--up", "--cell");
+    a.onlyWithAny(List.of("--air", "--cast"), "--wall", "--opening");
+    a.onlyWith("--cast", "--parting", "--pot");
     a.onlyWith("--locks", "--two");
     coats = a.has("--coats") ? a.positives("--coats", "") : List.of();
     on = Coats.On.valueOf(a.oneOf("--on", "free", "free", "plate").toUpperCase(Locale.ROOT));
     air = a.has("--air") ? a.oneOf("--air", "", "cavity", "box") : null;
     up = a.direction("--up", "0,0,1");
     wall = a.positive("--wall", "12");
-    opening = a.value("--opening", "top").equals("top") ? null : a.point("--opening", "");
+    for (String o : a.values("--opening")) {
+      openings.add(o.equals("top") ? TOP : Opening.at(Arguments.point("--opening", o)));
+    }
     cell = a.positive("--cell", CELL_MM);
     cellAsked = a.has("--cell");
+    cast = a.has("--cast") ? CastQuestion.of(a, wall, openings) : null;
     locks = a.has("--locks") ? a.direction("--locks", "") : null;
     two = a.has("--two");
   }
@@ -69,6 +78,9 @@ final class ShapeQuestions {
     }
     if (air != null) {
       answers.put("air", air(mesh));
+    }
+    if (cast != null) {
+      answers.put("cast", cast.answer(mesh));
     }
     if (locks != null) {
       Locks.Result r = Locks.of(mesh, locks, two, Parallel.ALL, Progress.NONE);
@@ -96,15 +108,18 @@ final class ShapeQuestions {
         cavity
             ? Room.cavity(standing, h, Parallel.ALL, Progress.NONE)
             : Room.round(standing, box, h, Parallel.ALL, Progress.NONE);
-    Opening hole =
-        opening != null
-            ? Opening.at(stand.apply(opening))
-            : cavity ? Opening.at(standing.furthest(Vec3.UP)) : Opening.WHOLE_TOP;
-    if (!room.opensAt(hole)) {
+    Opening highest = cavity ? Opening.at(standing.furthest(Vec3.UP)) : Opening.WHOLE_TOP;
+    List<Opening> all =
+        openings.isEmpty()
+            ? List.of(highest)
+            : openings.stream()
+                .map(o -> o == TOP ? highest : Opening.at(stand.apply(o.at())))
+                .toList();
+    if (!all.stream().allMatch(room::opensAt)) {
       throw new Unclear(
           "--opening is not at the wall of what is filled: no open cell within reach.");
     }
-    AirTraps.Result r = AirTraps.of(room, List.of(hole), Vec3.UP);
+    AirTraps.Result r = AirTraps.of(room, all, Vec3.UP);
     Rotation back = stand.inverse();
     List<Map<String, Object>> pockets = new ArrayList<>();
     for (AirTraps.Pocket p : r.pockets()) {
@@ -153,8 +168,20 @@ final class ShapeQuestions {
         (field, value) -> {
           if (value instanceof Double number) {
             out.printf("  %-18s %16.1f%n", field, number);
+          } else if (value instanceof String text) {
+            out.printf("  %-18s %s%n", field, text);
           }
         });
+    if (fields.get("vents") instanceof List<?> vents && !vents.isEmpty()) {
+      out.printf("  %14s %14s   %s%n", "vent, mm", "in rubber, mm", "top");
+      for (Object v : vents) {
+        Map<?, ?> vent = (Map<?, ?>) v;
+        double[] top = (double[]) vent.get("top");
+        out.printf(
+            "  %14.1f %14.1f   %.1f, %.1f, %.1f%n",
+            (Double) vent.get("lengthMm"), (Double) vent.get("inRubberMm"), top[0], top[1], top[2]);
+      }
+    }
     if (fields.get("pockets") instanceof List<?> pockets && !pockets.isEmpty()) {
       out.printf("  %14s %10s   %s%n", "pocket, mm³", "deep, mm", "top");
       for (Object p : pockets) {

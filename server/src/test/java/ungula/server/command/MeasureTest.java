@@ -99,6 +99,44 @@ public class MeasureTest {
   }
 
   @Test
+  public void severalOpeningsLetAirOutTogether() {
+    // at the side and, on edge, at the top
+    JsonNode both =
+        json("--air", "cavity", "--up", "1,0,0", "--opening", "0,52,12", "--opening", "top")
+            .get("air");
+    assertEquals(both.get("totalMm3").asDouble(), 0.0);
+    assertEquals(both.get("pockets").size(), 0);
+  }
+
+  @Test
+  public void howItIsBestCastIsToldWhenAskedFor() {
+    JsonNode edge = json("--cast", "--opening", "52,0,12").get("cast");
+    // stood on edge with the hole on top
+    assertEquals(edge.get("up").toString(), "[1.0,0.0,0.0]");
+    assertEquals(edge.get("lies").asString(), "lying on its left side");
+    assertEquals(edge.get("airMm3").asDouble(), 0.0);
+    assertEquals(edge.get("vents").size(), 0);
+    assertEquals(edge.get("others").size(), 5);
+    JsonNode other = edge.get("others").get(4);
+    double lift = other.get("up").get(0).asDouble();
+    assertTrue(lift < 1, other.toString());
+    // in a pot it does not fit so it lies otherwise, and is vented
+    JsonNode flat =
+        json("--cast", "--opening", "52,0,12", "--wall", "10", "--pot", "215,70").get("cast");
+    assertEquals(Math.abs(flat.get("up").get(2).asDouble()), 1.0);
+    JsonNode vent = flat.get("vents").get(0);
+    assertEquals(vent.get("inRubberMm").asDouble(), 10, 0.01);
+    assertEquals(vent.get("lengthMm").asDouble(), 10, 0.01);
+    assertEquals(Math.abs(vent.get("top").get(2).asDouble() - 12), 12, 0.01);
+    assertTrue(flat.get("withoutVentsMm3").asDouble() > 50_000);
+    // along a seam a vent passes no rubber
+    JsonNode seam = json("--cast", "--opening", "28,0,12", "--parting", "0,0,1,12").get("cast");
+    assertEquals(seam.get("vents").size(), 1);
+    assertEquals(seam.get("vents").get(0).get("inRubberMm").asDouble(), 0.0);
+    assertEquals(seam.get("up").get(2).asDouble(), 0.0);
+  }
+
+  @Test
   public void locksAreMeasuredWhenAskedFor() {
     JsonNode one = json("--locks", "0,0,1").get("locks");
     assertEquals(one.get("releasedMm2").asDouble(), 18_949.6 / 2, 40);
@@ -110,10 +148,22 @@ public class MeasureTest {
   @Test
   public void theTableForPeopleHasItAll() {
     int status =
-        run(file.toString(), "--coats", "3", "--air", "cavity", "--cell", "1", "--locks", "1,0,0");
+        run(
+            file.toString(),
+            "--coats",
+            "3",
+            "--air",
+            "cavity",
+            "--cell",
+            "1",
+            "--cast",
+            "--opening",
+            "52,0,12",
+            "--locks",
+            "1,0,0");
     assertEquals(status, 0);
     String text = out.toString(StandardCharsets.UTF_8);
-    for (String word : new String[] {"coat, mm", "totalMm3", "lockedVolumeMm3"}) {
+    for (String word : new String[] {"coat, mm", "totalMm3", "lies", "lockedVolumeMm3"}) {
       assertTrue(text.contains(word), text);
     }
   }
@@ -133,6 +183,13 @@ public class MeasureTest {
       {"--air", "box", "--cell", "0.001"},
       {"--air", "box", "--wall", "0"},
       {"--wall", "5"},
+      {"--cast", "--parting", "0,0,0"},
+      {"--cast", "--parting", "1,0"},
+      {"--cast", "--pot", "50"},
+      {"--cast", "--pot", "50,50"},
+      {"--cast", "--opening", "500,0,0"},
+      {"--cast", "--up", "1,0,0"},
+      {"--pot", "200,200"},
       {"--locks", "up"},
       {"--two"},
       {"--frobnicate"}
