@@ -2421,6 +2421,16 @@ export interface components {
       text: string;
       word?: string;
     };
+    AttitudeView: {
+      edits: components['schemas']['Edit'][];
+      figures: {
+        [key in Numbered<components['schemas']['LyingFigure']>]?: components['schemas']['Figure'];
+      };
+      held: string;
+      now: boolean;
+      pot: string;
+      text: string;
+    };
     BackupChanges: {
       back: string[];
       holds: string;
@@ -2675,6 +2685,15 @@ export interface components {
     Change: {
       stages: string[];
       what: string;
+    };
+    ChannelView: {
+      out: components['schemas']['PlaceView'];
+      /** Format: double */
+      x: number;
+      /** Format: double */
+      y: number;
+      /** Format: double */
+      z: number;
     };
     Checked: {
       /** Format: int32 */
@@ -3328,6 +3347,10 @@ export interface components {
       | 'label.letterMm'
       | 'label.place'
       | 'label.text'
+      | 'lying.also'
+      | 'lying.degrees'
+      | 'lying.on'
+      | 'lying.raised'
       | 'master.fileName'
       | 'master.massG'
       | 'master.material'
@@ -3572,6 +3595,8 @@ export interface components {
     };
     /** @enum {string} */
     LotWord: 'baseLeftG' | 'hardenerLeftG' | 'number' | 'opened' | 'received' | 'useBy';
+    /** @enum {string} */
+    LyingFigure: 'left' | 'rubber' | 'vents' | 'without';
     MadeResponse: {
       casts: components['schemas']['MadeView'][];
       /** Format: int32 */
@@ -4352,15 +4377,17 @@ export interface components {
       version: number;
     };
     StudyResponse: {
+      attitudes: components['schemas']['AttitudeView'][];
       cast: components['schemas']['PocketView'][];
+      castUp: components['schemas']['PlaceView'];
       inlet: string;
       /** Format: int32 */
       open: number;
       poured: components['schemas']['PocketView'][];
-      sprue?: components['schemas']['PlaceView'];
+      sprue?: components['schemas']['ChannelView'];
       thinnest?: components['schemas']['PlaceView'];
       thinnestText: string;
-      vents: components['schemas']['PlaceView'][];
+      vents: components['schemas']['ChannelView'][];
       work: components['schemas']['WorkView'];
     };
     SubstituteView: {

@@ -144,7 +144,8 @@ export function MouldDrawing({
             seen={seen}
             missing={() => setNoSolids(true)}
             shape={stage === 'master' ? null : shape}
-            show={tool.show}
+            show={tool.show === 'LYING' ? null : tool.show}
+            lying={tool.show === 'LYING' ? (shape.study?.castUp ?? null) : null}
             hint={HINTS[paint ? 'paint' : (tool.placing ?? (stage === 'master' ? 'rest' : 'none'))]}
             paint={paint}
             stroke={desk.paint}

@@ -4,7 +4,6 @@ import {
   BufferAttribute,
   BufferGeometry,
   Color,
-  ConeGeometry,
   CylinderGeometry,
   DirectionalLight,
   DoubleSide,
@@ -19,6 +18,7 @@ import {
   MeshLambertMaterial,
   OrthographicCamera,
   Plane,
+  Quaternion,
   Raycaster,
   Scene,
   Shape,
@@ -33,7 +33,7 @@ import {
 } from 'three';
 import { acceleratedRaycast, MeshBVH } from 'three-mesh-bvh';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
-import type { Drawing, Study, SurfacePoint } from '../api/client';
+import type { Channel, Drawing, Place, Study, SurfacePoint } from '../api/client';
 import { MARK_COLOURS, MASTER_COLOUR } from './marks';
 
 /** What turns by less is round: no edge is drawn. */
@@ -67,6 +67,11 @@ const DIRECTIONS: Record<Preset, [number, number, number]> = {
 /** Nothing below it is drawn of what it cuts. */
 const PLATE = new Plane(new Vector3(0, 0, 1), 0);
 
+/** Laid another way nothing is cut off at the plate. */
+const EVERYTHING = 1e9;
+
+const UP = new Vector3(0, 0, 1);
+
 const X = new Vector3(1, 0, 0);
 const HALF = Math.PI / 2;
 
@@ -83,6 +88,8 @@ export class SolidScene {
   private readonly scene = new Scene();
   private readonly camera = new OrthographicCamera();
   private readonly controls: OrbitControls;
+  /** All that turns when it is laid another way. */
+  private readonly mould = new Group();
   private readonly master = new Group();
   private readonly box = new Group();
   private readonly coats = new Group();
@@ -116,8 +123,9 @@ export class SolidScene {
     this.controls = new OrbitControls(this.camera, this.renderer.domElement);
     this.controls.addEventListener('change', this.draw);
     this.controls.addEventListener('start', () => (this.turned = false));
-    this.scene.add(new AmbientLight(0xfff7ea, 1.3), this.master, this.box, this.marks);
-    this.scene.add(this.strokeMarks, this.pointer, this.coats, this.parts);
+    this.scene.add(new AmbientLight(0xfff7ea, 1.3), this.mould);
+    this.mould.add(this.master, this.box, this.marks);
+    this.mould.add(this.strokeMarks, this.pointer, this.coats, this.parts);
     this.renderer.localClippingEnabled = true;
     const sun = new DirectionalLight(0xffffff, 2.1);
     sun.position.set(-0.6, -0.9, 1.3);
@@ -273,26 +281,40 @@ export class SolidScene {
     this.draw();
   }
 
-  /** Air as faceted balls as large as the pockets, vents and sprue as they run to the plate. */
+  /** Lays the mould so that a direction of its own is up; null stands it as it is poured. */
+  lay(up: Place | null) {
+    const to = up ? new Vector3(up.x, up.y, up.z) : UP;
+    // half a turn has no shortest way: about x, as one turns it over towards oneself
+    const over = to.z < -0.9999;
+    this.mould.quaternion.copy(
+      over ? new Quaternion(1, 0, 0, 0) : new Quaternion().setFromUnitVectors(to, UP),
+    );
+    PLATE.constant = up ? EVERYTHING : 0;
+    this.turned = this.framed;
+    this.frame();
+    this.draw();
+  }
+
+  /** Air as faceted balls as large as the pockets, vents and sprue as they run to the outside. */
   setMarks(study: Study | null, stale: boolean) {
     clear(this.marks);
+    const up = study ? new Vector3(study.castUp.x, study.castUp.y, study.castUp.z) : UP;
     const air = [
-      ...(study?.poured ?? []).map((p) => ({ ...p, below: -1 })),
-      ...(study?.cast ?? []).map((p) => ({ ...p, below: 1 })),
+      ...(study?.poured ?? []).map((p) => ({ ...p, up: UP })),
+      ...(study?.cast ?? []).map((p) => ({ ...p, up })),
     ];
     for (const p of air) {
       const radius = Math.max(1, p.sizeMm / 2);
       const ball = new IcosahedronGeometry(radius, 1);
-      // a cast is poured turned over: its air hangs the other way
-      ball.translate(p.x, p.y, p.z + p.below * radius);
+      // air hangs under the top of what keeps it
+      ball.translate(p.x - p.up.x * radius, p.y - p.up.y * radius, p.z - p.up.z * radius);
       this.mark(ball, '#c98a1b', stale ? 0.25 : 0.75, true);
     }
     for (const v of study?.vents ?? []) {
-      this.mark(upright(new CylinderGeometry(1, 1, Math.max(1, v.z)), v), '#1f6a4f', 0.9, false);
+      this.mark(channel(1, 1, v), '#1f6a4f', 0.9, false);
     }
     if (study?.sprue) {
-      const s = study.sprue;
-      this.mark(upright(new ConeGeometry(5, Math.max(1, s.z)), s), '#1f6a4f', 0.9, false);
+      this.mark(channel(5, 0.5, study.sprue), '#1f6a4f', 0.9, false);
     }
     this.draw();
   }
@@ -616,9 +638,16 @@ function indexed(data: ArrayBuffer) {
 }
 
 /** Stands a shape made along y on the plate under a place. */
-function upright(shape: BufferGeometry, at: { x: number; y: number; z: number }) {
-  shape.rotateX(Math.PI / 2);
-  shape.translate(at.x, at.y, at.z / 2);
+/** From a place on the cast to the outside, so thick there and here. */
+function channel(outMm: number, inMm: number, at: Channel) {
+  const from = new Vector3(at.x, at.y, at.z);
+  const way = new Vector3(at.out.x, at.out.y, at.out.z).sub(from);
+  const long = Math.max(1, way.length());
+  const shape = new CylinderGeometry(outMm, inMm, long);
+  shape.translate(0, long / 2, 0);
+  const towards = way.lengthSq() > 0 ? way.normalize() : UP;
+  shape.applyQuaternion(new Quaternion().setFromUnitVectors(new Vector3(0, 1, 0), towards));
+  shape.translate(from.x, from.y, from.z);
   return shape;
 }
 

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { Problem, type Drawing, type Job, type SurfacePoint } from '../api/client';
+import { Problem, type Drawing, type Job, type Place, type SurfacePoint } from '../api/client';
 import type { ShapeDesk } from '../job/useStudy';
 import { MASTER_COLOUR, type Paint } from './marks';
 import { NotRead } from '../ui/NotRead';
@@ -18,6 +18,8 @@ interface Props {
   stroke: (paint: Paint, places: SurfacePoint[]) => Promise<Job | undefined>;
   /** What the master is coloured by. */
   show: 'LOCKED' | 'WALL' | null;
+  /** Against gravity, as it lies to be cast in; null stands it as it is poured. */
+  lying: Place | null;
   withBox: boolean;
   /** Places to be ringed, as the master is drawn. */
   spots?: { x: number; y: number; z: number }[];
@@ -26,6 +28,8 @@ interface Props {
   /** Called when this machine cannot draw solids. */
   missing: () => void;
 }
+
+const STANDING: Place = { x: 0, y: 0, z: 1 };
 
 /** The full colour of what is shown by facet, and what it means. */
 const SHOWN = {
@@ -74,7 +78,8 @@ type What = keyof typeof FAILED;
 
 /** The master in its rubber and box, turned with the mouse. */
 export default function SolidView(props: Props) {
-  const { job, pick, hint, shape, paint, stroke, show, withBox, spots, seen, missing } = props;
+  const { job, pick, hint, shape, paint, stroke, show, lying, withBox, spots, seen, missing } =
+    props;
   const host = useRef<HTMLDivElement>(null);
   const scene = useRef<SolidScene | null>(null);
   const latestPick = useRef(pick);
@@ -233,6 +238,12 @@ export default function SolidView(props: Props) {
     // oxlint-disable-next-line react/exhaustive-deps -- fetching follows the job
     [job.id, job.marksKey, anyMarks, loaded, tries],
   );
+
+  const { x, y, z } = lying ?? STANDING;
+  const laid = lying !== null;
+  useEffect(() => {
+    scene.current?.lay(laid ? { x, y, z } : null);
+  }, [laid, x, y, z, loaded]);
 
   const study = shape?.study ?? null;
   const stale = shape?.stale ?? false;

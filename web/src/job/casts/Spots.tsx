@@ -49,6 +49,7 @@ export function Spots({ job, desk, showing, shown, missing }: Props) {
           missing={missing}
           shape={null}
           show={null}
+          lying={null}
           hint={
             showing === null
               ? 'Rings: where casts were not good.'

@@ -56,6 +56,7 @@ export function FaultDrawing({ job, desk, shape, cast, missing }: Props) {
           missing={missing}
           shape={{ ...shape, study }}
           show={beside === 'AIR' ? null : beside}
+          lying={null}
           hint={
             spot
               ? `Ring: where cast ${cast} is not good.`

@@ -27,6 +27,8 @@ function study(part: Partial<Study>): Study {
     cast: [],
     vents: [],
     thinnestText: '',
+    castUp: { x: 0, y: 0, z: -1 },
+    attitudes: [],
     ...part,
   };
 }
@@ -114,9 +116,11 @@ test('one that was stopped says so, and can be asked for again', async () => {
 });
 
 test('the sentences say what the core says', async () => {
-  answers = [{ inlet: 'through the sprue', vents: [{ x: 1, y: 2, z: 3 }] }];
+  answers = [
+    { inlet: 'through the sprue', vents: [{ x: 1, y: 2, z: 3, out: { x: 1, y: 2, z: 0 } }] },
+  ];
   show(job(1, ...ALL));
-  await waitFor(() => expect(text()).toContain('poured through the sprue, with one vent, leaves'));
+  await waitFor(() => expect(text()).toContain('poured through the sprue, with one vent, keeps'));
   expect(text()).toContain('to come off it stretches locks.stretch text');
 });
 
@@ -135,7 +139,7 @@ test('after a change the last pictures stay, marked, until the new ones are in',
 });
 
 test('tools stay pressed until pressed again, and vents are taken away', async () => {
-  answers = [{ vents: [{ x: 1, y: 2, z: 3 }] }];
+  answers = [{ vents: [{ x: 1, y: 2, z: 3, out: { x: 1, y: 2, z: 0 } }] }];
   const { user } = show(job(1, ...ALL));
   await user.click(await screen.findByRole('button', { name: 'Place a vent' }));
   await user.click(screen.getByRole('button', { name: 'Show what locks' }));

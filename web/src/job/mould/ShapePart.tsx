@@ -1,15 +1,18 @@
 import Button from 'react-bootstrap/Button';
-import type { Job } from '../../api/client';
+import type { Job, Study } from '../../api/client';
 import { Busy } from '../../ui/Busy';
+
+import { big } from '../../ui/big';
 import { FigureText } from '../../ui/FigureText';
+import { Word } from '../../ui/Word';
 import type { JobDesk } from '../useJob';
 import type { ShapeDesk } from '../useStudy';
 
 /** What a click on the solid does, and what the solid shows beside the master. */
 export interface SolidTool {
   placing: 'vent' | 'sprue' | null;
-  /** Colours the master by how much is locked, or by how thin the rubber is. */
-  show: 'LOCKED' | 'WALL' | null;
+  /** Colours the master by what is locked or how thin the rubber is, or lays it to be cast in. */
+  show: 'LOCKED' | 'WALL' | 'LYING' | null;
 }
 
 interface Props {
@@ -26,7 +29,7 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
   const vents = study?.vents.length ?? 0;
   const place = (what: 'vent' | 'sprue') =>
     setTool({ ...tool, placing: tool.placing === what ? null : what });
-  const show = (what: 'LOCKED' | 'WALL') =>
+  const show = (what: NonNullable<SolidTool['show']>) =>
     setTool({ ...tool, show: tool.show === what ? null : what });
   const known = job.figures['air.cast'] !== undefined;
   const halves = job.dipstick?.parting !== undefined;
@@ -51,9 +54,14 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
                 of air against the master.{' '}
               </>
             )}
-            A cast, with the mould turned over and poured {study?.inlet}
-            {vents > 0 && (vents === 1 ? ', with one vent,' : `, with ${vents} vents,`)} leaves{' '}
-            <FigureText figure={job.figures['air.cast']} />.
+            {study && study.attitudes.length > 0 ? (
+              <Lying halves={halves} job={job} />
+            ) : (
+              'It is cast turned over. '
+            )}
+            A cast poured {study?.inlet}
+            {vents > 0 && (vents === 1 ? ', with one vent,' : `, with ${vents} vents,`)} keeps{' '}
+            <FigureText figure={job.figures['air.cast']} /> of air.
             {job.figures['vents.rubber'] && (
               <>
                 {' '}
@@ -68,6 +76,9 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
             </Pressed>
             <Pressed on={tool.placing === 'sprue'} press={() => place('sprue')}>
               Place the sprue
+            </Pressed>
+            <Pressed on={tool.show === 'LYING'} press={() => show('LYING')}>
+              Show it as it is cast
             </Pressed>
             {vents > 0 && (
               <Button
@@ -88,6 +99,7 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
               </Button>
             )}
           </div>
+          <Attitudes study={study} desk={desk} />
           {job.box.poured && (
             <>
               <p className="sentence">
@@ -125,6 +137,83 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
         </>
       )}
     </section>
+  );
+}
+
+/** How the mould lies to be cast in; in one piece, or cut, its sprue has to be on top. */
+function Lying({ halves, job }: { halves: boolean; job: Job }) {
+  const raised = job.words['lying.raised']?.unset === false;
+  return (
+    <>
+      It is cast {halves ? <Word k="lying.on" after="," /> : 'turned over,'}{' '}
+      {raised ? (
+        <>
+          its <Word k="lying.raised" /> and <Word k="lying.also" /> raised{' '}
+          <Word k="lying.degrees" after="." />
+        </>
+      ) : (
+        <Word k="lying.raised" after="." />
+      )}{' '}
+    </>
+  );
+}
+
+/** Ways to lie side by side, the best first; one click takes one. */
+function Attitudes({ study, desk }: { study: Study | null; desk: JobDesk }) {
+  if (!study || study.attitudes.length < 2) {
+    return null;
+  }
+  return (
+    <>
+      <h3>Ways to lay it to be cast in</h3>
+      <table className="compare">
+        <thead>
+          <tr>
+            <th scope="col">It lies</th>
+            <th scope="col">Asks for</th>
+            <th scope="col">Air left</th>
+            <th scope="col" aria-label="Choose" />
+          </tr>
+        </thead>
+        <tbody>
+          {study.attitudes.map((a) => (
+            <tr key={a.text} className={a.now ? 'now' : undefined}>
+              <td>
+                {big(a.text)}
+                {(a.held || a.pot) && (
+                  <div className="quiet small">
+                    {a.held} {a.pot && `It is ${a.pot}.`}
+                  </div>
+                )}
+              </td>
+              <td className="n" data-label="Asks for">
+                <FigureText figure={a.figures.vents} />
+                {(a.figures.rubber?.value ?? 0) > 0 && (
+                  <div className="quiet small">
+                    through <FigureText figure={a.figures.rubber} />
+                  </div>
+                )}
+              </td>
+              <td className="n" data-label="Air left">
+                <FigureText figure={a.figures.left} />
+              </td>
+              <td>
+                <Button
+                  size="sm"
+                  className="text-nowrap"
+                  variant="outline-primary"
+                  disabled={a.now}
+                  aria-label={`Cast it ${a.text}`}
+                  onClick={() => desk.apply(a.edits)}
+                >
+                  {a.now ? 'So now' : 'Lay it so'}
+                </Button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
   );
 }
 

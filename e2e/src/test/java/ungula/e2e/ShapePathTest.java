@@ -41,7 +41,7 @@ public class ShapePathTest extends Browsing {
     assertThat(caution).hasCount(0);
     assertThat(air("air.cast")).isVisible();
     assertTrue(ml(air("air.cast")) < 0.5, "left " + air("air.cast").textContent());
-    assertThat(page.locator(".shape")).containsText("vents, leaves");
+    assertThat(page.locator(".shape")).containsText("vents, keeps");
     air("air.cast").click();
     assertThat(page.locator(".popover .working")).containsText("first goes down below it");
     page.keyboard().press("Escape");
@@ -64,7 +64,7 @@ public class ShapePathTest extends Browsing {
     BoundingBox at = solid.boundingBox();
     // the pup lies in the lower half of its box
     page.mouse().click(at.x + at.width / 2, at.y + at.height / 2 + 40);
-    assertThat(page.locator(".shape")).containsText("with one vent, leaves");
+    assertThat(page.locator(".shape")).containsText("with one vent, keeps");
     button("Place a vent").click();
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo")).click();
     assertThat(page.locator(".shape")).not().containsText("with one vent");

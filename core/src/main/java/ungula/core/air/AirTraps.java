@@ -13,9 +13,6 @@ import ungula.core.geometry.Vec3;
  */
 public final class AirTraps {
 
-  /** Where a room is filled in cells more vents are not looked for. */
-  private static final int MOST_LOOKED_FOR = 12;
-
   private AirTraps() {}
 
   /**
@@ -50,8 +47,10 @@ public final class AirTraps {
    * @param vents at the tops of what would stay, the largest first
    * @param leftMm3 that stays with all of them
    * @param unreachedMm3 of the parts of the room with no way to an opening at all
+   * @param enough whether no more vents are worth it
    */
-  public record Needed(double airMm3, List<Vec3> vents, double leftMm3, double unreachedMm3) {
+  public record Needed(
+      double airMm3, List<Vec3> vents, double leftMm3, double unreachedMm3, boolean enough) {
 
     public Needed {
       vents = List.copyOf(vents);
@@ -62,15 +61,20 @@ public final class AirTraps {
    * The same for one of many directions, without the pockets: quicker.
    *
    * @param ways out of this room
+   * @param most vents
    */
-  public static Needed needed(Room room, Ways ways, Vec3 up) {
+  public static Needed needed(Room room, Ways ways, Vec3 up, int most) {
     return room.surface()
-        .map(s -> SurfaceTraps.of(s, ways.mouths, up).needed())
+        .map(s -> SurfaceTraps.of(s, ways.mouths, up).needed(most))
         .orElseGet(
             () -> {
-              Vents.Proposal p = Vents.propose(room, ways.openings, up, MOST_LOOKED_FOR);
+              Vents.Proposal p = Vents.propose(room, ways.openings, up, most);
               return new Needed(
-                  p.before().totalMm3(), p.at(), p.left().totalMm3(), p.left().unreachedMm3());
+                  p.before().totalMm3(),
+                  p.at(),
+                  p.left().totalMm3(),
+                  p.left().unreachedMm3(),
+                  p.left().pockets().stream().allMatch(k -> k.volumeMm3() <= Vents.WORTH_MM3));
             });
   }
 

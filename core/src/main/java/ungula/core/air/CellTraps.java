@@ -115,6 +115,7 @@ final class CellTraps {
   private void open(Opening o) {
     switch (o.where()) {
       case WHOLE_TOP -> openLayer(room.topLayer());
+      case WHOLE_BASE -> openLayer(room.lowestLayer());
       case TOP_LEVEL, HIGHEST -> openTopLevel();
       case HOLE -> openHole(o);
     }

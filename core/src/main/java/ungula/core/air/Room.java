@@ -133,7 +133,7 @@ public final class Room {
    * @param up of length one
    */
   public Optional<VentWay> straightUp(Vec3 place, Vec3 up, Box3 block) {
-    return surface.map(s -> s.straightUp(place, up, block));
+    return surface.map(s -> VentWay.straight(s.tree(), s.mesh(), place, up, block));
   }
 
   /** Whether a straight way from a place on its surface to another meets that nowhere between. */
@@ -168,6 +168,16 @@ public final class Room {
       count += cell;
     }
     return count * grid.cellMm3();
+  }
+
+  /** The lowest layer with an open cell. */
+  int lowestLayer() {
+    byte[] cells = open();
+    int low = 0;
+    while (low < cells.length - 1 && cells[low] == 0) {
+      low++;
+    }
+    return low / (grid.nx() * grid.ny());
   }
 
   /** The highest layer with an open cell. */

@@ -175,7 +175,9 @@ final class RoomSurface {
     List<Mouth> all = new ArrayList<>();
     for (Opening o : openings) {
       switch (o.where()) {
-        case WHOLE_TOP -> all.add(new Mouth(-1, null, upperLayer(room.grid().h()), 0));
+        case WHOLE_TOP -> all.add(new Mouth(-1, null, layer(Vec3.UP, room.grid().h()), 0));
+        case WHOLE_BASE ->
+            all.add(new Mouth(-1, null, layer(Vec3.UP.times(-1), room.grid().h()), 0));
         case TOP_LEVEL -> all.add(new Mouth(-1, null, null, room.grid().h()));
         case HIGHEST -> all.add(new Mouth(-1, null, null, ON_SURFACE * mesh.bounds().diagonal()));
         case HOLE -> hole(o.at(), room.grid().h()).ifPresent(all::add);
@@ -184,13 +186,14 @@ final class RoomSurface {
     return all;
   }
 
-  private BitSet upperLayer(double layerMm) {
-    double least = mesh.bounds().max().z() - layerMm;
-    BitSet top = new BitSet();
+  /** Vertices less than a layer from the one furthest in a direction. */
+  private BitSet layer(Vec3 to, double thickMm) {
+    double least = mesh.furthest(to).dot(to) - thickMm;
+    BitSet all = new BitSet();
     for (int v = 0; v < mesh.vertexCount(); v++) {
-      top.set(v, mesh.xyz()[3 * v + 2] > least);
+      all.set(v, mesh.vertex(v).dot(to) > least);
     }
-    return top;
+    return all;
   }
 
   /** On the surface, or where it is in the room; else on the surface when it is near. */
@@ -217,26 +220,8 @@ final class RoomSurface {
     return met >= 0 && towards(met, up) > 0 ? met : -1;
   }
 
-  /** What a straight way up from a place on the surface passes through until it leaves a block. */
-  VentWay straightUp(Vec3 place, Vec3 up, Box3 block) {
-    double out = Double.POSITIVE_INFINITY;
-    out = Math.min(out, leaves(place.x(), up.x(), block.min().x(), block.max().x()));
-    out = Math.min(out, leaves(place.y(), up.y(), block.min().y(), block.max().y()));
-    out = Math.min(out, leaves(place.z(), up.z(), block.min().z(), block.max().z()));
-    double room = 0;
-    double hair = HAIR * mesh.bounds().diagonal();
-    double at = hair;
-    while (at < out) {
-      Vec3 p = place.plus(up.times(at));
-      int met = tree.firstMet(p.x(), p.y(), p.z(), up.x(), up.y(), up.z(), -1);
-      if (met < 0) {
-        break;
-      }
-      double on = tree.firstHit(p.x(), p.y(), p.z(), up.x(), up.y(), up.z(), -1) + hair;
-      room += towards(met, up) > 0 ? on : 0;
-      at += on;
-    }
-    return new VentWay(place, Math.max(0, out - room), room);
+  TriangleTree tree() {
+    return tree;
   }
 
   /** Whether a straight way from a place on the surface to another meets it nowhere between. */
@@ -245,10 +230,6 @@ final class RoomSurface {
     double hair = HAIR * mesh.bounds().diagonal() / Math.max(way.norm(), 1e-9);
     Vec3 p = from.plus(way.times(hair));
     return tree.firstHit(p.x(), p.y(), p.z(), way.x(), way.y(), way.z(), -1) > 1 - hair;
-  }
-
-  private static double leaves(double at, double along, double low, double high) {
-    return along > 0 ? (high - at) / along : along < 0 ? (low - at) / along : 1e300;
   }
 
   /** A facet's area, mm², as seen from a direction (of length one): less than 0 from behind. */

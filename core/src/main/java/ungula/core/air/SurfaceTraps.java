@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import ungula.core.air.AirTraps.Needed;
 import ungula.core.air.AirTraps.Pocket;
 import ungula.core.air.AirTraps.Result;
@@ -461,31 +463,37 @@ final class SurfaceTraps {
   }
 
   /**
-   * A vent for every branch that keeps more than is worth one: what has a larger one beside it that
-   * goes on lower is a pocket of its own once that is let out at its peak.
+   * A vent for each branch that keeps more than is worth one, the largest first: what has a larger
+   * one beside it that goes on lower is a pocket of its own once that is let out at its peak.
    */
-  Needed needed() {
+  Needed needed(int most) {
     double air = 0;
-    double left = 0;
     double unreached = 0;
-    List<Integer> vents = new ArrayList<>();
+    List<Integer> reached = new ArrayList<>();
     for (int b = 0; b < branches.count; b++) {
-      if (branches.closed(branches.last(b))) {
-        unreached += branches.closed(b) ? branches.volume[b] : 0;
-        continue;
-      }
-      double volume = branches.volume[b];
-      int elder = branches.elder[b];
-      air += elder == NONE ? volume : 0;
-      if (volume > Vents.WORTH_MM3) {
-        vents.add(b);
-      } else if (elder == NONE || branches.volume[elder] > Vents.WORTH_MM3) {
-        left += volume;
+      if (!branches.closed(branches.last(b))) {
+        reached.add(b);
+        air += branches.elder[b] == NONE ? branches.volume[b] : 0;
+      } else if (branches.closed(b)) {
+        unreached += branches.volume[b];
       }
     }
-    vents.sort(Comparator.comparingDouble(b -> -branches.volume[b]));
-    return new Needed(
-        air, vents.stream().map(b -> mesh.vertex(peaks[b])).toList(), left, unreached);
+    List<Integer> worth =
+        reached.stream()
+            .filter(b -> branches.volume[b] > Vents.WORTH_MM3)
+            .sorted(Comparator.comparingDouble(b -> -branches.volume[b]))
+            .toList();
+    // what an elder branch holds it holds with those that go on in it: it comes before them
+    Set<Integer> open = new HashSet<>(worth.subList(0, Math.min(most, worth.size())));
+    double left =
+        reached.stream()
+            .filter(b -> !open.contains(b))
+            .filter(b -> branches.elder[b] == NONE || open.contains(branches.elder[b]))
+            .mapToDouble(b -> branches.volume[b])
+            .sum();
+    List<Vec3> vents =
+        worth.stream().filter(open::contains).map(b -> mesh.vertex(peaks[b])).toList();
+    return new Needed(air, vents, left, unreached, worth.size() <= most);
   }
 
   /** The branch air at the top of a facet stays in; {@link #NONE} where it can leave. */

@@ -1,12 +1,13 @@
 package ungula.core.air;
 
-import java.util.stream.IntStream;
+import ungula.core.geometry.Box3;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.TriangleMesh;
+import ungula.core.mesh.TriangleTree;
 
 /**
- * What a straight vent goes through from its place on the cast to the outside, which is the plate
- * before the mould is turned over.
+ * What a vent straight up from its place on the cast goes through to the outside of the mould, as
+ * it lies while it is cast in.
  *
  * @param at its place
  * @param rubberMm of its length lie in rubber
@@ -14,44 +15,58 @@ import ungula.core.mesh.TriangleMesh;
  */
 public record VentWay(Vec3 at, double rubberMm, double castMm) {
 
-  /** A way through an edge is moved aside by this share of the body's diagonal. */
-  private static final double ASIDE = 1e-7;
+  /** A look goes on so far behind what it met, as a share of the body's diagonal. */
+  private static final double HAIR = 1e-7;
+
+  /** A way through an edge is moved aside by so many of those. */
+  private static final double ASIDE_X = 0.7548;
+
+  private static final double ASIDE_Y = 0.5698;
 
   /**
-   * @param master as it stands in the box, the plate at z = 0
+   * @param tree of the cast's surface
+   * @param cast facing outwards
    * @param place on it
+   * @param up of length one
+   * @param block of rubber round it, mm
    */
-  public static VentWay to(TriangleMesh master, Vec3 place) {
-    double aside = ASIDE * master.bounds().diagonal();
-    double x = place.x() + 0.7548 * aside;
-    double y = place.y() + 0.5698 * aside;
-    double least = place.z() - 10 * aside;
-    int[] c = master.corners();
-    double[] met =
-        IntStream.range(0, c.length / 3)
-            .mapToDouble(t -> heightAt(master, t, x, y))
-            .filter(z -> z < least)
-            .sorted()
-            .toArray();
-    double cast = 0;
-    for (int i = 0; i < met.length; i += 2) {
-      cast += (i + 1 < met.length ? met[i + 1] : place.z()) - met[i];
+  public static VentWay straight(
+      TriangleTree tree, TriangleMesh cast, Vec3 place, Vec3 up, Box3 block) {
+    double out = leavesAt(place, up, block);
+    double hair = HAIR * cast.bounds().diagonal();
+    Vec3 aside = up.cross(Math.abs(up.z()) > 0.5 ? new Vec3(1, 0, 0) : Vec3.UP).unit();
+    Vec3 from = place.plus(aside.times(ASIDE_X * hair)).plus(up.cross(aside).times(ASIDE_Y * hair));
+    double room = 0;
+    // what lies at the place itself is not on the way
+    double at = 10 * hair;
+    while (at < out) {
+      Vec3 p = from.plus(up.times(at));
+      int met = tree.firstMet(p.x(), p.y(), p.z(), up.x(), up.y(), up.z(), -1);
+      if (met < 0) {
+        break;
+      }
+      double on = tree.firstHit(p.x(), p.y(), p.z(), up.x(), up.y(), up.z(), -1) + hair;
+      room += cast.areaVector(met).dot(up) > 0 ? Math.min(on, out - at) : 0;
+      at += on;
     }
-    return new VentWay(place, Math.max(0, place.z() - cast), cast);
+    return new VentWay(place, Math.max(0, out - room), room);
   }
 
-  /** Where the upright through a point of the plate meets a facet; NaN where it does not. */
-  private static double heightAt(TriangleMesh mesh, int t, double x, double y) {
-    double[] p = mesh.xyz();
-    int a = 3 * mesh.corners()[3 * t];
-    int b = 3 * mesh.corners()[3 * t + 1];
-    int c = 3 * mesh.corners()[3 * t + 2];
-    double overA = (p[b] - x) * (p[c + 1] - y) - (p[b + 1] - y) * (p[c] - x);
-    double overB = (p[c] - x) * (p[a + 1] - y) - (p[c + 1] - y) * (p[a] - x);
-    double overC = (p[a] - x) * (p[b + 1] - y) - (p[a + 1] - y) * (p[b] - x);
-    boolean within = overA > 0 && overB > 0 && overC > 0 || overA < 0 && overB < 0 && overC < 0;
-    return within
-        ? (overA * p[a + 2] + overB * p[b + 2] + overC * p[c + 2]) / (overA + overB + overC)
-        : Double.NaN;
+  /** Where a straight way leaves a block. */
+  public static Vec3 leaves(Vec3 place, Vec3 up, Box3 block) {
+    return place.plus(up.times(leavesAt(place, up, block)));
+  }
+
+  private static double leavesAt(Vec3 place, Vec3 up, Box3 block) {
+    return Math.min(
+        leaves(place.x(), up.x(), block.min().x(), block.max().x()),
+        Math.min(
+            leaves(place.y(), up.y(), block.min().y(), block.max().y()),
+            leaves(place.z(), up.z(), block.min().z(), block.max().z())));
+  }
+
+  /** How far it is to leave a span. */
+  private static double leaves(double at, double along, double low, double high) {
+    return along > 0 ? (high - at) / along : along < 0 ? (low - at) / along : 1e300;
   }
 }

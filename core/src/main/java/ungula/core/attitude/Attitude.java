@@ -2,6 +2,7 @@ package ungula.core.attitude;
 
 import java.util.List;
 import java.util.stream.Stream;
+import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.quantity.Numbers;
 
@@ -18,6 +19,8 @@ public record Attitude(Face on, List<Face> raised, double degrees) {
   /** Turned over from how the rubber was poured, level. */
   public static final Attitude OVER = level(Face.TOP);
 
+  private static final Rotation HALF_TURN = new Rotation(0, 1, 0, 0);
+
   /** Tipped so far first, degrees. */
   static final double USUAL = 14;
 
@@ -30,11 +33,11 @@ public record Attitude(Face on, List<Face> raised, double degrees) {
       throw new IllegalArgumentException("Not a way to lie: " + raised + " " + degrees);
     }
     for (Face f : raised) {
-      if (f.out().dot(on.out()) != 0) {
+      if (!f.isBeside(on)) {
         throw new IllegalArgumentException(f + " is not next to " + on);
       }
     }
-    if (raised.size() == 2 && raised.get(0).out().dot(raised.get(1).out()) != 0) {
+    if (raised.size() == 2 && !raised.get(0).isBeside(raised.get(1))) {
       throw new IllegalArgumentException("No corner between " + raised);
     }
   }
@@ -47,6 +50,12 @@ public record Attitude(Face on, List<Face> raised, double degrees) {
     return raised.isEmpty() ? up : up.plus(to.unit().times(Math.sin(a)));
   }
 
+  /** What stands the mould so, from its own axes. */
+  public Rotation turn() {
+    // half a turn has no shortest way: about x, as one turns it over towards oneself
+    return on == Face.TOP && flat() ? HALF_TURN : Rotation.bringing(up(), Vec3.UP);
+  }
+
   /** Whether it is level. */
   public boolean flat() {
     return raised.isEmpty();
@@ -54,13 +63,16 @@ public record Attitude(Face on, List<Face> raised, double degrees) {
 
   /** To follow "it is cast". */
   public String text() {
-    String lies =
-        switch (on) {
-          case BASE -> "standing as it was poured";
-          case TOP -> "turned over";
-          default -> "lying on its " + on.text();
-        };
-    return lies + (flat() ? "" : ", " + raisedText());
+    return lies(on) + (flat() ? "" : ", " + raisedText());
+  }
+
+  /** How it lies on a side, to follow "it is cast". */
+  public static String lies(Face on) {
+    return switch (on) {
+      case BASE -> "standing as it was poured";
+      case TOP -> "turned over";
+      default -> "lying on its " + on.text();
+    };
   }
 
   /** Such as "its front raised 14°"; empty when it is level. */
@@ -85,7 +97,7 @@ public record Attitude(Face on, List<Face> raised, double degrees) {
 
   /** Lying on a side, each side and corner next to it raised in turn. */
   public static Stream<Attitude> tipped(Face on, double degrees) {
-    List<Face> beside = Stream.of(Face.values()).filter(f -> f.out().dot(on.out()) == 0).toList();
+    List<Face> beside = Stream.of(Face.values()).filter(on::isBeside).toList();
     // two opposite sides follow each other
     return Stream.concat(
         beside.stream().map(f -> new Attitude(on, List.of(f), degrees)),

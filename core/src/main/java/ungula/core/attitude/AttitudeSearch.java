@@ -94,7 +94,7 @@ public final class AttitudeSearch {
   }
 
   /** What comes first is better. */
-  static final Comparator<Found> BEST =
+  public static final Comparator<Found> BEST =
       Comparator.comparing((Found f) -> !f.enough())
           .thenComparing(f -> f.enough() ? 0 : f.leftMm3())
           .thenComparing(f -> f.vents().size())
@@ -164,9 +164,9 @@ public final class AttitudeSearch {
 
   private Found look(Attitude lies) {
     Vec3 up = lies.up();
-    Needed needed = AirTraps.needed(mould.cavity, ways, up);
+    Needed needed = AirTraps.needed(mould.cavity, ways, up, MOST_VENTS);
     List<Vent> vents = new ArrayList<>();
-    for (Vec3 top : needed.vents().subList(0, Math.min(MOST_VENTS, needed.vents().size()))) {
+    for (Vec3 top : needed.vents()) {
       vents.add(vent(top, up));
     }
     return new Found(
@@ -174,7 +174,7 @@ public final class AttitudeSearch {
         needed.airMm3(),
         vents,
         needed.leftMm3() + needed.unreachedMm3(),
-        needed.vents().size() <= MOST_VENTS && needed.unreachedMm3() < Vents.WORTH_MM3);
+        needed.enough() && needed.unreachedMm3() < Vents.WORTH_MM3);
   }
 
   /** Along the seam where that leads through less rubber than straight up. */

@@ -6,14 +6,18 @@ import static ungula.core.caution.Caution.Level.NOTE;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.IntStream;
 import ungula.core.air.AirTraps;
 import ungula.core.air.Ceilings.Ceiling;
 import ungula.core.air.Tips;
 import ungula.core.air.VentWay;
 import ungula.core.air.Vents;
+import ungula.core.attitude.AttitudeSearch;
+import ungula.core.attitude.AttitudeSearch.Found;
 import ungula.core.caution.Caution.Fix;
 import ungula.core.choice.Casting;
+import ungula.core.choice.LyingChoice;
 import ungula.core.mark.Mark;
 import ungula.core.mesh.SurfacePoint;
 import ungula.core.mesh.TriangleMesh;
@@ -117,7 +121,7 @@ final class AirCautions extends Finding {
     if (air.totalMm3() < Vents.WORTH_MM3) {
       return;
     }
-    List<Fix> fixes = new ArrayList<>();
+    List<Fix> fixes = new ArrayList<>(lie());
     if (!study.vents().isEmpty()) {
       int n = study.vents().size();
       fixes.add(
@@ -139,7 +143,8 @@ final class AirCautions extends Finding {
             CHECK,
             "mould",
             ml(air.totalMm3()) + " of air stays in every cast",
-            "Turned over and poured "
+            capital(study.lies().text())
+                + " and poured "
                 + study.inlet().text()
                 + ". "
                 + pockets(air)
@@ -147,6 +152,33 @@ final class AirCautions extends Finding {
                 + " A pot under pressure makes it smaller, it does not take it away.",
             place(air.pockets().get(0).top()),
             fixes));
+  }
+
+  /** Another way to lie that asks for fewer vents. */
+  private List<Fix> lie() {
+    List<Found> going = p.attitudes();
+    Found now =
+        study.attitudes().stream()
+            .filter(f -> f.attitude().equals(study.lies()))
+            .findFirst()
+            .orElse(null);
+    if (now == null || going.isEmpty() || AttitudeSearch.BEST.compare(going.get(0), now) >= 0) {
+      return List.of();
+    }
+    Found best = going.get(0);
+    int n = best.vents().size();
+    boolean fewer = n < now.vents().size() || best.enough() && !now.enough();
+    return fewer
+        ? List.of(
+            new Fix(
+                "Cast it " + best.attitude().text(),
+                n == 0 ? "no vents, no air" : n == 1 ? "one vent will do" : n + " vents will do",
+                LyingChoice.edits(best.attitude())))
+        : List.of();
+  }
+
+  private static String capital(String text) {
+    return text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
   }
 
   private void vents() {

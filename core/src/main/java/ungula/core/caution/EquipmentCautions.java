@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import ungula.core.caution.Caution.Fix;
+import ungula.core.choice.LyingChoice;
 import ungula.core.cutlist.Boards;
 import ungula.core.fit.Pot;
 import ungula.core.mould.SheetStock;
@@ -71,13 +72,26 @@ final class EquipmentCautions {
           "pot.small",
           "mould",
           "The mould does not fit the pressure pot",
-          "Stood "
+          "Cast "
               + best.text()
               + (fits.strapped() ? ", with its boards and bands," : "")
               + " it is too large by "
               + mm(best.overMm())
-              + ". Thinner walls, another way up or a box closer to the outline may help.");
+              + ". Thinner walls, another way to lie or a box closer to the outline may help.",
+          lieSo());
     }
+  }
+
+  /** The best way to lie in which it goes in. */
+  private List<Fix> lieSo() {
+    return p.facts().shape() == null
+        ? List.of()
+        : p.facts().shape().study().attitudes().stream()
+            .filter(f -> fits.fitsPot(f.attitude()))
+            .limit(1)
+            .map(
+                f -> new Fix("Cast it " + f.attitude().text(), "", LyingChoice.edits(f.attitude())))
+            .toList();
   }
 
   private void chamber() {

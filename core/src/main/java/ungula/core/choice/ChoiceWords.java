@@ -4,6 +4,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import ungula.core.attitude.Attitude;
+import ungula.core.attitude.Face;
 import ungula.core.castlabel.LabelPlace;
 import ungula.core.contact.CastingMaterial;
 import ungula.core.contact.Preparation;
@@ -82,6 +84,7 @@ public final class ChoiceWords {
     skin(book);
     rubber(book);
     label(book);
+    lying(book);
     book.open(
             BEGIN,
             "when it is begun",
@@ -358,6 +361,14 @@ public final class ChoiceWords {
             "from the right end to its riser",
             Kind.length(0, LARGEST_MM),
             "a tenth of its length");
+  }
+
+  private static void lying(WordBook<Choices> book) {
+    book.word(
+            "lying.on", "how the mould lies to be cast in", Kind.choice(Face.class, Attitude::lies))
+        .open("lying.raised", "side that is raised", Kind.choice(Face.class), "level")
+        .open("lying.also", "another side that is raised", Kind.choice(Face.class), "no other side")
+        .word("lying.degrees", "how far it is raised", Kind.plain("°", 1, 60, 1));
   }
 
   private static void label(WordBook<Choices> book) {

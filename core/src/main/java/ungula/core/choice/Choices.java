@@ -53,6 +53,7 @@ public record Choices(
     Marks marks,
     DaysChoice days,
     LabelChoice label,
+    LyingChoice lying,
     SortedSet<String> decided) {
 
   private static final Pattern RECORD_NAME = Pattern.compile("\\b[A-Z]\\w*\\[");
@@ -76,6 +77,7 @@ public record Choices(
     marks = marks == null ? Marks.NONE : marks;
     days = days == null ? DaysChoice.OPEN : days;
     label = label == null ? LabelChoice.NONE : label;
+    lying = lying == null ? LyingChoice.USUAL : lying;
     decided = decided == null ? null : Collections.unmodifiableSortedSet(new TreeSet<>(decided));
   }
 
@@ -138,6 +140,7 @@ public record Choices(
         Marks.NONE,
         DaysChoice.OPEN,
         LabelChoice.NONE,
+        LyingChoice.USUAL,
         new TreeSet<>());
   }
 
@@ -155,7 +158,7 @@ public record Choices(
     all.addAll(words);
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks, days, label, all);
+        site, rubber, cast, casting, marks, days, label, lying, all);
   }
 
   /** How the masters stand: only in an open mould are several laid out. */
@@ -166,13 +169,13 @@ public record Choices(
   Choices withCasting(Casting changed) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, changed, marks, days, label, decided);
+        site, rubber, cast, changed, marks, days, label, lying, decided);
   }
 
   Choices withMarks(Marks changed) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, changed, days, label, decided);
+        site, rubber, cast, casting, changed, days, label, lying, decided);
   }
 
   /**
@@ -195,7 +198,8 @@ public record Choices(
     }
     now =
         now.plated(plate.consistentAfter(before.plate))
-            .skinned(skin, jacket.consistentAfter(before.jacket));
+            .skinned(skin, jacket.consistentAfter(before.jacket))
+            .laid(lying.consistent());
     if (!sameSurface || !pose.turn().equals(before.pose.turn())) {
       now = now.parted(parting.open(), cut.best());
       now = now.skinned(skin.open(), jacket.unturned());
@@ -232,6 +236,7 @@ public record Choices(
             others.marks,
             others.days,
             label,
+            lying,
             others.decided)
         .consistentAfter(this)
         .withMarks(others.marks)
@@ -246,7 +251,7 @@ public record Choices(
   private Choices mastered(MasterChoice changed) {
     return new Choices(
         units, changed, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks, days, label, decided);
+        site, rubber, cast, casting, marks, days, label, lying, decided);
   }
 
   /** For another mould: nothing said of when it is done, and without this one's code. */
@@ -271,49 +276,56 @@ public record Choices(
         marks,
         DaysChoice.OPEN,
         label.uncoded(),
+        lying,
         decided);
   }
 
   Choices withDays(DaysChoice changed) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks, changed, label, decided);
+        site, rubber, cast, casting, marks, changed, label, lying, decided);
+  }
+
+  private Choices laid(LyingChoice changed) {
+    return new Choices(
+        units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
+        site, rubber, cast, casting, marks, days, label, changed, decided);
   }
 
   private Choices withRubber(RubberChoice changed) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, changed, cast, casting, marks, days, label, decided);
+        site, changed, cast, casting, marks, days, label, lying, decided);
   }
 
   private Choices plated(Plate changed) {
     return new Choices(
         units, master, pose, changed, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks, days, label, decided);
+        site, rubber, cast, casting, marks, days, label, lying, decided);
   }
 
   private Choices parted(PartingChoice halves, CutChoice knife) {
     return new Choices(
         units, master, pose, plate, mould, halves, knife, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks, days, label, decided);
+        site, rubber, cast, casting, marks, days, label, lying, decided);
   }
 
   Choices skinned(Skin coats, Jacket round) {
     return new Choices(
         units, master, pose, plate, mould, parting, cut, weights, channels, hollow, coats, round,
-        site, rubber, cast, casting, marks, days, label, decided);
+        site, rubber, cast, casting, marks, days, label, lying, decided);
   }
 
   private Choices moulded(BoxChoice changed) {
     return new Choices(
         units, master, pose, plate, changed, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks, days, label, decided);
+        site, rubber, cast, casting, marks, days, label, lying, decided);
   }
 
   Choices withPose(Pose changed) {
     return new Choices(
         units, master, changed, plate, mould, parting, cut, weights, channels, hollow, skin, jacket,
-        site, rubber, cast, casting, marks, days, label, decided);
+        site, rubber, cast, casting, marks, days, label, lying, decided);
   }
 
   /** The same for equal parts, in this run of the program and in any other. */

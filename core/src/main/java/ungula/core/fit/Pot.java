@@ -1,13 +1,10 @@
 package ungula.core.fit;
 
-import java.util.List;
 import org.locationtech.jts.algorithm.MinimumBoundingCircle;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.GeometryFactory;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
-import ungula.core.mesh.Rings;
-import ungula.core.mould.BoxMould;
 
 /**
  * A round vessel a mould is stood in: a pressure pot, a vacuum chamber.
@@ -32,9 +29,9 @@ public record Pot(double diameterMm, double heightMm) {
   };
 
   /**
-   * A way to stand a mould in a pot.
+   * How a mould lies in a pot.
    *
-   * @param text what stands up, to follow "stood"
+   * @param text how it lies
    * @param circleMm smallest circle round its foot, bands included
    * @param highMm how high it is
    * @param overMm how much too large it is; negative where there is room
@@ -48,27 +45,6 @@ public record Pot(double diameterMm, double heightMm) {
 
   public double volumeMm3() {
     return Math.PI / 4 * diameterMm * diameterMm * heightMm;
-  }
-
-  /**
-   * The way a mould fits best.
-   *
-   * @param box the mould was poured in; walls are off
-   * @param strapped between boards
-   */
-  public Stood best(BoxMould box, boolean strapped) {
-    double boards = strapped ? 2 * BOARD_MM : 0;
-    double l = box.insideLengthMm();
-    double w = box.insideWidthMm();
-    double h = Math.max(0, box.pourLineMm()) + boards;
-    double round = new MinimumBoundingCircle(Rings.polygon(box.inside().ring())).getRadius();
-    return List.of(
-            stood("upright", 2 * round, h, strapped),
-            stood("on its side", Math.hypot(l, h), w, strapped),
-            stood("on end", Math.hypot(w, h), l, strapped))
-        .stream()
-        .min((a, b) -> Double.compare(a.overMm, b.overMm))
-        .orElseThrow();
   }
 
   /**

@@ -38,4 +38,11 @@ public record Box3(Vec3 min, Vec3 max) {
         && min.z() <= p.z()
         && p.z() <= max.z();
   }
+
+  /** How far it reaches along a direction. */
+  public double most(Vec3 d) {
+    return Math.max(min.x() * d.x(), max.x() * d.x())
+        + Math.max(min.y() * d.y(), max.y() * d.y())
+        + Math.max(min.z() * d.z(), max.z() * d.z());
+  }
 }

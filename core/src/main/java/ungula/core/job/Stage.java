@@ -10,6 +10,7 @@ import java.util.function.Predicate;
 import java.util.stream.Stream;
 import ungula.core.choice.Choices;
 import ungula.core.choice.LabelChoice;
+import ungula.core.choice.LyingChoice;
 import ungula.core.choice.RubberChoice;
 import ungula.core.plan.Plan;
 
@@ -25,7 +26,7 @@ public enum Stage {
   /** Done by what happened, which no plan knows. */
   BENCH(c -> List.of(), p -> false),
   CASTS(
-      c -> Arrays.asList(mould(c), c.channels(), c.casting(), c.cast().product()),
+      c -> lain(c, Arrays.asList(mould(c), c.channels(), c.casting(), c.cast().product())),
       p -> p.choices().decided("cast.wanted")),
   /** What happened: nothing to decide, never done. */
   LOG(c -> List.of(), p -> false);
@@ -87,6 +88,13 @@ public enum Stage {
     return c.label().equals(LabelChoice.NONE) ? all : List.of(all, c.label());
   }
 
+  /**
+   * A mould that is turned over to be cast in rests on what it did before it could lie otherwise.
+   */
+  private static List<Object> lain(Choices c, List<Object> all) {
+    return c.lying().equals(LyingChoice.USUAL) ? all : List.of(all, c.lying());
+  }
+
   private static List<Object> mix(Choices c) {
     RubberChoice r = c.rubber();
     return List.of(
@@ -126,7 +134,8 @@ public enum Stage {
               c.jacket(),
               c.site(),
               c.casting(),
-              c.label());
+              c.label(),
+              c.lying());
       case RUBBER ->
           Arrays.asList(
               r.product(),

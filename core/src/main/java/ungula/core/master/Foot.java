@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.DoubleFunction;
 import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.Point;
 import ungula.core.mesh.Rings;
 
 /**
@@ -35,6 +36,12 @@ public final class Foot {
    */
   public Foot(DoubleFunction<List<double[]>> at) {
     this.at = at;
+  }
+
+  /** The middle of the area the master is cut in at a height above the plate; x and y, mm. */
+  public double[] middle(double z) {
+    Point middle = Rings.area(at.apply(z)).getCentroid();
+    return middle.isEmpty() ? new double[2] : new double[] {middle.getX(), middle.getY()};
   }
 
   /**

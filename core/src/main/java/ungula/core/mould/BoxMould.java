@@ -2,6 +2,7 @@ package ungula.core.mould;
 
 import java.util.Arrays;
 import org.jspecify.annotations.Nullable;
+import ungula.core.geometry.Box3;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.FillCurve;
 
@@ -64,6 +65,13 @@ public record BoxMould(
 
   /** Wall of plastic pipe. */
   private static final double PIPE_WALL_MM = 3;
+
+  /** What it takes up, from the plate to the pour line. */
+  public Box3 block() {
+    return new Box3(
+        new Vec3(inside.minX(), inside.minY(), 0),
+        new Vec3(inside.maxX(), inside.maxY(), Math.max(pourLineMm(), 0.01)));
+  }
 
   /** Rubber between the master's outer size and the wall at −x. */
   public double leftMm() {

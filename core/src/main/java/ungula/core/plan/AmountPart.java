@@ -15,6 +15,8 @@ import ungula.core.cast.OpeningForce;
 import ungula.core.choice.CastAmount;
 import ungula.core.contact.CastingMaterial;
 import ungula.core.cutline.CutLine;
+import ungula.core.geometry.Box3;
+import ungula.core.geometry.Vec3;
 import ungula.core.parting.Parting;
 import ungula.core.pour.NamedVessel;
 import ungula.core.quantity.Area;
@@ -45,15 +47,24 @@ public record AmountPart(
   /** Bands that just close a mould hold so much without a thought, g: about 5 N. */
   private static final double BANDS_G = 500;
 
+  /** A parting is upright whose way up leads less to its side than this, as a cosine. */
+  private static final double UPRIGHT = 0.5;
+
   /** Of other than the model's, so much off is worth a look. */
   public static final double FAR_OFF = 0.1;
 
   /**
    * @param depthMm of the middle of the parting below the surface of what is poured
+   * @param seam what opens
    * @param upperG of the half that lies on it; 0 where the parting stands upright
    */
   record Opening(
-      OpeningForce force, double depthMm, double areaMm2, boolean upright, double upperG) {}
+      OpeningForce force,
+      double depthMm,
+      double areaMm2,
+      boolean upright,
+      String seam,
+      double upperG) {}
 
   /** Empty while a cast is not known. */
   static Optional<AmountPart> of(
@@ -162,18 +173,30 @@ public record AmountPart(
         ratio, own ? p.densityBase() : mixed, own ? p.densityHardener() : mixed);
   }
 
-  /** Turned over to cast, what was the lower half lies on top. */
+  /**
+   * Of halves, as the mould lies: turned over, what was the lower half lies on top; on a side the
+   * parting stands upright.
+   */
   private static Opening opening(Brief b, CastPart cast, HalvesPart halves, double density) {
     Parting parting = halves.parting();
     double below = halves.box().belowMm();
-    double depth = parting.levelMm() - (cast.sprue() == null ? below : 0);
-    double area = b.facts().curve().areaAt(parting.levelMm() - below);
+    double level = parting.levelMm();
+    double area = b.facts().curve().areaAt(level - below);
+    Vec3 up = cast.lies().up();
+    double[] middle = b.facts().foot().middle(level - below);
+    Vec3 at = new Vec3(middle[0], middle[1], level);
+    Box3 block = halves.box().block();
+    // filled to the outside, but where it is poured in through the open base
+    double depth = cast.sprue() == null ? level - below : block.most(up) - at.dot(up);
+    boolean upright = Math.abs(up.z()) < UPRIGHT;
+    double upper = halves.halfMm3(up.z() < 0 ? 2 : 1) / 1000 * density * Math.abs(up.z());
     return new Opening(
         OpeningForce.of(cast.resin().density(), depth, area),
         depth,
         area,
-        false,
-        halves.halfMm3(2) / 1000 * density);
+        upright,
+        "parting",
+        upright ? 0 : upper);
   }
 
   /** A cut stands upright, cast or not. */
@@ -185,6 +208,7 @@ public record AmountPart(
         depth,
         cut.castMm2(),
         true,
+        "cut",
         0);
   }
 
@@ -197,13 +221,19 @@ public record AmountPart(
     return opening.upright && !opensSideways()
         ? "Bands that just close it hold that."
         : opening.upright
-            ? "Lay boards against both sides of the cut, with clamps or bands round them that hold as"
-                + " much."
+            ? "Lay boards against both sides of the "
+                + opening.seam
+                + ", with clamps or bands round them that hold as much."
             : hold > 0
                 ? "Lay "
                     + Mass.format(hold, brief.units())
                     + " on a board over all of it, or put bands round two boards."
                 : "The half on top is heavier: bands that just close it are enough.";
+  }
+
+  /** What opens, to follow "the"; empty where it is in one part. */
+  public String seam() {
+    return opening == null ? "" : opening.seam;
   }
 
   /**
@@ -448,13 +478,14 @@ public record AmountPart(
     figures.mass(
         "cast.opens",
         opening.upright
-            ? "a cast presses the cut open like"
+            ? "a cast presses the " + opening.seam + " open like"
             : "a cast presses the halves apart like",
         opening.force.grams(),
         Working.of(
                 opening.upright
-                    ? "density × depth of the middle of the cut below the surface × area of a cast"
-                        + " there"
+                    ? "density × depth of the middle of the "
+                        + opening.seam
+                        + " below the surface × area of a cast there"
                     : "density × depth of the parting below the surface × area of a cast there")
             .given(
                 "density",

@@ -8,6 +8,7 @@ import static ungula.core.working.Given.Source.SHEET;
 import java.time.Duration;
 import java.util.Optional;
 import ungula.core.air.VentWay;
+import ungula.core.attitude.Attitude;
 import ungula.core.mould.BoxMould;
 import ungula.core.quantity.Density;
 import ungula.core.quantity.Numbers;
@@ -21,6 +22,7 @@ import ungula.core.working.Working;
 /**
  * What a cast takes, and what it is poured in through.
  *
+ * @param lies how the mould lies while it is cast in
  * @param sprue null where a cast is poured in through the open base
  * @param proposed the narrowest that fills it in time; null where there is no sprue
  * @param solidMm3 of the cast, without what stays in its channels
@@ -31,6 +33,7 @@ import ungula.core.working.Working;
 public record CastPart(
     Brief brief,
     MasterPart master,
+    Attitude lies,
     Sprue sprue,
     Sprue proposed,
     double solidMm3,
@@ -39,18 +42,19 @@ public record CastPart(
     Sprue.Resin resin)
     implements Part {
 
-  /** Vents run straight up through the rubber, turned over. */
+  /** Vents run straight up through the rubber, as it lies. */
   record Vents(int count, double waysMm, double volumeMm3) {}
 
   static CastPart of(Brief b, MasterPart master, BoxMould box, Optional<CorePart> core) {
     double hollow = core.map(c -> c.core().volumeMm3()).orElse(0.0);
     double solid = master.volumeMm3() - hollow;
     Sprue.Resin resin = resin(b, solid);
-    Sprue proposed =
-        b.facts().baseOpen(box.belowMm()) ? null : Sprue.proposed(solid, box.belowMm(), resin);
+    boolean open = b.facts().baseOpen(box.belowMm());
+    Attitude lies = b.choices().lying().of(b.choices().mould().kind(), open);
+    Sprue proposed = open ? null : Sprue.proposed(solid, box.belowMm(), resin);
     Double chosen = b.choices().channels().sprueMm();
     Sprue sprue = proposed == null || chosen == null ? proposed : new Sprue(chosen, box.belowMm());
-    return new CastPart(b, master, sprue, proposed, solid, hollow, vents(b, box), resin);
+    return new CastPart(b, master, lies, sprue, proposed, solid, hollow, vents(b, box), resin);
   }
 
   private static Sprue.Resin resin(Brief b, double castMm3) {

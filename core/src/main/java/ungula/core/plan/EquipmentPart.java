@@ -7,10 +7,12 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import ungula.core.attitude.Attitude;
 import ungula.core.cutlist.Boards;
 import ungula.core.cutlist.CutList;
 import ungula.core.cutlist.CutPart;
 import ungula.core.fit.Pot;
+import ungula.core.geometry.Vec3;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.SheetStock;
 import ungula.core.pour.Bubbles;
@@ -32,6 +34,7 @@ import ungula.core.workshop.Workshop.Equipment;
  */
 public record EquipmentPart(
     Brief brief,
+    BoxMould box,
     CutList cuts,
     Pot.Stood inPot,
     Double risesMm3,
@@ -43,6 +46,8 @@ public record EquipmentPart(
     Equipment equipment = b.workshop().equipment();
     Pot pot = equipment.pot();
     Bubbles bubbles = b.choices().rubber().bubbles();
+    Attitude lies =
+        b.choices().lying().of(b.choices().mould().kind(), b.facts().baseOpen(box.belowMm()));
     boolean foams =
         equipment.chamber() != null && mix != null && mix.first() != null && bubbles.vacuum();
     Map<SheetStock, Boards> boards = new EnumMap<>(SheetStock.class);
@@ -54,11 +59,39 @@ public record EquipmentPart(
     }
     return new EquipmentPart(
         b,
+        box,
         cuts,
-        pot == null ? null : pot.best(box, strapped(b)),
+        pot == null ? null : inPot(b, pot, box, lies),
         foams ? bubbles.rise() * mix.first().volumeMm3() : null,
         overBed(cuts, equipment.bedMm()),
         boards);
+  }
+
+  /** How the mould goes into a pot as it is cast in. */
+  private static Pot.Stood inPot(Brief b, Pot pot, BoxMould box, Attitude lies) {
+    return pot.lying(
+        lies.text(), box.inside().ring(), Math.max(0, box.pourLineMm()), lies.up(), strapped(b));
+  }
+
+  /** Whether it would go into the pressure pot lying so; true while there is none. */
+  public boolean fitsPot(Attitude lies) {
+    Pot pot = brief.workshop().equipment().pot();
+    return pot == null || inPot(brief, pot, box, lies).fits();
+  }
+
+  /** What holds the mould lying so; empty where it lies level. */
+  public String propped(Attitude lies) {
+    if (lies.flat()) {
+      return "";
+    }
+    Vec3 to = lies.up().minus(lies.on().out().times(lies.up().dot(lies.on().out()))).unit();
+    double reach =
+        Math.abs(to.x()) * box.insideLengthMm()
+            + Math.abs(to.y()) * box.insideWidthMm()
+            + Math.abs(to.z()) * Math.max(0, box.pourLineMm());
+    double high = reach * Math.sin(Math.toRadians(lies.degrees()));
+    String there = lies.raised().size() == 1 ? "edge" : "corner";
+    return "A wedge " + brief.mm(high) + " high under that " + there + " holds it.";
   }
 
   private static List<String> overBed(CutList cuts, double[] bed) {
@@ -99,14 +132,15 @@ public record EquipmentPart(
   private void pot(FigureBook figures) {
     Pot pot = brief.workshop().equipment().pot();
     Working.Builder w =
-        Working.of("smallest circle round its foot and its height, stood every way, + clear of it")
+        Working.of(
+                "smallest circle round it seen from above and its height, as it lies to be cast in")
             .given(
                 "inside of the pot",
                 "Ø " + brief.mm(pot.diameterMm()) + ", " + brief.mm(pot.heightMm()),
                 DEFAULT)
             .given("clear all round", brief.mm(Pot.CLEAR_MM), DEFAULT)
             .given(
-                "stood " + inPot.text(),
+                inPot.text(),
                 "Ø " + brief.mm(inPot.circleMm()) + ", " + brief.mm(inPot.highMm()),
                 COMPUTED);
     if (strapped()) {
@@ -117,7 +151,7 @@ public record EquipmentPart(
         "fits.pot",
         "in the pressure pot",
         inPot.overMm(),
-        inPot.fits() ? "fits, stood " + inPot.text() : "too large by " + brief.mm(inPot.overMm()),
+        inPot.fits() ? "fits, " + inPot.text() : "too large by " + brief.mm(inPot.overMm()),
         w.done());
   }
 

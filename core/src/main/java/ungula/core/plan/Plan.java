@@ -3,6 +3,7 @@ package ungula.core.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import ungula.core.attitude.AttitudeSearch.Found;
 import ungula.core.castlabel.PlacedLabel;
 import ungula.core.choice.Choices;
 import ungula.core.cutline.CutLine;
@@ -243,5 +244,19 @@ public record Plan(
       needs.add(new Need(brief.cast(), Parts.of(brief.cast(), g)));
     }
     return List.copyOf(needs);
+  }
+
+  /**
+   * Ways to lie while it is cast in that go, the best first: under pressure, those that fit the
+   * pot. None while the shape is not worked out.
+   */
+  public List<Found> attitudes() {
+    if (facts() == null || facts().shape() == null) {
+      return List.of();
+    }
+    boolean pressed = choices().cast().pressureKpa() != null;
+    return facts().shape().study().attitudes().stream()
+        .filter(f -> !pressed || equipment().map(e -> e.fitsPot(f.attitude())).orElse(true))
+        .toList();
   }
 }

@@ -5,11 +5,14 @@ import java.util.List;
 import java.util.Locale;
 import ungula.core.air.AirTraps.Pocket;
 import ungula.core.air.Tips.Tip;
+import ungula.core.attitude.Attitude;
+import ungula.core.attitude.Face;
 import ungula.core.cast.Amounts;
 import ungula.core.cast.Method;
 import ungula.core.choice.CastAmount;
 import ungula.core.contact.Contact.Verdict;
 import ungula.core.contact.Releases;
+import ungula.core.geometry.Vec3;
 import ungula.core.mould.MouldKind;
 import ungula.core.plan.AmountPart;
 import ungula.core.plan.CastPart;
@@ -41,14 +44,6 @@ final class CastingProcedure extends Procedure {
 
   private static final String ROCKED =
       "tipping alone does not let it out. Rock the mould to all sides while it fills, and tap it.";
-
-  /**
-   * Every 45° from x to y of the master as it is drawn from the front. The mould is turned over
-   * about x to be cast in: what goes towards y then is its front.
-   */
-  private static final List<String> SIDES =
-      List.of(
-          "right", "back right", "back", "back left", "left", "front left", "front", "front right");
 
   private final CastPart cast;
   private final AmountPart amount;
@@ -140,8 +135,9 @@ final class CastingProcedure extends Procedure {
     boolean laden = hold > 0 && !cut;
     String closed =
         sideways
-            ? "Close the mould, boards against both sides of the cut, and clamps or bands round them"
-                + " that hold against "
+            ? "Close the mould, boards against both sides of the "
+                + amount.seam()
+                + ", and clamps or bands round them that hold against "
                 + Mass.format(hold, p.units())
                 + "."
             : laden
@@ -167,6 +163,21 @@ final class CastingProcedure extends Procedure {
         .shows("cast.opens")
         .against("mould.leans", "pot.small")
         .add();
+    if (!cast.lies().equals(Attitude.OVER)) {
+      steps
+          .hands(
+              "cast.lay",
+              usual(MINUTE, "turned and propped"),
+              "Lay it to be cast in: "
+                  + cast.lies().text()
+                  + ". "
+                  + p.equipment().map(e -> e.propped(cast.lies())).orElse(""))
+          .called("lay the mould")
+          .why("So its air leaves by the way that was chosen for it.")
+          .holds(Hold.MOULD)
+          .against("air.cast")
+          .add();
+    }
   }
 
   private void mix() {
@@ -333,18 +344,22 @@ final class CastingProcedure extends Procedure {
               + " above the plate ("
               + b.ml(k.volumeMm3())
               + "): "
-              + study.castTips().get(i).map(CastingProcedure::tipped).orElse(ROCKED));
+              + study.castTips().get(i).map(t -> tipped(t, study.lies())).orElse(ROCKED));
     }
     // two that lie alike are seen to at once
     return all.stream().distinct().toList();
   }
 
-  private static String tipped(Tip tip) {
+  /** Its top goes towards the side that then lies lowest. */
+  private static String tipped(Tip tip, Attitude lies) {
+    double a = Math.toRadians(tip.towardsDegrees());
+    Vec3 low = lies.turn().inverse().apply(new Vec3(Math.cos(a), Math.sin(a), 0));
     return "tip the mould "
         + Numbers.trimmed(tip.degrees(), 0)
         + "° so that its "
-        + SIDES.get((int) Math.floorMod(Math.round(-tip.towardsDegrees() / 45), 8L))
-        + " lies lowest until that has filled, then set it level again.";
+        + Face.towards(low)
+        + " lies lowest until that has filled, then set it "
+        + (lies.flat() ? "level again." : "back.");
   }
 
   /** Of the master as it is drawn from the front; empty for its middle. */

@@ -13,6 +13,10 @@ import ungula.core.air.Room;
 import ungula.core.air.Tips;
 import ungula.core.air.VentWay;
 import ungula.core.air.Vents;
+import ungula.core.attitude.Attitude;
+import ungula.core.attitude.AttitudeSearch;
+import ungula.core.attitude.AttitudeSearch.Found;
+import ungula.core.attitude.Face;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
@@ -21,6 +25,7 @@ import ungula.core.master.PosedMaster;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.SurfacePoint;
 import ungula.core.mesh.TriangleMesh;
+import ungula.core.mesh.TriangleTree;
 import ungula.core.mould.FacingFaces;
 import ungula.core.mould.Offcuts;
 import ungula.core.mould.RubberWall;
@@ -32,7 +37,7 @@ import ungula.core.work.Progress;
 
 /**
  * What a master's shape decides for its block mould: where air stays when rubber is poured round
- * it, where it stays when the mould is turned over and cast in, and what keeps the mould on the
+ * it, where it stays when the mould is cast in as it lies then, and what keeps the mould on the
  * master. Places are in the posed frame: from the middle, and above the plate.
  *
  * @param inlet where a cast is poured in
@@ -40,14 +45,17 @@ import ungula.core.work.Progress;
  * @param cellMm side of the cells the rubber was looked at in
  * @param poured air in the rubber
  * @param tips that leave less air in the rubber, best first; few
- * @param cast air in a cast; its cells as the mould is turned over
- * @param castTips for each of the largest pockets of that, how far the turned mould is tipped and
- *     which way so that it is let out; empty where no tip does, or it is too small to tell
+ * @param lies how the mould lies while it is cast in
+ * @param cast air in a cast
+ * @param castTips for each of the largest pockets of that, how far the mould is tipped from how it
+ *     lies and which way so that it is let out; empty where no tip does, or it is too small to tell
  * @param vents proposed for the cast
  * @param vented air in a cast with them
  * @param ways of the vents there already, in turn
  * @param ceilings level ones of the master: where air creeps as rubber is poured round it
- * @param castCeilings level ones of the mould, turned over
+ * @param castCeilings level ones of the mould as it lies
+ * @param attitudes it may be cast in, the best first, how it lies among them; empty where it is
+ *     open at its base, and lies as that asks for
  * @param wall how thick the rubber is
  * @param locks against pulling the mould up off the master
  * @param stretch a one-piece mould needs to come off
@@ -60,6 +68,7 @@ public record ShapeStudy(
     double cellMm,
     AirTraps.Result poured,
     List<Tips.Tip> tips,
+    Attitude lies,
     AirTraps.Result cast,
     List<Optional<Tips.Tip>> castTips,
     List<Vent> vents,
@@ -67,6 +76,7 @@ public record ShapeStudy(
     List<VentWay> ways,
     List<Ceiling> ceilings,
     List<Ceiling> castCeilings,
+    List<Found> attitudes,
     Thinnest wall,
     LockSums locks,
     Stretch stretch,
@@ -82,8 +92,8 @@ public record ShapeStudy(
   /** Cells of the room tips are tried in. */
   private static final double COARSE = 500_000;
 
-  /** Half a turn about x: what was down is up. */
-  private static final Rotation OVER = new Rotation(0, 1, 0, 0);
+  /** So many ways to lie are kept, the best. */
+  private static final int ATTITUDES_KEPT = 24;
 
   /** What is no further from the plate lies on it. */
   private static final double ON_PLATE_MM = 0.02;
@@ -133,6 +143,8 @@ public record ShapeStudy(
    * @param baseOpen whether the master stands on the plate, so that the mould is open there
    * @param sprue poured in through; null pours through the base, or where the cast is highest
    * @param vents there already
+   * @param lies how the mould lies while it is cast in
+   * @param sides it can lie on then
    * @param threads marked facets: what they lock is unscrewed
    */
   public record Question(
@@ -142,6 +154,8 @@ public record ShapeStudy(
       boolean baseOpen,
       SurfacePoint sprue,
       List<SurfacePoint> vents,
+      Attitude lies,
+      List<Face> sides,
       FacetSet threads) {
 
     Inlet inlet() {
@@ -149,7 +163,7 @@ public record ShapeStudy(
     }
   }
 
-  /** Where a cast is poured in, the mould turned over. */
+  /** Where a cast is poured in. */
   public enum Inlet {
     SPRUE("through the sprue"),
     BASE("in through the open base"),
@@ -180,15 +194,19 @@ public record ShapeStudy(
     Empties empties = Empties.of(rubber, q.inside);
     progress.at("Filling the box", 0.25);
     List<Tips.Tip> tips = tips(mesh, q, poured, parallel, progress.part(0.25, 0.5));
-    // the mould is turned over to be cast in: so is the master
-    TriangleMesh over = mesh.moved(1, OVER, Vec3.ZERO);
+    Vec3 up = q.lies.up();
     Room cavity =
-        Room.cavity(over, spacing(mesh.bounds(), CELLS), parallel, progress.part(0.5, 0.6));
-    List<Opening> openings = openings(over, q);
-    progress.at("Filling the mould", 0.65);
-    Vents.Proposal vents = Vents.propose(cavity, openings, Vec3.UP, MOST_VENTS);
+        Room.cavity(mesh, spacing(mesh.bounds(), CELLS), parallel, progress.part(0.5, 0.55));
+    List<Opening> openings = openings(mesh, q, up);
+    progress.at("Filling the mould", 0.55);
+    Vents.Proposal vents = Vents.propose(cavity, openings, up, MOST_VENTS);
+    List<Found> attitudes = attitudes(cavity, mesh, q, parallel, progress.part(0.58, 0.66));
+    // as it lies
+    TriangleMesh lying = mesh.moved(1, q.lies.turn(), Vec3.ZERO);
+    List<Opening> itsOpenings = openings(lying, q, Vec3.UP);
     List<Optional<Tips.Tip>> castTips =
-        castTips(over, openings, vents.before(), parallel, progress.part(0.65, 0.7));
+        castTips(lying, itsOpenings, vents.before(), q.lies, parallel, progress.part(0.66, 0.7));
+    TriangleTree tree = TriangleTree.of(mesh);
     Locks.Result locks = Locks.of(mesh, Vec3.UP, false, parallel, progress.part(0.7, 0.85));
     progress.at("Measuring the rubber", 0.85);
     RubberWall.Result wall = RubberWall.of(mesh, across, q.ring, q.inside.max().z(), q.baseOpen);
@@ -202,13 +220,17 @@ public record ShapeStudy(
             h,
             poured,
             tips,
-            back(vents.before()),
+            q.lies,
+            vents.before(),
             castTips,
-            vents.at().stream().map(p -> vent(mesh, OVER.apply(p))).toList(),
-            back(vents.left()),
-            q.vents.stream().map(v -> VentWay.to(mesh, v.on(mesh))).toList(),
+            vents.at().stream().map(p -> vent(mesh, p)).toList(),
+            vents.left(),
+            q.vents.stream()
+                .map(v -> VentWay.straight(tree, mesh, v.on(mesh), up, q.inside))
+                .toList(),
             Ceilings.round(mesh, q.baseOpen ? ON_PLATE_MM : Double.NEGATIVE_INFINITY),
-            castCeilings(over, openings, q.baseOpen),
+            castCeilings(lying, itsOpenings, q),
+            attitudes,
             new Thinnest(wall.thinnestMm(), wall.place(), wall.facing()),
             new LockSums(locks.releasedMm2(), locks.lockedMm2(), locks.volume()),
             stretch,
@@ -222,30 +244,65 @@ public record ShapeStudy(
   }
 
   private static List<Ceiling> castCeilings(
-      TriangleMesh over, List<Opening> openings, boolean baseOpen) {
+      TriangleMesh lying, List<Opening> openings, Question q) {
     List<Vec3> holes = openings.stream().filter(o -> o.at() != null).map(Opening::at).toList();
-    double open = baseOpen ? over.bounds().max().z() - ON_PLATE_MM : Double.POSITIVE_INFINITY;
-    return Ceilings.inside(over, holes, open).stream()
-        .map(c -> new Ceiling(OVER.apply(c.place()), c.creepMm(), c.areaMm2()))
+    double open = q.baseOpen ? lying.bounds().max().z() - ON_PLATE_MM : Double.POSITIVE_INFINITY;
+    Rotation back = q.lies.turn().inverse();
+    return Ceilings.inside(lying, holes, open).stream()
+        .map(c -> new Ceiling(back.apply(c.place()), c.creepMm(), c.areaMm2()))
         .toList();
+  }
+
+  /** Ways to lie that go, the best first. */
+  private static List<Found> attitudes(
+      Room cavity, TriangleMesh mesh, Question q, Parallel parallel, Progress progress) {
+    if (q.baseOpen) {
+      return List.of();
+    }
+    List<Opening> fixed = new ArrayList<>();
+    if (q.sprue != null) {
+      fixed.add(Opening.at(q.sprue.on(mesh)));
+    }
+    AttitudeSearch.Mould mould = new AttitudeSearch.Mould(cavity, q.inside, fixed, null);
+    List<Found> all =
+        AttitudeSearch.of(
+            mould, q.sides, List.of(q.lies), a -> goes(a, mesh, q), parallel, progress);
+    List<Found> kept = new ArrayList<>(all.subList(0, Math.min(ATTITUDES_KEPT, all.size())));
+    all.stream().filter(f -> f.attitude().equals(q.lies) && !kept.contains(f)).forEach(kept::add);
+    return List.copyOf(kept);
+  }
+
+  /** Whether the mould can be filled through its sprue to the top, lying so. */
+  private static boolean goes(Attitude a, TriangleMesh mesh, Question q) {
+    if (q.sprue == null || a.equals(q.lies)) {
+      return true;
+    }
+    Vec3 up = a.up();
+    Vec3 place = q.sprue.on(mesh);
+    // through the base, which the master hung over; from any other side straight up
+    Vec3 mouth =
+        a.on() == Face.TOP
+            ? new Vec3(place.x(), place.y(), q.inside.min().z())
+            : VentWay.leaves(place, up, q.inside);
+    return mouth.dot(up) >= mesh.furthest(up).dot(up);
   }
 
   private static double spacing(Box3 room, double cells) {
     return Math.cbrt(room.volume() / cells);
   }
 
-  private static List<Opening> openings(TriangleMesh over, Question q) {
+  private static List<Opening> openings(TriangleMesh mesh, Question q, Vec3 up) {
     List<Opening> all = new ArrayList<>();
     switch (q.inlet()) {
-      case SPRUE -> all.add(Opening.at(q.sprue.on(over)));
-      case HIGHEST -> all.add(Opening.at(over.furthest(Vec3.UP)));
+      case SPRUE -> all.add(Opening.at(q.sprue.on(mesh)));
+      case HIGHEST -> all.add(Opening.at(mesh.furthest(up)));
       default -> {}
     }
     if (q.baseOpen) {
-      all.add(Opening.WHOLE_TOP);
+      all.add(q.lies.up().equals(up) ? Opening.WHOLE_BASE : Opening.WHOLE_TOP);
     }
     for (SurfacePoint v : q.vents) {
-      all.add(Opening.at(v.on(over)));
+      all.add(Opening.at(v.on(mesh)));
     }
     return all;
   }
@@ -265,22 +322,23 @@ public record ShapeStudy(
   }
 
   private static List<Optional<Tips.Tip>> castTips(
-      TriangleMesh over,
+      TriangleMesh lying,
       List<Opening> openings,
       AirTraps.Result cast,
+      Attitude lies,
       Parallel parallel,
       Progress progress) {
     List<Vec3> tops =
         cast.pockets().stream()
             .filter(p -> p.volumeMm3() > LEAST_AIR_MM3)
             .limit(CAST_POCKETS)
-            .map(AirTraps.Pocket::top)
+            .map(p -> lies.turn().apply(p.top()))
             .toList();
     if (tops.isEmpty()) {
       return List.of();
     }
     Room coarse =
-        Room.cavity(over, spacing(over.bounds(), COARSE), parallel, progress.part(0, 0.3));
+        Room.cavity(lying, spacing(lying.bounds(), COARSE), parallel, progress.part(0, 0.3));
     return Tips.out(coarse, openings, tops, parallel, progress.part(0.3, 1));
   }
 
@@ -289,20 +347,9 @@ public record ShapeStudy(
     return new Vent(at, at.on(mesh));
   }
 
-  /** Places back where they are before the mould is turned over; the cells stay turned. */
-  private static AirTraps.Result back(AirTraps.Result r) {
-    return new AirTraps.Result(
-        r.totalMm3(),
-        r.unreachedMm3(),
-        r.pockets().stream()
-            .map(p -> new AirTraps.Pocket(p.volumeMm3(), OVER.apply(p.top()), p.depthMm()))
-            .toList(),
-        r.cells());
-  }
-
   /** The air in a cast that stays nearest to a place; empty where none stays. */
   public Optional<AirCells.Near> castAirNear(Vec3 place) {
-    return cast.cells().near(OVER.apply(place));
+    return cast.cells().near(place);
   }
 
   /** What a plane cuts of the air in the rubber: rings in the cut's right and up axes. */
@@ -310,20 +357,8 @@ public record ShapeStudy(
     return poured.cells().at(cut, at);
   }
 
-  /** What a plane cuts of the air in a cast, as it lies in the mould before that is turned over. */
+  /** What a plane cuts of the air in a cast. */
   public List<double[]> castAt(Cut cut, double at) {
-    double turned = cut == Cut.SIDE ? at : -at;
-    double right = cut == Cut.SIDE ? -1 : 1;
-    return cast.cells().at(cut, turned).stream()
-        .map(
-            ring -> {
-              double[] back = ring.clone();
-              for (int i = 0; i < back.length; i += 2) {
-                back[i] *= right;
-                back[i + 1] = -back[i + 1];
-              }
-              return back;
-            })
-        .toList();
+    return cast.cells().at(cut, at);
   }
 }

@@ -19,6 +19,7 @@ import ungula.core.air.Ceilings.Ceiling;
 import ungula.core.air.Empties;
 import ungula.core.air.Tips.Tip;
 import ungula.core.air.VentWay;
+import ungula.core.attitude.Attitude;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.field.Grid;
@@ -73,11 +74,13 @@ public class ShapeCautionsTest {
         0.5,
         poured,
         tips,
+        Attitude.OVER,
         cast,
         List.of(),
         vents,
         vented,
         List.of(new VentWay(new Vec3(3, 4, 20), 5, 15)),
+        List.of(),
         List.of(),
         List.of(),
         new ShapeStudy.Thinnest(12, Vec3.ZERO, false),
@@ -99,6 +102,7 @@ public class ShapeCautionsTest {
         s.cellMm(),
         s.poured(),
         s.tips(),
+        s.lies(),
         s.cast(),
         s.castTips(),
         s.vents(),
@@ -106,6 +110,7 @@ public class ShapeCautionsTest {
         ways,
         ceilings,
         s.castCeilings(),
+        s.attitudes(),
         s.wall(),
         s.locks(),
         s.stretch(),

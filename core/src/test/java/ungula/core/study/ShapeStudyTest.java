@@ -11,6 +11,8 @@ import ungula.core.Near;
 import ungula.core.Shapes;
 import ungula.core.air.Tips;
 import ungula.core.air.Vents;
+import ungula.core.attitude.Attitude;
+import ungula.core.attitude.Face;
 import ungula.core.demo.Harbour;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
@@ -43,6 +45,8 @@ public class ShapeStudyTest {
         master.restMm2() > 0 && lift == 0,
         null,
         List.of(vents),
+        Attitude.OVER,
+        List.of(Face.TOP),
         FacetSet.NONE);
   }
 

@@ -10,6 +10,7 @@ import ungula.core.choice.BoxChoice;
 import ungula.core.choice.Choices;
 import ungula.core.choice.CutChoice;
 import ungula.core.choice.Hollow;
+import ungula.core.choice.LyingChoice;
 import ungula.core.choice.MasterSource;
 import ungula.core.choice.Materials;
 import ungula.core.choice.PartingChoice;
@@ -17,9 +18,7 @@ import ungula.core.choice.RubberChoice;
 import ungula.core.contact.CastingMaterial;
 import ungula.core.contact.Patch;
 import ungula.core.contact.Preparation;
-import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
-import ungula.core.geometry.Vec3;
 import ungula.core.hollow.HollowCore;
 import ungula.core.jacket.Jacket;
 import ungula.core.jacket.OutsideStudy;
@@ -116,18 +115,16 @@ public class JobQuestions {
 
   /** What the shape decides as it stands in a box. Its values by facet: locked, then the wall. */
   Question<ShapeStudy> study(Choices c, BoxMould box, boolean baseOpen) {
-    Box3 inside =
-        new Box3(
-            new Vec3(box.inside().minX(), box.inside().minY(), 0),
-            new Vec3(box.inside().maxX(), box.inside().maxY(), Math.max(box.pourLineMm(), 0.01)));
     ShapeStudy.Question q =
         new ShapeStudy.Question(
-            inside,
+            box.block(),
             box.inside().ring(),
             box.belowMm(),
             baseOpen,
             c.casting().sprue(),
             c.casting().vents(),
+            c.lying().of(c.mould().kind(), baseOpen),
+            LyingChoice.sides(c.mould().kind(), baseOpen),
             c.marks().of(Mark.THREAD));
     return studies.question(
         new AskedOfPose(ShapeStudy.VERSION, body(c), c.pose().turn(), c.laid(), q),

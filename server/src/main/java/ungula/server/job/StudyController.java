@@ -1,6 +1,7 @@
 package ungula.server.job;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
@@ -14,16 +15,23 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import ungula.core.air.AirTraps;
 import ungula.core.air.PotPressure;
+import ungula.core.air.VentWay;
+import ungula.core.attitude.Attitude;
+import ungula.core.attitude.Face;
 import ungula.core.choice.Choices;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.PosedMaster;
 import ungula.core.mesh.SurfacePoint;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
+import ungula.core.offer.LyingOffers;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.Volume;
+import ungula.core.sentence.WordBook.Edit;
 import ungula.core.study.ShapeStudy;
+import ungula.core.working.Figure;
+import ungula.core.working.KeyedBy;
 import ungula.server.job.Studies.Question;
 import ungula.server.web.Problem;
 
@@ -55,8 +63,29 @@ class StudyController {
    */
   record PocketView(double x, double y, double z, double sizeMm, String text) {}
 
-  /** A place on the master in the posed frame, mm. */
+  /** A place on the master, or a direction, in the posed frame, mm. */
   record PlaceView(double x, double y, double z) {}
+
+  /** From a place on the master out of the mould, in the posed frame, mm. */
+  record ChannelView(double x, double y, double z, PlaceView out) {}
+
+  /**
+   * A way for the mould to lie while it is cast in.
+   *
+   * @param text to follow "it is cast"
+   * @param held what holds it so, a sentence; empty where it lies level
+   * @param now whether it lies so already
+   * @param pot why it does not go into the pressure pot; empty where it does
+   * @param figures vents it asks for, air left with them, rubber they pass, air without them
+   * @param edits that lay it so
+   */
+  record AttitudeView(
+      String text,
+      String held,
+      boolean now,
+      String pot,
+      @KeyedBy("LyingFigure") Map<String, Figure> figures,
+      List<Edit> edits) {}
 
   /**
    * @param open questions that are not answered yet
@@ -67,6 +96,8 @@ class StudyController {
    * @param vents placed
    * @param thinnest rubber: where
    * @param thinnestText what is across from there
+   * @param castUp against gravity while it is cast in, in the posed frame
+   * @param attitudes it may be cast in, the best first; none where there is no choice
    */
   record StudyResponse(
       WorkView work,
@@ -74,10 +105,12 @@ class StudyController {
       String inlet,
       List<PocketView> poured,
       List<PocketView> cast,
-      @Nullable PlaceView sprue,
-      List<PlaceView> vents,
+      @Nullable ChannelView sprue,
+      List<ChannelView> vents,
       @Nullable PlaceView thinnest,
-      String thinnestText) {}
+      String thinnestText,
+      PlaceView castUp,
+      List<AttitudeView> attitudes) {}
 
   @GetMapping
   StudyResponse study(@PathVariable String id) {
@@ -123,18 +156,27 @@ class StudyController {
     TriangleMesh mesh = shapes.posed(c).map(PosedMaster::mesh).orElse(null);
     Vec3 lift = new Vec3(0, 0, c.pose().liftMm());
     SurfacePoint sprue = c.casting().sprue();
+    Attitude lies = study == null ? Attitude.OVER : study.lies();
     return new StudyResponse(
         work(job),
         job.shape().map(s -> s.open().size()).orElse(0),
         study == null ? "" : study.inlet().text(),
         study == null ? List.of() : pockets(study.poured(), c.units()),
         study == null ? List.of() : pockets(study.cast(), c.units()),
-        sprue == null || mesh == null ? null : place(sprue.on(mesh).plus(lift)),
+        sprue == null || mesh == null ? null : sprue(sprue.on(mesh).plus(lift), lies, job),
         mesh == null
             ? List.of()
-            : c.casting().vents().stream().map(v -> place(v.on(mesh).plus(lift))).toList(),
+            : c.casting().vents().stream()
+                .map(v -> channel(v.on(mesh).plus(lift), lies, job))
+                .toList(),
         study == null ? null : place(study.wall().at()),
-        study == null ? "" : thinnest(study.wall(), job));
+        study == null ? "" : thinnest(study.wall(), job),
+        place(lies.up()),
+        LyingOffers.of(job.plan().plan()).stream().map(StudyController::attitude).toList());
+  }
+
+  private static AttitudeView attitude(LyingOffers.Offer o) {
+    return new AttitudeView(o.text(), o.held(), o.now(), o.pot(), o.figures(), o.edits());
   }
 
   private static String thinnest(ShapeStudy.Thinnest wall, Jobs.Job job) {
@@ -144,6 +186,19 @@ class StudyController {
     }
     double box = job.plan().plan().inBox().map(BoxMould::thinnestWallMm).orElse(wall.mm());
     return Length.format(box, units) + " to the box";
+  }
+
+  /** Turned over it stands on the base; from any other side it runs straight up. */
+  private static ChannelView sprue(Vec3 at, Attitude lies, Jobs.Job job) {
+    return lies.on() == Face.TOP
+        ? new ChannelView(at.x(), at.y(), at.z(), place(new Vec3(at.x(), at.y(), 0)))
+        : channel(at, lies, job);
+  }
+
+  private static ChannelView channel(Vec3 at, Attitude lies, Jobs.Job job) {
+    Vec3 out =
+        job.plan().plan().inBox().map(box -> VentWay.leaves(at, lies.up(), box.block())).orElse(at);
+    return new ChannelView(at.x(), at.y(), at.z(), place(out));
   }
 
   private static PlaceView place(Vec3 p) {

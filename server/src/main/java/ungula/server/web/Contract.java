@@ -18,6 +18,7 @@ import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.library.Mould;
 import ungula.core.offer.BoxOffers;
+import ungula.core.offer.LyingOffers;
 import ungula.core.offer.StandOffers;
 import ungula.core.plan.PlanFigures;
 import ungula.core.pour.MixNow;
@@ -69,6 +70,7 @@ class Contract {
               Approach.FIGURES,
               BoxOffers.FIGURES,
               StandOffers.FIGURES,
+              LyingOffers.FIGURES,
               MixNow.FIGURES,
               PourTogether.FIGURES)) {
         names(api, figures.of(), figures.keys());
