@@ -296,11 +296,12 @@ export class SolidScene {
   }
 
   /** Air as faceted balls as large as the pockets, vents and sprue as they run to the outside. */
-  setMarks(study: Study | null, stale: boolean) {
+  setMarks(study: Study | null, stale: boolean, lying: boolean) {
     clear(this.marks);
     const up = study ? new Vector3(study.castUp.x, study.castUp.y, study.castUp.z) : UP;
     const air = [
-      ...(study?.poured ?? []).map((p) => ({ ...p, up: UP })),
+      // laid to be cast in, the rubber is set
+      ...(lying ? [] : (study?.poured ?? [])).map((p) => ({ ...p, up: UP })),
       ...(study?.cast ?? []).map((p) => ({ ...p, up })),
     ];
     for (const p of air) {

@@ -248,8 +248,8 @@ export default function SolidView(props: Props) {
   const study = shape?.study ?? null;
   const stale = shape?.stale ?? false;
   useEffect(() => {
-    scene.current?.setMarks(show ? null : study, stale);
-  }, [study, stale, show, loaded]);
+    scene.current?.setMarks(show ? null : study, stale, laid);
+  }, [study, stale, show, laid, loaded]);
 
   // the same places are the same rings
   const ringed = JSON.stringify(spots ?? []);

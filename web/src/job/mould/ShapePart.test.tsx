@@ -4,7 +4,8 @@ import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import type { Edit, Job, Study, Work } from '../../api/client';
-import { figure } from '../../testing/job';
+import { figure, words } from '../../testing/job';
+import { WordContext } from '../../ui/words';
 import { ShapePart, type SolidTool } from './ShapePart';
 import type { JobDesk } from '../useJob';
 import { useStudy } from '../useStudy';
@@ -36,7 +37,8 @@ function study(part: Partial<Study>): Study {
 function job(version: number, ...figures: string[]): Job {
   const all = Object.fromEntries(figures.map((k) => [k, figure(k, `${k} text`)]));
   const box = { poured: true };
-  return { id: 'j', version, hasShape: true, figures: all, box } as unknown as Job;
+  const said = words('JobWord', { 'lying.on': 'turned over' });
+  return { id: 'j', version, hasShape: true, figures: all, box, words: said } as unknown as Job;
 }
 
 const ALL = [
@@ -83,9 +85,12 @@ function Page({ of }: { of: Job }) {
 
 function show(of: Job) {
   const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  const said = { words: of.words, write: () => Promise.resolve(), nudge: () => Promise.resolve() };
   const page = (next: Job) => (
     <QueryClientProvider client={queries}>
-      <Page of={next} />
+      <WordContext.Provider value={said}>
+        <Page of={next} />
+      </WordContext.Provider>
     </QueryClientProvider>
   );
   const { rerender } = render(page(of));
@@ -148,4 +153,54 @@ test('tools stay pressed until pressed again, and vents are taken away', async (
   expect(screen.getByText('nothing LOCKED false')).toBeTruthy();
   await user.click(screen.getByRole('button', { name: 'Remove the vents' }));
   expect(edits).toEqual([{ word: 'casting.noVents', text: '' }]);
+});
+
+const WAY: Study['attitudes'][number] = {
+  text: 'turned over',
+  held: '',
+  now: true,
+  pot: '',
+  edits: [{ word: 'lying.on', text: 'TOP' }],
+  figures: {
+    vents: figure('vents', '3 vents'),
+    rubber: { ...figure('rubber', '49 mm'), value: 49 },
+    left: figure('left', 'none'),
+  },
+};
+
+test('ways to lie stand side by side, and one click lays it so', async () => {
+  answers = [
+    {
+      attitudes: [
+        {
+          ...WAY,
+          text: 'lying on its front, its base raised 14°',
+          held: 'A wedge 28 mm high under that edge holds it.',
+          pot: 'too large for the pot so',
+          now: false,
+          edits: [{ word: 'lying.on', text: 'FRONT' }],
+        },
+        WAY,
+      ],
+    },
+  ];
+  const { user } = show(job(1, ...ALL));
+  const rows = await screen.findAllByRole('row');
+  expect(rows[1]?.textContent).toContain('A wedge 28 mm high under that edge holds it.');
+  expect(rows[1]?.textContent).toContain('It is too large for the pot so.');
+  expect(rows[1]?.textContent).toContain('3 ventsthrough 49 mm');
+  expect(screen.getByRole('button', { name: 'Cast it turned over' }).hasAttribute('disabled')).toBe(
+    true,
+  );
+  await user.click(
+    screen.getByRole('button', { name: 'Cast it lying on its front, its base raised 14°' }),
+  );
+  expect(edits).toEqual([{ word: 'lying.on', text: 'FRONT' }]);
+});
+
+test('where there is no choice it is turned over', async () => {
+  answers = [{ attitudes: [] }];
+  show(job(1, ...ALL));
+  await waitFor(() => expect(text()).toContain('It is cast turned over. A cast poured'));
+  expect(screen.queryByText('Ways to lay it to be cast in')).toBeNull();
 });

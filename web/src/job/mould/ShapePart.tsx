@@ -181,17 +181,17 @@ function Attitudes({ study, desk }: { study: Study | null; desk: JobDesk }) {
               <td>
                 {big(a.text)}
                 {(a.held || a.pot) && (
-                  <div className="quiet small">
+                  <span className="note quiet">
                     {a.held} {a.pot && `It is ${a.pot}.`}
-                  </div>
+                  </span>
                 )}
               </td>
               <td className="n" data-label="Asks for">
                 <FigureText figure={a.figures.vents} />
                 {(a.figures.rubber?.value ?? 0) > 0 && (
-                  <div className="quiet small">
+                  <span className="note quiet">
                     through <FigureText figure={a.figures.rubber} />
-                  </div>
+                  </span>
                 )}
               </td>
               <td className="n" data-label="Air left">

@@ -4,6 +4,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import ungula.core.attitude.Attitude;
 import ungula.core.attitude.Face;
 import ungula.core.castlabel.LabelPlace;
@@ -102,9 +104,9 @@ public final class ChoiceWords {
    */
   public static Choices edit(Choices choices, List<Edit> edits, Product product) {
     try {
-      return BOOK.edit(choices, edits, choices.units())
-          .consistentAfter(choices)
-          .deciding(edits.stream().map(Edit::word).toList());
+      Choices edited = BOOK.edit(choices, edits, choices.units());
+      raisable(edited.lying(), edits);
+      return edited.consistentAfter(choices).deciding(edits.stream().map(Edit::word).toList());
     } catch (Refused refused) {
       boolean ratio = refused.word().equals("rubber.ratio");
       if (!ratio || product == null || product.ratio() == null) {
@@ -120,6 +122,30 @@ public final class ChoiceWords {
               + "”: "
               + Ratio.sentence(product.hardenerPerBase(product.ratio()))
               + ".");
+    }
+  }
+
+  /** A side that is asked to be raised is next to the one it lies on. */
+  private static void raisable(LyingChoice lying, List<Edit> edits) {
+    List<Face> sides = Stream.of(Face.values()).filter(f -> f.isBeside(lying.on())).toList();
+    for (Edit e : edits) {
+      boolean also = e.word().equals("lying.also");
+      Face asked = also ? lying.also() : lying.raised();
+      if ((also || e.word().equals("lying.raised")) && asked != null) {
+        List<Face> can =
+            also && lying.raised() != null
+                ? sides.stream().filter(f -> f.isBeside(lying.raised())).toList()
+                : sides;
+        if (!can.contains(asked)) {
+          throw new Refused(
+              e.word(),
+              "Lying so it can be raised at its "
+                  + can.stream().map(Face::text).collect(Collectors.joining(", "))
+                  + "; its "
+                  + asked.text()
+                  + " cannot.");
+        }
+      }
     }
   }
 

@@ -180,7 +180,8 @@ public final class Kind<V> {
 
   /** A plain number with a unit written after it. */
   public static Kind<Double> plain(String unit, double min, double max, double step) {
-    String tail = unit.isEmpty() ? "" : " " + unit;
+    // degrees stand close to their number
+    String tail = unit.isEmpty() || unit.equals("°") ? unit : " " + unit;
     BiFunction<Double, Units, String> text = (v, u) -> Numbers.trimmed(v, 3) + tail;
     return number(
         "number",
