@@ -28,8 +28,13 @@ public final class AirTraps {
    * @param pockets largest first; of a room in cells without those less than a cell deep
    * @param cells of the pockets
    */
-  public record Result(
-      double totalMm3, double unreachedMm3, List<Pocket> pockets, AirCells cells) {}
+  public record Result(double totalMm3, double unreachedMm3, List<Pocket> pockets, AirCells cells) {
+
+    /** Pockets worth a word: those a vent would be worth for. */
+    public List<Pocket> worth() {
+      return pockets.stream().filter(k -> k.volumeMm3() > Vents.WORTH_MM3).toList();
+    }
+  }
 
   /**
    * @param up against gravity; any length

@@ -24,7 +24,6 @@ import ungula.core.contact.MouldLife;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.cutline.Extent;
 import ungula.core.days.Diary;
-import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.hollow.HollowCore;
@@ -77,7 +76,7 @@ import ungula.core.workshop.Workshop;
 public final class ApproachSearch {
 
   /** Changes when the same question comes out otherwise: old answers are made again. */
-  public static final int VERSION = 10;
+  public static final int VERSION = 11;
 
   /** Cells of the rooms air is looked for in: enough to compare by. */
   private static final double CELLS = 400_000;
@@ -120,7 +119,7 @@ public final class ApproachSearch {
    */
   private record Cavity(Rotation turn, boolean base) {}
 
-  private record Cast(double cellMm, Vents.Proposal vents) {}
+  private record Cast(boolean exact, double cellMm, Vents.Proposal vents) {}
 
   /**
    * @param mesh in the model's axes, mm
@@ -520,29 +519,21 @@ public final class ApproachSearch {
   private double air(
       MouldKind kind, Choices chosen, PosedMaster posed, Made made, FigureBook book) {
     if (kind == MouldKind.OPEN || kind == MouldKind.CUT) {
-      double poured = poured(chosen, posed, made.plan.mould());
+      Room rubber = rubber(chosen, posed, made.plan.mould());
+      double poured = AirTraps.of(rubber, List.of(Opening.WHOLE_TOP), Vec3.UP).totalMm3();
       book.put(
           "poured",
           "air in the rubber",
           poured,
-          about(poured),
-          Working.of("air stays where every way to an opening first goes down below it")
-              .step("A rough look. Choose this mould, and its plan looks closely.")
-              .done());
+          found(poured, rubber.exact()),
+          air(rubber.exact(), rubber.grid().h()));
     }
     boolean base = kind.onPlate() && posed.restMm2() > 0;
     Cast cast = casts.computeIfAbsent(new Cavity(chosen.pose().turn(), base), c -> cast(posed, c));
     Vents.Proposal vents = cast.vents;
     double before = vents.before().totalMm3();
     book.put(
-        "air",
-        "air in a cast",
-        before,
-        about(before),
-        Working.of("air stays where every way to an opening first goes down below it")
-            .given("cells", Length.format(cast.cellMm, choices.units()), DEFAULT)
-            .step("A rough look. Choose this mould, and its plan looks closely.")
-            .done());
+        "air", "air in a cast", before, found(before, cast.exact), air(cast.exact, cast.cellMm));
     int count = vents.at().size();
     book.put(
         "vents",
@@ -557,8 +548,19 @@ public final class ApproachSearch {
     return vents.left().totalMm3() + 0.1 * (before - vents.left().totalMm3());
   }
 
-  private String about(double mm3) {
-    return mm3 > 0 ? "about " + Volume.format(mm3, choices.units()) : "none found";
+  private String found(double mm3, boolean exact) {
+    String text = Volume.format(mm3, choices.units());
+    return !(mm3 > 0) ? "none found" : exact ? text : "about " + text;
+  }
+
+  private Working air(boolean exact, double cellMm) {
+    Working.Builder w =
+        Working.of("air stays where every way to an opening first goes down below it");
+    return exact
+        ? w.given("heights", "of the model's own surface", COMPUTED).done()
+        : w.given("cells", Length.format(cellMm, choices.units()), DEFAULT)
+            .step("A rough look. Choose this mould, and its plan looks closely.")
+            .done();
   }
 
   private Cast cast(PosedMaster posed, Cavity cavity) {
@@ -566,19 +568,14 @@ public final class ApproachSearch {
     double h = Math.cbrt(over.bounds().volume() / CELLS);
     Room room = Room.cavity(over, h, parallel, Progress.NONE);
     Opening inlet = cavity.base ? Opening.WHOLE_TOP : Opening.at(over.furthest(Vec3.UP));
-    return new Cast(h, Vents.propose(room, List.of(inlet), Vec3.UP, MOST_VENTS));
+    return new Cast(room.exact(), h, Vents.propose(room, List.of(inlet), Vec3.UP, MOST_VENTS));
   }
 
-  private double poured(Choices chosen, PosedMaster posed, BoxMould box) {
+  private Room rubber(Choices chosen, PosedMaster posed, BoxMould box) {
     TriangleMesh standing =
         posed.mesh().moved(1, Rotation.NONE, new Vec3(0, 0, chosen.pose().liftMm()));
-    Box3 inside =
-        new Box3(
-            new Vec3(box.inside().minX(), box.inside().minY(), 0),
-            new Vec3(box.inside().maxX(), box.inside().maxY(), Math.max(box.pourLineMm(), 0.01)));
-    double h = Math.cbrt(inside.volume() / CELLS);
-    Room rubber = Room.round(standing, inside, h, parallel, Progress.NONE);
-    return AirTraps.of(rubber, List.of(Opening.WHOLE_TOP), Vec3.UP).totalMm3();
+    double h = Math.cbrt(box.block().volume() / CELLS);
+    return Room.round(standing, box.block(), h, parallel, Progress.NONE);
   }
 
   /** Why a kind cannot work; empty when it can. */

@@ -67,9 +67,10 @@ final class AirCautions extends Finding {
   private String pockets(AirTraps.Result air) {
     AirTraps.Pocket first = air.pockets().get(0);
     String deep = ", " + Length.format(first.depthMm(), p.units()) + " deep";
-    return air.pockets().size() == 1
+    int worth = Math.max(1, air.worth().size());
+    return worth == 1
         ? "One pocket" + deep + "."
-        : air.pockets().size() + " pockets, the largest " + ml(first.volumeMm3()) + deep + ".";
+        : worth + " pockets, the largest " + ml(first.volumeMm3()) + deep + ".";
   }
 
   private void poured() {

@@ -4,10 +4,12 @@ import static ungula.core.working.Given.Source.COMPUTED;
 import static ungula.core.working.Given.Source.DEFAULT;
 
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import ungula.core.air.AirTraps;
 import ungula.core.air.PotPressure;
 import ungula.core.air.VentWay;
+import ungula.core.air.Vents;
 import ungula.core.mould.Offcuts;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Share;
@@ -21,6 +23,9 @@ public record ShapePart(Brief brief, ShapeStudy study) implements Part {
 
   private static final String AIR_STAYS =
       "air stays where every way to an opening first goes down below it";
+
+  /** So many pockets are told by themselves. */
+  private static final int LISTED = 5;
 
   /** Closer than that, parts of the master touch: no rubber comes between them. */
   private static final double TOUCHING_MM = 0.05;
@@ -133,7 +138,8 @@ public record ShapePart(Brief brief, ShapeStudy study) implements Part {
     } else {
       w.given("cells", brief.mm(study.cellMm()) + " or finer", DEFAULT);
     }
-    for (AirTraps.Pocket pocket : air.pockets().stream().limit(5).toList()) {
+    List<AirTraps.Pocket> worth = air.worth();
+    for (AirTraps.Pocket pocket : worth.subList(0, Math.min(LISTED, worth.size()))) {
       w.step(
           brief.ml(pocket.volumeMm3())
               + ", "
@@ -142,18 +148,23 @@ public record ShapePart(Brief brief, ShapeStudy study) implements Part {
               + brief.mm(pocket.top().z())
               + " above the plate");
     }
-    if (air.pockets().size() > 5) {
-      w.step("and " + (air.pockets().size() - 5) + " smaller ones");
+    int more = air.pockets().size() - Math.min(LISTED, worth.size());
+    if (more > 0 && worth.isEmpty()) {
+      String each = brief.ml(Vents.WORTH_MM3);
+      w.step(
+          more == 1 ? "One pocket of less than " + each : more + " of less than " + each + " each");
+    } else if (more > 0) {
+      w.step("and " + more + (more == 1 ? " smaller one" : " smaller ones"));
     }
-    if (air.totalMm3() > 0) {
-      double volume = air.pockets().get(0).volumeMm3();
+    if (!worth.isEmpty()) {
+      double small = PotPressure.shrunk(worth.get(0).volumeMm3(), PotPressure.USUAL_KPA);
       w.step(
           "In a pot at "
               + Numbers.trimmed(PotPressure.USUAL_KPA, 0)
               + " kPa over the air's, the largest shrinks to "
-              + brief.ml(PotPressure.shrunk(volume, PotPressure.USUAL_KPA))
-              + ", a ball of "
-              + brief.mm(PotPressure.ballMm(PotPressure.shrunk(volume, PotPressure.USUAL_KPA)))
+              + (small > Vents.WORTH_MM3 ? brief.ml(small) + ", " : "")
+              + "a ball of "
+              + brief.mm(PotPressure.ballMm(small))
               + ".");
     }
     return w.step(study.exact() ? "" : "Pockets less than a cell deep are not counted.").done();

@@ -324,7 +324,7 @@ final class CastingProcedure extends Procedure {
 
   /** Where air stays or corners are to be reached, what is brushed in reaches them first. */
   private boolean brushes() {
-    return p.shape().map(s -> !s.study().cast().pockets().isEmpty()).orElse(false)
+    return p.shape().map(s -> !s.study().cast().worth().isEmpty()).orElse(false)
         && how.air() != Method.Air.NONE
         && how.pourC() == null;
   }

@@ -96,7 +96,7 @@ public class ApproachTest {
     assertTrue(value(halves, "open") > 1.8 * value(first, "open"));
   }
 
-  /** 64 × 84 × 90, laid down: a circle of 123.1 and 64 high, 10 clear all round. */
+  /** 64 × 84 × 90, turned over: a circle of 105.6 and 90 high, 10 clear all round. */
   @Test
   public void whetherEachFitsThePotIsSaid() {
     assertFalse(of(BLOCK).get(0).figures().containsKey("pot"));
@@ -106,7 +106,7 @@ public class ApproachTest {
                 Workshop.DEFAULT,
                 List.of(
                     Edit.of("equipment.potDiameterMm", "160 mm"),
-                    Edit.of("equipment.potHeightMm", "90 mm")),
+                    Edit.of("equipment.potHeightMm", "111 mm")),
                 Units.METRIC);
     List<Approach> all = of(pot, BLOCK);
     String open = one(all, MouldKind.OPEN).figures().get("pot").text();

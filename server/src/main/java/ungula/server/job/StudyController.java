@@ -206,7 +206,7 @@ class StudyController {
   }
 
   private static List<PocketView> pockets(AirTraps.Result air, Units units) {
-    return air.pockets().stream()
+    return air.worth().stream()
         .map(
             p ->
                 new PocketView(
