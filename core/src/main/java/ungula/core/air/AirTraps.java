@@ -70,7 +70,7 @@ public final class AirTraps {
    */
   public static Needed needed(Room room, Ways ways, Vec3 up, int most) {
     return room.surface()
-        .map(s -> SurfaceTraps.of(s, ways.mouths, up).needed(most))
+        .map(s -> SurfaceTraps.of(s, ways.mouths, up).needed(most, false))
         .orElseGet(
             () -> {
               Vents.Proposal p = Vents.propose(room, ways.openings, up, most);

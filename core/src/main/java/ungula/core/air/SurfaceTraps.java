@@ -465,8 +465,11 @@ final class SurfaceTraps {
   /**
    * A vent for each branch that keeps more than is worth one, the largest first: what has a larger
    * one beside it that goes on lower is a pocket of its own once that is let out at its peak.
+   *
+   * @param middles whether a level ceiling is vented in its middle, which takes a look at all
+   *     facets
    */
-  Needed needed(int most) {
+  Needed needed(int most, boolean middles) {
     double air = 0;
     double unreached = 0;
     List<Integer> reached = new ArrayList<>();
@@ -492,7 +495,10 @@ final class SurfaceTraps {
             .mapToDouble(b -> branches.volume[b])
             .sum();
     List<Vec3> vents =
-        worth.stream().filter(open::contains).map(b -> mesh.vertex(peaks[b])).toList();
+        worth.stream()
+            .filter(open::contains)
+            .map(b -> middles ? top(b) : mesh.vertex(peaks[b]))
+            .toList();
     return new Needed(air, vents, left, unreached, worth.size() <= most);
   }
 
@@ -520,7 +526,7 @@ final class SurfaceTraps {
           height[c[3 * t]] >= least
               && height[c[3 * t + 1]] >= least
               && height[c[3 * t + 2]] >= least
-              && lastUnder(t) == b;
+              && under(t) == b;
       if (ceiling) {
         double a = mesh.areaVector(t).norm();
         level.add(t);

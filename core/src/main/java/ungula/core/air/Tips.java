@@ -56,12 +56,13 @@ public final class Tips {
   public static List<Tip> of(
       Room room, List<Opening> openings, Parallel parallel, Progress progress) {
     Tip[] all = new Tip[DEGREES.length * WAYS_ROUND];
+    AirTraps.Ways ways = new AirTraps.Ways(room, openings);
     parallel.each(
         all.length,
         i -> {
           progress.at("Tipping it this way and that", (double) i / all.length);
           Tip way = new Tip(DEGREES[i / WAYS_ROUND], way(i % WAYS_ROUND), 0);
-          double air = AirTraps.of(room, openings, way.up()).totalMm3();
+          double air = AirTraps.needed(room, ways, way.up(), 0).airMm3();
           all[i] = new Tip(way.degrees, way.towardsDegrees, air);
         });
     return IntStream.range(0, all.length)
@@ -71,15 +72,15 @@ public final class Tips {
   }
 
   /**
-   * For each of some pockets the least that has to be tipped so that no more than a fifth of it
-   * stays, towards the side where the least air stays in all; empty where no tip that is looked at
-   * does. The air that stays of a tip is the pocket's own.
+   * In cells, for each of some pockets the least that has to be tipped so that no more than a fifth
+   * of it stays, towards the side where the least air stays in all; empty where no tip that is
+   * looked at does. The air that stays of a tip is the pocket's own.
    *
    * @param tops highest points of the pockets, as it stands level
    */
   public static List<Optional<Tip>> out(
       Room room, List<Opening> openings, List<Vec3> tops, Parallel parallel, Progress progress) {
-    BitSet level = AirTraps.of(room, openings, Vec3.UP).cells().set();
+    BitSet level = CellTraps.of(room, openings, Vec3.UP).cells().set();
     List<BitSet> pockets = tops.stream().map(t -> pocket(room.grid(), level, t)).toList();
     List<Optional<Tip>> found = new ArrayList<>(Collections.nCopies(tops.size(), Optional.empty()));
     for (int d = 0; d < DEGREES.length; d++) {
@@ -95,7 +96,7 @@ public final class Tips {
       AirTraps.Result[] tipped = new AirTraps.Result[WAYS_ROUND];
       parallel.each(
           WAYS_ROUND,
-          w -> tipped[w] = AirTraps.of(room, openings, new Tip(degrees, way(w), 0).up()));
+          w -> tipped[w] = CellTraps.of(room, openings, new Tip(degrees, way(w), 0).up()));
       List<BitSet> stays = Stream.of(tipped).map(t -> t.cells().set()).toList();
       for (int i = 0; i < tops.size(); i++) {
         if (found.get(i).isEmpty()) {

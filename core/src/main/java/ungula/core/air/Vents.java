@@ -27,13 +27,35 @@ public final class Vents {
    * @param most vents to propose
    */
   public static Proposal propose(Room room, List<Opening> openings, Vec3 up, int most) {
+    AirTraps.Result before = AirTraps.of(room, openings, up);
+    return before.worth().isEmpty()
+        ? new Proposal(List.of(), before, before)
+        : room.surface()
+            .map(s -> atOnce(s, room, openings, up, most, before))
+            .orElseGet(() -> inTurn(room, openings, up, most, before));
+  }
+
+  /** By the surface all are known at once, for the same that looking again would find. */
+  private static Proposal atOnce(
+      RoomSurface surface,
+      Room room,
+      List<Opening> openings,
+      Vec3 up,
+      int most,
+      AirTraps.Result before) {
+    List<Vec3> vents =
+        SurfaceTraps.of(surface, surface.mouths(room, openings), up).needed(most, true).vents();
+    List<Opening> all = new ArrayList<>(openings);
+    vents.forEach(v -> all.add(Opening.at(v)));
+    return new Proposal(vents, before, AirTraps.of(room, all, up));
+  }
+
+  private static Proposal inTurn(
+      Room room, List<Opening> openings, Vec3 up, int most, AirTraps.Result before) {
     List<Opening> all = new ArrayList<>(openings);
     List<Vec3> vents = new ArrayList<>();
-    AirTraps.Result before = AirTraps.of(room, all, up);
     AirTraps.Result left = before;
-    while (vents.size() < most
-        && !left.pockets().isEmpty()
-        && left.pockets().get(0).volumeMm3() > WORTH_MM3) {
+    while (vents.size() < most && !left.worth().isEmpty()) {
       Vec3 top = left.pockets().get(0).top();
       vents.add(top);
       all.add(Opening.at(top));

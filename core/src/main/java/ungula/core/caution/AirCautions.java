@@ -15,12 +15,15 @@ import ungula.core.air.VentWay;
 import ungula.core.air.Vents;
 import ungula.core.attitude.AttitudeSearch;
 import ungula.core.attitude.AttitudeSearch.Found;
+import ungula.core.attitude.Face;
 import ungula.core.caution.Caution.Fix;
 import ungula.core.choice.Casting;
 import ungula.core.choice.LyingChoice;
+import ungula.core.geometry.Vec3;
 import ungula.core.mark.Mark;
 import ungula.core.mesh.SurfacePoint;
 import ungula.core.mesh.TriangleMesh;
+import ungula.core.plan.CastPart;
 import ungula.core.plan.Plan;
 import ungula.core.plan.ShapeFacts;
 import ungula.core.quantity.Area;
@@ -38,6 +41,9 @@ final class AirCautions extends Finding {
 
   /** How far a master is held off the plate so that rubber gets under it. */
   private static final double LIFT_MM = 10;
+
+  /** Of a cast so much air is no pocket: it is poured in from the wrong side. */
+  private static final double MOST_OF_IT = 0.5;
 
   private final ShapeFacts shape;
   private final ShapeStudy study;
@@ -119,7 +125,7 @@ final class AirCautions extends Finding {
 
   private void cast() {
     AirTraps.Result air = study.cast();
-    if (air.totalMm3() < Vents.WORTH_MM3) {
+    if (air.totalMm3() < Vents.WORTH_MM3 || low(air.totalMm3())) {
       return;
     }
     List<Fix> fixes = new ArrayList<>(lie());
@@ -153,6 +159,40 @@ final class AirCautions extends Finding {
                 + " A pot under pressure makes it smaller, it does not take it away.",
             place(air.pockets().get(0).top()),
             fixes));
+  }
+
+  /** Whether the sprue is so low, as the mould lies, that most of a cast stays air. */
+  private boolean low(double airMm3) {
+    double cast = p.cast().map(CastPart::solidMm3).orElse(0.0);
+    if (study.inlet() != ShapeStudy.Inlet.SPRUE || airMm3 < MOST_OF_IT * cast) {
+      return false;
+    }
+    List<Fix> fixes = new ArrayList<>(lie());
+    if (p.facts().parted() != null) {
+      TriangleMesh mesh = p.facts().parted().mesh();
+      Vec3 up = study.lies().up();
+      SurfacePoint there =
+          study.lies().on() == Face.TOP
+              ? SpruePlace.propose(mesh, p.choices().marks()).orElse(null)
+              : SurfacePoint.nearest(mesh, mesh.furthest(up));
+      if (there != null) {
+        String at = there.facet() + " " + there.u() + " " + there.v();
+        fixes.add(
+            new Fix("Put it where the cast is highest", "", List.of(Edit.of("casting.sprue", at))));
+      }
+    }
+    found.add(
+        new Caution(
+            "sprue.low",
+            CHECK,
+            "mould",
+            "The sprue is on the wrong side: " + ml(airMm3) + " of " + ml(cast) + " would stay air",
+            "As the mould lies, "
+                + study.lies().text()
+                + ", most of the cast is higher than the sprue, and air there has no way out.",
+            place(study.cast().pockets().get(0).top()),
+            fixes));
+    return true;
   }
 
   /** Another way to lie that asks for fewer vents. */

@@ -288,7 +288,8 @@ final class CastingProcedure extends Procedure {
         .unbroken("cast")
         .holds(Hold.MOULD)
         .shows("sprue.fill", "cast.fill")
-        .against("sprue.slow", "air.cast", "air.castlevel", "contact.cast", "room.damp")
+        .against(
+            "sprue.slow", "sprue.low", "air.cast", "air.castlevel", "contact.cast", "room.damp")
         .notes(Noted.BEGUN)
         .add();
     List<String> traps = traps();

@@ -193,7 +193,7 @@ public record ShapeStudy(
     AirTraps.Result poured = AirTraps.of(rubber, List.of(Opening.WHOLE_TOP), Vec3.UP);
     Empties empties = Empties.of(rubber, q.inside);
     progress.at("Filling the box", 0.25);
-    List<Tips.Tip> tips = tips(mesh, q, poured, parallel, progress.part(0.25, 0.5));
+    List<Tips.Tip> tips = tips(rubber, mesh, q, poured, parallel, progress.part(0.25, 0.5));
     Vec3 up = q.lies.up();
     Room cavity =
         Room.cavity(mesh, spacing(mesh.bounds(), CELLS), parallel, progress.part(0.5, 0.55));
@@ -309,12 +309,24 @@ public record ShapeStudy(
 
   /** Only worth looking at where air stays and the master hangs free. */
   private static List<Tips.Tip> tips(
-      TriangleMesh mesh, Question q, AirTraps.Result poured, Parallel parallel, Progress progress) {
+      Room rubber,
+      TriangleMesh mesh,
+      Question q,
+      AirTraps.Result poured,
+      Parallel parallel,
+      Progress progress) {
     if (poured.totalMm3() < Vents.WORTH_MM3 || q.baseOpen) {
       return List.of();
     }
-    Room coarse = Room.round(mesh, q.inside, spacing(q.inside, COARSE), parallel, Progress.NONE);
-    double now = AirTraps.of(coarse, List.of(Opening.WHOLE_TOP), Vec3.UP).totalMm3();
+    // by its surface air is known as well in coarse cells as in fine ones
+    Room coarse =
+        rubber.exact()
+            ? rubber
+            : Room.round(mesh, q.inside, spacing(q.inside, COARSE), parallel, Progress.NONE);
+    double now =
+        rubber.exact()
+            ? poured.totalMm3()
+            : AirTraps.of(coarse, List.of(Opening.WHOLE_TOP), Vec3.UP).totalMm3();
     return Tips.of(coarse, List.of(Opening.WHOLE_TOP), parallel, progress).stream()
         .filter(t -> t.airMm3() < 0.7 * now)
         .limit(TIPS_KEPT)
@@ -338,7 +350,7 @@ public record ShapeStudy(
       return List.of();
     }
     Room coarse =
-        Room.cavity(lying, spacing(lying.bounds(), COARSE), parallel, progress.part(0, 0.3));
+        Room.cavityInCells(lying, spacing(lying.bounds(), COARSE), parallel, progress.part(0, 0.3));
     return Tips.out(coarse, openings, tops, parallel, progress.part(0.3, 1));
   }
 

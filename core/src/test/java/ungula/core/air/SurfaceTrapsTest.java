@@ -113,10 +113,10 @@ public class SurfaceTrapsTest {
   @Test(dataProvider = "masters")
   public void cellsSayAboutTheSame(Harbour shape) {
     TriangleMesh mesh = shape.mesh();
-    double h = Math.cbrt(mesh.bounds().volume() / 4_000_000);
+    double h = Math.cbrt(mesh.bounds().volume() / 1_500_000);
     Room room = cavity(mesh, h);
     Random random = new Random(5);
-    for (int i = 0; i < 3; i++) {
+    for (int i = 0; i < 2; i++) {
       Vec3 up =
           new Vec3(random.nextGaussian(), random.nextGaussian(), random.nextGaussian()).unit();
       List<Opening> low = List.of(Opening.at(mesh.furthest(up.times(-1))));

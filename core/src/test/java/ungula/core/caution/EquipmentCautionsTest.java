@@ -53,12 +53,12 @@ public class EquipmentCautionsTest {
     return plan.cautions().stream().anyMatch(c -> c.id().equals(id));
   }
 
-  /** The block is 104 × 79 × 52: a circle of 130.6 upright. */
+  /** The block is 104 × 79 × 52: a circle of 130.6 turned over. */
   @Test
   public void thePot() {
     assertFalse(plan(List.of()).figures().containsKey("fits.pot"));
     JobPlan fits = plan(pot(160, 80));
-    assertEquals(fits.figures().get("fits.pot").text(), "fits, stood upright");
+    assertEquals(fits.figures().get("fits.pot").text(), "fits, turned over");
     assertFalse(warns(fits, "pot.small"));
     JobPlan small = plan(pot(100, 80));
     assertTrue(warns(small, "pot.small"));

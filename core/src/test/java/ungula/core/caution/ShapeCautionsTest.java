@@ -91,13 +91,17 @@ public class ShapeCautionsTest {
   }
 
   private static ShapeStudy with(ShapeStudy s, List<Ceiling> ceilings, Empties empties) {
-    return with(s, s.ways(), ceilings, empties);
+    return with(s, s.inlet(), s.ways(), ceilings, empties);
   }
 
   private static ShapeStudy with(
-      ShapeStudy s, List<VentWay> ways, List<Ceiling> ceilings, Empties empties) {
+      ShapeStudy s,
+      ShapeStudy.Inlet inlet,
+      List<VentWay> ways,
+      List<Ceiling> ceilings,
+      Empties empties) {
     return new ShapeStudy(
-        s.inlet(),
+        inlet,
         s.exact(),
         s.cellMm(),
         s.poured(),
@@ -251,6 +255,30 @@ public class ShapeCautionsTest {
         caution(bare, "locks.stretch").orElseThrow().text().contains("no rubber is chosen yet"));
   }
 
+  /** Of a block of 184.8 mL, lifted off the plate, over half stays air: no pocket to vent. */
+  @Test
+  public void aSprueOnTheWrongSideIsSaid() {
+    ShapeStudy some = study(NONE, List.of(), air(90_000), NONE, 0);
+    assertTrue(caution(poured(some), "air.cast").isPresent());
+    assertFalse(caution(poured(some), "sprue.low").isPresent());
+    JobPlan plan = poured(study(NONE, List.of(), air(93_000), NONE, 0));
+    assertFalse(caution(plan, "air.cast").isPresent());
+    Caution c = caution(plan, "sprue.low").orElseThrow();
+    assertEquals(c.title(), "The sprue is on the wrong side: 93.0 mL of 184.8 mL would stay air");
+    assertTrue(c.text().startsWith("As the mould lies, turned over, most of"), c.text());
+    assertEquals(c.place(), new Caution.Place(3, 4, 20));
+    // through the base that is not the sprue's fault
+    JobPlan base = plan(study(NONE, List.of(), air(93_000), NONE, 0), MARRAM);
+    assertTrue(caution(base, "air.cast").isPresent());
+  }
+
+  private static JobPlan poured(ShapeStudy s) {
+    return plan(
+        with(s, ShapeStudy.Inlet.SPRUE, s.ways(), s.ceilings(), s.empties()),
+        MARRAM,
+        Edit.of("pose.liftMm", "10 mm"));
+  }
+
   @Test
   public void aVentThatLeadsBackIntoTheCastIsSaid() {
     JobPlan plan = plan(study(NONE, List.of(), NONE, NONE, 0), MARRAM);
@@ -277,7 +305,7 @@ public class ShapeCautionsTest {
 
   private static JobPlan vented(VentWay... ways) {
     ShapeStudy s = study(NONE, List.of(), NONE, NONE, 0);
-    return plan(with(s, List.of(ways), s.ceilings(), s.empties()), MARRAM);
+    return plan(with(s, s.inlet(), List.of(ways), s.ceilings(), s.empties()), MARRAM);
   }
 
   /** The largest pocket comes first, and is where it is shown. */
