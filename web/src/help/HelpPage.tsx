@@ -69,6 +69,15 @@ export function HelpPage() {
           out what was wrong. Scale, gauge and room are named on the Workshop page. To try it first,
           take one of the <Link to="/exercises">exercises</Link>.
         </p>
+        <h2>How it lies to be cast in</h2>
+        <p>
+          Air leaves a mould only where it can rise to a way out. On the stage Mould, “Ways to lay
+          it to be cast in” tries the mould on the sides it can lie on, level and tipped, and says
+          for each which vents it asks for, through how much rubber they go, what air is left, and
+          what holds it so. “Show it as it is cast” lays it so in the solid view. Vents, pot, what
+          presses a parting open and the steps go by how it lies. A mould that is open at its base
+          lies with that up.
+        </p>
         <h2>Casts</h2>
         <p>
           The stage Casts says what to weigh for one cast. Measured beats computed: fill the mould

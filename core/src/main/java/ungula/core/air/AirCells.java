@@ -35,6 +35,54 @@ public record AirCells(Grid grid, int[] runs) {
     return new AirCells(grid, Arrays.copyOf(runs, used));
   }
 
+  /** How far down the air over a place stays, mm along up; NaN where it leaves. */
+  interface Seal {
+    double at(Vec3 place);
+  }
+
+  /**
+   * The cells whose centre lies in a pocket: of each column along the axis nearest to up, the seal
+   * over its end counts for all that hang together below it.
+   *
+   * @param open 1 where a cell is
+   * @param lowest height at which no air stays any more, along up, mm
+   */
+  static AirCells under(Grid grid, byte[] open, Vec3 up, double lowest, Seal seal) {
+    int[] counts = {grid.nx(), grid.ny(), grid.nz()};
+    int[] steps = {1, grid.nx(), grid.nx() * grid.ny()};
+    double[] along = {up.x(), up.y(), up.z()};
+    int axis = 0;
+    for (int a = 1; a < 3; a++) {
+      axis = Math.abs(along[a]) > Math.abs(along[axis]) ? a : axis;
+    }
+    int right = (axis + 1) % 3;
+    int on = (axis + 2) % 3;
+    int down = along[axis] > 0 ? -steps[axis] : steps[axis];
+    int first = along[axis] > 0 ? (counts[axis] - 1) * steps[axis] : 0;
+    BitSet cells = new BitSet();
+    for (int i = 0; i < counts[right]; i++) {
+      for (int j = 0; j < counts[on]; j++) {
+        int cell = first + i * steps[right] + j * steps[on];
+        boolean before = false;
+        double spill = Double.NaN;
+        for (int n = 0; n < counts[axis]; n++, cell += down) {
+          if (open[cell] != 0) {
+            Vec3 at = grid.centre(cell);
+            double height = at.dot(up);
+            if (height <= lowest) {
+              break;
+            }
+            spill = before ? spill : seal.at(at);
+            // NaN is never passed
+            cells.set(cell, height > spill);
+          }
+          before = open[cell] != 0;
+        }
+      }
+    }
+    return of(grid, cells.stream().toArray());
+  }
+
   /** By their numbers in the grid. */
   BitSet set() {
     BitSet all = new BitSet();

@@ -10,6 +10,7 @@ import ungula.core.field.InsideCells;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.TriangleMesh;
+import ungula.core.mesh.TriangleTree;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
 
@@ -30,10 +31,16 @@ public final class Room {
   private final Optional<RoomSurface> surface;
   private final Supplier<byte[]> fill;
 
+  /** What bounds it, facing out of it as far as it faces anywhere. */
+  private final TriangleMesh body;
+
+  private volatile TriangleTree tree;
+
   /** 1 where open, 0 where closed; null until asked for. */
   private volatile byte[] open;
 
-  private Room(Grid grid, Optional<RoomSurface> surface, Supplier<byte[]> fill) {
+  private Room(TriangleMesh body, Grid grid, Optional<RoomSurface> surface, Supplier<byte[]> fill) {
+    this.body = surface.map(RoomSurface::mesh).orElse(body);
     this.grid = grid;
     this.surface = surface;
     this.fill = fill;
@@ -46,6 +53,7 @@ public final class Room {
   public static Room cavity(TriangleMesh mesh, double h, Parallel parallel, Progress progress) {
     Grid grid = Grid.round(mesh.bounds(), h, check(mesh.bounds(), h));
     return new Room(
+        mesh,
         grid,
         RoomSurface.cavity(mesh, parallel, progress),
         () -> inside(mesh, grid, parallel, progress));
@@ -55,7 +63,7 @@ public final class Room {
   public static Room cavityInCells(
       TriangleMesh mesh, double h, Parallel parallel, Progress progress) {
     Grid grid = Grid.round(mesh.bounds(), h, check(mesh.bounds(), h));
-    return new Room(grid, Optional.empty(), () -> inside(mesh, grid, parallel, progress));
+    return new Room(mesh, grid, Optional.empty(), () -> inside(mesh, grid, parallel, progress));
   }
 
   private static byte[] inside(TriangleMesh mesh, Grid grid, Parallel parallel, Progress progress) {
@@ -68,6 +76,7 @@ public final class Room {
       TriangleMesh master, Box3 box, double h, Parallel parallel, Progress progress) {
     Grid grid = Grid.round(box, h, check(box, h));
     return new Room(
+        master,
         grid,
         RoomSurface.round(master, box, h / 2, parallel, progress),
         () -> round(master, box, grid, parallel, progress));
@@ -137,12 +146,21 @@ public final class Room {
 
   /**
    * What a straight way up from a place on its surface passes through until it leaves a block round
-   * the room; empty where the room is only known by its cells.
+   * the room.
    *
    * @param up of length one
    */
-  public Optional<VentWay> straightUp(Vec3 place, Vec3 up, Box3 block) {
-    return surface.map(s -> VentWay.straight(s.tree(), s.mesh(), place, up, block));
+  public VentWay straightUp(Vec3 place, Vec3 up, Box3 block) {
+    return VentWay.straight(tree(), body, place, up, block);
+  }
+
+  private TriangleTree tree() {
+    TriangleTree made = tree;
+    if (made == null) {
+      made = surface.map(RoomSurface::tree).orElseGet(() -> TriangleTree.of(body));
+      tree = made;
+    }
+    return made;
   }
 
   /** Whether a straight way from a place on its surface to another meets that nowhere between. */

@@ -18,12 +18,16 @@ import ungula.core.work.Progress;
 /**
  * The surface that bounds a room, its facets facing out of the room, with what looking for air in
  * any direction needs of it. There is one only where it bounds the room: closed, and winding round
- * every place once or not at all. Safe to share between threads.
+ * every place once or not at all, and of no more than so many facets. Safe to share between
+ * threads.
  */
 final class RoomSurface {
 
   /** Rows along each side that are looked along for places wound round more than once. */
   private static final int ROWS = 96;
+
+  /** More take a surface too much room: a hundred bytes a facet, and two of them at a time. */
+  private static final int MOST_FACETS = 1_500_000;
 
   /** A body may reach past its box by this share of the diagonal. */
   private static final double TOUCHES = 1e-7;
@@ -139,7 +143,7 @@ final class RoomSurface {
   /** The mesh facing outwards, where it winds round every place once or not at all. */
   private static Optional<TriangleMesh> once(
       TriangleMesh mesh, Parallel parallel, Progress progress) {
-    if (!InsideCells.bounds(mesh)) {
+    if (mesh.triangleCount() > MOST_FACETS || !InsideCells.bounds(mesh)) {
       return Optional.empty();
     }
     Grid grid = Grid.round(mesh.bounds(), 0, mesh.bounds().longest() / ROWS);

@@ -2,16 +2,15 @@ package ungula.core.air;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.IntStream;
 import ungula.core.air.AirTraps.Needed;
 import ungula.core.air.AirTraps.Pocket;
 import ungula.core.air.AirTraps.Result;
 import ungula.core.air.RoomSurface.Mouth;
-import ungula.core.field.Grid;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.SurfacePoint;
 import ungula.core.mesh.TriangleMesh;
@@ -19,9 +18,8 @@ import ungula.core.mesh.TriangleMesh;
 /**
  * Air that stays in a room, exactly, from its surface. What of the room lies above a level falls
  * into regions; going down, one begins wherever the room peaks, and two become one where they touch
- * first (the join tree of the height over the room: H. Carr, J. Snoeyink, U. Axen, Computing
- * contour trees in all dimensions, 2003). A region keeps its air down to the level at which it
- * meets one that is open.
+ * first ({@link JoinTree}). A region keeps its air down to the level at which it meets one that is
+ * open.
  *
  * <p>The regions are told by the surface alone: two of its vertices lie on one region when a way
  * along edges leads from one to the other without going below them, or when that over one of them
@@ -46,7 +44,7 @@ final class SurfaceTraps {
   private static final double ASIDE_X = 0.3 * 0.7548;
   private static final double ASIDE_Y = 0.3 * 0.5698;
 
-  private static final int NONE = -1;
+  private static final int NONE = JoinTree.NONE;
 
   private final RoomSurface surface;
   private final TriangleMesh mesh;
@@ -64,7 +62,7 @@ final class SurfaceTraps {
 
   private int count;
   private final List<Meeting> meetings = new ArrayList<>();
-  private Branches branches;
+  private JoinTree branches;
 
   private SurfaceTraps(RoomSurface surface, Vec3 up) {
     this.surface = surface;
@@ -92,7 +90,11 @@ final class SurfaceTraps {
     traps.touch();
     traps.goOnOver();
     traps.open(mouths);
-    traps.branches = new Branches(traps.peaks, traps.count, traps.height);
+    traps.branches =
+        new JoinTree(
+            IntStream.range(0, traps.count)
+                .mapToDouble(n -> traps.height[traps.peaks[n]])
+                .toArray());
     traps.meet();
     traps.measure();
     return traps;
@@ -241,117 +243,6 @@ final class SurfaceTraps {
       } else {
         branches.join(m.peak, m.other, m.at);
       }
-    }
-  }
-
-  /** What air rises into: each from a peak down to where it meets a higher or an open one. */
-  private static final class Branches {
-    final int count;
-
-    /** Height of its peak, mm. */
-    private final double[] top;
-
-    /** Where it ends, mm; −∞ where it never does. */
-    final double[] spill;
-
-    /** The higher one it goes on in; {@link #NONE} at an open one. */
-    final int[] elder;
-
-    /** Of all above where it ends, mm³. */
-    final double[] volume;
-
-    /** Those that end, in turn. */
-    final int[] ended;
-
-    int ends;
-
-    /** Of each one it hangs together with by now; itself at the root. */
-    private final int[] parent;
-
-    /** Of each root the branch that has not ended; {@link #NONE} where it is open. */
-    private final int[] branch;
-
-    Branches(int[] peaks, int count, double[] height) {
-      this.count = count;
-      top = new double[count];
-      spill = new double[count];
-      elder = new int[count];
-      volume = new double[count];
-      ended = new int[count];
-      parent = new int[count];
-      branch = new int[count];
-      for (int b = 0; b < count; b++) {
-        top[b] = height[peaks[b]];
-        spill[b] = Double.NEGATIVE_INFINITY;
-        elder[b] = NONE;
-        parent[b] = b;
-        branch[b] = b;
-      }
-    }
-
-    private int root(int b) {
-      int at = b;
-      while (parent[at] != at) {
-        parent[at] = parent[parent[at]];
-        at = parent[at];
-      }
-      return at;
-    }
-
-    void open(int peak, double at) {
-      int root = root(peak);
-      if (branch[root] != NONE) {
-        end(branch[root], at);
-        branch[root] = NONE;
-      }
-    }
-
-    void join(int one, int other, double at) {
-      int a = root(one);
-      int b = root(other);
-      if (a == b) {
-        return;
-      }
-      if (branch[a] == NONE || branch[b] == NONE) {
-        open(a, at);
-        open(b, at);
-      } else {
-        boolean first = top[branch[a]] >= top[branch[b]];
-        int stays = first ? branch[a] : branch[b];
-        int lower = first ? branch[b] : branch[a];
-        end(lower, at);
-        elder[lower] = stays;
-        branch[a] = stays;
-      }
-      parent[b] = a;
-    }
-
-    private void end(int b, double at) {
-      spill[b] = at;
-      ended[ends++] = b;
-    }
-
-    /** Whether it never meets anything open. */
-    boolean closed(int b) {
-      return spill[b] == Double.NEGATIVE_INFINITY;
-    }
-
-    /** The one a place under a peak belongs to; {@link #NONE} where air can leave it. */
-    int at(int peak, double height) {
-      int b = peak;
-      while (b != NONE && height <= spill[b]) {
-        b = elder[b];
-      }
-      return b;
-    }
-
-    /** The last one that a branch goes on in. */
-    int last(int b) {
-      int at = b;
-      while (elder[at] != NONE) {
-        at = elder[at];
-      }
-      return at;
     }
   }
 
@@ -544,52 +435,20 @@ final class SurfaceTraps {
         .orElseThrow();
   }
 
-  /** Those whose centre lies in a pocket: of each column the facet over its end tells which. */
   private AirCells cells(Room room, List<Integer> pockets) {
-    if (pockets.isEmpty()) {
-      return AirCells.of(room.grid(), new int[0]);
-    }
-    Grid grid = room.grid();
-    byte[] open = room.open();
-    double lowest = pockets.stream().mapToDouble(b -> branches.spill[b]).min().orElseThrow();
-    int[] counts = {grid.nx(), grid.ny(), grid.nz()};
-    int[] steps = {1, grid.nx(), grid.nx() * grid.ny()};
-    double[] along = {up.x(), up.y(), up.z()};
-    int axis = 0;
-    for (int a = 1; a < 3; a++) {
-      axis = Math.abs(along[a]) > Math.abs(along[axis]) ? a : axis;
-    }
-    int right = (axis + 1) % 3;
-    int on = (axis + 2) % 3;
-    BitSet cells = new BitSet();
-    for (int i = 0; i < counts[right]; i++) {
-      for (int j = 0; j < counts[on]; j++) {
-        int b = NONE;
-        boolean known = false;
-        for (int n = 0; n < counts[axis]; n++) {
-          int k = along[axis] > 0 ? counts[axis] - 1 - n : n;
-          int cell = i * steps[right] + j * steps[on] + k * steps[axis];
-          if (open[cell] == 0) {
-            known = false;
-            continue;
-          }
-          Vec3 at = grid.centre(cell);
-          double h = at.dot(up);
-          if (h <= lowest) {
-            break;
-          }
-          if (!known) {
-            int facet = surface.over(at.x(), at.y(), at.z(), up);
-            b = facet < 0 ? NONE : lastUnder(facet);
-            b = b != NONE && branches.volume[b] > LEAST_MM3 ? b : NONE;
-            known = true;
-          }
-          if (b != NONE && !branches.closed(b) && h > branches.spill[b]) {
-            cells.set(cell);
-          }
-        }
-      }
-    }
-    return AirCells.of(grid, cells.stream().toArray());
+    double lowest =
+        pockets.stream().mapToDouble(b -> branches.spill[b]).min().orElse(Double.POSITIVE_INFINITY);
+    return pockets.isEmpty()
+        ? AirCells.of(room.grid(), new int[0])
+        : AirCells.under(room.grid(), room.open(), up, lowest, this::seal);
+  }
+
+  /** How far down the air over a place stays; {@link Double#NaN} where it leaves. */
+  private double seal(Vec3 at) {
+    int facet = surface.over(at.x(), at.y(), at.z(), up);
+    int b = facet < 0 ? NONE : lastUnder(facet);
+    return b == NONE || branches.closed(b) || branches.volume[b] <= LEAST_MM3
+        ? Double.NaN
+        : branches.spill[b];
   }
 }

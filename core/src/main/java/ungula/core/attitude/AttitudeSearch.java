@@ -179,8 +179,7 @@ public final class AttitudeSearch {
 
   /** Along the seam where that leads through less rubber than straight up. */
   private Vent vent(Vec3 top, Vec3 up) {
-    VentWay way =
-        mould.cavity.straightUp(top, up, mould.block).orElseGet(() -> new VentWay(top, 0, 0));
+    VentWay way = mould.cavity.straightUp(top, up, mould.block);
     Vent straight = new Vent(top, way.rubberMm() + way.castMm(), way.rubberMm());
     return Optional.ofNullable(mould.seam)
         .filter(seam -> seam.upright(up))

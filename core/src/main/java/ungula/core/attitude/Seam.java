@@ -52,10 +52,7 @@ public record Seam(Vec3 normal, double atMm) {
         return Optional.empty();
       }
       boolean inIt = Math.abs(off) < IN_IT_MM;
-      VentWay on = cavity.straightUp(at, climbs, block).orElse(null);
-      if (on == null) {
-        return Optional.empty();
-      }
+      VentWay on = cavity.straightUp(at, climbs, block);
       if (on.castMm() < IN_IT_MM && (inIt || cavity.clear(top, at))) {
         double across = inIt ? rise : at.minus(top).norm();
         return Optional.of(new Vent(top, across + on.rubberMm(), inIt ? 0 : across));

@@ -1,9 +1,9 @@
 package ungula.core.choice;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import ungula.core.attitude.Attitude;
+import ungula.core.attitude.AttitudeSearch;
 import ungula.core.attitude.Face;
 import ungula.core.mould.MouldKind;
 import ungula.core.sentence.WordBook.Edit;
@@ -48,9 +48,7 @@ public record LyingChoice(Face on, Face raised, Face also, double degrees) {
 
   /** The sides a mould can lie on: its sprue stands on the base, but in a parting. */
   public static List<Face> sides(MouldKind kind, boolean baseOpen) {
-    return kind == MouldKind.TWO_PART && !baseOpen
-        ? Arrays.asList(Face.TOP, Face.LEFT, Face.RIGHT, Face.FRONT, Face.BACK, Face.BASE)
-        : List.of(Face.TOP);
+    return kind == MouldKind.TWO_PART && !baseOpen ? AttitudeSearch.SIDES : List.of(Face.TOP);
   }
 
   /** What makes it lie so. */

@@ -25,7 +25,6 @@ import ungula.core.master.PosedMaster;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.SurfacePoint;
 import ungula.core.mesh.TriangleMesh;
-import ungula.core.mesh.TriangleTree;
 import ungula.core.mould.FacingFaces;
 import ungula.core.mould.Offcuts;
 import ungula.core.mould.RubberWall;
@@ -97,6 +96,9 @@ public record ShapeStudy(
 
   /** What is no further from the plate lies on it. */
   private static final double ON_PLATE_MM = 0.02;
+
+  /** Cells of the room ways to lie are tried in. */
+  private static final double COARSEST = 100_000;
 
   private static final int MOST_VENTS = 12;
   private static final int TIPS_KEPT = 3;
@@ -206,7 +208,6 @@ public record ShapeStudy(
     List<Opening> itsOpenings = openings(lying, q, Vec3.UP);
     List<Optional<Tips.Tip>> castTips =
         castTips(lying, itsOpenings, vents.before(), q.lies, parallel, progress.part(0.66, 0.7));
-    TriangleTree tree = TriangleTree.of(mesh);
     Locks.Result locks = Locks.of(mesh, Vec3.UP, false, parallel, progress.part(0.7, 0.85));
     progress.at("Measuring the rubber", 0.85);
     RubberWall.Result wall = RubberWall.of(mesh, across, q.ring, q.inside.max().z(), q.baseOpen);
@@ -225,9 +226,7 @@ public record ShapeStudy(
             castTips,
             vents.at().stream().map(p -> vent(mesh, p)).toList(),
             vents.left(),
-            q.vents.stream()
-                .map(v -> VentWay.straight(tree, mesh, v.on(mesh), up, q.inside))
-                .toList(),
+            q.vents.stream().map(v -> cavity.straightUp(v.on(mesh), up, q.inside)).toList(),
             Ceilings.round(mesh, q.baseOpen ? ON_PLATE_MM : Double.NEGATIVE_INFINITY),
             castCeilings(lying, itsOpenings, q),
             attitudes,
@@ -263,7 +262,12 @@ public record ShapeStudy(
     if (q.sprue != null) {
       fixed.add(Opening.at(q.sprue.on(mesh)));
     }
-    AttitudeSearch.Mould mould = new AttitudeSearch.Mould(cavity, q.inside, fixed, null);
+    // every way is filled anew: where that takes cells, in few of them
+    Room room =
+        cavity.exact()
+            ? cavity
+            : Room.cavityInCells(mesh, spacing(mesh.bounds(), COARSEST), parallel, progress);
+    AttitudeSearch.Mould mould = new AttitudeSearch.Mould(room, q.inside, fixed, null);
     List<Found> all =
         AttitudeSearch.of(
             mould, q.sides, List.of(q.lies), a -> goes(a, mesh, q), parallel, progress);
