@@ -202,7 +202,7 @@ public record ShapeStudy(
     List<Opening> openings = openings(mesh, q, up);
     progress.at("Filling the mould", 0.55);
     Vents.Proposal vents = Vents.propose(cavity, openings, up, MOST_VENTS);
-    List<Found> attitudes = attitudes(cavity, mesh, q, parallel, progress.part(0.58, 0.66));
+    List<Found> attitudes = attitudes(cavity, vents, mesh, q, parallel, progress.part(0.58, 0.66));
     // as it lies
     TriangleMesh lying = mesh.moved(1, q.lies.turn(), Vec3.ZERO);
     List<Opening> itsOpenings = openings(lying, q, Vec3.UP);
@@ -254,7 +254,12 @@ public record ShapeStudy(
 
   /** Ways to lie that go, the best first. */
   private static List<Found> attitudes(
-      Room cavity, TriangleMesh mesh, Question q, Parallel parallel, Progress progress) {
+      Room cavity,
+      Vents.Proposal present,
+      TriangleMesh mesh,
+      Question q,
+      Parallel parallel,
+      Progress progress) {
     if (q.baseOpen) {
       return List.of();
     }
@@ -273,7 +278,23 @@ public record ShapeStudy(
             mould, q.sides, List.of(q.lies), a -> goes(a, mesh, q), parallel, progress);
     List<Found> kept = new ArrayList<>(all.subList(0, Math.min(ATTITUDES_KEPT, all.size())));
     all.stream().filter(f -> f.attitude().equals(q.lies) && !kept.contains(f)).forEach(kept::add);
+    if (!cavity.exact() && q.vents.isEmpty()) {
+      // how it lies now is known from finer cells
+      kept.replaceAll(
+          f -> f.attitude().equals(q.lies) ? present(f.attitude(), present, room, q) : f);
+    }
     return List.copyOf(kept);
+  }
+
+  private static Found present(Attitude lies, Vents.Proposal known, Room room, Question q) {
+    List<AttitudeSearch.Vent> vents =
+        known.at().stream()
+            .limit(AttitudeSearch.MOST_VENTS)
+            .map(top -> room.straightUp(top, lies.up(), q.inside))
+            .map(w -> new AttitudeSearch.Vent(w.at(), w.rubberMm() + w.castMm(), w.rubberMm()))
+            .toList();
+    boolean enough = known.at().size() == vents.size() && known.left().worth().isEmpty();
+    return new Found(lies, known.before().totalMm3(), vents, known.left().totalMm3(), enough);
   }
 
   /** Whether the mould can be filled through its sprue to the top, lying so. */

@@ -157,6 +157,7 @@ public class StepsTest {
           "core.shut",
           "core.stretch",
           "core.thin",
+          "sprue.low",
           "batch.pump",
           "batch.scale",
           "batch.shallow",
