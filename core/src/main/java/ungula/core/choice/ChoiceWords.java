@@ -394,7 +394,7 @@ public final class ChoiceWords {
             "lying.on", "how the mould lies to be cast in", Kind.choice(Face.class, Attitude::lies))
         .open("lying.raised", "side that is raised", Kind.choice(Face.class), "level")
         .open("lying.also", "another side that is raised", Kind.choice(Face.class), "no other side")
-        .word("lying.degrees", "how far it is raised", Kind.plain("°", 1, 60, 1));
+        .word("lying.degrees", "how far it is raised", Kind.degrees(1, 60, 1));
   }
 
   private static void label(WordBook<Choices> book) {

@@ -180,8 +180,15 @@ public final class Kind<V> {
 
   /** A plain number with a unit written after it. */
   public static Kind<Double> plain(String unit, double min, double max, double step) {
-    // degrees stand close to their number
-    String tail = unit.isEmpty() || unit.equals("°") ? unit : " " + unit;
+    return plain(unit.isEmpty() ? "" : " " + unit, unit, min, max, step);
+  }
+
+  /** Degrees out of level, close to their number. */
+  public static Kind<Double> degrees(double min, double max, double step) {
+    return plain("°", "°", min, max, step);
+  }
+
+  private static Kind<Double> plain(String tail, String unit, double min, double max, double step) {
     BiFunction<Double, Units, String> text = (v, u) -> Numbers.trimmed(v, 3) + tail;
     return number(
         "number",
