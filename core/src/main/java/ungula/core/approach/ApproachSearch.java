@@ -520,7 +520,8 @@ public final class ApproachSearch {
       MouldKind kind, Choices chosen, PosedMaster posed, Made made, FigureBook book) {
     if (kind == MouldKind.OPEN || kind == MouldKind.CUT) {
       Room rubber = rubber(chosen, posed, made.plan.mould());
-      double poured = AirTraps.of(rubber, List.of(Opening.WHOLE_TOP), Vec3.UP).totalMm3();
+      AirTraps.Ways top = new AirTraps.Ways(rubber, List.of(Opening.WHOLE_TOP));
+      double poured = AirTraps.needed(rubber, top, Vec3.UP, 0).airMm3();
       book.put(
           "poured",
           "air in the rubber",

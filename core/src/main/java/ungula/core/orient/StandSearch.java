@@ -28,7 +28,7 @@ import ungula.core.work.Progress;
 public final class StandSearch {
 
   /** Changes when a search of the same body comes out otherwise: old ones are made again. */
-  public static final int VERSION = 1;
+  public static final int VERSION = 2;
 
   /** Ways spread evenly, in pairs of opposites. */
   private static final int PAIRS = 250;
@@ -219,17 +219,25 @@ public final class StandSearch {
   private final class Air {
     private final Room cavity;
     private final Room rubber;
-    private final Box3 round;
+
+    /** The highest corner of the room round it, the highest place of the cast, and its level. */
+    private final AirTraps.Ways corner;
+
+    private final AirTraps.Ways highest;
+    private final AirTraps.Ways level;
 
     Air(double cells, Parallel parallel, Progress progress) {
       Box3 body = mesh.bounds();
       // a little room all round, so that whatever leaves the master can rise beside it
       double more = 0.05 * body.longest();
       Vec3 pad = new Vec3(more, more, more);
-      round = new Box3(body.min().minus(pad), body.max().plus(pad));
+      Box3 round = new Box3(body.min().minus(pad), body.max().plus(pad));
       double h = Math.cbrt(round.volume() / cells);
       cavity = Room.cavity(mesh, h, parallel, progress.part(0, 0.5));
       rubber = Room.round(mesh, round, h, parallel, progress.part(0.5, 1));
+      corner = new AirTraps.Ways(rubber, List.of(Opening.HIGHEST));
+      highest = new AirTraps.Ways(cavity, List.of(Opening.HIGHEST));
+      level = new AirTraps.Ways(cavity, List.of(Opening.TOP_LEVEL));
     }
 
     Stand of(Stand s) {
@@ -237,18 +245,11 @@ public final class StandSearch {
     }
 
     double poured(Vec3 up) {
-      Vec3 highest =
-          new Vec3(
-              up.x() < 0 ? round.min().x() : round.max().x(),
-              up.y() < 0 ? round.min().y() : round.max().y(),
-              up.z() < 0 ? round.min().z() : round.max().z());
-      return AirTraps.of(rubber, List.of(Opening.at(highest)), up).totalMm3();
+      return AirTraps.needed(rubber, corner, up, 0).airMm3();
     }
 
     double cast(Vec3 up, boolean flat) {
-      Vec3 over = up.times(-1);
-      Opening inlet = flat ? Opening.TOP_LEVEL : Opening.at(mesh.furthest(over));
-      return AirTraps.of(cavity, List.of(inlet), over).totalMm3();
+      return AirTraps.needed(cavity, flat ? level : highest, up.times(-1), 0).airMm3();
     }
   }
 }
