@@ -116,7 +116,8 @@ final class CellTraps {
     switch (o.where()) {
       case WHOLE_TOP -> openLayer(room.topLayer());
       case WHOLE_BASE -> openLayer(room.lowestLayer());
-      case TOP_LEVEL, HIGHEST -> openTopLevel();
+      case TOP_LEVEL -> openTopLevel();
+      case HIGHEST -> openHole(Opening.at(grid.centre(highest())));
       case HOLE -> openHole(o);
     }
   }
@@ -129,13 +130,21 @@ final class CellTraps {
     }
   }
 
-  private void openTopLevel() {
+  /** The highest open cell; of level ones the first. */
+  private int highest() {
+    int best = 0;
     double top = Double.NEGATIVE_INFINITY;
     for (int cell = 0; cell < state.length; cell++) {
-      if (state[cell] == OPEN) {
-        top = Math.max(top, height(cell));
+      if (state[cell] == OPEN && height(cell) > top) {
+        top = height(cell);
+        best = cell;
       }
     }
+    return best;
+  }
+
+  private void openTopLevel() {
+    double top = height(highest());
     double oneCell = Math.abs(stepX) + Math.abs(stepY) + Math.abs(stepZ);
     for (int cell = 0; cell < state.length; cell++) {
       if (state[cell] == OPEN && height(cell) > top - oneCell + level) {

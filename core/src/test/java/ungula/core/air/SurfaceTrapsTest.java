@@ -193,6 +193,11 @@ public class SurfaceTrapsTest {
     double r = AirTraps.of(room, List.of(Opening.at(new Vec3(0, 0, 60))), Vec3.UP).totalMm3();
     double cap = 30 - Math.sqrt(30 * 30 - 20 * 20);
     Near.relative(r, Math.PI * cap * cap / 3 * (90 - cap), 0.05);
+    // where it is highest is one place, not all that is less than a cell lower
+    Room lower = cavity(Shapes.both(Shapes.sphere(), Shapes.sphere(), new Vec3(40, 0, -0.5)), 0.7);
+    assertTrue(lower.surface().isEmpty());
+    double rest = AirTraps.of(lower, List.of(Opening.HIGHEST), Vec3.UP).totalMm3();
+    Near.relative(rest, Math.PI * cap * cap / 3 * (90 - cap), 0.12);
     assertTrue(cavity(Shapes.sphere(), 1).surface().isPresent());
     assertTrue(cavity(Shapes.insideOut(Shapes.sphere()), 1).surface().isPresent());
     assertTrue(cavity(Shapes.torn(Shapes.sphere(), 3), 1).surface().isEmpty());
