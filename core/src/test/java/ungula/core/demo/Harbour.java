@@ -7,6 +7,8 @@ import ungula.core.mesh.TriangleMesh;
 public enum Harbour {
   NAUTILUS(HarbourShapes::nautilus),
   OCTOPUS(HarbourShapes::octopus),
+  /** In less than half as many facets, for what does not ask how fine they are. */
+  COARSE_OCTOPUS(() -> HarbourShapes.octopus(80)),
   FINIAL(HarbourShapes::finial),
   WAVE_TILE(HarbourShapes::waveTile),
   CHESS_SET(HarbourShapes::chessSet),

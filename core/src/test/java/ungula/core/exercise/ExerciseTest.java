@@ -12,6 +12,7 @@ import org.testng.annotations.Test;
 import ungula.core.AnyPlan;
 import ungula.core.attitude.Attitude;
 import ungula.core.attitude.Face;
+import ungula.core.demo.Harbour;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Vec3;
 import ungula.core.job.JobPlan;
@@ -46,9 +47,9 @@ public class ExerciseTest {
     return AnyPlan.picked(e.master(), words).plan();
   }
 
-  /** Of the exercise's master in a box, clear of the plate. */
+  /** Of the exercise's master, more coarsely, in a box, clear of the plate. */
   private static ShapeStudy study(Pose pose, List<SurfacePoint> vents) {
-    PosedMaster master = PosedMaster.of(Exercise.LEAST_AIR.master(), 1, pose);
+    PosedMaster master = PosedMaster.of(Harbour.COARSE_OCTOPUS.mesh(), 1, pose);
     Box3 b = master.mesh().bounds();
     Vec3 wall = new Vec3(12, 12, 0);
     Question q =
@@ -86,15 +87,17 @@ public class ExerciseTest {
     assertEquals(edits.size(), 1);
     ShapeStudy known = study(Pose.AS_MODELLED.tipped(edits.get(0).text()), List.of());
     double stays = known.poured().totalMm3();
-    assertTrue(begun.poured().totalMm3() > 10_000 && stays < 5_000, stays + " mm³");
+    assertTrue(begun.poured().totalMm3() > 5_000 && stays < 2_500, stays + " mm³");
     assertEquals(score(e, known, begun).points(), 0);
     ShapeScore best = score(e, known, known);
     assertEquals(best.points(), 100);
+    String first = String.format("%.1f mL", begun.poured().totalMm3() / 1000);
     assertTrue(
         best.says()
             .matches(
-                "(.* mL) of air stay in the rubber\\. As it stood at first 10\\.7 mL stayed;"
-                    + " tipped well it is \\1\\."),
+                "(.* mL) of air stay in the rubber\\. As it stood at first "
+                    + first
+                    + " stayed; tipped well it is \\1\\."),
         best.says());
   }
 

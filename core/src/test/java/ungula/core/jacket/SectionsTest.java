@@ -92,7 +92,7 @@ public class SectionsTest {
   @BeforeClass
   public void make() {
     post = Outer.of(Harbour.MOORING_POST.mesh());
-    octopus = Outer.of(Harbour.OCTOPUS.mesh());
+    octopus = Outer.of(Harbour.COARSE_OCTOPUS.mesh());
   }
 
   @Test

@@ -59,7 +59,7 @@ public class PieceCoverTest {
 
   @Test
   public void anOctopusTakesMany() {
-    PieceCover octopus = PieceCover.of(Harbour.OCTOPUS.mesh(), Parallel.ALL);
+    PieceCover octopus = PieceCover.of(Harbour.COARSE_OCTOPUS.mesh(), Parallel.ALL);
     assertTrue(octopus.pieces() > 2, octopus.pieces() + " pieces");
     for (int i = 1; i < octopus.pieces(); i++) {
       assertTrue(octopus.freed().get(i) > octopus.freed().get(i - 1));
@@ -69,7 +69,7 @@ public class PieceCoverTest {
   /** By facets all of the surface is looked at, by places 3 000 of it: they agree. */
   @Test
   public void whatEachFacetIsFreedByAddsUpToTheShares() {
-    for (TriangleMesh mesh : List.of(Harbour.OCTOPUS.mesh(), Shapes.torus())) {
+    for (TriangleMesh mesh : List.of(Harbour.COARSE_OCTOPUS.mesh(), Shapes.torus())) {
       PieceCover cover = PieceCover.of(mesh, Parallel.ALL);
       byte[] by = cover.byFacet(mesh, Parallel.ALL);
       double[] area = new double[cover.pieces() + 1];

@@ -43,7 +43,7 @@ public class SkinFieldTest {
   @DataProvider
   public Object[][] demo() {
     return new Object[][] {
-      {Harbour.MOORING_POST.mesh()}, {Harbour.BELL.mesh()}, {Harbour.OCTOPUS.mesh()}
+      {Harbour.MOORING_POST.mesh()}, {Harbour.BELL.mesh()}, {Harbour.COARSE_OCTOPUS.mesh()}
     };
   }
 

@@ -103,7 +103,7 @@ public class ShapeStudyTest {
 
   @Test
   public void ventsProposedForTheOctopusLetItsAirOut() {
-    PosedMaster octopus = posed(Harbour.OCTOPUS.mesh());
+    PosedMaster octopus = posed(Harbour.COARSE_OCTOPUS.mesh());
     ShapeStudy before = study(octopus, question(octopus, 0));
     assertTrue(before.cast().totalMm3() > 5_000, "air " + before.cast().totalMm3());
     assertTrue(before.vented().totalMm3() < 10 * Vents.WORTH_MM3);
