@@ -28,6 +28,13 @@ public final class Room {
   static final double REACH_CELLS = 2.5;
 
   private final Grid grid;
+
+  /** What is met closer than this to where a look begins or ends is there, share of a diagonal. */
+  private static final double HAIR = 1e-7;
+
+  /** Along no edge a model is likely to have. */
+  private static final Vec3 LOOKS = new Vec3(0.3127, 0.5931, 0.7419).unit();
+
   private final Optional<RoomSurface> surface;
   private final Supplier<byte[]> fill;
 
@@ -165,7 +172,21 @@ public final class Room {
 
   /** Whether a straight way from a place on its surface to another meets that nowhere between. */
   public boolean clear(Vec3 from, Vec3 to) {
-    return surface.map(s -> s.clear(from, to)).orElse(false);
+    Vec3 way = to.minus(from);
+    double hair = HAIR * body.bounds().diagonal() / Math.max(way.norm(), 1e-9);
+    Vec3 p = from.plus(way.times(hair));
+    return tree().firstHit(p.x(), p.y(), p.z(), way.x(), way.y(), way.z(), -1) > 1 - hair;
+  }
+
+  /** How far it reaches in a direction of length one, mm. */
+  double highest(Vec3 up) {
+    return body.furthest(up).dot(up);
+  }
+
+  /** Whether a place is in it: by what bounds it next in one direction. */
+  boolean holds(Vec3 p) {
+    int met = tree().firstMet(p.x(), p.y(), p.z(), LOOKS.x(), LOOKS.y(), LOOKS.z(), -1);
+    return met >= 0 && body.areaVector(met).dot(LOOKS) > 0;
   }
 
   /** Whether air in it is known by its surface, not cell by cell. */

@@ -35,9 +35,6 @@ final class RoomSurface {
   /** What is nearer to the surface than this share of the diagonal is on it. */
   private static final double ON_SURFACE = 1e-6;
 
-  /** A look goes on so far behind what it met, as a share of the diagonal. */
-  private static final double HAIR = 1e-7;
-
   private final TriangleMesh mesh;
 
   /** Per vertex where its neighbours begin; one more at the end. */
@@ -226,14 +223,6 @@ final class RoomSurface {
 
   TriangleTree tree() {
     return tree;
-  }
-
-  /** Whether a straight way from a place on the surface to another meets it nowhere between. */
-  boolean clear(Vec3 from, Vec3 to) {
-    Vec3 way = to.minus(from);
-    double hair = HAIR * mesh.bounds().diagonal() / Math.max(way.norm(), 1e-9);
-    Vec3 p = from.plus(way.times(hair));
-    return tree.firstHit(p.x(), p.y(), p.z(), way.x(), way.y(), way.z(), -1) > 1 - hair;
   }
 
   /** A facet's area, mm², as seen from a direction (of length one): less than 0 from behind. */

@@ -1,19 +1,21 @@
 package ungula.core.air;
 
+import java.util.List;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mesh.TriangleTree;
 
 /**
- * What a vent straight up from its place on the cast goes through to the outside of the mould, as
- * it lies while it is cast in.
+ * The way of a channel from its place on the cast to the outside of the mould, as that lies while
+ * it is cast in.
  *
- * @param at its place
+ * @param path from its place to where it leaves the mould, straight from each to the next
  * @param rubberMm of its length lie in rubber
+ * @param seamMm of its length lie in the seam, half in each side of the mould
  * @param castMm of its length lie in the cast itself: it leads back into it on its way
  */
-public record VentWay(Vec3 at, double rubberMm, double castMm) {
+public record VentWay(List<Vec3> path, double rubberMm, double seamMm, double castMm) {
 
   /** A look goes on so far behind what it met, as a share of the body's diagonal. */
   private static final double HAIR = 1e-7;
@@ -23,7 +25,32 @@ public record VentWay(Vec3 at, double rubberMm, double castMm) {
 
   private static final double ASIDE_Y = 0.5698;
 
+  public VentWay {
+    path = List.copyOf(path);
+  }
+
+  /** Its place on the cast. */
+  public Vec3 at() {
+    return path.get(0);
+  }
+
+  /** Where it leaves the mould. */
+  public Vec3 out() {
+    return path.get(path.size() - 1);
+  }
+
+  public double lengthMm() {
+    return rubberMm + seamMm + castMm;
+  }
+
+  /** Of its length, what a cast fills beside the cavity. */
+  public double channelMm() {
+    return rubberMm + seamMm;
+  }
+
   /**
+   * Straight.
+   *
    * @param tree of the cast's surface
    * @param cast facing outwards
    * @param place on it
@@ -49,7 +76,8 @@ public record VentWay(Vec3 at, double rubberMm, double castMm) {
       room += cast.areaVector(met).dot(up) > 0 ? Math.min(on, out - at) : 0;
       at += on;
     }
-    return new VentWay(place, Math.max(0, out - room), room);
+    List<Vec3> path = List.of(place, place.plus(up.times(out)));
+    return new VentWay(path, Math.max(0, out - room), 0, room);
   }
 
   /** Where a straight way leaves a block. */

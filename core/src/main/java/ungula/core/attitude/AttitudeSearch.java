@@ -3,13 +3,14 @@ package ungula.core.attitude;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import java.util.function.Predicate;
 import ungula.core.air.AirTraps;
 import ungula.core.air.AirTraps.Needed;
 import ungula.core.air.Opening;
 import ungula.core.air.Room;
+import ungula.core.air.Seam;
 import ungula.core.air.VentWay;
+import ungula.core.air.VentWays;
 import ungula.core.air.Vents;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Vec3;
@@ -64,15 +65,6 @@ public final class AttitudeSearch {
   }
 
   /**
-   * A vent that an attitude asks for.
-   *
-   * @param top on the cast
-   * @param lengthMm from there to the outside
-   * @param rubberMm of it that run through rubber, not along the seam nor through the cast
-   */
-  public record Vent(Vec3 top, double lengthMm, double rubberMm) {}
-
-  /**
    * What comes of lying so.
    *
    * @param airMm3 that stays without vents
@@ -81,7 +73,7 @@ public final class AttitudeSearch {
    * @param enough whether no pocket worth a vent is left
    */
   public record Found(
-      Attitude attitude, double airMm3, List<Vent> vents, double leftMm3, boolean enough) {
+      Attitude attitude, double airMm3, List<VentWay> vents, double leftMm3, boolean enough) {
 
     public Found {
       vents = List.copyOf(vents);
@@ -89,7 +81,7 @@ public final class AttitudeSearch {
 
     /** Of all its vents. */
     public double rubberMm() {
-      return vents.stream().mapToDouble(Vent::rubberMm).sum();
+      return vents.stream().mapToDouble(VentWay::rubberMm).sum();
     }
   }
 
@@ -165,26 +157,13 @@ public final class AttitudeSearch {
   private Found look(Attitude lies) {
     Vec3 up = lies.up();
     Needed needed = AirTraps.needed(mould.cavity, ways, up, MOST_VENTS);
-    List<Vent> vents = new ArrayList<>();
-    for (Vec3 top : needed.vents()) {
-      vents.add(vent(top, up));
-    }
+    VentWays out = new VentWays(mould.cavity, mould.block, mould.seam, up);
+    List<VentWay> vents = needed.vents().stream().map(out::from).toList();
     return new Found(
         lies,
         needed.airMm3(),
         vents,
         needed.leftMm3() + needed.unreachedMm3(),
         needed.enough() && needed.unreachedMm3() < Vents.WORTH_MM3);
-  }
-
-  /** Along the seam where that leads through less rubber than straight up. */
-  private Vent vent(Vec3 top, Vec3 up) {
-    VentWay way = mould.cavity.straightUp(top, up, mould.block);
-    Vent straight = new Vent(top, way.rubberMm() + way.castMm(), way.rubberMm());
-    return Optional.ofNullable(mould.seam)
-        .filter(seam -> seam.upright(up))
-        .flatMap(seam -> seam.vent(mould.cavity, top, up, mould.block))
-        .filter(along -> along.rubberMm() < straight.rubberMm())
-        .orElse(straight);
   }
 }

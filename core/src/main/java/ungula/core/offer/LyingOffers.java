@@ -6,10 +6,10 @@ import static ungula.core.working.Given.Source.DEFAULT;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import ungula.core.air.VentWay;
 import ungula.core.attitude.Attitude;
 import ungula.core.attitude.AttitudeSearch;
 import ungula.core.attitude.AttitudeSearch.Found;
-import ungula.core.attitude.AttitudeSearch.Vent;
 import ungula.core.choice.LyingChoice;
 import ungula.core.plan.EquipmentPart;
 import ungula.core.plan.Plan;
@@ -100,10 +100,11 @@ public final class LyingOffers {
         "air that stays with them",
         f.leftMm3(),
         Working.of("the same with the vents open, small pockets together").done());
-    Working.Builder ways = Working.of("from each top straight up out of the rubber");
-    for (Vent v : f.vents()) {
+    Working.Builder ways =
+        Working.of("from each top to the seam, or straight up out of the rubber");
+    for (VentWay v : f.vents()) {
       ways.given(
-          "from " + Length.format(v.top().z(), units) + " above the plate",
+          "from " + Length.format(v.at().z(), units) + " above the plate",
           Length.format(v.rubberMm(), units),
           COMPUTED);
     }

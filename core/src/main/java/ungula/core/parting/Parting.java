@@ -3,10 +3,14 @@ package ungula.core.parting;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.Point;
 import org.locationtech.jts.operation.distance.IndexedFacetDistance;
+import ungula.core.air.FlatSeam;
+import ungula.core.air.Seam;
+import ungula.core.geometry.Vec3;
 import ungula.core.mark.FacetSet;
 import ungula.core.mesh.Outline;
 import ungula.core.mesh.Rings;
@@ -59,11 +63,8 @@ public final class Parting {
     this.box = box;
     this.master = master;
     line = master == null ? PartingLine.LEVEL : wanted.line;
-    double up =
-        wanted.upMm != null
-            ? Math.min(wanted.upMm, box.masterMm().z())
-            : master == null ? box.masterMm().z() / 2 : master.best(box, wanted.keepClean);
-    levelMm = Math.max(0, Math.min(box.belowMm() + up, box.pourLineMm()));
+    levelMm = levelMm(box, master, wanted);
+    double up = levelMm - box.belowMm();
     lines = master == null ? null : master.lines();
     Geometry cavity = Rings.filled(shadow);
     if (line == PartingLine.SILHOUETTE) {
@@ -107,6 +108,15 @@ public final class Parting {
   public static Parting of(
       BoxMould box, PartedMaster master, List<double[]> shadow, Wanted wanted) {
     return new Parting(box, master, shadow, wanted);
+  }
+
+  /** Of a level parting, and what one along the silhouette stays near to; above the plate. */
+  public static double levelMm(BoxMould box, PartedMaster master, Wanted wanted) {
+    double up =
+        wanted.upMm != null
+            ? Math.min(wanted.upMm, box.masterMm().z())
+            : master == null ? box.masterMm().z() / 2 : master.best(box, wanted.keepClean);
+    return Math.max(0, Math.min(box.belowMm() + up, box.pourLineMm()));
   }
 
   private boolean level() {
@@ -276,6 +286,28 @@ public final class Parting {
       rings.addAll(ring.band());
     }
     return rings;
+  }
+
+  /** Where the halves meet, without keys and ring. */
+  public Seam seam() {
+    return level()
+        ? new FlatSeam(Vec3.UP, levelMm, null)
+        : new Seam() {
+          @Override
+          public Vec3 normal() {
+            return Vec3.UP;
+          }
+
+          @Override
+          public Optional<Vec3> from(Vec3 place) {
+            return Optional.of(new Vec3(place.x(), place.y(), bare(place.x(), place.y())));
+          }
+
+          @Override
+          public boolean flat() {
+            return false;
+          }
+        };
   }
 
   public BoxMould box() {

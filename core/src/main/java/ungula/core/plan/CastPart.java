@@ -42,7 +42,7 @@ public record CastPart(
     Sprue.Resin resin)
     implements Part {
 
-  /** Vents run straight up through the rubber, as it lies. */
+  /** As they run while it lies so; straight through the base until that is known. */
   record Vents(int count, double waysMm, double volumeMm3) {}
 
   static CastPart of(Brief b, MasterPart master, BoxMould box, Optional<CorePart> core) {
@@ -83,7 +83,7 @@ public record CastPart(
     double ways =
         b.facts().shape() == null
             ? count * box.belowMm()
-            : b.facts().shape().study().ways().stream().mapToDouble(VentWay::rubberMm).sum();
+            : b.facts().shape().study().ways().stream().mapToDouble(VentWay::channelMm).sum();
     return new Vents(count, ways, area * ways);
   }
 
@@ -190,7 +190,7 @@ public record CastPart(
         "vents.volume",
         "in the vents",
         vents.volumeMm3,
-        Working.of("vents × π/4 d² × way through the rubber")
+        Working.of("vents × π/4 d² × way")
             .given("vents", String.valueOf(vents.count), CHOSEN)
             .given("across", brief.mm(brief.choices().channels().ventMm()), CHOSEN)
             .given("ways together", brief.mm(vents.waysMm), COMPUTED)

@@ -7,6 +7,7 @@ import static ungula.core.working.Given.Source.MEASURED;
 
 import java.util.List;
 import java.util.Optional;
+import ungula.core.choice.Choices;
 import ungula.core.choice.PartingChoice;
 import ungula.core.mark.Mark;
 import ungula.core.mould.BoxMould;
@@ -20,6 +21,7 @@ import ungula.core.parting.PartingScan;
 import ungula.core.parting.Riser;
 import ungula.core.parting.SealRing;
 import ungula.core.quantity.Share;
+import ungula.core.study.Parted;
 import ungula.core.working.FigureBook;
 import ungula.core.working.Given;
 import ungula.core.working.Working;
@@ -35,15 +37,25 @@ public record HalvesPart(Brief brief, BoxMould box, Parting parting) implements 
     if (b.choices().mould().kind() != MouldKind.TWO_PART) {
       return Optional.empty();
     }
-    PartingChoice c = b.choices().parting();
-    Parting parting =
-        Parting.of(
-            box,
-            b.facts().parted(),
-            b.facts().shadow().get(),
-            new Parting.Wanted(
-                c.line(), c.upMm(), c.keying(), c.ring(), b.choices().marks().of(Mark.KEEP_CLEAN)));
-    return Optional.of(new HalvesPart(b, box, parting));
+    return Optional.of(new HalvesPart(b, box, parting(b.choices(), b.facts(), box)));
+  }
+
+  static Parting parting(Choices c, MasterFacts facts, BoxMould box) {
+    return Parting.of(box, facts.parted(), facts.shadow().get(), wanted(c));
+  }
+
+  /** Its seam, as far as vents in it go: known without laying it. */
+  static Parted parted(Choices c, MasterFacts facts, BoxMould box) {
+    boolean level = c.parting().line() == PartingLine.LEVEL;
+    return new Parted(
+        level ? Parted.Along.LEVEL : Parted.Along.SILHOUETTE,
+        Parting.levelMm(box, facts.parted(), wanted(c)));
+  }
+
+  private static Parting.Wanted wanted(Choices all) {
+    PartingChoice c = all.parting();
+    return new Parting.Wanted(
+        c.line(), c.upMm(), c.keying(), c.ring(), all.marks().of(Mark.KEEP_CLEAN));
   }
 
   /** Of all rubber, what the upper half takes: it is poured first. */

@@ -4,6 +4,7 @@ import static ungula.core.working.Given.Source.CHOSEN;
 import static ungula.core.working.Given.Source.COMPUTED;
 
 import java.util.Optional;
+import ungula.core.choice.Choices;
 import ungula.core.cutline.CutLine;
 import ungula.core.cutline.CutPlanes;
 import ungula.core.cutline.Extent;
@@ -13,6 +14,7 @@ import ungula.core.mould.BoxMould;
 import ungula.core.mould.MouldKind;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Share;
+import ungula.core.study.Parted;
 import ungula.core.working.FigureBook;
 import ungula.core.working.Working;
 
@@ -26,14 +28,26 @@ public record KnifePart(Brief brief, MasterPart master, BoxMould box, CutLine cu
       return Optional.empty();
     }
     FacetSet clean = b.choices().marks().of(Mark.KEEP_CLEAN);
-    Double wanted = b.choices().cut().towardsDegrees();
-    CutLine cut = wanted == null ? planes.best(box, clean) : planes.towards(wanted, box, clean);
+    CutLine cut = oneSide(b.choices(), planes, box);
     return Optional.of(
         new KnifePart(
             b,
             master,
             box,
             b.choices().cut().extent() == Extent.ROUND ? planes.round(cut, box, clean) : cut));
+  }
+
+  private static CutLine oneSide(Choices c, CutPlanes planes, BoxMould box) {
+    FacetSet clean = c.marks().of(Mark.KEEP_CLEAN);
+    Double wanted = c.cut().towardsDegrees();
+    return wanted == null ? planes.best(box, clean) : planes.towards(wanted, box, clean);
+  }
+
+  /** The seam it leaves, as far as vents in it go. */
+  static Parted parted(Choices c, CutPlanes planes, BoxMould box) {
+    boolean round = c.cut().extent() == Extent.ROUND;
+    return new Parted(
+        round ? Parted.Along.CUT_ROUND : Parted.Along.CUT, oneSide(c, planes, box).degrees());
   }
 
   @Override

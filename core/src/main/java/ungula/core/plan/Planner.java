@@ -2,6 +2,7 @@ package ungula.core.plan;
 
 import java.util.List;
 import java.util.Optional;
+import ungula.core.air.Seam;
 import ungula.core.choice.BoxChoice;
 import ungula.core.choice.Choices;
 import ungula.core.cutlist.CutList;
@@ -10,6 +11,7 @@ import ungula.core.mould.BoxInside;
 import ungula.core.mould.BoxMould;
 import ungula.core.parting.Bedding;
 import ungula.core.parting.Parting;
+import ungula.core.study.Parted;
 
 /**
  * From choices to a plan: a pure function. The same inputs give the same plan, and nothing outside
@@ -22,6 +24,22 @@ public final class Planner {
   /** The box alone: what a study of the shape is asked about. Empty while no size is known. */
   public static Optional<BoxMould> box(Choices choices, MasterFacts facts) {
     return facts == null ? Optional.empty() : Optional.of(BoxPart.of(choices, facts));
+  }
+
+  /** How its mould parts, as a study of the shape is asked; empty where it does not. */
+  public static Optional<Parted> parted(Choices choices, MasterFacts facts, BoxMould box) {
+    return switch (choices.mould().kind()) {
+      case TWO_PART ->
+          Optional.ofNullable(facts.parted()).map(p -> HalvesPart.parted(choices, facts, box));
+      case CUT ->
+          Optional.ofNullable(facts.cuts()).map(cuts -> KnifePart.parted(choices, cuts, box));
+      case OPEN, SKIN -> Optional.empty();
+    };
+  }
+
+  /** The seam of a mould that parts so. */
+  public static Seam seam(Parted parted, Choices choices, MasterFacts facts, BoxMould box) {
+    return parted.flat().orElseGet(() -> HalvesPart.parting(choices, facts, box).seam());
   }
 
   /**

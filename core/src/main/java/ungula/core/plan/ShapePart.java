@@ -65,8 +65,11 @@ public record ShapePart(Brief brief, ShapeStudy study) implements Part {
                     "vents.rubber",
                     "longest way of a vent through rubber",
                     longest.rubberMm(),
-                    Working.of("straight from its place to where the plate was, less what is cast")
-                        .given("of it in the cast", brief.mm(longest.castMm()), COMPUTED)
+                    Working.of(
+                            "the shortest to the seam and on along that, round the cast; straight"
+                                + " up where that passes less rubber")
+                        .given("along the seam", brief.mm(longest.seamMm()), COMPUTED)
+                        .given("in the cast", brief.mm(longest.castMm()), COMPUTED)
                         .done()));
   }
 

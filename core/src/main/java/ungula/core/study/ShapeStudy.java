@@ -10,8 +10,10 @@ import ungula.core.air.Ceilings.Ceiling;
 import ungula.core.air.Empties;
 import ungula.core.air.Opening;
 import ungula.core.air.Room;
+import ungula.core.air.Seam;
 import ungula.core.air.Tips;
 import ungula.core.air.VentWay;
+import ungula.core.air.VentWays;
 import ungula.core.air.Vents;
 import ungula.core.attitude.Attitude;
 import ungula.core.attitude.AttitudeSearch;
@@ -51,6 +53,7 @@ import ungula.core.work.Progress;
  * @param vents proposed for the cast
  * @param vented air in a cast with them
  * @param ways of the vents there already, in turn
+ * @param sprueWay of the sprue; null where none is placed
  * @param ceilings level ones of the master: where air creeps as rubber is poured round it
  * @param castCeilings level ones of the mould as it lies
  * @param attitudes it may be cast in, the best first, how it lies among them; empty where it is
@@ -73,6 +76,7 @@ public record ShapeStudy(
     List<Vent> vents,
     AirTraps.Result vented,
     List<VentWay> ways,
+    VentWay sprueWay,
     List<Ceiling> ceilings,
     List<Ceiling> castCeilings,
     List<Found> attitudes,
@@ -83,7 +87,7 @@ public record ShapeStudy(
     Empties empties) {
 
   /** Changes when a study of the same question comes out otherwise: old ones are made again. */
-  public static final int VERSION = 10;
+  public static final int VERSION = 11;
 
   /** Cells of a room: a pocket of half a drop is found, and a study takes seconds. */
   private static final double CELLS = 6_000_000;
@@ -148,6 +152,7 @@ public record ShapeStudy(
    * @param lies how the mould lies while it is cast in
    * @param sides it can lie on then
    * @param threads marked facets: what they lock is unscrewed
+   * @param parted how the mould parts; null where it does not
    */
   public record Question(
       Box3 inside,
@@ -158,7 +163,8 @@ public record ShapeStudy(
       List<SurfacePoint> vents,
       Attitude lies,
       List<Face> sides,
-      FacetSet threads) {
+      FacetSet threads,
+      Parted parted) {
 
     Inlet inlet() {
       return sprue != null ? Inlet.SPRUE : baseOpen ? Inlet.BASE : Inlet.HIGHEST;
@@ -185,10 +191,16 @@ public record ShapeStudy(
 
   /**
    * @param across from face to face of the master, however it stands
+   * @param seam the mould parts along, as the question says; null where it does not
    * @throws java.util.concurrent.CancellationException when the progress says that nobody waits
    */
   public static Made of(
-      PosedMaster master, FacingFaces across, Question q, Parallel parallel, Progress progress) {
+      PosedMaster master,
+      FacingFaces across,
+      Seam seam,
+      Question q,
+      Parallel parallel,
+      Progress progress) {
     TriangleMesh mesh = master.mesh().moved(1, Rotation.NONE, new Vec3(0, 0, q.liftMm));
     double h = spacing(q.inside, CELLS);
     Room rubber = Room.round(mesh, q.inside, h, parallel, progress.part(0, 0.15));
@@ -202,7 +214,9 @@ public record ShapeStudy(
     List<Opening> openings = openings(mesh, q, up);
     progress.at("Filling the mould", 0.55);
     Vents.Proposal vents = Vents.propose(cavity, openings, up, MOST_VENTS);
-    List<Found> attitudes = attitudes(cavity, vents, mesh, q, parallel, progress.part(0.58, 0.66));
+    List<Found> attitudes =
+        attitudes(cavity, vents, mesh, seam, q, parallel, progress.part(0.58, 0.66));
+    VentWays out = new VentWays(cavity, q.inside, seam, up);
     // as it lies
     TriangleMesh lying = mesh.moved(1, q.lies.turn(), Vec3.ZERO);
     List<Opening> itsOpenings = openings(lying, q, Vec3.UP);
@@ -226,7 +240,8 @@ public record ShapeStudy(
             castTips,
             vents.at().stream().map(p -> vent(mesh, p)).toList(),
             vents.left(),
-            q.vents.stream().map(v -> cavity.straightUp(v.on(mesh), up, q.inside)).toList(),
+            q.vents.stream().map(v -> out.from(v.on(mesh))).toList(),
+            q.sprue == null ? null : sprueWay(q.sprue.on(mesh), cavity, out, q),
             Ceilings.round(mesh, q.baseOpen ? ON_PLATE_MM : Double.NEGATIVE_INFINITY),
             castCeilings(lying, itsOpenings, q),
             attitudes,
@@ -257,6 +272,7 @@ public record ShapeStudy(
       Room cavity,
       Vents.Proposal present,
       TriangleMesh mesh,
+      Seam seam,
       Question q,
       Parallel parallel,
       Progress progress) {
@@ -272,7 +288,7 @@ public record ShapeStudy(
         cavity.exact()
             ? cavity
             : Room.cavityInCells(mesh, spacing(mesh.bounds(), COARSEST), parallel, progress);
-    AttitudeSearch.Mould mould = new AttitudeSearch.Mould(room, q.inside, fixed, null);
+    AttitudeSearch.Mould mould = new AttitudeSearch.Mould(room, q.inside, fixed, seam);
     List<Found> all =
         AttitudeSearch.of(
             mould, q.sides, List.of(q.lies), a -> goes(a, mesh, q), parallel, progress);
@@ -281,20 +297,25 @@ public record ShapeStudy(
     if (!cavity.exact() && q.vents.isEmpty()) {
       // how it lies now is known from finer cells
       kept.replaceAll(
-          f -> f.attitude().equals(q.lies) ? present(f.attitude(), present, room, q) : f);
+          f -> f.attitude().equals(q.lies) ? present(f.attitude(), present, room, seam, q) : f);
     }
     return List.copyOf(kept);
   }
 
-  private static Found present(Attitude lies, Vents.Proposal known, Room room, Question q) {
-    List<AttitudeSearch.Vent> vents =
-        known.at().stream()
-            .limit(AttitudeSearch.MOST_VENTS)
-            .map(top -> room.straightUp(top, lies.up(), q.inside))
-            .map(w -> new AttitudeSearch.Vent(w.at(), w.rubberMm() + w.castMm(), w.rubberMm()))
-            .toList();
+  private static Found present(
+      Attitude lies, Vents.Proposal known, Room room, Seam seam, Question q) {
+    VentWays out = new VentWays(room, q.inside, seam, lies.up());
+    List<VentWay> vents =
+        known.at().stream().limit(AttitudeSearch.MOST_VENTS).map(out::from).toList();
     boolean enough = known.at().size() == vents.size() && known.left().worth().isEmpty();
     return new Found(lies, known.before().totalMm3(), vents, known.left().totalMm3(), enough);
+  }
+
+  /** Turned over it stands on the base; from any other side it leaves as a vent does. */
+  private static VentWay sprueWay(Vec3 place, Room cavity, VentWays out, Question q) {
+    return q.lies.on() == Face.TOP
+        ? cavity.straightUp(place, Vec3.UP.times(-1), q.inside)
+        : out.from(place);
   }
 
   /** Whether the mould can be filled through its sprue to the top, lying so. */

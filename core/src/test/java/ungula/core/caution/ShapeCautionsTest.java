@@ -62,6 +62,10 @@ public class ShapeCautionsTest {
     return new Result(total, 0, pockets, new AirCells(grid, new int[0]));
   }
 
+  private static VentWay way(Vec3 at, double rubberMm, double castMm) {
+    return new VentWay(List.of(at, Vec3.ZERO), rubberMm, 0, castMm);
+  }
+
   private static ShapeStudy study(
       Result poured, List<Tip> tips, Result cast, Result vented, double stretch) {
     List<ShapeStudy.Vent> vents = new ArrayList<>();
@@ -79,7 +83,8 @@ public class ShapeCautionsTest {
         List.of(),
         vents,
         vented,
-        List.of(new VentWay(new Vec3(3, 4, 20), 5, 15)),
+        List.of(way(new Vec3(3, 4, 20), 5, 15)),
+        null,
         List.of(),
         List.of(),
         List.of(),
@@ -112,6 +117,7 @@ public class ShapeCautionsTest {
         s.vents(),
         s.vented(),
         ways,
+        s.sprueWay(),
         ceilings,
         s.castCeilings(),
         s.attitudes(),
@@ -291,12 +297,12 @@ public class ShapeCautionsTest {
   /** Through 3 mm of the cast it only grazes it; of several the first is shown. */
   @Test
   public void severalVentsThatLeadBackAreCounted() {
-    assertFalse(caution(vented(new VentWay(Vec3.ZERO, 5, 3)), "vent.back").isPresent());
+    assertFalse(caution(vented(way(Vec3.ZERO, 5, 3)), "vent.back").isPresent());
     JobPlan two =
         vented(
-            new VentWay(new Vec3(9, 9, 9), 5, 2.9),
-            new VentWay(new Vec3(1, 2, 3), 4, 3.1),
-            new VentWay(new Vec3(4, 5, 6), 7, 8));
+            way(new Vec3(9, 9, 9), 5, 2.9),
+            way(new Vec3(1, 2, 3), 4, 3.1),
+            way(new Vec3(4, 5, 6), 7, 8));
     Caution c = caution(two, "vent.back").orElseThrow();
     assertEquals(c.title(), "2 vents lead back into the cast");
     assertTrue(c.text().contains("passes 4 mm of rubber and 3.1 mm of the cast"), c.text());

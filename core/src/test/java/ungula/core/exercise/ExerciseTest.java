@@ -62,9 +62,10 @@ public class ExerciseTest {
             vents,
             Attitude.OVER,
             List.of(Face.TOP),
-            FacetSet.NONE);
+            FacetSet.NONE,
+            null);
     FacingFaces across = FacingFaces.of(master.mesh(), Parallel.ALL, Progress.NONE);
-    return ShapeStudy.of(master, across, q, Parallel.ALL, Progress.NONE).study();
+    return ShapeStudy.of(master, across, null, q, Parallel.ALL, Progress.NONE).study();
   }
 
   /** As it is modelled, for both exercises on a shape. */

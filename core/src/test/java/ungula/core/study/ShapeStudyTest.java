@@ -47,12 +47,13 @@ public class ShapeStudyTest {
         List.of(vents),
         Attitude.OVER,
         List.of(Face.TOP),
-        FacetSet.NONE);
+        FacetSet.NONE,
+        null);
   }
 
   private static ShapeStudy.Made made(PosedMaster master, Question q, Parallel parallel) {
     FacingFaces across = FacingFaces.of(master.mesh(), parallel, Progress.NONE);
-    return ShapeStudy.of(master, across, q, parallel, Progress.NONE);
+    return ShapeStudy.of(master, across, null, q, parallel, Progress.NONE);
   }
 
   private static ShapeStudy study(PosedMaster master, Question q) {

@@ -5,13 +5,13 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Predicate;
+import ungula.core.air.FlatSeam;
 import ungula.core.air.Opening;
 import ungula.core.air.Room;
+import ungula.core.air.VentWay;
 import ungula.core.attitude.Attitude;
 import ungula.core.attitude.AttitudeSearch;
 import ungula.core.attitude.AttitudeSearch.Found;
-import ungula.core.attitude.AttitudeSearch.Vent;
-import ungula.core.attitude.Seam;
 import ungula.core.fit.Pot;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Vec3;
@@ -29,7 +29,7 @@ import ungula.server.command.Arguments.Unclear;
  * @param seam it parts along; null where it does not
  * @param pot it is to go into; null for none
  */
-record CastQuestion(double wallMm, List<Opening> openings, Seam seam, Pot pot) {
+record CastQuestion(double wallMm, List<Opening> openings, FlatSeam seam, Pot pot) {
 
   /** Beside the best so many others are told. */
   private static final int OTHERS = 5;
@@ -41,7 +41,7 @@ record CastQuestion(double wallMm, List<Opening> openings, Seam seam, Pot pot) {
     return new CastQuestion(wallMm, openings, seam(a), pot(a));
   }
 
-  private static Seam seam(Arguments a) throws Unclear {
+  private static FlatSeam seam(Arguments a) throws Unclear {
     if (!a.has("--parting")) {
       return null;
     }
@@ -55,7 +55,7 @@ record CastQuestion(double wallMm, List<Opening> openings, Seam seam, Pot pot) {
     if (!(normal.norm() > 0)) {
       throw new Unclear("--parting is a direction: not all three numbers can be zero.");
     }
-    return new Seam(normal.unit(), n.length == 4 ? n[3] : Double.NaN);
+    return new FlatSeam(normal.unit(), n.length == 4 ? n[3] : Double.NaN, null);
   }
 
   private static Pot pot(Arguments a) throws Unclear {
@@ -94,10 +94,10 @@ record CastQuestion(double wallMm, List<Opening> openings, Seam seam, Pot pot) {
   }
 
   /** Where it was not said where it stands, through the middle. */
-  private Seam through(Box3 b) {
+  private FlatSeam through(Box3 b) {
     return seam == null || !Double.isNaN(seam.atMm())
         ? seam
-        : new Seam(seam.normal(), seam.normal().dot(b.centre()));
+        : new FlatSeam(seam.normal(), seam.normal().dot(b.centre()), null);
   }
 
   private Predicate<Attitude> goes(Box3 block) {
@@ -116,9 +116,9 @@ record CastQuestion(double wallMm, List<Opening> openings, Seam seam, Pot pot) {
     fields.put("airMm3", f.leftMm3());
     fields.put("withoutVentsMm3", f.airMm3());
     List<Map<String, Object>> vents = new ArrayList<>();
-    for (Vent v : f.vents()) {
+    for (VentWay v : f.vents()) {
       Map<String, Object> vent = new LinkedHashMap<>();
-      vent.put("top", numbers(v.top()));
+      vent.put("top", numbers(v.at()));
       vent.put("lengthMm", v.lengthMm());
       vent.put("inRubberMm", v.rubberMm());
       vents.add(vent);

@@ -29,6 +29,8 @@ import ungula.core.master.Solid;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
 import ungula.core.orient.StandSearch;
+import ungula.core.plan.MasterFacts;
+import ungula.core.plan.Planner;
 import ungula.core.plate.Plate;
 import ungula.core.quantity.Units;
 import ungula.core.record.Recorded;
@@ -37,6 +39,7 @@ import ungula.core.skin.Skin;
 import ungula.core.skin.SkinField;
 import ungula.core.skin.SkinStudy;
 import ungula.core.study.FormStudy;
+import ungula.core.study.Parted;
 import ungula.core.study.ShapeStudy;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
@@ -114,7 +117,9 @@ public class JobQuestions {
   }
 
   /** What the shape decides as it stands in a box. Its values by facet: locked, then the wall. */
-  Question<ShapeStudy> study(Choices c, BoxMould box, boolean baseOpen) {
+  Question<ShapeStudy> study(Choices c, MasterFacts facts, BoxMould box) {
+    boolean baseOpen = facts.baseOpen(c.pose().liftMm());
+    Parted parted = Planner.parted(c, facts, box).orElse(null);
     ShapeStudy.Question q =
         new ShapeStudy.Question(
             box.block(),
@@ -125,7 +130,8 @@ public class JobQuestions {
             c.casting().vents(),
             c.lying().of(c.mould().kind(), baseOpen),
             LyingChoice.sides(c.mould().kind(), baseOpen),
-            c.marks().of(Mark.THREAD));
+            c.marks().of(Mark.THREAD),
+            parted);
     return studies.question(
         new AskedOfPose(ShapeStudy.VERSION, body(c), c.pose().turn(), c.laid(), q),
         ShapeStudy.class,
@@ -134,6 +140,7 @@ public class JobQuestions {
               ShapeStudy.of(
                   shapes.posed(c).orElseThrow(),
                   shapes.across(c, progress.part(0, 0.2)),
+                  parted == null ? null : Planner.seam(parted, c, facts, box),
                   q,
                   Parallel.ALL,
                   progress.part(0.2, 1));

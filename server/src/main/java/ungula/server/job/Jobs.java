@@ -647,7 +647,7 @@ public class Jobs {
     boolean open = facts.baseOpen(choices.pose().liftMm());
     return round.map(
         box -> {
-          Question<ShapeStudy> ofPose = questions.study(choices, box, open);
+          Question<ShapeStudy> ofPose = questions.study(choices, facts, box);
           Question<FormStudy> ofForm = questions.form(choices);
           Optional<Question<Cores.Kept>> ofCore =
               Optional.ofNullable(choices.hollow().wallMm())
