@@ -2687,13 +2687,7 @@ export interface components {
       what: string;
     };
     ChannelView: {
-      out: components['schemas']['PlaceView'];
-      /** Format: double */
-      x: number;
-      /** Format: double */
-      y: number;
-      /** Format: double */
-      z: number;
+      path: components['schemas']['PlaceView'][];
     };
     Checked: {
       /** Format: int32 */
@@ -3329,6 +3323,7 @@ export interface components {
       | 'channels.resin.viscosityPas'
       | 'channels.spout'
       | 'channels.sprueMm'
+      | 'channels.ventBy'
       | 'channels.ventMm'
       | 'cut.extent'
       | 'cut.towardsDegrees'
@@ -4236,6 +4231,7 @@ export interface components {
         | 'PARTING'
         | 'RISER'
         | 'SPRUE'
+        | 'VENT'
         | 'CORE'
         | 'CUT_LINE'
         | 'DETAIL_COAT'

@@ -8,30 +8,17 @@ interface Props {
   scale: Scale;
 }
 
-/** Where each pocket of air has its top, and the ways out of the cast, whatever the cut meets. */
+/** Where each pocket of air has its top, whatever the cut meets. */
 export function AirMarks({ study, stale, cut, scale }: Props) {
   const across = (p: { x: number; y: number }) => scale.x(cut === 'SIDE' ? p.y : p.x);
   const up = (p: { y: number; z: number }) => scale.y(cut === 'TOP' ? p.y : p.z);
   const state = stale ? ' stale' : '';
-  const ways = [
-    ...study.vents.map((v) => ({ ...v, kind: '', name: 'Vent' })),
-    ...(study.sprue ? [{ ...study.sprue, kind: ' sprue', name: 'Sprue' }] : []),
-  ];
   const air = [
     ...study.poured.map((p) => ({ ...p, where: 'In the rubber' })),
     ...study.cast.map((p) => ({ ...p, where: 'In a cast' })),
   ];
   return (
     <g data-air={air.length}>
-      {ways.map((v) => (
-        <path
-          key={`${v.x} ${v.y} ${v.z}`}
-          className={`way${v.kind}${state}`}
-          d={`M${across(v)} ${up(v)}${cut === 'TOP' ? 'h0.01' : `V${scale.y(0)}`}`}
-        >
-          <title>{v.name}</title>
-        </path>
-      ))}
       {air.map((p) => (
         <path
           key={`${p.where} ${p.x} ${p.y} ${p.z}`}

@@ -312,12 +312,18 @@ export class SolidScene {
       this.mark(ball, '#c98a1b', stale ? 0.25 : 0.75, true);
     }
     for (const v of study?.vents ?? []) {
-      this.mark(channel(1, 1, v), '#1f6a4f', 0.9, false);
+      this.ways(channel(1, 1, v));
     }
     if (study?.sprue) {
-      this.mark(channel(5, 0.5, study.sprue), '#1f6a4f', 0.9, false);
+      this.ways(channel(5, 0.5, study.sprue));
     }
     this.draw();
+  }
+
+  private ways(stretches: BufferGeometry[]) {
+    for (const stretch of stretches) {
+      this.mark(stretch, '#1f6a4f', 0.9, false);
+    }
   }
 
   private mark(shape: BufferGeometry, colour: string, cover: number, faceted: boolean) {
@@ -638,18 +644,19 @@ function indexed(data: ArrayBuffer) {
   return shape;
 }
 
-/** Stands a shape made along y on the plate under a place. */
-/** From a place on the cast to the outside, so thick there and here. */
-function channel(outMm: number, inMm: number, at: Channel) {
-  const from = new Vector3(at.x, at.y, at.z);
-  const way = new Vector3(at.out.x, at.out.y, at.out.z).sub(from);
-  const long = Math.max(1, way.length());
-  const shape = new CylinderGeometry(outMm, inMm, long);
-  shape.translate(0, long / 2, 0);
-  const towards = way.lengthSq() > 0 ? way.normalize() : UP;
-  shape.applyQuaternion(new Quaternion().setFromUnitVectors(new Vector3(0, 1, 0), towards));
-  shape.translate(from.x, from.y, from.z);
-  return shape;
+/** From each place to the next, so thick at its outer end and at the cast. */
+function channel(outMm: number, inMm: number, { path }: Channel) {
+  return path.slice(1).map((to, i) => {
+    const from = new Vector3().copy(path[i] ?? to);
+    const way = new Vector3().copy(to).sub(from);
+    const long = Math.max(1, way.length());
+    const last = i === path.length - 2;
+    const shape = new CylinderGeometry(last ? outMm : inMm, inMm, long);
+    shape.translate(0, long / 2, 0);
+    const towards = way.lengthSq() > 0 ? way.normalize() : UP;
+    shape.applyQuaternion(new Quaternion().setFromUnitVectors(new Vector3(0, 1, 0), towards));
+    return shape.translate(from.x, from.y, from.z);
+  });
 }
 
 function clear(group: Group) {

@@ -98,7 +98,7 @@ test('a cast runs in through its sprue, or through the open base', () => {
   const sprue = show(
     job({ ...cast, 'sprue.diameter': '6 mm', 'sprue.fill': '20 s' }, { 'channels.ventMm': '2 mm' }),
   );
-  expect(sprue.reads()).toContain('and fills in 20 s; vents are 2 mm across.');
+  expect(sprue.reads()).toContain('and fills in 20 s; vents are 2 mm across, open.');
   expect(sprue.reads()).toContain('In the pressure pot the mould: fits, stood upright.');
   cleanup();
   expect(show(job(cast)).reads()).toContain('It is poured in through the open base.');

@@ -287,7 +287,7 @@ function Casts({ job }: { job: Job }) {
               <span className="together">
                 <FigureText figure={f['sprue.fill']} />;
               </span>{' '}
-              vents are <Word k="channels.ventMm" /> across.
+              vents are <Word k="channels.ventMm" /> across, <Word k="channels.ventBy" after="." />
             </>
           ) : (
             ' It is poured in through the open base.'

@@ -121,9 +121,7 @@ test('one that was stopped says so, and can be asked for again', async () => {
 });
 
 test('the sentences say what the core says', async () => {
-  answers = [
-    { inlet: 'through the sprue', vents: [{ x: 1, y: 2, z: 3, out: { x: 1, y: 2, z: 0 } }] },
-  ];
+  answers = [{ inlet: 'through the sprue', vents: [VENT] }];
   show(job(1, ...ALL));
   await waitFor(() => expect(text()).toContain('poured through the sprue, with one vent, keeps'));
   expect(text()).toContain('to come off it stretches locks.stretch text');
@@ -144,7 +142,7 @@ test('after a change the last pictures stay, marked, until the new ones are in',
 });
 
 test('tools stay pressed until pressed again, and vents are taken away', async () => {
-  answers = [{ vents: [{ x: 1, y: 2, z: 3, out: { x: 1, y: 2, z: 0 } }] }];
+  answers = [{ vents: [VENT] }];
   const { user } = show(job(1, ...ALL));
   await user.click(await screen.findByRole('button', { name: 'Place a vent' }));
   await user.click(screen.getByRole('button', { name: 'Show what locks' }));
@@ -154,6 +152,13 @@ test('tools stay pressed until pressed again, and vents are taken away', async (
   await user.click(screen.getByRole('button', { name: 'Remove the vents' }));
   expect(edits).toEqual([{ word: 'casting.noVents', text: '' }]);
 });
+
+const VENT = {
+  path: [
+    { x: 1, y: 2, z: 3 },
+    { x: 1, y: 2, z: 0 },
+  ],
+};
 
 const WAY: Study['attitudes'][number] = {
   text: 'turned over',

@@ -65,8 +65,8 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
             {job.figures['vents.rubber'] && (
               <>
                 {' '}
-                {vents === 1 ? 'The vent goes' : 'The vents go up to'}{' '}
-                <FigureText figure={job.figures['vents.rubber']} /> through rubber.
+                {vents === 1 ? 'The vent passes' : 'No vent passes more than'}{' '}
+                <FigureText figure={job.figures['vents.rubber']} /> of rubber.
               </>
             )}
           </p>

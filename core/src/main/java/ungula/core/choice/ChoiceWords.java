@@ -57,6 +57,7 @@ import ungula.core.skin.Skin;
 import ungula.core.skin.TakenOff;
 import ungula.core.skin.Thickener;
 import ungula.core.sprue.Spout;
+import ungula.core.sprue.VentKind;
 
 /** The changeable words of a job's sentences. */
 public final class ChoiceWords {
@@ -345,6 +346,7 @@ public final class ChoiceWords {
         .word("mould.filling", "where rubber is poured first", Kind.choice(Filling.class))
         .open("channels.sprueMm", "diameter of the sprue", Kind.length(1, 200), "as wide as needed")
         .word("channels.ventMm", "diameter of a vent", Kind.length(0.5, 20))
+        .word("channels.ventBy", "what makes a vent", Kind.choice(VentKind.class))
         .word("channels.spout", "how the sprue opens", Kind.choice(Spout.class))
         .word(
             "channels.resin.viscosityPas",

@@ -53,6 +53,8 @@ public record SectionDrawing(
     RISER,
     /** What a cast is poured in through. */
     SPRUE,
+    /** What air leaves a cast by. */
+    VENT,
     /** Keeps a cast hollow. */
     CORE,
     /** Where a knife opens the block. */

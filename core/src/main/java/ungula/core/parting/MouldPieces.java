@@ -12,14 +12,15 @@ import ungula.core.mesh.Decimation;
 import ungula.core.mesh.Outline;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
+import ungula.core.sprue.Channel;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
 
 /**
  * The rubber of a mould as closed meshes, piece by piece: the inside of the box up to the pour
- * line, less the master, divided at the parting with its keys. Laid through the distance field of
- * the master, so that a torn model does no harm; edges are rounded by less than a cell. Flat parts
- * are of few triangles.
+ * line, less the master and what is left open for sprue and vents, divided at the parting with its
+ * keys. Laid through the distance field of the master, so that a torn model does no harm; edges are
+ * rounded by less than a cell. Flat parts are of few triangles.
  */
 public final class MouldPieces {
 
@@ -33,7 +34,13 @@ public final class MouldPieces {
 
   private final double[] partingMm;
 
-  private MouldPieces(BoxMould box, Parting parting, Grid grid, DistanceField field) {
+  private final List<Channel> channels;
+  private final List<Box3> round;
+
+  private MouldPieces(
+      BoxMould box, Parting parting, List<Channel> channels, Grid grid, DistanceField field) {
+    this.channels = channels;
+    this.round = channels.stream().map(c -> c.bounds(2 * grid.h())).toList();
     this.box = box;
     this.parting = parting;
     this.grid = grid;
@@ -50,6 +57,7 @@ public final class MouldPieces {
   /**
    * @param master as it stands in the box
    * @param parting null for a mould in one piece
+   * @param channels through it, from the cast to the outside
    * @param cells along the longest side
    * @throws java.util.concurrent.CancellationException when the progress says that nobody waits
    */
@@ -57,6 +65,7 @@ public final class MouldPieces {
       BoxMould box,
       TriangleMesh master,
       Parting parting,
+      List<Channel> channels,
       int cells,
       Parallel parallel,
       Progress progress) {
@@ -68,7 +77,7 @@ public final class MouldPieces {
     Grid grid = Grid.round(block, 2 * h, h);
     DistanceField field =
         DistanceField.of(master, grid, Reach.band(2 * h), parallel, progress.part(0, 0.5));
-    MouldPieces pieces = new MouldPieces(box, parting, grid, field);
+    MouldPieces pieces = new MouldPieces(box, parting, channels, grid, field);
     progress.at("Laying out the parting", 0.5);
     pieces.columns(parallel);
     List<Piece> all = new ArrayList<>();
@@ -82,6 +91,19 @@ public final class MouldPieces {
     progress.at("Laying the upper half", 0.8);
     all.add(new Piece("upper half", pieces.surface(-1, progress.part(0.9, 1))));
     return all;
+  }
+
+  /** To the surface of the cast with what stays in its channels, less than 0 in it. */
+  private double toCast(int cell) {
+    double d = field.at(cell);
+    Vec3 at = channels.isEmpty() ? null : grid.centre(cell);
+    for (int i = 0; i < channels.size(); i++) {
+      if (round.get(i).contains(at)) {
+        Channel c = channels.get(i);
+        d = Math.min(d, c.distance(at) - c.diameterMm() / 2);
+      }
+    }
+    return d;
   }
 
   private void columns(Parallel parallel) {
@@ -113,7 +135,7 @@ public final class MouldPieces {
               double z = grid.z(cell / layer);
               int column = cell % layer;
               double d = Math.max(outsideMm[column], Math.max(-z, z - top));
-              d = Math.max(d, -field.at(cell));
+              d = Math.max(d, -toCast(cell));
               return half == 0 ? d : Math.max(d, half * (z - partingMm[column]));
             });
     return Decimation.flat(all, progress);

@@ -63,8 +63,8 @@ public final class Parting {
     this.box = box;
     this.master = master;
     line = master == null ? PartingLine.LEVEL : wanted.line;
-    levelMm = levelMm(box, master, wanted);
-    double up = levelMm - box.belowMm();
+    double up = upMm(box, master, wanted);
+    levelMm = levelMm(box, up);
     lines = master == null ? null : master.lines();
     Geometry cavity = Rings.filled(shadow);
     if (line == PartingLine.SILHOUETTE) {
@@ -112,11 +112,17 @@ public final class Parting {
 
   /** Of a level parting, and what one along the silhouette stays near to; above the plate. */
   public static double levelMm(BoxMould box, PartedMaster master, Wanted wanted) {
-    double up =
-        wanted.upMm != null
-            ? Math.min(wanted.upMm, box.masterMm().z())
-            : master == null ? box.masterMm().z() / 2 : master.best(box, wanted.keepClean);
+    return levelMm(box, upMm(box, master, wanted));
+  }
+
+  private static double levelMm(BoxMould box, double up) {
     return Math.max(0, Math.min(box.belowMm() + up, box.pourLineMm()));
+  }
+
+  private static double upMm(BoxMould box, PartedMaster master, Wanted wanted) {
+    return wanted.upMm != null
+        ? Math.min(wanted.upMm, box.masterMm().z())
+        : master == null ? box.masterMm().z() / 2 : master.best(box, wanted.keepClean);
   }
 
   private boolean level() {

@@ -6,15 +6,21 @@ import static ungula.core.working.Given.Source.DEFAULT;
 import static ungula.core.working.Given.Source.SHEET;
 
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import ungula.core.air.VentWay;
 import ungula.core.attitude.Attitude;
+import ungula.core.choice.Channels;
 import ungula.core.mould.BoxMould;
 import ungula.core.quantity.Density;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Timespan;
 import ungula.core.rubber.Product;
+import ungula.core.sprue.Channel;
 import ungula.core.sprue.Sprue;
+import ungula.core.sprue.VentKind;
+import ungula.core.study.ShapeStudy;
 import ungula.core.working.FigureBook;
 import ungula.core.working.Given;
 import ungula.core.working.Working;
@@ -45,15 +51,32 @@ public record CastPart(
   /** As they run while it lies so; straight through the base until that is known. */
   record Vents(int count, double waysMm, double volumeMm3) {}
 
+  /** Where the mould is opened for casts, as far as it is worked out: its sprue and round vents. */
+  public List<Channel> channels() {
+    List<Channel> all = new ArrayList<>();
+    if (brief.facts().shape() != null) {
+      ShapeStudy study = brief.facts().shape().study();
+      if (sprue != null && study.sprueWay() != null) {
+        all.add(new Channel(study.sprueWay().path(), sprue.diameterMm()));
+      }
+      if (brief.choices().channels().ventBy().round()) {
+        double across = brief.choices().channels().ventMm();
+        study.ways().forEach(w -> all.add(new Channel(w.path(), across)));
+      }
+    }
+    return all;
+  }
+
   static CastPart of(Brief b, MasterPart master, BoxMould box, Optional<CorePart> core) {
     double hollow = core.map(c -> c.core().volumeMm3()).orElse(0.0);
     double solid = master.volumeMm3() - hollow;
     Sprue.Resin resin = resin(b, solid);
     boolean open = b.facts().baseOpen(box.belowMm());
     Attitude lies = b.choices().lying().of(b.choices().mould().kind(), open);
-    Sprue proposed = open ? null : Sprue.proposed(solid, box.belowMm(), resin);
+    double length = sprueMm(b, box);
+    Sprue proposed = open ? null : Sprue.proposed(solid, length, resin);
     Double chosen = b.choices().channels().sprueMm();
-    Sprue sprue = proposed == null || chosen == null ? proposed : new Sprue(chosen, box.belowMm());
+    Sprue sprue = proposed == null || chosen == null ? proposed : new Sprue(chosen, length);
     return new CastPart(b, master, lies, sprue, proposed, solid, hollow, vents(b, box), resin);
   }
 
@@ -73,13 +96,22 @@ public record CastPart(
         density);
   }
 
+  /** Of one that is placed it is known from a study; until then as from the lowest point. */
+  private static double sprueMm(Brief b, BoxMould box) {
+    return Optional.ofNullable(b.facts().shape())
+        .map(s -> s.study().sprueWay())
+        .map(VentWay::channelMm)
+        .orElse(box.belowMm());
+  }
+
   /** Their ways are known from a study. */
   private static Vents vents(Brief b, BoxMould box) {
     int count = b.choices().casting().vents().size();
     if (count == 0) {
       return null;
     }
-    double area = Math.PI / 4 * Math.pow(b.choices().channels().ventMm(), 2);
+    Channels made = b.choices().channels();
+    double area = made.ventBy().sectionMm2(made.ventMm());
     double ways =
         b.facts().shape() == null
             ? count * box.belowMm()
@@ -162,7 +194,15 @@ public record CastPart(
         "sprue.length",
         "length of the sprue",
         sprue.lengthMm(),
-        Working.of("rubber between the master and the base, which is turned up to cast").done());
+        Working.of(
+                placed()
+                    ? "from its place out of the rubber, as the mould lies to be cast in"
+                    : "rubber between the master and the base, which is turned up to cast")
+            .done());
+  }
+
+  private boolean placed() {
+    return brief.facts().shape() != null && brief.facts().shape().study().sprueWay() != null;
   }
 
   /** How long it takes to fill, as it is shown. */
@@ -186,12 +226,19 @@ public record CastPart(
   }
 
   private void vents(FigureBook figures) {
+    VentKind by = brief.choices().channels().ventBy();
+    Working.Builder w =
+        Working.of(
+            by.round()
+                ? "vents × π/4 d² × way"
+                : by == VentKind.TAPE
+                    ? "vents × width × " + brief.mm(VentKind.TAPE_MM) + " of gap × way"
+                    : "slits close again: nothing of a cast stays in them");
     figures.volume(
         "vents.volume",
         "in the vents",
         vents.volumeMm3,
-        Working.of("vents × π/4 d² × way")
-            .given("vents", String.valueOf(vents.count), CHOSEN)
+        w.given("vents", String.valueOf(vents.count), CHOSEN)
             .given("across", brief.mm(brief.choices().channels().ventMm()), CHOSEN)
             .given("ways together", brief.mm(vents.waysMm), COMPUTED)
             .done());

@@ -1,8 +1,5 @@
 package ungula.core.sprue;
 
-import ungula.core.geometry.Vec3;
-import ungula.core.mesh.Slicer.Cut;
-
 /**
  * The channel casting material goes in through: how wide it must be.
  *
@@ -76,25 +73,5 @@ public record Sprue(double diameterMm, double lengthMm) {
       }
     }
     return new Sprue(STANDARD_MM[STANDARD_MM.length - 1], lengthMm);
-  }
-
-  /**
-   * Its outline in a view, upright from the base: right, up pairs.
-   *
-   * @param at where it meets the master
-   * @param topMm of it, above the base
-   */
-  public double[] seen(Cut view, Vec3 at, double topMm) {
-    double r = diameterMm / 2;
-    if (view != Cut.TOP) {
-      double x = view == Cut.FRONT ? at.x() : at.y();
-      return new double[] {x - r, 0, x + r, 0, x + r, topMm, x - r, topMm};
-    }
-    double[] ring = new double[64];
-    for (int i = 0; i < 32; i++) {
-      ring[2 * i] = at.x() + r * Math.cos(i * Math.PI / 16);
-      ring[2 * i + 1] = at.y() + r * Math.sin(i * Math.PI / 16);
-    }
-    return ring;
   }
 }

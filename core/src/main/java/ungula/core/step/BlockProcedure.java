@@ -26,6 +26,7 @@ final class BlockProcedure extends Procedure {
   }
 
   void steps() {
+    VentSteps vents = new VentSteps(p, steps);
     master();
     boolean open = b.choices().mould().kind() == MouldKind.OPEN;
     steps.part("Box");
@@ -39,6 +40,7 @@ final class BlockProcedure extends Procedure {
     if (!open) {
       marks();
     }
+    vents.set("vents.set", "from the master to the base");
     box(p, steps);
     release("release", What.MASTER, What.BOX);
     steps.part("Pour");
@@ -66,6 +68,7 @@ final class BlockProcedure extends Procedure {
     } else {
       cutOpen();
     }
+    vents.cut("vents.cut");
     wash(p, steps);
   }
 

@@ -12,10 +12,12 @@ import ungula.core.workshop.Rate;
 final class TwoPartProcedure extends Procedure {
 
   private final Parting parting;
+  private final VentSteps vents;
 
   TwoPartProcedure(Plan p, StepList steps) {
     super(p, steps);
     this.parting = p.parting().orElseThrow();
+    this.vents = new VentSteps(p, steps);
   }
 
   void steps() {
@@ -59,6 +61,7 @@ final class TwoPartProcedure extends Procedure {
         .holds(Hold.MOULD, Hold.MASTER)
         .against("parting.locked")
         .add();
+    vents.cut("vents.cut");
     BlockProcedure.wash(p, steps);
   }
 
@@ -110,5 +113,6 @@ final class TwoPartProcedure extends Procedure {
           .shows("parting.ring")
           .add();
     }
+    vents.set("bed.vents", "on the bedding, from the master to the wall");
   }
 }

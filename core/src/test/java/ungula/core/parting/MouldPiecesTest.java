@@ -30,6 +30,7 @@ import ungula.core.mould.BoxShape;
 import ungula.core.mould.SheetStock;
 import ungula.core.parting.MouldPieces.Piece;
 import ungula.core.parting.Parting.Wanted;
+import ungula.core.sprue.Channel;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
 
@@ -49,9 +50,11 @@ public class MouldPiecesTest {
         SheetStock.FOAM_BOARD_6);
   }
 
-  private static List<Piece> pieces(PosedMaster m, BoxMould box, Parting parting) {
+  private static List<Piece> pieces(
+      PosedMaster m, BoxMould box, Parting parting, Channel... channels) {
     TriangleMesh standing = m.mesh().moved(1, Rotation.NONE, new Vec3(0, 0, box.belowMm()));
-    List<Piece> all = MouldPieces.of(box, standing, parting, 128, Parallel.ALL, Progress.NONE);
+    List<Piece> all =
+        MouldPieces.of(box, standing, parting, List.of(channels), 128, Parallel.ALL, Progress.NONE);
     all.forEach(p -> assertTrue(Topology.of(p.mesh()).closed(), p.name() + " is closed"));
     return all;
   }
@@ -85,6 +88,30 @@ public class MouldPiecesTest {
     assertEquals(all.size(), 2);
     relative(volume(all.get(0)), parting.lowerMm3(), 0.01);
     relative(volume(all.get(1)), parting.upperMm3(), 0.01);
+  }
+
+  /** A vent in the seam is half in each half, one through rubber is all in one. */
+  @Test
+  public void channelsAreLeftOpenInThePieces() {
+    PosedMaster m = PosedMaster.of(Shapes.sphere(), 1, Pose.AS_MODELLED);
+    BoxMould box = box(m, BoxShape.RECTANGLE, 12);
+    Parting parting =
+        Parting.of(
+            box,
+            new PartedMaster(m),
+            m.shadow(),
+            new Wanted(PartingLine.LEVEL, null, Keying.NONE, SealRing.Form.USUAL, FacetSet.NONE));
+    double z = parting.levelMm();
+    double wall = box.inside().maxX();
+    Channel along = new Channel(List.of(new Vec3(30, 0, z), new Vec3(wall, 0, z)), 4);
+    Channel over =
+        new Channel(List.of(new Vec3(0, 0, z + 30), new Vec3(0, 0, box.pourLineMm())), 4);
+    List<Piece> plain = pieces(m, box, parting);
+    List<Piece> open = pieces(m, box, parting, along, over);
+    double half = Math.PI / 2 * 2 * 2 * (wall - 30);
+    relative(volume(plain.get(0)) - volume(open.get(0)), half, 0.06);
+    double hole = Math.PI * 2 * 2 * (box.pourLineMm() - z - 30);
+    relative(volume(plain.get(1)) - volume(open.get(1)), half + hole, 0.06);
   }
 
   @Test

@@ -15,7 +15,6 @@ import ungula.core.master.Measured;
 import ungula.core.master.PosedMaster;
 import ungula.core.mesh.Ribbon;
 import ungula.core.mesh.Slicer.Cut;
-import ungula.core.mesh.SurfacePoint;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
 import ungula.core.mould.MouldPicture;
@@ -33,6 +32,7 @@ import ungula.core.plan.SkinPart;
 import ungula.core.quantity.Length;
 import ungula.core.skin.Coat;
 import ungula.core.skin.SkinField;
+import ungula.core.sprue.Channel;
 
 /** Drawings of a job as it stands, for the page and for paper. */
 @Component
@@ -201,7 +201,7 @@ public class Drawings {
     if (label.isPresent()) {
       drawing = drawing.with(Role.LABEL, List.of(label.get().seen(cut)));
     }
-    return withAir(job, withSprue(job, withCore(job, drawing, cut), cut), cut);
+    return withAir(job, withChannels(job, withCore(job, drawing, cut), cut), cut);
   }
 
   /** Under the master while its upper half is poured, seen from the front. */
@@ -263,18 +263,19 @@ public class Drawings {
         : heights(core.at(cut, at), z -> Math.max(0, z) + lift);
   }
 
-  /** From the lowest point of the master, or where it was placed, straight down to the base. */
-  private SectionDrawing withSprue(Jobs.Job job, SectionDrawing drawing, Cut cut) {
-    Optional<PosedMaster> master = shapes.posed(job.choices());
-    if (master.isEmpty() || job.plan().plan().sprue().isEmpty()) {
-      return drawing;
+  private SectionDrawing withChannels(Jobs.Job job, SectionDrawing drawing, Cut cut) {
+    CastWays ways = CastWays.of(job, shapes);
+    double across = job.choices().channels().ventMm();
+    SectionDrawing drawn = drawing;
+    for (List<Vec3> path : ways.vents()) {
+      drawn = drawn.with(Role.VENT, new Channel(path, across).seen(cut));
     }
-    TriangleMesh mesh = master.get().mesh();
-    SurfacePoint placed = job.choices().casting().sprue();
-    Vec3 at = placed == null ? mesh.furthest(Vec3.UP.times(-1)) : placed.on(mesh);
-    double[] outline =
-        job.plan().plan().sprue().get().seen(cut, at, at.z() + job.choices().pose().liftMm());
-    return drawing.with(Role.SPRUE, List.of(outline));
+    return job.plan().plan().sprue().isEmpty() || ways.sprue().isEmpty()
+        ? drawn
+        : drawn.with(
+            Role.SPRUE,
+            new Channel(ways.sprue().get(), job.plan().plan().sprue().get().diameterMm())
+                .seen(cut));
   }
 
   private static SectionDrawing withAir(Jobs.Job job, SectionDrawing drawing, Cut cut) {

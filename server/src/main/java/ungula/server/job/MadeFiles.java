@@ -28,6 +28,8 @@ import ungula.core.mesh.io.StlWriter;
 import ungula.core.mesh.io.ThreeMfWriter;
 import ungula.core.parting.MouldPieces;
 import ungula.core.parting.MouldPieces.Piece;
+import ungula.core.plan.CastPart;
+import ungula.core.sprue.Channel;
 import ungula.core.work.Parallel;
 import ungula.server.DataFolder;
 import ungula.server.task.Tasks;
@@ -82,7 +84,17 @@ class MadeFiles {
     String master = Jobs.surfaceKey(c) + " " + c.pose();
     return what == Made.MENDED
         ? master
-        : master + c.laid() + c.mould() + c.parting() + c.hollow() + c.marks().hashCode();
+        : master
+            + c.laid()
+            + c.mould()
+            + c.parting()
+            + c.hollow()
+            + c.marks().hashCode()
+            + channels(job);
+  }
+
+  private static List<Channel> channels(Jobs.Job job) {
+    return job.plan().plan().cast().map(CastPart::channels).orElse(List.of());
   }
 
   private Path path(Jobs.Job job, Made what) {
@@ -140,6 +152,7 @@ class MadeFiles {
                   job.box(),
                   mesh.moved(1, Rotation.NONE, lift),
                   job.plan().plan().parting().orElse(null),
+                  channels(job),
                   Grid.DEFAULT_CELLS,
                   Parallel.ALL,
                   progress.part(0, 0.9));

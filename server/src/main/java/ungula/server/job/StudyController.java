@@ -15,14 +15,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import ungula.core.air.AirTraps;
 import ungula.core.air.PotPressure;
-import ungula.core.air.VentWay;
 import ungula.core.attitude.Attitude;
-import ungula.core.attitude.Face;
 import ungula.core.choice.Choices;
 import ungula.core.geometry.Vec3;
-import ungula.core.master.PosedMaster;
-import ungula.core.mesh.SurfacePoint;
-import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
 import ungula.core.offer.LyingOffers;
 import ungula.core.quantity.Length;
@@ -66,8 +61,8 @@ class StudyController {
   /** A place on the master, or a direction, in the posed frame, mm. */
   record PlaceView(double x, double y, double z) {}
 
-  /** From a place on the master out of the mould, in the posed frame, mm. */
-  record ChannelView(double x, double y, double z, PlaceView out) {}
+  /** From a place on the master out of the mould, straight from each to the next. */
+  record ChannelView(List<PlaceView> path) {}
 
   /**
    * A way for the mould to lie while it is cast in.
@@ -153,9 +148,8 @@ class StudyController {
   private StudyResponse view(Jobs.Job job) {
     Choices c = job.choices();
     ShapeStudy study = job.study().orElse(null);
-    TriangleMesh mesh = shapes.posed(c).map(PosedMaster::mesh).orElse(null);
-    Vec3 lift = new Vec3(0, 0, c.pose().liftMm());
-    SurfacePoint sprue = c.casting().sprue();
+    CastWays ways = CastWays.of(job, shapes);
+    boolean placed = c.casting().sprue() != null;
     Attitude lies = study == null ? Attitude.OVER : study.lies();
     return new StudyResponse(
         work(job),
@@ -163,12 +157,8 @@ class StudyController {
         study == null ? "" : study.inlet().text(),
         study == null ? List.of() : pockets(study.poured(), c.units()),
         study == null ? List.of() : pockets(study.cast(), c.units()),
-        sprue == null || mesh == null ? null : sprue(sprue.on(mesh).plus(lift), lies, job),
-        mesh == null
-            ? List.of()
-            : c.casting().vents().stream()
-                .map(v -> channel(v.on(mesh).plus(lift), lies, job))
-                .toList(),
+        ways.sprue().filter(w -> placed).map(StudyController::channel).orElse(null),
+        ways.vents().stream().map(StudyController::channel).toList(),
         study == null ? null : place(study.wall().at()),
         study == null ? "" : thinnest(study.wall(), job),
         place(lies.up()),
@@ -188,17 +178,8 @@ class StudyController {
     return Length.format(box, units) + " to the box";
   }
 
-  /** Turned over it stands on the base; from any other side it runs straight up. */
-  private static ChannelView sprue(Vec3 at, Attitude lies, Jobs.Job job) {
-    return lies.on() == Face.TOP
-        ? new ChannelView(at.x(), at.y(), at.z(), place(new Vec3(at.x(), at.y(), 0)))
-        : channel(at, lies, job);
-  }
-
-  private static ChannelView channel(Vec3 at, Attitude lies, Jobs.Job job) {
-    Vec3 out =
-        job.plan().plan().inBox().map(box -> VentWay.leaves(at, lies.up(), box.block())).orElse(at);
-    return new ChannelView(at.x(), at.y(), at.z(), place(out));
+  private static ChannelView channel(List<Vec3> path) {
+    return new ChannelView(path.stream().map(StudyController::place).toList());
   }
 
   private static PlaceView place(Vec3 p) {
