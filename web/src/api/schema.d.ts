@@ -4381,6 +4381,7 @@ export interface components {
       open: number;
       poured: components['schemas']['PocketView'][];
       sprue?: components['schemas']['ChannelView'];
+      spruePlaced: boolean;
       thinnest?: components['schemas']['PlaceView'];
       thinnestText: string;
       vents: components['schemas']['ChannelView'][];

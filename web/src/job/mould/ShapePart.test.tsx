@@ -22,6 +22,7 @@ function work(part: Partial<Work>): Work {
 function study(part: Partial<Study>): Study {
   return {
     work: work({}),
+    spruePlaced: false,
     open: 0,
     inlet: 'in through the open base',
     poured: [],

@@ -89,7 +89,7 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
                 Remove the vents
               </Button>
             )}
-            {study?.sprue && (
+            {study?.spruePlaced && (
               <Button
                 size="sm"
                 variant="outline-primary"

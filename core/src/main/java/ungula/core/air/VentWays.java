@@ -5,13 +5,16 @@ import ungula.core.geometry.Box3;
 import ungula.core.geometry.Vec3;
 
 /**
- * Ways out of a mould as it lies: along its seam where that passes less rubber, or where the cast
- * is in the way of the straight one; else straight up.
+ * Ways out of a mould as it lies: along its seam where that passes notably less rubber, or where
+ * the cast is in the way of the straight one; else straight up.
  */
 public final class VentWays {
 
-  /** Through so much less of the cast, or of rubber, a way is another, mm. */
-  private static final double NOTABLY_MM = 1;
+  /** A way through no more of the cast than this only grazes it, mm. */
+  private static final double GRAZES_MM = 1;
+
+  /** A way round is worth it where it passes no more than this share of the rubber. */
+  private static final double LESS = 2 / 3.0;
 
   private final Room cavity;
   private final Box3 block;
@@ -42,6 +45,6 @@ public final class VentWays {
   }
 
   private static boolean better(VentWay along, VentWay straight) {
-    return straight.castMm() > NOTABLY_MM || along.rubberMm() < straight.rubberMm() - NOTABLY_MM;
+    return straight.castMm() > GRAZES_MM || along.rubberMm() <= LESS * straight.rubberMm();
   }
 }

@@ -53,7 +53,8 @@ import ungula.core.work.Progress;
  * @param vents proposed for the cast
  * @param vented air in a cast with them
  * @param ways of the vents there already, in turn
- * @param sprueWay of the sprue; null where none is placed
+ * @param sprueWay of the sprue, from where it is placed or the cast is highest; null where the
+ *     mould is open at its base
  * @param ceilings level ones of the master: where air creeps as rubber is poured round it
  * @param castCeilings level ones of the mould as it lies
  * @param attitudes it may be cast in, the best first, how it lies among them; empty where it is
@@ -241,7 +242,7 @@ public record ShapeStudy(
             vents.at().stream().map(p -> vent(mesh, p)).toList(),
             vents.left(),
             q.vents.stream().map(v -> out.from(v.on(mesh))).toList(),
-            q.sprue == null ? null : sprueWay(q.sprue.on(mesh), cavity, out, q),
+            q.inlet() == Inlet.BASE ? null : sprueWay(inlet(mesh, q, up), cavity, out, q),
             Ceilings.round(mesh, q.baseOpen ? ON_PLATE_MM : Double.NEGATIVE_INFINITY),
             castCeilings(lying, itsOpenings, q),
             attitudes,
@@ -311,6 +312,10 @@ public record ShapeStudy(
     return new Found(lies, known.before().totalMm3(), vents, known.left().totalMm3(), enough);
   }
 
+  private static Vec3 inlet(TriangleMesh mesh, Question q, Vec3 up) {
+    return q.sprue != null ? q.sprue.on(mesh) : mesh.furthest(up);
+  }
+
   /** Turned over it stands on the base; from any other side it leaves as a vent does. */
   private static VentWay sprueWay(Vec3 place, Room cavity, VentWays out, Question q) {
     return q.lies.on() == Face.TOP
@@ -340,8 +345,7 @@ public record ShapeStudy(
   private static List<Opening> openings(TriangleMesh mesh, Question q, Vec3 up) {
     List<Opening> all = new ArrayList<>();
     switch (q.inlet()) {
-      case SPRUE -> all.add(Opening.at(q.sprue.on(mesh)));
-      case HIGHEST -> all.add(Opening.at(mesh.furthest(up)));
+      case SPRUE, HIGHEST -> all.add(Opening.at(inlet(mesh, q, up)));
       default -> {}
     }
     if (q.baseOpen) {

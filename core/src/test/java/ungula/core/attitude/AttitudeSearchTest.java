@@ -146,6 +146,9 @@ public class AttitudeSearchTest {
   private static Found found(Mould mould, Attitude lies) {
     return AttitudeSearch.of(
             mould, List.of(), List.of(lies), a -> true, Parallel.ALL, Progress.NONE)
-        .get(0);
+        .stream()
+        .filter(f -> f.attitude().equals(lies))
+        .findFirst()
+        .orElseThrow();
   }
 }

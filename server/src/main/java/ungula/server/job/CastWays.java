@@ -14,7 +14,7 @@ import ungula.core.study.ShapeStudy;
  * Where a cast runs in and air leaves it, from the cast to the outside, straight from each place to
  * the next: as it was found out; until then straight, the sprue on the base.
  *
- * @param sprue where it is placed, or where the master is lowest; empty where there is none
+ * @param sprue from where it is placed, or the cast is highest; empty where there is none
  */
 record CastWays(Optional<List<Vec3>> sprue, List<List<Vec3>> vents) {
 
@@ -29,8 +29,7 @@ record CastWays(Optional<List<Vec3>> sprue, List<List<Vec3>> vents) {
 
   private static Optional<List<Vec3>> sprue(Jobs.Job job, TriangleMesh mesh) {
     SurfacePoint placed = job.choices().casting().sprue();
-    Optional<List<Vec3>> known =
-        job.study().map(ShapeStudy::sprueWay).filter(w -> placed != null).map(VentWay::path);
+    Optional<List<Vec3>> known = job.study().map(ShapeStudy::sprueWay).map(VentWay::path);
     if (known.isPresent() || job.plan().plan().sprue().isEmpty()) {
       return known;
     }

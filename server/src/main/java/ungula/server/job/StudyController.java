@@ -87,7 +87,8 @@ class StudyController {
    * @param inlet where a cast is poured in, in words
    * @param poured air in the rubber
    * @param cast air in a cast
-   * @param sprue where it is placed; absent without one
+   * @param sprue from where it is placed, or the cast is highest; absent without one
+   * @param spruePlaced whether somebody placed it
    * @param vents placed
    * @param thinnest rubber: where
    * @param thinnestText what is across from there
@@ -101,6 +102,7 @@ class StudyController {
       List<PocketView> poured,
       List<PocketView> cast,
       @Nullable ChannelView sprue,
+      boolean spruePlaced,
       List<ChannelView> vents,
       @Nullable PlaceView thinnest,
       String thinnestText,
@@ -149,7 +151,6 @@ class StudyController {
     Choices c = job.choices();
     ShapeStudy study = job.study().orElse(null);
     CastWays ways = CastWays.of(job, shapes);
-    boolean placed = c.casting().sprue() != null;
     Attitude lies = study == null ? Attitude.OVER : study.lies();
     return new StudyResponse(
         work(job),
@@ -157,7 +158,8 @@ class StudyController {
         study == null ? "" : study.inlet().text(),
         study == null ? List.of() : pockets(study.poured(), c.units()),
         study == null ? List.of() : pockets(study.cast(), c.units()),
-        ways.sprue().filter(w -> placed).map(StudyController::channel).orElse(null),
+        ways.sprue().map(StudyController::channel).orElse(null),
+        c.casting().sprue() != null,
         ways.vents().stream().map(StudyController::channel).toList(),
         study == null ? null : place(study.wall().at()),
         study == null ? "" : thinnest(study.wall(), job),
