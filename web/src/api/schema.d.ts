@@ -4308,7 +4308,7 @@ export interface components {
       timeout?: number;
     };
     /** @enum {string} */
-    StandFigure: 'cast' | 'height' | 'locked' | 'poured' | 'rubber';
+    StandFigure: 'cast' | 'height' | 'locked' | 'poured' | 'rubber' | 'vents';
     StandView: {
       edit: string;
       figures: {

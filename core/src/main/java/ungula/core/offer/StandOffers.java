@@ -12,16 +12,20 @@ import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import ungula.core.air.Vents;
 import ungula.core.choice.Choices;
+import ungula.core.choice.Weights;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.mark.Mark;
 import ungula.core.mesh.FillCurve;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
+import ungula.core.mould.MouldKind;
+import ungula.core.orient.CastTable;
 import ungula.core.orient.Handful;
 import ungula.core.orient.Handful.Best;
 import ungula.core.orient.Handful.Pick;
 import ungula.core.orient.Stand;
+import ungula.core.orient.StandSearch;
 import ungula.core.plan.BoxPart;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
@@ -36,7 +40,7 @@ public final class StandOffers {
 
   /** What its figures are called. */
   public static final FigureKeys FIGURES =
-      FigureKeys.of("StandFigure", "rubber", "height", "locked", "poured", "cast");
+      FigureKeys.of("StandFigure", "rubber", "height", "locked", "poured", "cast", "vents");
 
   /** Leaning less than this from a way it could be named by is that way, degrees. */
   private static final double NEARLY = 12;
@@ -46,9 +50,11 @@ public final class StandOffers {
 
   private final Choices choices;
   private final double masterMm3;
+  private final int looked;
 
-  private StandOffers(Choices choices, double masterMm3) {
+  private StandOffers(Choices choices, double masterMm3, int looked) {
     this.choices = choices;
+    this.looked = looked;
     this.masterMm3 = masterMm3;
   }
 
@@ -57,32 +63,64 @@ public final class StandOffers {
    * @param way named from how it stands now, to follow "it"
    * @param why it is offered, to follow the way
    * @param now whether it stands so already
-   * @param figures rubber, height, locked, poured and cast
+   * @param figures rubber, height, locked, poured, cast and vents
    */
   public record Offer(
       Rotation turn, String way, String why, boolean now, Map<String, Figure> figures) {}
 
   /**
+   * The best by what counts for the user first; how it stands now always among them.
+   *
    * @param stands looked at
+   * @param present how it stands now; null while that is not known
    * @param posed as the choices stand it now, in millimetres
    * @param masterMm3 its volume
    */
   public static List<Offer> of(
-      List<Stand> stands, TriangleMesh posed, Choices choices, double masterMm3) {
-    StandOffers offers = new StandOffers(choices, masterMm3);
-    Map<Stand, Double> rubber =
-        stands.stream()
+      List<Stand> stands, Stand present, TriangleMesh posed, Choices choices, double masterMm3) {
+    CastTable table = new CastTable(stands);
+    StandOffers offers = new StandOffers(choices, masterMm3, stands.size());
+    List<Stand> all = new ArrayList<>(stands);
+    if (present != null && !stands.isEmpty()) {
+      // seen once, as closely as it is known
+      all.removeIf(offers::now);
+      all.add(present);
+    }
+    Map<Stand, Scored> scored =
+        all.stream()
             .distinct()
-            .collect(Collectors.toMap(s -> s, s -> offers.box(s).rubberMm3()));
+            .collect(
+                Collectors.toMap(s -> s, s -> new Scored(offers.box(s), offers.cast(table, s))));
     List<Pick> picks =
-        Handful.of(
-            stands,
-            new Handful.Scores(
-                rubber::get,
-                offers.onPlate(Mark.KEEP_CLEAN, posed),
-                offers.onPlate(Mark.BASE, posed),
-                Vents.WORTH_MM3));
-    return picks.stream().map(offers::offer).toList();
+        new ArrayList<>(
+            Handful.of(
+                all,
+                new Handful.Scores(
+                    s -> scored.get(s).box.rubberMm3(),
+                    s -> scored.get(s).cast.airMm3(),
+                    s -> scored.get(s).cast.vents(),
+                    offers.onPlate(Mark.KEEP_CLEAN, posed),
+                    offers.onPlate(Mark.BASE, posed),
+                    masterMm3,
+                    Vents.WORTH_MM3,
+                    counts(choices.weights()))));
+    if (present != null && picks.stream().noneMatch(p -> p.stand().equals(present))) {
+      picks.add(new Pick(present, EnumSet.noneOf(Best.class)));
+    }
+    return picks.stream().map(p -> offers.offer(p, scored.get(p.stand()))).toList();
+  }
+
+  /** The box round one way to stand, and its casts at their best. */
+  private record Scored(BoxMould box, CastTable.Best cast) {}
+
+  private CastTable.Best cast(CastTable table, Stand s) {
+    return table.of(s, choices.mould().kind() == MouldKind.TWO_PART);
+  }
+
+  private static Handful.Counts counts(Weights w) {
+    double even = Weights.MOST / 2.0;
+    return new Handful.Counts(
+        w.money() / even, w.finish() / even, (w.time() + w.ease()) / (2 * even));
   }
 
   /** Area of what is marked so as seen from below. */
@@ -117,14 +155,14 @@ public final class StandOffers {
         BoxPart.rectangle(choices.mould(), s.sizeMm()));
   }
 
-  private Offer offer(Pick pick) {
+  private Offer offer(Pick pick, Scored scored) {
     Stand s = pick.stand();
     return new Offer(
         s.turn(),
         now(s) ? "as it stands now" : way(upNow(s), s.sizeMm()),
         why(pick),
         now(s),
-        figures(s));
+        figures(s, scored));
   }
 
   /** Whether it stands so now, but for being turned end to end. */
@@ -136,8 +174,14 @@ public final class StandOffers {
   }
 
   private static String why(Pick pick) {
+    if (pick.best().isEmpty()) {
+      return "is best at nothing";
+    }
     Set<Best> best = EnumSet.copyOf(pick.best());
     List<String> all = new ArrayList<>();
+    if (best.contains(Best.RUBBER) || best.contains(Best.AIR)) {
+      best.remove(Best.BARGAIN);
+    }
     if (best.size() > 1) {
       best.remove(Best.ALL);
     }
@@ -179,9 +223,9 @@ public final class StandOffers {
         : "upside down, tipped " + Numbers.fixed(180 - lean, 0) + "° to the " + to;
   }
 
-  private Map<String, Figure> figures(Stand s) {
+  private Map<String, Figure> figures(Stand s, Scored scored) {
     FigureBook book = new FigureBook(FIGURES, choices.units(), "");
-    BoxMould box = box(s);
+    BoxMould box = scored.box;
     book.volume(
         "rubber",
         "rubber in a rectangular box",
@@ -205,7 +249,19 @@ public final class StandOffers {
         s.lockedMm3(),
         Working.of("room under the highest surface seen from above − master").done());
     air(book, "poured", "air in the rubber", s.pouredMm3(), s.fine());
-    air(book, "cast", "air in a cast", s.castMm3(), s.fine());
+    air(book, "cast", "air in a cast, lying as is best", scored.cast.airMm3(), s.fine());
+    int vents = scored.cast.vents();
+    book.put(
+        "vents",
+        "vents a cast asks for",
+        vents,
+        vents > StandSearch.MOST_VENTS
+            ? "more than " + StandSearch.MOST_VENTS + " vents"
+            : vents == 0 ? "no vents" : vents == 1 ? "one vent" : vents + " vents",
+        Working.of("of all ways its mould can lie the one with fewest vents, then least air")
+            .given("ways up looked at", String.valueOf(looked), COMPUTED)
+            .step("One at the top of each pocket of more than 0.05 mL.")
+            .done());
     return book.all();
   }
 

@@ -24,12 +24,14 @@ public final class Handful {
   public enum Best {
     RUBBER("takes the least rubber"),
     AIR("leaves the least air"),
+    VENTS("asks for the fewest vents"),
+    BARGAIN("leaves little air for little more rubber"),
     LOCKED("has the least rubber under overhangs"),
     HEIGHT("stands lowest"),
     CLEAN("keeps what is marked clean off the plate"),
     BASE("stands on its flat base"),
     FLAT("takes the least rubber of those that stand by themselves"),
-    ALL("is good at all of it");
+    ALL("is best by what counts");
 
     private final String text;
 
@@ -48,31 +50,66 @@ public final class Handful {
    */
   public record Pick(Stand stand, Set<Best> best) {}
 
+  /** How much each counts, none less than 0. */
+  public record Counts(double rubber, double casts, double work) {}
+
+  /** A hundredth of a cast that is air is worth so many hundredths of the rubber. */
+  private static final double SPOILS = 2;
+
+  public static final Counts EVEN = new Counts(1, 1, 1);
+
   /**
    * @param rubberMm3 in the box round it
+   * @param castMm3 air in a cast
+   * @param vents a cast asks for
    * @param uncleanMm2 of what is marked clean that faces the plate
    * @param onBaseMm2 of what is marked as its base that faces the plate
+   * @param masterMm3 volume of the master
    * @param worthMm3 volumes closer than this count as equal
+   * @param counts how much rubber, air, vents and clean faces, and overhangs and height count
    */
   public record Scores(
       ToDoubleFunction<Stand> rubberMm3,
+      ToDoubleFunction<Stand> castMm3,
+      ToDoubleFunction<Stand> vents,
       ToDoubleFunction<Stand> uncleanMm2,
       ToDoubleFunction<Stand> onBaseMm2,
-      double worthMm3) {}
+      double masterMm3,
+      double worthMm3,
+      Counts counts) {}
 
   public static List<Pick> of(List<Stand> stands, Scores scores) {
     if (stands.isEmpty()) {
       return List.of();
     }
     double worth = scores.worthMm3;
+    Counts counts = scores.counts;
+    Score rubber = new Score(stands, scores.rubberMm3, worth);
+    ToDoubleFunction<Stand> airMm3 = s -> s.pouredMm3() + scores.castMm3.applyAsDouble(s);
+    Score air = new Score(stands, airMm3, worth);
+    Score vents = new Score(stands, scores.vents, 0.5);
+    Score locked = new Score(stands, Stand::lockedMm3, worth);
+    Score height = new Score(stands, s -> s.sizeMm().z(), 0.1);
+    Score clean = new Score(stands, scores.uncleanMm2, 1);
     Map<Best, Score> by = new EnumMap<>(Best.class);
-    by.put(Best.RUBBER, new Score(stands, scores.rubberMm3, worth));
-    by.put(Best.AIR, new Score(stands, Stand::airMm3, worth));
-    by.put(Best.LOCKED, new Score(stands, Stand::lockedMm3, worth));
-    by.put(Best.HEIGHT, new Score(stands, s -> s.sizeMm().z(), 0.1));
-    by.put(Best.CLEAN, new Score(stands, scores.uncleanMm2, 1));
-    List<Score> all = List.copyOf(by.values());
-    ToDoubleFunction<Stand> together = s -> all.stream().mapToDouble(score -> score.of(s)).sum();
+    by.put(Best.RUBBER, rubber);
+    by.put(Best.AIR, air);
+    by.put(Best.VENTS, vents);
+    by.put(Best.LOCKED, locked);
+    by.put(Best.HEIGHT, height);
+    by.put(Best.CLEAN, clean);
+    if (rubber.tells() && air.tells()) {
+      ToDoubleFunction<Stand> both =
+          s ->
+              counts.rubber * scores.rubberMm3.applyAsDouble(s) / Math.max(1, rubber.least)
+                  + counts.casts * SPOILS * airMm3.applyAsDouble(s) / scores.masterMm3;
+      by.put(Best.BARGAIN, new Score(stands, both, 0));
+    }
+    ToDoubleFunction<Stand> together =
+        s ->
+            counts.rubber * rubber.of(s)
+                + counts.casts * (air.of(s) + vents.of(s) + clean.of(s))
+                + counts.work * (locked.of(s) + height.of(s));
     by.put(Best.ALL, new Score(stands, together, 0));
     List<Stand> flat = stands.stream().filter(Stand::flat).toList();
     if (!flat.isEmpty()) {
@@ -86,6 +123,7 @@ public final class Handful {
             choose(best, score.leading(), together, picks);
           }
         });
+    picks.sort(Comparator.comparingDouble(p -> together.applyAsDouble(p.stand)));
     return picks;
   }
 

@@ -13,6 +13,7 @@ import ungula.core.geometry.Vec3;
  * @param lockedTwoMm3 rubber with master both over and under it: what locks two pieces pulled apart
  * @param pouredMm3 air left against the master by the rubber
  * @param castMm3 air left in a cast, the mould turned over
+ * @param vents a cast asks for then; more than {@link StandSearch#MOST_VENTS} are not enough
  * @param fine whether air was looked for in fine cells; in coarse ones thin walls leak
  */
 public record Stand(
@@ -23,6 +24,7 @@ public record Stand(
     double lockedTwoMm3,
     double pouredMm3,
     double castMm3,
+    int vents,
     boolean fine) {
 
   /** Which way is up, in the model's axes. */
@@ -34,11 +36,13 @@ public record Stand(
     return restMm2 > 0;
   }
 
-  Stand withAir(double poured, double cast) {
-    return new Stand(turn, sizeMm, restMm2, lockedMm3, lockedTwoMm3, poured, cast, true);
+  /** Which way is up while a cast is poured, the mould turned over; in the model's axes. */
+  public Vec3 castUp() {
+    return up().times(-1);
   }
 
-  public double airMm3() {
-    return pouredMm3 + castMm3;
+  Stand withAir(double poured, CastTable.Best cast) {
+    return new Stand(
+        turn, sizeMm, restMm2, lockedMm3, lockedTwoMm3, poured, cast.airMm3(), cast.vents(), true);
   }
 }

@@ -28,7 +28,10 @@ import ungula.core.work.Progress;
 public final class StandSearch {
 
   /** Changes when a search of the same body comes out otherwise: old ones are made again. */
-  public static final int VERSION = 2;
+  public static final int VERSION = 3;
+
+  /** More vents than this are too many to look after. */
+  public static final int MOST_VENTS = 6;
 
   /** Ways spread evenly, in pairs of opposites. */
   private static final int PAIRS = 250;
@@ -104,7 +107,7 @@ public final class StandSearch {
         double rest = i < standing || way == 0 ? PosedMaster.restingMm2(mesh, to) : 0;
         double over = (way == 0 ? view.overMm3() : view.underMm3()) - volumeMm3;
         stands.add(
-            new Stand(fit.turn(), fit.sizeMm(), rest, Math.max(0, over), between, 0, 0, false));
+            new Stand(fit.turn(), fit.sizeMm(), rest, Math.max(0, over), between, 0, 0, 0, false));
       }
     }
     return stands;
@@ -176,7 +179,15 @@ public final class StandSearch {
   private void refine(Parallel parallel, Progress progress) {
     Air fine = new Air(FINE, parallel, progress.part(0, 0.1));
     Handful.Scores scores =
-        new Handful.Scores(StandSearch::boxMm3, s -> 0, s -> 0, Vents.WORTH_MM3);
+        new Handful.Scores(
+            StandSearch::boxMm3,
+            Stand::castMm3,
+            Stand::vents,
+            s -> 0,
+            s -> 0,
+            volumeMm3,
+            Vents.WORTH_MM3,
+            Handful.EVEN);
     for (int round = 0; round < REFINED; round++) {
       progress.at("Looking closer at the best", 0.1 + 0.9 * round / REFINED);
       List<Stand> rough =
@@ -204,6 +215,7 @@ public final class StandSearch {
       Vec3 up, boolean flat, double shadedMm3, double betweenMm3, Footprint footprint, Air air) {
     Footprint.Fit fit = footprint.fit(up);
     double rest = flat ? PosedMaster.restingMm2(mesh, up) : 0;
+    CastTable.Best cast = air.cast(up, rest > 0);
     return new Stand(
         fit.turn(),
         fit.sizeMm(),
@@ -211,8 +223,34 @@ public final class StandSearch {
         Math.max(0, shadedMm3 - volumeMm3),
         Math.max(0, betweenMm3 - volumeMm3),
         air.poured(up),
-        air.cast(up, rest > 0),
+        cast.airMm3(),
+        cast.vents(),
         false);
+  }
+
+  /**
+   * How it stands as it is, looked at closely.
+   *
+   * @param turn from the model's axes
+   */
+  public Stand standing(Rotation turn, Parallel parallel, Progress progress) {
+    Vec3 up = turn.inverse().apply(Vec3.UP);
+    View view = new HeightFields(mesh, RASTER).along(Rotation.bringing(up, Vec3.UP));
+    Air air = new Air(FINE, parallel, progress);
+    boolean flat = PosedMaster.restingMm2(mesh, up) > 0;
+    Stand s =
+        stand(up, flat, view.overMm3(), view.betweenMm3(), Footprint.of(ConvexHull.of(mesh)), air);
+    Vec3 size = mesh.moved(1, turn, Vec3.ZERO).bounds().size();
+    return new Stand(
+        turn,
+        size,
+        s.restMm2(),
+        s.lockedMm3(),
+        s.lockedTwoMm3(),
+        s.pouredMm3(),
+        s.castMm3(),
+        s.vents(),
+        true);
   }
 
   /** The rooms air is looked for in, the same for every way up. */
@@ -248,8 +286,9 @@ public final class StandSearch {
       return AirTraps.needed(rubber, corner, up, 0).airMm3();
     }
 
-    double cast(Vec3 up, boolean flat) {
-      return AirTraps.needed(cavity, flat ? level : highest, up.times(-1), 0).airMm3();
+    CastTable.Best cast(Vec3 up, boolean flat) {
+      AirTraps.Needed n = AirTraps.needed(cavity, flat ? level : highest, up.times(-1), MOST_VENTS);
+      return new CastTable.Best(n.enough() ? n.vents().size() : MOST_VENTS + 1, n.airMm3());
     }
   }
 }

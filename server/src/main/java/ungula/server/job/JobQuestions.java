@@ -28,6 +28,7 @@ import ungula.core.master.MasterMaterial;
 import ungula.core.master.Solid;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
+import ungula.core.orient.Stand;
 import ungula.core.orient.StandSearch;
 import ungula.core.plan.MasterFacts;
 import ungula.core.plan.Planner;
@@ -84,6 +85,8 @@ public class JobQuestions {
       int version, int skinVersion, Body body, Rotation turn, double wallMm) {}
 
   private record AskedOfStands(int version, Body body, double volumeMm3) {}
+
+  private record AskedOfStanding(int version, Body body, double volumeMm3, Rotation turn) {}
 
   /** How a patch of the rubber came out on the master. */
   private record Tried(Patch patch) {}
@@ -268,6 +271,18 @@ public class JobQuestions {
             keep.keep(new StandSearch.Found(search.found(), complete), new byte[0]);
           }
         });
+  }
+
+  /** How it stands now, as closely looked at as the best of those. */
+  Question<Stand> standing(Choices c, double volumeMm3) {
+    return studies.question(
+        new AskedOfStanding(StandSearch.VERSION, body(c), volumeMm3, c.pose().turn()),
+        Stand.class,
+        (known, keep, progress) ->
+            keep.keep(
+                new StandSearch(shapes.asModelled(c).orElseThrow(), volumeMm3, List.of())
+                    .standing(c.pose().turn(), Parallel.ALL, progress),
+                new byte[0]));
   }
 
   /** All moulds that could be made of a master. */

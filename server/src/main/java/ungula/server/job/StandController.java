@@ -13,10 +13,12 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import ungula.core.choice.Choices;
 import ungula.core.geometry.Rotation;
 import ungula.core.master.Pose;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.offer.StandOffers;
+import ungula.core.orient.Stand;
 import ungula.core.orient.StandSearch;
 import ungula.core.working.Figure;
 import ungula.core.working.KeyedBy;
@@ -68,11 +70,15 @@ public class StandController {
    */
   record StandsResponse(WorkView work, int looked, List<StandView> stands) {}
 
-  private Optional<Question<StandSearch.Found>> question(Jobs.Job job) {
-    return shapes.posed(job.choices()).isEmpty()
-        ? Optional.empty()
-        : Optional.of(
-            questions.stands(job.choices(), shapes.facts(job.choices()).report().volumeMm3()));
+  /** All ways to stand, and how it stands now. */
+  private record Asked(Question<StandSearch.Found> all, Question<Stand> now) {}
+
+  private Optional<Asked> asked(Jobs.Job job) {
+    Choices c = job.choices();
+    double volume = shapes.facts(c).report() == null ? 0 : shapes.facts(c).report().volumeMm3();
+    return shapes
+        .posed(c)
+        .map(p -> new Asked(questions.stands(c, volume), questions.standing(c, volume)));
   }
 
   /** Of the model once. */
@@ -90,9 +96,9 @@ public class StandController {
   @PostMapping
   StandsResponse searchStands(@PathVariable String id) {
     Jobs.Job job = jobs.find(id);
-    question(job)
-        .filter(q -> studies.known(q).filter(StandSearch.Found::complete).isEmpty())
-        .ifPresent(q -> studies.ask(id, q));
+    asked(job)
+        .filter(a -> studies.known(a.all).filter(StandSearch.Found::complete).isEmpty())
+        .ifPresent(a -> studies.ask(id, a.all));
     return view(job);
   }
 
@@ -100,22 +106,35 @@ public class StandController {
   @DeleteMapping
   StandsResponse stopStands(@PathVariable String id) {
     Jobs.Job job = jobs.find(id);
-    question(job).ifPresent(studies::stop);
+    asked(job)
+        .ifPresent(
+            a -> {
+              studies.stop(a.all);
+              studies.stop(a.now);
+            });
     return view(job);
   }
 
   private StandsResponse view(Jobs.Job job) {
-    Optional<Question<StandSearch.Found>> question = question(job);
-    Optional<StandSearch.Found> found = question.flatMap(studies::known);
+    Optional<Asked> asked = asked(job);
+    Optional<StandSearch.Found> found = asked.flatMap(a -> studies.known(a.all));
+    Optional<Stand> now = asked.flatMap(a -> studies.known(a.now));
+    boolean complete = found.filter(StandSearch.Found::complete).isPresent();
+    // one way more takes a moment: it is not waited to be asked for
+    asked
+        .filter(a -> complete && now.isEmpty() && studies.last(a.now).isEmpty())
+        .ifPresent(a -> studies.ask(job.row().id(), a.now));
+    Optional<Question<?>> next = asked.map(a -> complete ? a.now : a.all);
     return new StandsResponse(
-        WorkView.of(question, found.filter(StandSearch.Found::complete).isPresent(), studies),
+        WorkView.of(next, complete && now.isPresent(), studies),
         found.map(f -> f.stands().size()).orElse(0),
-        found.map(f -> offers(job, f)).orElse(List.of()));
+        found.map(f -> offers(job, f, now.orElse(null))).orElse(List.of()));
   }
 
-  private List<StandView> offers(Jobs.Job job, StandSearch.Found found) {
+  private List<StandView> offers(Jobs.Job job, StandSearch.Found found, Stand now) {
     return StandOffers.of(
             found.stands(),
+            now,
             shapes.posed(job.choices()).orElseThrow().standing(),
             job.choices(),
             volumeMm3(job))
