@@ -62,8 +62,13 @@ public class StandTest extends OnServer {
     assertEquals(new String(picture, 1, 3, StandardCharsets.UTF_8), "PNG");
     server.write(id, "pose.stand", lowest.get("edit").asString());
     assertEquals(server.job(id).get("figures").get("master.size").get("value").asDouble(), 50, 3);
-    // the same body, however it stands: known
-    assertEquals(stands(id).get("work").get("state").asString(), "READY");
+    // the same body, however it stands: known, and how it stands now is among them in a moment
+    assertEquals(stands(id).get("looked").asInt(), s.get("looked").asInt());
+    int now = 0;
+    for (JsonNode row : when(id, "READY").get("stands")) {
+      now += row.get("now").asBoolean() ? 1 : 0;
+    }
+    assertEquals(now, 1);
   }
 
   @Test

@@ -114,7 +114,9 @@ public final class StandOffers {
   private record Scored(BoxMould box, CastTable.Best cast) {}
 
   private CastTable.Best cast(CastTable table, Stand s) {
-    return table.of(s, choices.mould().kind() == MouldKind.TWO_PART);
+    MouldKind kind = choices.mould().kind();
+    boolean open = kind == MouldKind.OPEN || kind == MouldKind.SKIN;
+    return table.of(s, open, kind == MouldKind.TWO_PART);
   }
 
   private static Handful.Counts counts(Weights w) {

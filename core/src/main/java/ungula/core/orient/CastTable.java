@@ -42,21 +42,21 @@ public final class CastTable {
   public record Best(int vents, double airMm3) {}
 
   /**
+   * @param open whether a mould is open where its master stood on the plate, and filled there
    * @param anySide whether the mould may lie on any side, as one in halves; else it is turned over,
    *     tipped where that helps
    */
-  public Best of(Stand s, boolean anySide) {
-    Stand best = s;
-    if (!s.flat()) {
-      Comparator<Stand> less =
-          Comparator.comparingInt(Stand::vents).thenComparingDouble(Stand::castMm3);
-      for (Stand other : filled) {
-        if (lies(s, other.castUp(), anySide) && less.compare(other, best) < 0) {
-          best = other;
-        }
+  public Best of(Stand s, boolean open, boolean anySide) {
+    Comparator<Stand> less =
+        Comparator.comparingInt(Stand::vents).thenComparingDouble(Stand::castMm3);
+    Stand best = s.flat() && !open ? null : s;
+    for (Stand other : s.flat() && open ? List.<Stand>of() : filled) {
+      if (lies(s, other.castUp(), anySide) && (best == null || less.compare(other, best) < 0)) {
+        best = other;
       }
     }
-    return new Best(best.vents(), best.castMm3());
+    Stand known = best == null ? s : best;
+    return new Best(known.vents(), known.castMm3());
   }
 
   /** Whether its mould can lie with a direction of the model up. */

@@ -14,7 +14,8 @@ import ungula.core.geometry.Vec3;
  * @param pouredMm3 air left against the master by the rubber
  * @param castMm3 air left in a cast, the mould turned over
  * @param vents a cast asks for then; more than {@link StandSearch#MOST_VENTS} are not enough
- * @param fine whether air was looked for in fine cells; in coarse ones thin walls leak
+ * @param fine whether air is known by the model's own surface, or was looked for in fine cells; in
+ *     coarse ones thin walls leak
  */
 public record Stand(
     Rotation turn,

@@ -158,7 +158,9 @@ public final class StandSearch {
         found.addAll(List.of(stands));
       }
     }
-    refine(parallel, progress.part(0.7, 1));
+    if (!coarse.exact()) {
+      refine(parallel, progress.part(0.7, 1));
+    }
   }
 
   /** Ways up, each to be looked at with its opposite: first standing on faces of the hull. */
@@ -225,7 +227,7 @@ public final class StandSearch {
         air.poured(up),
         cast.airMm3(),
         cast.vents(),
-        false);
+        air.exact());
   }
 
   /**
@@ -276,6 +278,11 @@ public final class StandSearch {
       corner = new AirTraps.Ways(rubber, List.of(Opening.HIGHEST));
       highest = new AirTraps.Ways(cavity, List.of(Opening.HIGHEST));
       level = new AirTraps.Ways(cavity, List.of(Opening.TOP_LEVEL));
+    }
+
+    /** By their surfaces air is known as well in coarse cells as in fine ones. */
+    boolean exact() {
+      return cavity.exact() && rubber.exact();
     }
 
     Stand of(Stand s) {
