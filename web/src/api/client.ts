@@ -18,6 +18,7 @@ export type Shelf = components['schemas']['Shelf'];
 export type ShelfJob = components['schemas']['ShelfJob'];
 export type Task = components['schemas']['TaskView'];
 export type RestFace = components['schemas']['RestFace'];
+export type Filling = components['schemas']['FilmView'];
 export type Study = components['schemas']['StudyResponse'];
 export type Place = components['schemas']['PlaceView'];
 export type Channel = components['schemas']['ChannelView'];

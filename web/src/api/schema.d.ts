@@ -788,6 +788,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/jobs/{id}/filling': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['filling'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/jobs/{id}/formers.3mf': {
     parameters: {
       query?: never;
@@ -3000,6 +3016,37 @@ export interface components {
       /** Format: double */
       value: number;
       working: components['schemas']['Working'];
+    };
+    FilmAir: {
+      /** Format: double */
+      across: number;
+      /** Format: double */
+      mm3: number;
+      text: string;
+      /** Format: double */
+      up: number;
+    };
+    FilmPoint: {
+      /** Format: double */
+      freshS: number;
+      /** Format: double */
+      lateS?: number;
+      /** Format: double */
+      levelMm: number;
+      /** Format: double */
+      mm3: number;
+      text: string;
+    };
+    FilmShape: {
+      rings: number[][];
+      /** @enum {string} */
+      role: 'AROUND' | 'ROOM' | 'BODY' | 'AIR' | 'WAY';
+    };
+    FilmView: {
+      course: components['schemas']['FilmPoint'][];
+      says: string;
+      sealed: components['schemas']['FilmAir'][];
+      shapes: components['schemas']['FilmShape'][];
     };
     Fix: {
       edits: components['schemas']['Edit'][];
@@ -6032,6 +6079,30 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['RestFace'][];
+        };
+      };
+    };
+  };
+  filling: {
+    parameters: {
+      query: {
+        of: 'RUBBER' | 'CAST';
+      };
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['FilmView'];
         };
       };
     };

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import type { Job, Study } from '../../api/client';
 import { Busy } from '../../ui/Busy';
@@ -7,6 +8,7 @@ import { FigureText } from '../../ui/FigureText';
 import { Word } from '../../ui/Word';
 import type { JobDesk } from '../useJob';
 import type { ShapeDesk } from '../useStudy';
+import { Film, type Poured } from './Film';
 
 /** What a click on the solid does, and what the solid shows beside the master. */
 export interface SolidTool {
@@ -31,6 +33,8 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
     setTool({ ...tool, placing: tool.placing === what ? null : what });
   const show = (what: NonNullable<SolidTool['show']>) =>
     setTool({ ...tool, show: tool.show === what ? null : what });
+  const [film, setFilm] = useState<Poured | null>(null);
+  const watch = (what: Poured) => setFilm(film === what ? null : what);
   const known = job.figures['air.cast'] !== undefined;
   const halves = job.dipstick?.parting !== undefined;
   return (
@@ -80,6 +84,14 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
             <Pressed on={tool.show === 'LYING'} press={() => show('LYING')}>
               Show it as it is cast
             </Pressed>
+            <Pressed on={film === 'CAST'} press={() => watch('CAST')}>
+              Watch a cast fill it
+            </Pressed>
+            {job.box.poured && !halves && (
+              <Pressed on={film === 'RUBBER'} press={() => watch('RUBBER')}>
+                Watch the rubber rise
+              </Pressed>
+            )}
             {vents > 0 && (
               <Button
                 size="sm"
@@ -99,6 +111,7 @@ export function ShapePart({ job, desk, shape, tool, setTool }: Props) {
               </Button>
             )}
           </div>
+          {film && <Film id={job.id} version={job.version} of={film} />}
           <Attitudes study={study} desk={desk} />
           {job.box.poured && (
             <>

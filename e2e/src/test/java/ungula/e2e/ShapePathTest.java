@@ -37,7 +37,7 @@ public class ShapePathTest extends Browsing {
     assertThat(caution).containsText("of air stays in every cast");
     assertThat(page.locator("[data-pin='air.cast']")).hasCount(1);
     fix(caution, "Add").click();
-    assertThat(page.locator(".drawing .way")).not().hasCount(0);
+    assertThat(page.locator(".drawing path.VENT")).not().hasCount(0);
     assertThat(caution).hasCount(0);
     assertThat(air("air.cast")).isVisible();
     assertTrue(ml(air("air.cast")) < 0.5, "left " + air("air.cast").textContent());

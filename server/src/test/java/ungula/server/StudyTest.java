@@ -60,6 +60,35 @@ public class StudyTest extends OnServer {
         server.get("/api/jobs/" + id + "/section?cut=FRONT").body().toString().contains("\"AIR\""));
   }
 
+  /** Poured round a hat its hollow is sealed off; a cast of it, turned over, fills whole. */
+  @Test
+  public void howItFillsIsTold() throws Exception {
+    String id = hatJob(117);
+    String path = "/api/jobs/" + id + "/filling?of=";
+    assertEquals(server.get(path + "RUBBER").status(), 404);
+    server.studied(id);
+    JsonNode job = server.job(id);
+    JsonNode rubber = server.get(path + "RUBBER").body();
+    assertEquals(rubber.get("sealed").size(), 1);
+    JsonNode last = rubber.get("course").get(rubber.get("course").size() - 1);
+    double box = job.get("figures").get("rubber.box").get("value").asDouble();
+    double air = job.get("figures").get("air.poured").get("value").asDouble();
+    assertEquals(last.get("mm3").asDouble(), box - air, 0.002 * box);
+    JsonNode sealed = rubber.get("sealed").get(0);
+    assertTrue(sealed.get("mm3").asDouble() < last.get("mm3").asDouble());
+    assertTrue(sealed.get("text").asString().endsWith("of air is sealed off"), sealed.toString());
+    assertTrue(rubber.toString().contains("\"AIR\""), "what stays is drawn");
+    JsonNode cast = server.get(path + "CAST").body();
+    assertEquals(cast.get("sealed").size(), 0);
+    last = cast.get("course").get(cast.get("course").size() - 1);
+    double master = job.get("figures").get("master.volume").get("value").asDouble();
+    assertEquals(last.get("mm3").asDouble(), master, 0.001 * master);
+    // turned over it rises away from what was its top
+    double first = cast.get("course").get(0).get("levelMm").asDouble();
+    assertTrue(first < 0 && last.get("levelMm").asDouble() > first, cast.get("course").toString());
+    assertTrue(cast.get("says").asString().contains("It gels after"), cast.toString());
+  }
+
   @Test
   public void twoJobsAskingTheSameShareTheAnswerAlsoAfterARestart() throws Exception {
     String first = hatJob(130);

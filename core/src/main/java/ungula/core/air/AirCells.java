@@ -153,6 +153,29 @@ public record AirCells(Grid grid, int[] runs) {
   }
 
   /**
+   * How much of them lies below each of some heights along a direction, mm³.
+   *
+   * @param up of length one
+   * @param from the first height, mm
+   */
+  public double[] below(Vec3 up, double from, double step, int levels) {
+    double[] below = new double[levels];
+    double cell = grid.cellMm3();
+    for (int r = 0; r < runs.length; r += 2) {
+      for (int c = runs[r]; c < runs[r] + runs[r + 1]; c++) {
+        int level = (int) Math.ceil((middle(c).dot(up) - from) / step);
+        if (level < levels) {
+          below[Math.max(0, level)] += cell;
+        }
+      }
+    }
+    for (int n = 1; n < levels; n++) {
+      below[n] += below[n - 1];
+    }
+    return below;
+  }
+
+  /**
    * What a plane cuts of them: rectangles in the cut's right and up axes, each as a ring of four
    * corners.
    */

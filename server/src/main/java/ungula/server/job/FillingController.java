@@ -1,0 +1,195 @@
+package ungula.server.job;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import ungula.core.filling.Filling;
+import ungula.core.filling.Filling.Sealed;
+import ungula.core.geometry.Vec3;
+import ungula.core.job.JobFilling;
+import ungula.core.mesh.Slicer.Cut;
+import ungula.core.mould.SectionDrawing;
+import ungula.core.mould.SectionDrawing.Role;
+import ungula.core.plan.Plan;
+import ungula.core.quantity.Timespan;
+import ungula.core.quantity.Units;
+import ungula.core.quantity.Volume;
+import ungula.server.web.Problem;
+
+/** How a mould fills, to be watched: in a section, turned as the mould lies meanwhile. */
+@RestController
+@RequestMapping("/api/jobs/{id}/filling")
+class FillingController {
+
+  /** What is poured. */
+  enum Poured {
+    RUBBER,
+    CAST
+  }
+
+  /** What of a section is what to whoever watches. */
+  enum FilmRole {
+    /** Round what fills. */
+    AROUND,
+    /** What fills. */
+    ROOM,
+    /** Stands in it. */
+    BODY,
+    AIR,
+    /** Sprue and vents. */
+    WAY
+  }
+
+  /**
+   * @param rings across, up pairs, mm; even-odd filled
+   */
+  record FilmShape(FilmRole role, List<double[]> rings) {}
+
+  /**
+   * @param levelMm up in the section
+   * @param lateS as it thickens; absent where it gets no further
+   * @param text how much and how long, in words
+   */
+  record FilmPoint(
+      double mm3, double levelMm, double freshS, @Nullable Double lateS, String text) {}
+
+  /**
+   * @param across place of its top in the section
+   * @param up the same
+   * @param text what is sealed off
+   */
+  record FilmAir(double mm3, double across, double up, String text) {}
+
+  /**
+   * @param says how long it takes, a sentence or two
+   */
+  record FilmView(
+      String says, List<FilmShape> shapes, List<FilmPoint> course, List<FilmAir> sealed) {}
+
+  private final Jobs jobs;
+  private final Drawings drawings;
+
+  FillingController(Jobs jobs, Drawings drawings) {
+    this.jobs = jobs;
+    this.drawings = drawings;
+  }
+
+  @GetMapping
+  FilmView filling(@PathVariable String id, @RequestParam Poured of) {
+    Jobs.Job job = jobs.find(id);
+    Plan plan = job.plan().plan();
+    Optional<JobFilling> told = of == Poured.CAST ? JobFilling.cast(plan) : JobFilling.rubber(plan);
+    return view(job, of, told.orElseThrow(() -> Problem.gone("How this mould fills")));
+  }
+
+  private FilmView view(Jobs.Job job, Poured of, JobFilling told) {
+    Filling f = told.filling();
+    Seen seen = Seen.of(f);
+    SectionDrawing drawn = drawings.section(job, seen.cut, seen.at);
+    Units units = job.choices().units();
+    return new FilmView(
+        told.says(),
+        shapes(drawn, of, seen),
+        f.course().stream().map(p -> point(p, seen, units)).toList(),
+        f.sealed().stream().map(s -> air(s, seen, units)).toList());
+  }
+
+  private static FilmPoint point(Filling.Point p, Seen seen, Units units) {
+    return new FilmPoint(
+        p.mm3(),
+        seen.level(p.levelMm()),
+        p.freshS(),
+        Double.isInfinite(p.thickeningS()) ? null : p.thickeningS(),
+        Volume.format(p.mm3(), units) + ", " + Timespan.formatMin(p.freshS() / 60));
+  }
+
+  private static FilmAir air(Sealed s, Seen seen, Units units) {
+    double[] top = seen.place(s.pocket().top());
+    return new FilmAir(
+        s.mm3(),
+        top[0],
+        top[1],
+        Volume.format(s.pocket().volumeMm3(), units) + " of air is sealed off");
+  }
+
+  private static List<FilmShape> shapes(SectionDrawing drawn, Poured of, Seen seen) {
+    List<FilmShape> shapes = new ArrayList<>();
+    for (SectionDrawing.Shape s : drawn.shapes()) {
+      FilmRole role = of == Poured.CAST ? ofCast(s.role()) : ofRubber(s.role());
+      if (role != null) {
+        shapes.add(new FilmShape(role, s.rings().stream().map(seen::turned).toList()));
+      }
+    }
+    return shapes;
+  }
+
+  private static FilmRole ofCast(Role role) {
+    return switch (role) {
+      case RUBBER -> FilmRole.AROUND;
+      case MASTER -> FilmRole.ROOM;
+      case CAST_AIR -> FilmRole.AIR;
+      case SPRUE, VENT -> FilmRole.WAY;
+      default -> null;
+    };
+  }
+
+  private static FilmRole ofRubber(Role role) {
+    return switch (role) {
+      case WALL, PLATE -> FilmRole.AROUND;
+      case RUBBER -> FilmRole.ROOM;
+      case MASTER -> FilmRole.BODY;
+      case AIR -> FilmRole.AIR;
+      default -> null;
+    };
+  }
+
+  /**
+   * The upright section that shows most of how the level climbs, through the largest pocket, turned
+   * so that up is up.
+   *
+   * @param across of up along the section's right, as it lies in the section
+   * @param up of up along the section's up
+   * @param share of up that lies in the section at all
+   * @param offMm what up adds by where the section is cut
+   */
+  private record Seen(Cut cut, double at, double across, double up, double share, double offMm) {
+
+    static Seen of(Filling f) {
+      Vec3 up = f.up();
+      boolean front = Math.hypot(up.x(), up.z()) >= Math.hypot(up.y(), up.z());
+      Vec3 through =
+          f.sealed().stream()
+              .max((a, b) -> Double.compare(a.pocket().volumeMm3(), b.pocket().volumeMm3()))
+              .map(s -> s.pocket().top())
+              .orElse(Vec3.ZERO);
+      double right = front ? up.x() : up.y();
+      double share = Math.hypot(right, up.z());
+      double at = front ? through.y() : through.x();
+      double off = at * (front ? up.y() : up.x());
+      return new Seen(front ? Cut.FRONT : Cut.SIDE, at, right / share, up.z() / share, share, off);
+    }
+
+    double level(double alongUpMm) {
+      return (alongUpMm - offMm) / share;
+    }
+
+    double[] place(Vec3 p) {
+      return turned(new double[] {cut == Cut.FRONT ? p.x() : p.y(), p.z()});
+    }
+
+    double[] turned(double[] ring) {
+      double[] turned = new double[ring.length];
+      for (int i = 0; i + 1 < ring.length; i += 2) {
+        turned[i] = ring[i] * up - ring[i + 1] * across;
+        turned[i + 1] = ring[i] * across + ring[i + 1] * up;
+      }
+      return turned;
+    }
+  }
+}

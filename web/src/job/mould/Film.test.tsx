@@ -1,0 +1,74 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, expect, test, vi } from 'vitest';
+import type { Filling } from '../../api/client';
+import { Film } from './Film';
+
+/** A square of 10 mm, of which the upper fifth is sealed off when 60 are poured. */
+const FILM: Filling = {
+  says: 'Full after 80 s.',
+  shapes: [
+    { role: 'ROOM', rings: [[0, 0, 10, 0, 10, 10, 0, 10]] },
+    { role: 'AIR', rings: [[0, 8, 5, 8, 5, 10, 0, 10]] },
+  ],
+  course: [
+    { mm3: 0, levelMm: 0, freshS: 0, lateS: 0, text: '0 mL, 0 min' },
+    { mm3: 40, levelMm: 5, freshS: 40, lateS: 41, text: '40 mL, 1 min' },
+    { mm3: 80, levelMm: 10, freshS: 80, text: '80 mL, 2 min' },
+  ],
+  sealed: [{ mm3: 60, across: 2, up: 10, text: '20 mL of air is sealed off' }],
+};
+
+let asked: string[] = [];
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+function show(still = false) {
+  asked = [];
+  vi.stubGlobal('fetch', (request: Request) => {
+    asked.push(new URL(request.url).pathname + new URL(request.url).search);
+    return Promise.resolve(Response.json(FILM));
+  });
+  vi.stubGlobal('matchMedia', () => ({ matches: still }));
+  const { container } = render(
+    <QueryClientProvider client={new QueryClient()}>
+      <Film id="j" version={3} of="CAST" />
+    </QueryClientProvider>,
+  );
+  return {
+    user: userEvent.setup(),
+    picture: () => container.querySelector('svg'),
+    text: () => container.textContent,
+  };
+}
+
+test('it begins full, and says what stays behind', async () => {
+  const { picture, text } = show();
+  await screen.findByRole('slider');
+  expect(asked).toEqual(['/api/jobs/j/filling?of=CAST']);
+  expect(picture()?.dataset).toMatchObject({ level: '10.0', sealed: '1' });
+  expect(text()).toContain('80 mL, 2 min');
+  expect(text()).toContain('Full after 80 s. 20 mL of air is sealed off.');
+});
+
+test('drawn back, the level sinks and nothing is sealed off yet', async () => {
+  const { picture, text } = show();
+  const slider = await screen.findByRole('slider');
+  fireEvent.change(slider, { target: { value: '0.5' } });
+  expect(picture()?.dataset).toMatchObject({ level: '5.0', sealed: '0' });
+  expect(slider.getAttribute('aria-valuetext')).toBe('40 mL, 1 min');
+  expect(text()).not.toContain('sealed off');
+});
+
+test('it plays from the beginning and pauses; without motion in steps', async () => {
+  const { picture, user } = show(true);
+  await user.click(await screen.findByRole('button', { name: 'Play' }));
+  expect(picture()?.dataset.level).toBe('0.0');
+  await waitFor(() => expect(picture()?.dataset.level).toBe('5.0'), { timeout: 3000 });
+  await user.click(screen.getByRole('button', { name: 'Pause' }));
+  expect(screen.getByRole('button', { name: 'Play' })).toBeTruthy();
+});

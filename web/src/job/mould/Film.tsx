@@ -1,0 +1,154 @@
+import { useEffect, useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import Button from 'react-bootstrap/Button';
+import { client, unwrap, type Filling } from '../../api/client';
+import { NotRead } from '../../ui/NotRead';
+
+/** A whole film takes so long, whatever it tells. */
+const FILM_MS = 12_000;
+
+/** Between two pictures for whoever wants no motion. */
+const STEPS = 10;
+
+export type Poured = 'RUBBER' | 'CAST';
+
+/** The mould filling: the level climbs with what is poured, air that is sealed off stays behind. */
+export function Film({ id, version, of }: { id: string; version: number; of: Poured }) {
+  const { data, error, refetch } = useQuery({
+    queryKey: ['job', id, 'filling', of, version],
+    queryFn: () =>
+      unwrap(client.GET('/api/jobs/{id}/filling', { params: { path: { id }, query: { of } } })),
+  });
+  if (!data) {
+    return <NotRead what="How it fills" error={error} again={refetch} />;
+  }
+  return <Shown film={data} of={of} />;
+}
+
+function Shown({ film, of }: { film: Filling; of: Poured }) {
+  const [share, setShare] = useState(1);
+  const [started, setStarted] = useState(false);
+  const playing = started && share < 1;
+  useEffect(() => {
+    if (!playing) {
+      return undefined;
+    }
+    const still = window.matchMedia('(prefers-reduced-motion: reduce)').matches;
+    const every = still ? FILM_MS / STEPS : FILM_MS / 240;
+    const by = every / FILM_MS;
+    const timer = window.setInterval(() => setShare((s) => Math.min(1, s + by)), every);
+    return () => window.clearInterval(timer);
+  }, [playing]);
+  const full = film.course.at(-1)?.mm3 ?? 0;
+  const poured = share * full;
+  const now = film.course.find((p) => p.mm3 >= poured) ?? film.course.at(-1);
+  const sealed = film.sealed.filter((s) => s.mm3 <= poured);
+  const play = () => {
+    if (!playing && share >= 1) {
+      setShare(0);
+    }
+    setStarted(!playing);
+  };
+  const what = of === 'CAST' ? 'a cast is poured' : 'the rubber is poured';
+  return (
+    <figure className={`film ${of}`} aria-label={`How it fills while ${what}`}>
+      <Picture film={film} level={now?.levelMm ?? 0} sealed={sealed} />
+      <div className="reel">
+        <Button size="sm" variant="outline-primary" onClick={play}>
+          {playing ? 'Pause' : 'Play'}
+        </Button>
+        <input
+          type="range"
+          aria-label="How much is poured"
+          aria-valuetext={now?.text}
+          min={0}
+          max={1}
+          step={0.005}
+          value={share}
+          onChange={(e) => {
+            setStarted(false);
+            setShare(Number(e.target.value));
+          }}
+        />
+        <output>{now?.text}</output>
+      </div>
+      <figcaption>
+        {film.says}
+        {sealed.map((s) => (
+          <span key={`${s.mm3} ${s.across}`}> {s.text}.</span>
+        ))}
+      </figcaption>
+    </figure>
+  );
+}
+
+interface Seen {
+  film: Filling;
+  level: number;
+  sealed: Filling['sealed'];
+}
+
+/** Up is up, as the mould stands meanwhile. */
+function Picture({ film, level, sealed }: Seen) {
+  const all = film.shapes.flatMap((s) => s.rings);
+  const box = bounds(all);
+  const pad = 0.03 * Math.max(box.right - box.left, box.top - box.bottom);
+  const view = [
+    box.left - pad,
+    -box.top - pad,
+    box.right - box.left + 2 * pad,
+    box.top - box.bottom + 2 * pad,
+  ];
+  const of = (role: Filling['shapes'][number]['role']) =>
+    film.shapes
+      .filter((s) => s.role === role)
+      .flatMap((s) => s.rings)
+      .map(path)
+      .join('');
+  const below = `M${box.left} ${-level}H${box.right}V${-box.bottom}H${box.left}z`;
+  return (
+    <svg viewBox={view.join(' ')} data-sealed={sealed.length} data-level={level.toFixed(1)}>
+      <defs>
+        <clipPath id="film-below">
+          <path d={below} />
+        </clipPath>
+      </defs>
+      <path className="around" d={of('AROUND')} fillRule="evenodd" />
+      <path className="room" d={of('ROOM')} fillRule="evenodd" />
+      <g clipPath="url(#film-below)">
+        <path className="filled" d={of('ROOM')} fillRule="evenodd" />
+        <path className="kept" d={of('AIR')} />
+      </g>
+      <path className="body" d={of('BODY')} fillRule="evenodd" />
+      <path className="ways" d={of('WAY')} />
+      {sealed.map((s) => (
+        <circle key={`${s.mm3} ${s.across}`} cx={s.across} cy={-s.up} r={pad / 2}>
+          <title>{s.text}</title>
+        </circle>
+      ))}
+    </svg>
+  );
+}
+
+function path(ring: number[]) {
+  let d = '';
+  for (let i = 0; i + 1 < ring.length; i += 2) {
+    d += `${i === 0 ? 'M' : 'L'}${ring[i]} ${-(ring[i + 1] ?? 0)}`;
+  }
+  return `${d}z`;
+}
+
+function bounds(rings: number[][]) {
+  const box = { left: Infinity, right: -Infinity, bottom: Infinity, top: -Infinity };
+  for (const ring of rings) {
+    for (let i = 0; i + 1 < ring.length; i += 2) {
+      const x = ring[i] ?? 0;
+      const y = ring[i + 1] ?? 0;
+      box.left = Math.min(box.left, x);
+      box.right = Math.max(box.right, x);
+      box.bottom = Math.min(box.bottom, y);
+      box.top = Math.max(box.top, y);
+    }
+  }
+  return box;
+}
