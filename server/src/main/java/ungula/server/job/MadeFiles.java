@@ -58,13 +58,17 @@ class MadeFiles {
   }
 
   private final DataFolder folder;
+  private final Jobs jobs;
+  private final Studies studies;
   private final Tasks tasks;
 
   /** By file: what it was made of. */
   private final Map<Path, String> made = new ConcurrentHashMap<>();
 
-  MadeFiles(DataFolder folder, Tasks tasks) {
+  MadeFiles(DataFolder folder, Jobs jobs, Studies studies, Tasks tasks) {
     this.folder = folder;
+    this.jobs = jobs;
+    this.studies = studies;
     this.tasks = tasks;
   }
 
@@ -137,15 +141,24 @@ class MadeFiles {
         });
   }
 
-  /** Makes the mould's pieces in the background, unless they are there. */
-  TaskView cast(Jobs.Job job, TriangleMesh mesh) {
-    Optional<HollowCore> core = job.core();
+  /**
+   * Makes the mould's pieces in the background, unless they are there; once it is known how a cast
+   * runs in.
+   */
+  TaskView cast(Jobs.Job asked, TriangleMesh mesh) {
     return tasks.start(
         Lane.FILES,
         progress -> {
+          if (asked.shape().isPresent()) {
+            studies.settle(asked.shape().get().ofPose(), progress.part(0, 0.4));
+          }
+          Jobs.Job now = jobs.find(asked.row().id());
+          // changed meanwhile, it is made as it was asked for, and asked for again
+          Jobs.Job job = now.choices().equals(asked.choices()) ? now : asked;
           if (file(job, Made.PIECES_STL).isPresent()) {
             return;
           }
+          Optional<HollowCore> core = job.core();
           Vec3 lift = new Vec3(0, 0, job.choices().pose().liftMm());
           List<Piece> pieces =
               MouldPieces.of(
@@ -155,7 +168,7 @@ class MadeFiles {
                   channels(job),
                   Grid.DEFAULT_CELLS,
                   Parallel.ALL,
-                  progress.part(0, 0.9));
+                  progress.part(0.4, 0.9));
           core.ifPresent(
               c -> pieces.add(new Piece("core", c.mesh().moved(1, Rotation.NONE, lift))));
           progress.at("Writing them", 0.9);

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.locks.LockSupport;
 import org.springframework.stereotype.Component;
 import ungula.core.work.Progress;
 import ungula.server.task.Tasks;
@@ -24,6 +25,9 @@ import ungula.server.web.Json;
  */
 @Component
 public class Studies {
+
+  /** Between two looks at what somebody else is finding. */
+  private static final long LOOK_NS = 100_000_000;
 
   /** Answers kept: the pictures of a large one take a megabyte. */
   private static final int KEPT = 500;
@@ -172,6 +176,19 @@ public class Studies {
   /** Finds an answer at once, for another that builds on it. */
   <A> void find(Question<A> q, Progress progress) throws Exception {
     q.finding.find(known(q).orElse(null), (answer, facets) -> keep(q.id, answer, facets), progress);
+  }
+
+  /** Has an answer known: waits for whoever is finding it, or else finds it. */
+  <A> void settle(Question<A> q, Progress progress) throws Exception {
+    Optional<TaskView> task = last(q);
+    while (known(q).isEmpty() && task.isPresent() && task.get().state() == Tasks.State.RUNNING) {
+      progress.at(task.get().doing(), task.get().fraction());
+      LockSupport.parkNanos(LOOK_NS);
+      task = last(q);
+    }
+    if (known(q).isEmpty()) {
+      find(q, progress);
+    }
   }
 
   /** Stops finding it, for all who asked. */
