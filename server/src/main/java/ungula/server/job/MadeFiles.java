@@ -146,6 +146,7 @@ class MadeFiles {
    * runs in.
    */
   TaskView cast(Jobs.Job asked, TriangleMesh mesh) {
+    Optional<HollowCore> core = asked.core();
     return tasks.start(
         Lane.FILES,
         progress -> {
@@ -158,7 +159,6 @@ class MadeFiles {
           if (file(job, Made.PIECES_STL).isPresent()) {
             return;
           }
-          Optional<HollowCore> core = job.core();
           Vec3 lift = new Vec3(0, 0, job.choices().pose().liftMm());
           List<Piece> pieces =
               MouldPieces.of(
