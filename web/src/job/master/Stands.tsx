@@ -63,8 +63,8 @@ function Row({ stand, take }: { stand: Stand; take: () => void }) {
         <span className="numbers">
           <FigureText figure={figures.rubber} /> rubber, <FigureText figure={figures.height} />{' '}
           high, <FigureText figure={figures.locked} /> under overhangs; air in the rubber{' '}
-          <FigureText figure={figures.poured} />, in a cast <FigureText figure={figures.cast} />,
-          and <FigureText figure={figures.vents} />
+          <FigureText figure={figures.poured} />, in a cast <FigureText figure={figures.cast} />; it
+          asks for <FigureText figure={figures.vents} />
         </span>
       </p>
       <Button size="sm" variant="outline-primary" onClick={take} disabled={stand.now}>
