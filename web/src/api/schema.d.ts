@@ -3028,10 +3028,6 @@ export interface components {
     };
     FilmPoint: {
       /** Format: double */
-      freshS: number;
-      /** Format: double */
-      lateS?: number;
-      /** Format: double */
       levelMm: number;
       /** Format: double */
       mm3: number;

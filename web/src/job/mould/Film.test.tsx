@@ -13,9 +13,9 @@ const FILM: Filling = {
     { role: 'AIR', rings: [[0, 8, 5, 8, 5, 10, 0, 10]] },
   ],
   course: [
-    { mm3: 0, levelMm: 0, freshS: 0, lateS: 0, text: '0 mL, 0 min' },
-    { mm3: 40, levelMm: 5, freshS: 40, lateS: 41, text: '40 mL, 1 min' },
-    { mm3: 80, levelMm: 10, freshS: 80, text: '80 mL, 2 min' },
+    { mm3: 0, levelMm: 0, text: '0 mL, 0 min' },
+    { mm3: 40, levelMm: 5, text: '40 mL, 1 min' },
+    { mm3: 80, levelMm: 10, text: '80 mL, 2 min' },
   ],
   sealed: [{ mm3: 60, across: 2, up: 10, text: '20 mL of air is sealed off' }],
 };

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useId, useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import Button from 'react-bootstrap/Button';
 import { client, unwrap, type Filling } from '../../api/client';
@@ -90,6 +90,7 @@ interface Seen {
 
 /** Up is up, as the mould stands meanwhile. */
 function Picture({ film, level, sealed }: Seen) {
+  const under = useId();
   const all = film.shapes.flatMap((s) => s.rings);
   const box = bounds(all);
   const pad = 0.03 * Math.max(box.right - box.left, box.top - box.bottom);
@@ -109,13 +110,13 @@ function Picture({ film, level, sealed }: Seen) {
   return (
     <svg viewBox={view.join(' ')} data-sealed={sealed.length} data-level={level.toFixed(1)}>
       <defs>
-        <clipPath id="film-below">
+        <clipPath id={under}>
           <path d={below} />
         </clipPath>
       </defs>
       <path className="around" d={of('AROUND')} fillRule="evenodd" />
       <path className="room" d={of('ROOM')} fillRule="evenodd" />
-      <g clipPath="url(#film-below)">
+      <g clipPath={`url(#${under})`}>
         <path className="filled" d={of('ROOM')} fillRule="evenodd" />
         <path className="kept" d={of('AIR')} />
       </g>

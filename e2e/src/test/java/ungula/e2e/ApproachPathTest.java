@@ -5,12 +5,9 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
 import com.microsoft.playwright.APIResponse;
-import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.regex.Pattern;
 import java.util.zip.ZipFile;
@@ -75,16 +72,7 @@ public class ApproachPathTest extends Browsing {
     assertThat(word("mould.shape")).hasText("box that follows the outline");
 
     // what leaves: the halves as models, and the sheet
-    Download pieces =
-        page.waitForDownload(
-            new Page.WaitForDownloadOptions().setTimeout(120_000),
-            () -> {
-              button("More for this job").click();
-              page.getByText("Pieces of the mould, STL").click();
-            });
-    Path zip = Files.createTempFile("pieces", ".zip");
-    pieces.saveAs(zip);
-    try (ZipFile halves = new ZipFile(zip.toFile())) {
+    try (ZipFile halves = pieces()) {
       assertEquals(halves.size(), 2);
       assertTrue(halves.getEntry("lower half.stl").getSize() > 100_000);
     }

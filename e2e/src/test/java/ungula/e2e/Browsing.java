@@ -7,6 +7,7 @@ import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
@@ -31,6 +32,7 @@ import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Supplier;
 import java.util.regex.Pattern;
+import java.util.zip.ZipFile;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -296,6 +298,20 @@ abstract class Browsing {
     page.locator(".dropdown-menu.show")
         .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(option))
         .click();
+  }
+
+  /** Has the mould's pieces made as STL, and takes them away. */
+  ZipFile pieces() throws IOException {
+    Download made =
+        page.waitForDownload(
+            new Page.WaitForDownloadOptions().setTimeout(120_000),
+            () -> {
+              button("More for this job").click();
+              page.getByText("Pieces of the mould, STL").click();
+            });
+    Path zip = Files.createTempFile("pieces", ".zip");
+    made.saveAs(zip);
+    return new ZipFile(zip.toFile());
   }
 
   /** Waits until the solid view has its mesh and has drawn it. */

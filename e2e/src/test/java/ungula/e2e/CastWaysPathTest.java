@@ -4,12 +4,9 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
-import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.regex.Pattern;
 import java.util.zip.ZipFile;
 import org.testng.annotations.Test;
@@ -52,16 +49,7 @@ public class CastWaysPathTest extends Browsing {
     assertThat(film).hasAttribute("data-level", full);
     assertThat(page.locator("figure.film")).containsText("It gels after");
 
-    Download pieces =
-        page.waitForDownload(
-            new Page.WaitForDownloadOptions().setTimeout(120_000),
-            () -> {
-              button("More for this job").click();
-              page.getByText("Pieces of the mould, STL").click();
-            });
-    Path zip = Files.createTempFile("pieces", ".zip");
-    pieces.saveAs(zip);
-    try (ZipFile all = new ZipFile(zip.toFile())) {
+    try (ZipFile all = pieces()) {
       assertEquals(all.size(), 1);
       assertTrue(all.entries().nextElement().getSize() > 100_000);
     }

@@ -1,6 +1,5 @@
 package ungula.core.job;
 
-import java.time.Duration;
 import java.util.Optional;
 import ungula.core.attitude.Attitude;
 import ungula.core.filling.Filling;
@@ -12,7 +11,6 @@ import ungula.core.mesh.TriangleMesh;
 import ungula.core.mould.BoxMould;
 import ungula.core.plan.CastPart;
 import ungula.core.plan.Plan;
-import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Timespan;
 import ungula.core.sprue.Sprue;
 
@@ -41,7 +39,10 @@ public record JobFilling(Filling filling, String says) {
             .moved(1, Rotation.NONE, new Vec3(0, 0, lift))
             .moved(1, lies.turn(), Vec3.ZERO);
     FillCurve curve = FillCurve.of(lying, Filling.LEVELS + 1).scaledTo(cast.solidMm3());
-    Flow flow = new Flow(Sprue.POURED_MM3_S, cast.sprue(), cast.resin());
+    Flow flow =
+        cast.sprue() == null
+            ? Flow.open(poursMm3PerS(p))
+            : new Flow(Sprue.POURED_MM3_S, cast.sprue(), cast.resin());
     Filling filling =
         Filling.of(
             lies.up(),
@@ -57,7 +58,7 @@ public record JobFilling(Filling filling, String says) {
     double potS = 60 * cast.resin().potLifeMin();
     String gels = " It gels after " + text(potS) + ".";
     if (cast.sprue() == null) {
-      return "Poured by hand it takes " + text(full.freshS()) + "." + gels;
+      return "Poured as on the Workshop page it takes " + text(full.freshS()) + "." + gels;
     }
     String fresh = "Full after " + text(full.freshS()) + " if it stays as thin as it was mixed; ";
     return full.thickeningS() < potS
@@ -77,7 +78,6 @@ public record JobFilling(Filling filling, String says) {
   }
 
   private static JobFilling rubber(Plan p, BoxMould box) {
-    double perS = p.brief().workshop().mixing().pace().pourMm3PerMin() / 60;
     Filling filling =
         Filling.of(
             Vec3.UP,
@@ -85,13 +85,17 @@ public record JobFilling(Filling filling, String says) {
             box.pourLineMm(),
             box::rubberBelow,
             p.facts().shape().study().poured(),
-            Flow.open(perS));
+            Flow.open(poursMm3PerS(p)));
     return new JobFilling(
         filling,
         "Poured as on the Workshop page it takes " + text(filling.full().freshS()) + " in all.");
   }
 
+  private static double poursMm3PerS(Plan p) {
+    return p.brief().workshop().mixing().pace().pourMm3PerMin() / 60;
+  }
+
   private static String text(double s) {
-    return s < 90 ? Numbers.fixed(s, 0) + " s" : Timespan.format(Duration.ofSeconds(Math.round(s)));
+    return Timespan.formatMin(s / 60);
   }
 }

@@ -11,7 +11,9 @@ import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import ungula.core.air.Vents;
+import ungula.core.attitude.AttitudeSearch;
 import ungula.core.choice.Choices;
+import ungula.core.choice.LyingChoice;
 import ungula.core.choice.Weights;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
@@ -25,7 +27,6 @@ import ungula.core.orient.Handful;
 import ungula.core.orient.Handful.Best;
 import ungula.core.orient.Handful.Pick;
 import ungula.core.orient.Stand;
-import ungula.core.orient.StandSearch;
 import ungula.core.plan.BoxPart;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
@@ -116,7 +117,7 @@ public final class StandOffers {
   private CastTable.Best cast(CastTable table, Stand s) {
     MouldKind kind = choices.mould().kind();
     boolean open = kind == MouldKind.OPEN || kind == MouldKind.SKIN;
-    return table.of(s, open, kind == MouldKind.TWO_PART);
+    return table.of(s, open, LyingChoice.sides(kind, false).size() > 1);
   }
 
   private static Handful.Counts counts(Weights w) {
@@ -257,8 +258,8 @@ public final class StandOffers {
         "vents",
         "vents a cast asks for",
         vents,
-        vents > StandSearch.MOST_VENTS
-            ? "more than " + StandSearch.MOST_VENTS + " vents"
+        vents > AttitudeSearch.MOST_VENTS
+            ? "more than " + AttitudeSearch.MOST_VENTS + " vents"
             : vents == 0 ? "no vents" : vents == 1 ? "one vent" : vents + " vents",
         Working.of("of all ways its mould can lie the one with fewest vents, then least air")
             .given("ways up looked at", String.valueOf(looked), COMPUTED)

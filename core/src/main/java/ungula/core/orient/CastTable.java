@@ -2,6 +2,7 @@ package ungula.core.orient;
 
 import java.util.Comparator;
 import java.util.List;
+import ungula.core.attitude.AttitudeSearch;
 import ungula.core.geometry.Vec3;
 
 /**
@@ -36,7 +37,7 @@ public final class CastTable {
   /**
    * Of a cast, the mould lying as is best.
    *
-   * @param vents it asks for; more than {@link StandSearch#MOST_VENTS} are not enough
+   * @param vents it asks for; more than {@link AttitudeSearch#MOST_VENTS} are not enough
    * @param airMm3 that stays without them
    */
   public record Best(int vents, double airMm3) {}

@@ -1,5 +1,6 @@
 package ungula.core.orient;
 
+import ungula.core.attitude.AttitudeSearch;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 
@@ -13,7 +14,7 @@ import ungula.core.geometry.Vec3;
  * @param lockedTwoMm3 rubber with master both over and under it: what locks two pieces pulled apart
  * @param pouredMm3 air left against the master by the rubber
  * @param castMm3 air left in a cast, the mould turned over
- * @param vents a cast asks for then; more than {@link StandSearch#MOST_VENTS} are not enough
+ * @param vents a cast asks for then; more than {@link AttitudeSearch#MOST_VENTS} are not enough
  * @param fine whether air is known by the model's own surface, or was looked for in fine cells; in
  *     coarse ones thin walls leak
  */

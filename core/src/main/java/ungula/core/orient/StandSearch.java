@@ -6,6 +6,7 @@ import ungula.core.air.AirTraps;
 import ungula.core.air.Opening;
 import ungula.core.air.Room;
 import ungula.core.air.Vents;
+import ungula.core.attitude.AttitudeSearch;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Directions;
 import ungula.core.geometry.Rotation;
@@ -29,9 +30,6 @@ public final class StandSearch {
 
   /** Changes when a search of the same body comes out otherwise: old ones are made again. */
   public static final int VERSION = 3;
-
-  /** More vents than this are too many to look after. */
-  public static final int MOST_VENTS = 6;
 
   /** Ways spread evenly, in pairs of opposites. */
   private static final int PAIRS = 250;
@@ -294,8 +292,10 @@ public final class StandSearch {
     }
 
     CastTable.Best cast(Vec3 up, boolean flat) {
-      AirTraps.Needed n = AirTraps.needed(cavity, flat ? level : highest, up.times(-1), MOST_VENTS);
-      return new CastTable.Best(n.enough() ? n.vents().size() : MOST_VENTS + 1, n.airMm3());
+      AirTraps.Needed n =
+          AirTraps.needed(cavity, flat ? level : highest, up.times(-1), AttitudeSearch.MOST_VENTS);
+      return new CastTable.Best(
+          n.enough() ? n.vents().size() : AttitudeSearch.MOST_VENTS + 1, n.airMm3());
     }
   }
 }

@@ -96,14 +96,26 @@ public final class MouldPieces {
   /** To the surface of the cast with what stays in its channels, less than 0 in it. */
   private double toCast(int cell) {
     double d = field.at(cell);
-    Vec3 at = channels.isEmpty() ? null : grid.centre(cell);
+    int layer = grid.nx() * grid.ny();
+    double x = grid.x(cell % grid.nx());
+    double y = grid.y(cell / grid.nx() % grid.ny());
+    double z = grid.z(cell / layer);
     for (int i = 0; i < channels.size(); i++) {
-      if (round.get(i).contains(at)) {
+      if (within(round.get(i), x, y, z)) {
         Channel c = channels.get(i);
-        d = Math.min(d, c.distance(at) - c.diameterMm() / 2);
+        d = Math.min(d, c.distance(new Vec3(x, y, z)) - c.diameterMm() / 2);
       }
     }
     return d;
+  }
+
+  private static boolean within(Box3 b, double x, double y, double z) {
+    return b.min().x() <= x
+        && x <= b.max().x()
+        && b.min().y() <= y
+        && y <= b.max().y()
+        && b.min().z() <= z
+        && z <= b.max().z();
   }
 
   private void columns(Parallel parallel) {

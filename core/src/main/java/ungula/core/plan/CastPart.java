@@ -5,7 +5,6 @@ import static ungula.core.working.Given.Source.COMPUTED;
 import static ungula.core.working.Given.Source.DEFAULT;
 import static ungula.core.working.Given.Source.SHEET;
 
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -181,7 +180,7 @@ public record CastPart(
             .given("viscosity", Numbers.trimmed(resin.viscosityPas(), 3) + " Pa·s", said)
             .given(
                 "in time: a third of its pot life",
-                seconds(Sprue.IN_TIME * 60 * resin.potLifeMin()),
+                Timespan.formatMin(Sprue.IN_TIME * resin.potLifeMin()),
                 DEFAULT)
             .given("poured by hand at most", brief.ml(Sprue.POURED_MM3_S) + " a second", DEFAULT)
             .step("It needs " + brief.mm(proposed.diameterMm()) + ".")
@@ -207,7 +206,7 @@ public record CastPart(
 
   /** How long it takes to fill, as it is shown. */
   public String fillText() {
-    return seconds(sprue.fillS(solidMm3, resin));
+    return Timespan.formatMin(sprue.fillS(solidMm3, resin) / 60);
   }
 
   private void fill(FigureBook figures) {
@@ -219,10 +218,6 @@ public record CastPart(
         Working.of("volume ÷ the smaller of flow and hand")
             .given("flow", brief.ml(sprue.flowMm3PerS(resin)) + " a second", COMPUTED)
             .done());
-  }
-
-  private static String seconds(double s) {
-    return s < 90 ? Numbers.fixed(s, 0) + " s" : Timespan.format(Duration.ofSeconds(Math.round(s)));
   }
 
   private void vents(FigureBook figures) {

@@ -74,7 +74,8 @@ final class VentSteps {
     String what =
         by == VentKind.SLIT
             ? (count == 1 ? "Slit the rubber" : "Slit the rubber at " + count + " places")
-                + " with a fresh blade, from the tip of the cavity outwards, as drawn"
+                + " with a fresh blade, from outside through to the tip of the cavity and on a little"
+                + " towards its body, as drawn"
                 + ways()
                 + ". A slit closes again: air leaves by it, what is cast hardly does."
             : "Cut the "

@@ -3,7 +3,6 @@ package ungula.server.job;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -53,11 +52,9 @@ class FillingController {
 
   /**
    * @param levelMm up in the section
-   * @param lateS as it thickens; absent where it gets no further
    * @param text how much and how long, in words
    */
-  record FilmPoint(
-      double mm3, double levelMm, double freshS, @Nullable Double lateS, String text) {}
+  record FilmPoint(double mm3, double levelMm, String text) {}
 
   /**
    * @param across place of its top in the section
@@ -104,8 +101,6 @@ class FillingController {
     return new FilmPoint(
         p.mm3(),
         seen.level(p.levelMm()),
-        p.freshS(),
-        Double.isInfinite(p.thickeningS()) ? null : p.thickeningS(),
         Volume.format(p.mm3(), units) + ", " + Timespan.formatMin(p.freshS() / 60));
   }
 
