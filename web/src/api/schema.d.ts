@@ -3026,7 +3026,17 @@ export interface components {
       /** Format: double */
       up: number;
     };
+    FilmEnd: {
+      /** Format: double */
+      across: number;
+      late: boolean;
+      text: string;
+      /** Format: double */
+      up: number;
+    };
     FilmPoint: {
+      /** Format: double */
+      afterS: number;
       /** Format: double */
       levelMm: number;
       /** Format: double */
@@ -3040,6 +3050,7 @@ export interface components {
     };
     FilmView: {
       course: components['schemas']['FilmPoint'][];
+      ends: components['schemas']['FilmEnd'][];
       says: string;
       sealed: components['schemas']['FilmAir'][];
       shapes: components['schemas']['FilmShape'][];
@@ -3120,6 +3131,7 @@ export interface components {
       | 'cast.filler'
       | 'cast.first'
       | 'cast.firstLine'
+      | 'cast.last'
       | 'cast.mass'
       | 'cast.mixed'
       | 'cast.more'

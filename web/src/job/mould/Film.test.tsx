@@ -13,9 +13,13 @@ const FILM: Filling = {
     { role: 'AIR', rings: [[0, 8, 5, 8, 5, 10, 0, 10]] },
   ],
   course: [
-    { mm3: 0, levelMm: 0, text: '0 mL, 0 min' },
-    { mm3: 40, levelMm: 5, text: '40 mL, 1 min' },
-    { mm3: 80, levelMm: 10, text: '80 mL, 2 min' },
+    { mm3: 0, afterS: 0, levelMm: 0, text: '0 mL, 0 min' },
+    { mm3: 40, afterS: 90, levelMm: 5, text: '40 mL, 1.5 min' },
+    { mm3: 80, afterS: 120, levelMm: 10, text: '80 mL, 2 min' },
+  ],
+  ends: [
+    { across: 9, up: 1, late: false, text: 'The last of it arrives here' },
+    { across: 1, up: 1, late: true, text: '3 mL here may gel before it is full' },
   ],
   sealed: [{ mm3: 60, across: 2, up: 10, text: '20 mL of air is sealed off' }],
 };
@@ -60,8 +64,21 @@ test('drawn back, the level sinks and nothing is sealed off yet', async () => {
   const slider = await screen.findByRole('slider');
   fireEvent.change(slider, { target: { value: '0.5' } });
   expect(picture()?.dataset).toMatchObject({ level: '5.0', sealed: '0' });
-  expect(slider.getAttribute('aria-valuetext')).toBe('40 mL, 1 min');
+  expect(slider.getAttribute('aria-valuetext')).toBe('40 mL, 1.5 min');
   expect(text()).not.toContain('sealed off');
+});
+
+test('by time it moves on as slowly as it runs in', async () => {
+  const { picture, user, text } = show();
+  const slider = await screen.findByRole('slider');
+  await user.click(screen.getByRole('button', { name: 'by time' }));
+  fireEvent.change(slider, { target: { value: '0.5' } });
+  expect(picture()?.dataset.level).toBe('5.0');
+  fireEvent.change(slider, { target: { value: '0.8' } });
+  expect(picture()?.dataset.level).toBe('10.0');
+  expect(screen.getByRole('button', { name: 'by time', pressed: true })).toBeTruthy();
+  expect(text()).toContain('may gel before it is full');
+  expect(picture()?.querySelectorAll('.end').length).toBe(2);
 });
 
 test('it plays from the beginning and pauses; without motion in steps', async () => {

@@ -10,6 +10,13 @@ const FILM_MS = 12_000;
 /** Between two pictures for whoever wants no motion. */
 const STEPS = 10;
 
+type By = 'mm3' | 'afterS';
+
+const BY: [By, string][] = [
+  ['mm3', 'by volume'],
+  ['afterS', 'by time'],
+];
+
 export type Poured = 'RUBBER' | 'CAST';
 
 /** The mould filling: the level climbs with what is poured, air that is sealed off stays behind. */
@@ -28,6 +35,7 @@ export function Film({ id, version, of }: { id: string; version: number; of: Pou
 function Shown({ film, of }: { film: Filling; of: Poured }) {
   const [share, setShare] = useState(1);
   const [started, setStarted] = useState(false);
+  const [by, setBy] = useState<By>('mm3');
   const playing = started && share < 1;
   useEffect(() => {
     if (!playing) {
@@ -39,10 +47,9 @@ function Shown({ film, of }: { film: Filling; of: Poured }) {
     const timer = window.setInterval(() => setShare((s) => Math.min(1, s + by)), every);
     return () => window.clearInterval(timer);
   }, [playing]);
-  const full = film.course.at(-1)?.mm3 ?? 0;
-  const poured = share * full;
-  const now = film.course.find((p) => p.mm3 >= poured) ?? film.course.at(-1);
-  const sealed = film.sealed.filter((s) => s.mm3 <= poured);
+  const full = film.course.at(-1);
+  const now = film.course.find((p) => p[by] >= share * (full?.[by] ?? 0)) ?? full;
+  const sealed = film.sealed.filter((s) => s.mm3 <= (now?.mm3 ?? 0));
   const play = () => {
     if (!playing && share >= 1) {
       setShare(0);
@@ -71,12 +78,31 @@ function Shown({ film, of }: { film: Filling; of: Poured }) {
           }}
         />
         <output>{now?.text}</output>
+        <span className="btn-group" role="group" aria-label="What moves on evenly">
+          {BY.map(([value, name]) => (
+            <Button
+              key={value}
+              size="sm"
+              variant="outline-primary"
+              active={by === value}
+              aria-pressed={by === value}
+              onClick={() => setBy(value)}
+            >
+              {name}
+            </Button>
+          ))}
+        </span>
       </div>
       <figcaption>
         {film.says}
         {sealed.map((s) => (
           <span key={`${s.mm3} ${s.across}`}> {s.text}.</span>
         ))}
+        {film.ends
+          .filter((e) => e.late)
+          .map((e) => (
+            <span key={`${e.across} ${e.up}`}> {e.text}.</span>
+          ))}
       </figcaption>
     </figure>
   );
@@ -122,6 +148,17 @@ function Picture({ film, level, sealed }: Seen) {
       </g>
       <path className="body" d={of('BODY')} fillRule="evenodd" />
       <path className="ways" d={of('WAY')} />
+      {film.ends.map((e) => (
+        <circle
+          key={`${e.across} ${e.up}`}
+          className={e.late ? 'end late' : 'end'}
+          cx={e.across}
+          cy={-e.up}
+          r={pad / 2}
+        >
+          <title>{e.text}</title>
+        </circle>
+      ))}
       {sealed.map((s) => (
         <circle key={`${s.mm3} ${s.across}`} cx={s.across} cy={-s.up} r={pad / 2}>
           <title>{s.text}</title>

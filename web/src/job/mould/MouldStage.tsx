@@ -292,6 +292,15 @@ function Casts({ job }: { job: Job }) {
           ) : (
             ' It is poured in through the open base.'
           )}
+          {f['cast.last'] && (
+            <>
+              {' '}
+              The last of it arrives after{' '}
+              <span className="together">
+                <FigureText figure={f['cast.last']} />.
+              </span>
+            </>
+          )}
           {f['fits.pot'] && (
             <>
               {' '}

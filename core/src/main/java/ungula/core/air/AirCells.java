@@ -74,7 +74,9 @@ public record AirCells(Grid grid, int[] runs) {
             }
             spill = before ? spill : seal.at(at);
             // NaN is never passed
-            cells.set(cell, height > spill);
+            if (height > spill) {
+              cells.set(cell);
+            }
           }
           before = open[cell] != 0;
         }

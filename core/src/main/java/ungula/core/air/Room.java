@@ -170,6 +170,21 @@ public final class Room {
     return made;
   }
 
+  /** What bounds it, facing out of it as far as it faces anywhere. */
+  public TriangleMesh body() {
+    return body;
+  }
+
+  /** Whether a cell's middle lies in it. */
+  public boolean open(int cell) {
+    return open()[cell] != 0;
+  }
+
+  /** How far it is from a place on a facet, that way, to what bounds it next, mm. */
+  public double through(Vec3 place, Vec3 way, int facet) {
+    return tree().firstHit(place.x(), place.y(), place.z(), way.x(), way.y(), way.z(), facet);
+  }
+
   /** Whether a straight way from a place on its surface to another meets that nowhere between. */
   public boolean clear(Vec3 from, Vec3 to) {
     Vec3 way = to.minus(from);

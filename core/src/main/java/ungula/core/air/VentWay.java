@@ -67,7 +67,7 @@ public record VentWay(List<Vec3> path, double rubberMm, double seamMm, double ca
       if (met < 0) {
         break;
       }
-      double on = tree.firstHit(p.x(), p.y(), p.z(), up.x(), up.y(), up.z(), -1) + hair;
+      double on = tree.met(met, p.x(), p.y(), p.z(), up.x(), up.y(), up.z()) + hair;
       room += cast.areaVector(met).dot(up) > 0 ? Math.min(on, out - at) : 0;
       at += on;
     }

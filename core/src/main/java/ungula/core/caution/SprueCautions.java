@@ -2,15 +2,19 @@ package ungula.core.caution;
 
 import static ungula.core.caution.Caution.Level.CHECK;
 import static ungula.core.caution.Caution.Level.NOTE;
+import static ungula.core.caution.Caution.Level.STOP;
 
 import java.util.ArrayList;
 import java.util.List;
 import ungula.core.caution.Caution.Fix;
 import ungula.core.caution.Caution.Place;
+import ungula.core.filling.Fronts;
 import ungula.core.plan.CastPart;
 import ungula.core.plan.Plan;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Mass;
+import ungula.core.quantity.Timespan;
+import ungula.core.quantity.Volume;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.sprue.Spout;
 import ungula.core.sprue.Sprue;
@@ -38,6 +42,7 @@ final class SprueCautions {
       c.plug();
       c.heavy();
     }
+    p.cast().filter(cast -> cast.fronts() != null).ifPresent(c::late);
     c.vents();
     return c.found;
   }
@@ -70,6 +75,37 @@ final class SprueCautions {
             + " full."
             + (fixes.isEmpty() ? " Cast in more than one pour, or take a thinner material." : ""),
         fixes);
+  }
+
+  /** Branches that may gel before they are full, the largest by name. */
+  private void late(CastPart cast) {
+    List<Fronts.Late> late = cast.fronts().late();
+    if (late.isEmpty()) {
+      return;
+    }
+    Fronts.Late first = late.get(0);
+    String gels = Timespan.formatMin(cast.resin().potLifeMin());
+    found.add(
+        new Caution(
+            "cast.late",
+            first.surely() ? STOP : CHECK,
+            "mould",
+            "A thin branch " + (first.surely() ? "gels" : "may gel") + " before it is full",
+            Volume.format(first.volumeMm3(), p.units())
+                + " of the cast lie behind "
+                + Length.format(first.acrossMm(), p.units())
+                + " of width, and it gels "
+                + gels
+                + " after it is mixed."
+                + (first.surely()
+                    ? ""
+                    : " At best it is there after "
+                        + Timespan.formatMin(first.end().freshS() / 60)
+                        + ".")
+                + (late.size() > 1 ? " So do " + (late.size() - 1) + " more." : "")
+                + " Pour it in there as well, or take a thinner or slower material.",
+            new Place(first.end().place().x(), first.end().place().y(), first.end().place().z()),
+            List.of()));
   }
 
   private void plug() {

@@ -3,8 +3,6 @@ package ungula.core.filling;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.function.DoubleUnaryOperator;
-import ungula.core.air.AirTraps;
 import ungula.core.air.AirTraps.Pocket;
 import ungula.core.geometry.Vec3;
 
@@ -17,9 +15,6 @@ import ungula.core.geometry.Vec3;
  * @param sealed pockets in the order they are sealed off
  */
 public record Filling(Vec3 up, List<Point> course, List<Sealed> sealed) {
-
-  /** Heights looked at. */
-  public static final int LEVELS = 96;
 
   /**
    * @param mm3 poured by then
@@ -36,30 +31,21 @@ public record Filling(Vec3 up, List<Point> course, List<Sealed> sealed) {
   public record Sealed(Pocket pocket, double mm3, double levelMm) {}
 
   /**
-   * @param from lowest height of the room, along up, mm
-   * @param to up to there it is filled
-   * @param below volume of the room below a height, mm³
-   * @param air that stays in it
+   * @param pockets of air that stay
    */
-  public static Filling of(
-      Vec3 up, double from, double to, DoubleUnaryOperator below, AirTraps.Result air, Flow flow) {
-    double step = (to - from) / LEVELS;
-    double[] kept = air.cells().below(up, from, step, LEVELS + 1);
-    double cells = kept[LEVELS];
-    double share = cells > 0 ? air.totalMm3() / cells : 0;
+  public static Filling of(Levels levels, List<Pocket> pockets, Flow flow) {
     List<Point> course = new ArrayList<>();
-    double poured = 0;
-    for (int n = 0; n <= LEVELS; n++) {
-      double level = from + n * step;
-      poured = Math.max(poured, below.applyAsDouble(level) - share * kept[n]);
-      course.add(new Point(poured, level, flow.freshS(poured), flow.thickeningS(poured)));
+    for (int n = 0; n <= Levels.COUNT; n++) {
+      double poured = levels.mm3()[n];
+      course.add(
+          new Point(poured, levels.height(n), flow.freshS(poured), flow.thickeningS(poured)));
     }
     List<Sealed> sealed =
-        air.worth().stream()
-            .map(p -> sealed(p, p.top().dot(up) - p.depthMm(), course))
+        pockets.stream()
+            .map(p -> sealed(p, p.top().dot(levels.up()) - p.depthMm(), course))
             .sorted(Comparator.comparingDouble(Sealed::levelMm))
             .toList();
-    return new Filling(up, List.copyOf(course), sealed);
+    return new Filling(levels.up(), List.copyOf(course), sealed);
   }
 
   private static Sealed sealed(Pocket pocket, double level, List<Point> course) {

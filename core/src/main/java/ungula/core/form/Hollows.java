@@ -13,6 +13,7 @@ import ungula.core.form.Islands.Island;
 import ungula.core.geometry.Directions;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
+import ungula.core.mesh.Clustering;
 import ungula.core.mesh.Topology;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.work.Parallel;
@@ -33,6 +34,9 @@ public final class Hollows {
 
   /** Cells to the longest side. */
   private static final int CELLS = 96;
+
+  /** Facets much smaller than a cell are drawn together, in cells. */
+  private static final double CLUSTER = 0.75;
 
   /** Islands of fewer cells are no holes. */
   private static final int LEAST = 5;
@@ -68,13 +72,14 @@ public final class Hollows {
     for (int i = 0; i < ASLANT; i++) {
       along.add(Directions.onHalf(i, ASLANT));
     }
-    boolean bounds = InsideCells.bounds(mesh);
+    TriangleMesh body = Clustering.of(mesh, CLUSTER * Grid.spacing(mesh.bounds(), CELLS));
+    boolean bounds = InsideCells.bounds(body);
     List<List<Hollow>> all = new ArrayList<>(Collections.nCopies(along.size(), List.of()));
     parallel.each(
         along.size(),
         i -> {
           progress.at("Looking through it", (double) i / along.size());
-          all.set(i, new Hollows(mesh, bounds, along.get(i)).find());
+          all.set(i, new Hollows(body, bounds, along.get(i)).find());
         });
     boolean whole = withoutHoles(mesh);
     List<Hollow> found =

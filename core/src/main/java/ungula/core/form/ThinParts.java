@@ -93,7 +93,7 @@ public final class ThinParts {
     Grid grid = Grid.round(b, 1.5 * h, h);
     DistanceField field =
         DistanceField.of(
-            mesh, grid, new Reach(THIN_MM, Reach.UNSEEN), parallel, progress.part(0, 0.7));
+            mesh, grid, new Reach(THIN_MM / 2 + h, Reach.UNSEEN), parallel, progress.part(0, 0.7));
     progress.at("Looking for thin limbs", 0.75);
     return new ThinParts(field, parallel).find();
   }

@@ -68,37 +68,62 @@ public final class TriangleTree {
     int node = nodes++;
     from[node] = begin;
     to[node] = end;
-    double[] lo = {1e300, 1e300, 1e300};
-    double[] hi = {-1e300, -1e300, -1e300};
-    double[] mlo = lo.clone();
-    double[] mhi = hi.clone();
-    for (int i = begin; i < end; i++) {
-      int t = order[i];
-      for (int a = 0; a < 3; a++) {
-        for (int k = 0; k < 3; k++) {
-          double v = xyz[3 * corners[3 * t + k] + a];
-          lo[a] = Math.min(lo[a], v);
-          hi[a] = Math.max(hi[a], v);
-        }
-        mlo[a] = Math.min(mlo[a], middles[3 * t + a]);
-        mhi[a] = Math.max(mhi[a], middles[3 * t + a]);
-      }
-    }
-    System.arraycopy(lo, 0, boxes, 6 * node, 3);
-    System.arraycopy(hi, 0, boxes, 6 * node + 3, 3);
     if (end - begin > LEAF) {
-      int axis = 0;
-      for (int a = 1; a < 3; a++) {
-        if (mhi[a] - mlo[a] > mhi[axis] - mlo[axis]) {
-          axis = a;
-        }
-      }
       int mid = (begin + end) >>> 1;
-      select(middles, axis, begin, end - 1, mid);
+      select(middles, longest(middles, begin, end), begin, end - 1, mid);
+      int left = nodes;
       build(middles, begin, mid);
+      int right = nodes;
       build(middles, mid, end);
+      for (int a = 0; a < 3; a++) {
+        boxes[6 * node + a] = Math.min(boxes[6 * left + a], boxes[6 * right + a]);
+        boxes[6 * node + 3 + a] = Math.max(boxes[6 * left + 3 + a], boxes[6 * right + 3 + a]);
+      }
+    } else {
+      boxOfTriangles(node);
     }
     past[node] = nodes;
+  }
+
+  /** The axis along which some middles lie furthest apart. */
+  private int longest(double[] middles, int begin, int end) {
+    int first = 3 * order[begin];
+    double loX = middles[first];
+    double hiX = loX;
+    double loY = middles[first + 1];
+    double hiY = loY;
+    double loZ = middles[first + 2];
+    double hiZ = loZ;
+    for (int i = begin + 1; i < end; i++) {
+      int m = 3 * order[i];
+      loX = Math.min(loX, middles[m]);
+      hiX = Math.max(hiX, middles[m]);
+      loY = Math.min(loY, middles[m + 1]);
+      hiY = Math.max(hiY, middles[m + 1]);
+      loZ = Math.min(loZ, middles[m + 2]);
+      hiZ = Math.max(hiZ, middles[m + 2]);
+    }
+    double x = hiX - loX;
+    double y = hiY - loY;
+    double z = hiZ - loZ;
+    return z > Math.max(x, y) ? 2 : y > x ? 1 : 0;
+  }
+
+  private void boxOfTriangles(int node) {
+    for (int a = 0; a < 3; a++) {
+      double lo = Double.POSITIVE_INFINITY;
+      double hi = Double.NEGATIVE_INFINITY;
+      for (int i = from[node]; i < to[node]; i++) {
+        int t = order[i];
+        for (int k = 0; k < 3; k++) {
+          double v = xyz[3 * corners[3 * t + k] + a];
+          lo = Math.min(lo, v);
+          hi = Math.max(hi, v);
+        }
+      }
+      boxes[6 * node + a] = lo;
+      boxes[6 * node + 3 + a] = hi;
+    }
   }
 
   /** Puts the triangle that belongs at place k there, smaller ones before it (Hoare's select). */
@@ -148,6 +173,12 @@ public final class TriangleTree {
   public int firstMet(
       double ox, double oy, double oz, double dx, double dy, double dz, int except) {
     return cast(ox, oy, oz, dx, dy, dz, except, false);
+  }
+
+  /** How far along a ray one triangle is met, as {@link #firstHit} says. */
+  public double met(
+      int triangle, double ox, double oy, double oz, double dx, double dy, double dz) {
+    return hit(triangle, ox, oy, oz, dx, dy, dz);
   }
 
   /** Whether a ray meets any triangle. */

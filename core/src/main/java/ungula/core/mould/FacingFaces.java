@@ -54,7 +54,7 @@ public record FacingFaces(float[] mm) {
     }
     Vec3 other = mesh.areaVector(met);
     return other.dot(n) <= FACING * other.norm()
-        ? tree.firstHit(from.x(), from.y(), from.z(), n.x(), n.y(), n.z(), t)
+        ? tree.met(met, from.x(), from.y(), from.z(), n.x(), n.y(), n.z())
         : Double.POSITIVE_INFINITY;
   }
 }

@@ -5,6 +5,7 @@ import ungula.core.field.DistanceField;
 import ungula.core.field.Grid;
 import ungula.core.field.Reach;
 import ungula.core.geometry.Box3;
+import ungula.core.mesh.Clustering;
 import ungula.core.mesh.Outline;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.work.Parallel;
@@ -20,7 +21,10 @@ public final class Offcuts {
   public static final double SHARE = 0.3;
 
   /** Cells of the room: it is told to half a per cent of the box. */
-  private static final double CELLS = 600_000;
+  private static final double CELLS = 300_000;
+
+  /** Facets much smaller than a cell are drawn together, in cells. */
+  private static final double CLUSTER = 0.8;
 
   private Offcuts() {}
 
@@ -39,7 +43,11 @@ public final class Offcuts {
     double h = grid.h();
     DistanceField field =
         DistanceField.of(
-            master, grid, new Reach(Reach.UNSEEN, CLEAR_MM + 2 * h), parallel, progress);
+            Clustering.of(master, CLUSTER * h),
+            grid,
+            new Reach(Reach.UNSEEN, CLEAR_MM + h),
+            parallel,
+            progress);
     List<double[]> rings = List.of(ring);
     double cells = 0;
     for (int j = 0; j < grid.ny(); j++) {

@@ -11,6 +11,10 @@ import java.util.Optional;
 import ungula.core.air.VentWay;
 import ungula.core.attitude.Attitude;
 import ungula.core.choice.Channels;
+import ungula.core.filling.Filling;
+import ungula.core.filling.Flow;
+import ungula.core.filling.Fronts;
+import ungula.core.filling.Levels;
 import ungula.core.mould.BoxMould;
 import ungula.core.quantity.Density;
 import ungula.core.quantity.Numbers;
@@ -34,6 +38,9 @@ import ungula.core.working.Working;
  * @param hollowMm3 a core keeps free
  * @param vents null without
  * @param resin as far as pouring it goes: the product's sheet, and what was said besides
+ * @param filling how the mould fills with it, as it lies; null while the shape is not worked out
+ * @param fronts when it arrives where; null as well, of a hollow cast, and of one as thin as a cell
+ *     all through
  */
 public record CastPart(
     Brief brief,
@@ -44,7 +51,9 @@ public record CastPart(
     double solidMm3,
     double hollowMm3,
     Vents vents,
-    Sprue.Resin resin)
+    Sprue.Resin resin,
+    Filling filling,
+    Fronts fronts)
     implements Part {
 
   /** As they run while it lies so; straight through the base until that is known. */
@@ -76,7 +85,63 @@ public record CastPart(
     Sprue proposed = open ? null : Sprue.proposed(solid, length, resin);
     Double chosen = b.choices().channels().sprueMm();
     Sprue sprue = proposed == null || chosen == null ? proposed : new Sprue(chosen, length);
-    return new CastPart(b, master, lies, sprue, proposed, solid, hollow, vents(b, box), resin);
+    Filling filling = filling(b, sprue, resin, solid);
+    return new CastPart(
+        b,
+        master,
+        lies,
+        sprue,
+        proposed,
+        solid,
+        hollow,
+        vents(b, box),
+        resin,
+        filling,
+        filling == null || core.isPresent() ? null : fronts(b, filling, resin));
+  }
+
+  private static Filling filling(Brief b, Sprue sprue, Sprue.Resin resin, double castMm3) {
+    if (b.facts().shape() == null) {
+      return null;
+    }
+    ShapeStudy study = b.facts().shape().study();
+    Levels levels = study.levels();
+    double whole = levels.mm3()[Levels.COUNT] + study.cast().totalMm3();
+    Flow flow =
+        sprue == null
+            ? Flow.open(b.workshop().mixing().pace().pourMm3PerMin() / 60)
+            : new Flow(Math.min(Sprue.POURED_MM3_S, airMm3PerS(b, sprue, resin)), sprue, resin);
+    return Filling.of(levels.times(castMm3 / whole), study.cast().worth(), flow);
+  }
+
+  /**
+   * What its round vents let out before a sprue that is kept full; any amount where it has none.
+   */
+  private static double airMm3PerS(Brief b, Sprue sprue, Sprue.Resin resin) {
+    List<VentWay> ways = b.facts().shape().study().ways();
+    if (ways.isEmpty() || !b.choices().channels().ventBy().round()) {
+      return Double.POSITIVE_INFINITY;
+    }
+    double head = sprue.lengthMm() * resin.density();
+    return ways.stream()
+        .mapToDouble(w -> Channel.airMm3PerS(b.choices().channels().ventMm(), w.channelMm(), head))
+        .sum();
+  }
+
+  /** Once the cavity is full what stands in the sprue presses on, to its mouth. */
+  private static Fronts fronts(Brief b, Filling filling, Sprue.Resin resin) {
+    ShapeStudy study = b.facts().shape().study();
+    if (study.passages().sections().isEmpty()) {
+      return null;
+    }
+    double top = filling.full().levelMm();
+    double driven =
+        study.sprueWay() == null
+            ? top
+            : Math.max(
+                top,
+                study.sprueWay().path().get(study.sprueWay().path().size() - 1).dot(filling.up()));
+    return Fronts.of(study.passages(), filling, driven, resin);
   }
 
   private static Sprue.Resin resin(Brief b, double castMm3) {
@@ -141,6 +206,9 @@ public record CastPart(
     }
     if (vents != null) {
       vents(figures);
+    }
+    if (fronts != null) {
+      last(figures);
     }
     if (!known()) {
       return;
@@ -218,6 +286,47 @@ public record CastPart(
         Working.of("volume ÷ the smaller of flow and hand")
             .given("flow", brief.ml(sprue.flowMm3PerS(resin)) + " a second", COMPUTED)
             .done());
+  }
+
+  private void last(FigureBook figures) {
+    Fronts.Arrival last = fronts.last();
+    double gels = 60 * resin.potLifeMin();
+    Working.Builder w =
+        Working.of("at best: what is cast stays as thin as it was mixed, every passage is a slit")
+            .step(
+                "At worst: it thickens "
+                    + Numbers.trimmed(Flow.THICKER, 0)
+                    + " times by the end of its pot life, every passage is round, and what branches"
+                    + " off on the way fills first.")
+            .given("poured, at best", text(filling.full().freshS()), COMPUTED)
+            .given(
+                "viscosity",
+                Numbers.trimmed(resin.viscosityPas(), 3) + " Pa·s",
+                brief.cast() == null ? CHOSEN : SHEET)
+            .given(
+                "pot life",
+                Timespan.formatMin(resin.potLifeMin()),
+                brief.cast() == null ? CHOSEN : SHEET);
+    double worst = Math.min(last.thickeningS(), gels);
+    figures.put("cast.last", "the last of it arrives after", worst, lastText(), w.done());
+  }
+
+  /** When the last of it arrives, to follow "after". */
+  public String lastText() {
+    double gels = 60 * resin.potLifeMin();
+    double best = fronts.last().freshS();
+    double worst = fronts.last().thickeningS();
+    if (best > gels) {
+      return "more than " + text(gels) + ", when it gels";
+    }
+    if (worst > gels) {
+      return text(best) + " at best, at worst not before it gels";
+    }
+    return text(best).equals(text(worst)) ? text(best) : text(best) + " to " + text(worst);
+  }
+
+  private static String text(double s) {
+    return Timespan.formatMin(s / 60);
   }
 
   private void vents(FigureBook figures) {

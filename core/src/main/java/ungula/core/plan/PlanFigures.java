@@ -112,6 +112,7 @@ public final class PlanFigures {
           "sprue.diameter",
           "sprue.length",
           "sprue.fill",
+          "cast.last",
           "skin.wall",
           "skin.area",
           "skin.flange",

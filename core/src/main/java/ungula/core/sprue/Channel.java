@@ -16,8 +16,22 @@ public record Channel(List<Vec3> path, double diameterMm) {
 
   private static final int AROUND = 24;
 
+  /** Viscosity of air at 20 °C, Pa·s. */
+  private static final double AIR_PAS = 1.82e-5;
+
   public Channel {
     path = List.copyOf(path);
+  }
+
+  /**
+   * How much air a round channel lets out, mm³/s: Hagen–Poiseuille, as a {@link Sprue} lets in what
+   * is cast.
+   *
+   * @param headMm of water that presses it
+   */
+  public static double airMm3PerS(double diameterMm, double lengthMm, double headMm) {
+    double pa = 9.81 * headMm;
+    return Math.PI * pa * Math.pow(diameterMm, 4) / (128 * AIR_PAS * lengthMm);
   }
 
   /** How far a place is from its middle line, mm. */

@@ -19,11 +19,14 @@ import ungula.core.attitude.Attitude;
 import ungula.core.attitude.AttitudeSearch;
 import ungula.core.attitude.AttitudeSearch.Found;
 import ungula.core.attitude.Face;
+import ungula.core.filling.Levels;
+import ungula.core.filling.Passages;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Rotation;
 import ungula.core.geometry.Vec3;
 import ungula.core.mark.FacetSet;
 import ungula.core.master.PosedMaster;
+import ungula.core.mesh.FillCurve;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mesh.SurfacePoint;
 import ungula.core.mesh.TriangleMesh;
@@ -53,6 +56,9 @@ import ungula.core.work.Progress;
  * @param vents proposed for the cast
  * @param vented air in a cast with them
  * @param ways of the vents there already, in turn
+ * @param levels how high a cast stands in the mould as it lies after so much was poured, less that
+ *     air
+ * @param passages from where it is poured in through the cavity
  * @param sprueWay of the sprue, from where it is placed or the cast is highest; null where the
  *     mould is open at its base
  * @param ceilings level ones of the master: where air creeps as rubber is poured round it
@@ -77,6 +83,8 @@ public record ShapeStudy(
     List<Vent> vents,
     AirTraps.Result vented,
     List<VentWay> ways,
+    Levels levels,
+    Passages passages,
     VentWay sprueWay,
     List<Ceiling> ceilings,
     List<Ceiling> castCeilings,
@@ -88,7 +96,7 @@ public record ShapeStudy(
     Empties empties) {
 
   /** Changes when a study of the same question comes out otherwise: old ones are made again. */
-  public static final int VERSION = 11;
+  public static final int VERSION = 12;
 
   /** Cells of a room: a pocket of half a drop is found, and a study takes seconds. */
   private static final double CELLS = 6_000_000;
@@ -216,7 +224,10 @@ public record ShapeStudy(
     progress.at("Filling the mould", 0.55);
     Vents.Proposal vents = Vents.propose(cavity, openings, up, MOST_VENTS);
     List<Found> attitudes =
-        attitudes(cavity, vents, mesh, seam, q, parallel, progress.part(0.58, 0.66));
+        attitudes(cavity, vents, mesh, seam, q, parallel, progress.part(0.58, 0.63));
+    Opening in = q.inlet() == Inlet.BASE ? Opening.WHOLE_BASE : Opening.at(inlet(mesh, q, up));
+    progress.at("Following the ways through it", 0.64);
+    Passages passages = Passages.of(cavity, in, parallel);
     VentWays out = new VentWays(cavity, q.inside, seam, up);
     // as it lies
     TriangleMesh lying = mesh.moved(1, q.lies.turn(), Vec3.ZERO);
@@ -242,6 +253,8 @@ public record ShapeStudy(
             vents.at().stream().map(p -> vent(mesh, p)).toList(),
             vents.left(),
             q.vents.stream().map(v -> out.from(v.on(mesh))).toList(),
+            levels(lying, vents.before(), up),
+            passages,
             q.inlet() == Inlet.BASE ? null : sprueWay(inlet(mesh, q, up), cavity, out, q),
             Ceilings.round(mesh, q.baseOpen ? ON_PLATE_MM : Double.NEGATIVE_INFINITY),
             castCeilings(lying, itsOpenings, q),
@@ -256,6 +269,12 @@ public record ShapeStudy(
       share[t] = (byte) Math.round(255 * locks.lockedShare()[t]);
     }
     return new Made(study, share, wall.steps());
+  }
+
+  /** Along up of the mould as it stands, as places of a study are. */
+  private static Levels levels(TriangleMesh lying, AirTraps.Result air, Vec3 up) {
+    FillCurve curve = FillCurve.of(lying, Levels.COUNT + 1);
+    return Levels.of(up, curve.bottomMm(), curve.topMm(), curve::below, air);
   }
 
   private static List<Ceiling> castCeilings(

@@ -8,6 +8,7 @@ import static org.testng.Assert.assertTrue;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.testng.annotations.Test;
 import ungula.core.Blocks;
 import ungula.core.Near;
@@ -23,6 +24,9 @@ import ungula.core.attitude.Attitude;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.field.Grid;
+import ungula.core.filling.Levels;
+import ungula.core.filling.Passages;
+import ungula.core.filling.Passages.Section;
 import ungula.core.form.Hollow;
 import ungula.core.form.ThinPart;
 import ungula.core.geometry.Vec3;
@@ -84,6 +88,8 @@ public class ShapeCautionsTest {
         vents,
         vented,
         List.of(way(new Vec3(3, 4, 20), 5, 15)),
+        new Levels(Vec3.UP, 0, 42.0 / Levels.COUNT, evenly()),
+        new Passages(List.of()),
         null,
         List.of(),
         List.of(),
@@ -95,14 +101,28 @@ public class ShapeCautionsTest {
         Empties.NONE);
   }
 
+  private static double[] evenly() {
+    return IntStream.rangeClosed(0, Levels.COUNT).mapToDouble(n -> 1_000 * n).toArray();
+  }
+
   private static ShapeStudy with(ShapeStudy s, List<Ceiling> ceilings, Empties empties) {
-    return with(s, s.inlet(), s.ways(), ceilings, empties);
+    return with(s, s.inlet(), s.ways(), s.passages(), ceilings, empties);
   }
 
   private static ShapeStudy with(
       ShapeStudy s,
       ShapeStudy.Inlet inlet,
       List<VentWay> ways,
+      List<Ceiling> ceilings,
+      Empties empties) {
+    return with(s, inlet, ways, s.passages(), ceilings, empties);
+  }
+
+  private static ShapeStudy with(
+      ShapeStudy s,
+      ShapeStudy.Inlet inlet,
+      List<VentWay> ways,
+      Passages passages,
       List<Ceiling> ceilings,
       Empties empties) {
     return new ShapeStudy(
@@ -117,6 +137,8 @@ public class ShapeCautionsTest {
         s.vents(),
         s.vented(),
         ways,
+        s.levels(),
+        passages,
         s.sprueWay(),
         ceilings,
         s.castCeilings(),
@@ -283,6 +305,38 @@ public class ShapeCautionsTest {
         with(s, ShapeStudy.Inlet.SPRUE, s.ways(), s.ceilings(), s.empties()),
         MARRAM,
         Edit.of("pose.liftMm", "10 mm"));
+  }
+
+  /** What fills a branch of 2 mL of so much ease, 37 mm below the pour line, with usual resin. */
+  private static JobPlan branched(double easeMm4) {
+    Section body = new Section(-1, new Vec3(0, 0, 30), 100_000, 2, 40, 1e6);
+    Section branch = new Section(0, new Vec3(10, 0, 5), 2_000, 2, 0.6, easeMm4);
+    ShapeStudy s = study(NONE, List.of(), NONE, NONE, 0);
+    Passages ways = new Passages(List.of(body, branch));
+    return plan(with(s, s.inlet(), s.ways(), ways, s.ceilings(), s.empties()), MARRAM);
+  }
+
+  /**
+   * At worst 2 ÷ (e ÷ 8) × 1000 of it have to pass 399 Pa ÷ 0.15 Pa·s × 360 s × 0.9 ÷ ln 10, at
+   * best 2 ÷ (e ÷ 3) × 1000 as much without thickening: e = 0.043 and 0.0063 are just in time.
+   */
+  @Test
+  public void aBranchThatGelsBeforeItIsFullIsSaid() {
+    assertFalse(caution(branched(0.05), "cast.late").isPresent());
+    for (double may : new double[] {0.038, 0.0072}) {
+      Caution c = caution(branched(may), "cast.late").orElseThrow();
+      assertEquals(c.title(), "A thin branch may gel before it is full");
+      assertEquals(c.level(), Caution.Level.CHECK);
+      assertTrue(c.text().startsWith("2.0 mL of the cast lie behind 0.6 mm of width"), c.text());
+      assertTrue(c.text().contains("At best it is there after"), c.text());
+      assertEquals(c.place(), new Caution.Place(10, 0, 5));
+    }
+    Caution c = caution(branched(0.0055), "cast.late").orElseThrow();
+    assertEquals(c.title(), "A thin branch gels before it is full");
+    assertEquals(c.level(), Caution.Level.STOP);
+    String last = branched(0.0055).figures().get("cast.last").text();
+    assertEquals(last, "more than 6 min, when it gels");
+    assertTrue(branched(0.05).figures().get("cast.last").text().matches(".* s to \\d+ min"));
   }
 
   @Test

@@ -27,8 +27,9 @@ public class FillingTest {
     TriangleMesh mesh = Shapes.sphere();
     Room room = Room.cavity(mesh, 0.5, Parallel.ALL, Progress.NONE);
     AirTraps.Result air = AirTraps.of(room, List.of(Opening.at(hole)), Vec3.UP);
-    FillCurve curve = FillCurve.of(mesh, Filling.LEVELS + 1);
-    return Filling.of(Vec3.UP, curve.bottomMm(), curve.topMm(), curve::below, air, HAND);
+    FillCurve curve = FillCurve.of(mesh, Levels.COUNT + 1);
+    Levels levels = Levels.of(Vec3.UP, curve.bottomMm(), curve.topMm(), curve::below, air);
+    return Filling.of(levels, air.worth(), HAND);
   }
 
   @Test
@@ -38,7 +39,7 @@ public class FillingTest {
     Near.relative(f.full().mm3(), Shapes.sphere().measure().volumeMm3(), 1e-6);
     Near.relative(f.full().freshS(), f.full().mm3() / 1_000, 1e-12);
     // a cap as high as half of the radius: π h² (3 r − h) ÷ 3
-    Filling.Point cap = f.course().get(Filling.LEVELS / 4);
+    Filling.Point cap = f.course().get(Levels.COUNT / 4);
     Near.absolute(cap.levelMm(), 15, 1e-9);
     Near.relative(cap.mm3(), Math.PI * 15 * 15 * (90 - 15) / 3, 0.005);
   }

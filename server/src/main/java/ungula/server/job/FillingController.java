@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import ungula.core.filling.Filling;
 import ungula.core.filling.Filling.Sealed;
+import ungula.core.filling.Fronts;
 import ungula.core.geometry.Vec3;
 import ungula.core.job.JobFilling;
 import ungula.core.mesh.Slicer.Cut;
@@ -51,10 +52,11 @@ class FillingController {
   record FilmShape(FilmRole role, List<double[]> rings) {}
 
   /**
+   * @param afterS after so long, as it thickens
    * @param levelMm up in the section
    * @param text how much and how long, in words
    */
-  record FilmPoint(double mm3, double levelMm, String text) {}
+  record FilmPoint(double mm3, double afterS, double levelMm, String text) {}
 
   /**
    * @param across place of its top in the section
@@ -64,10 +66,20 @@ class FillingController {
   record FilmAir(double mm3, double across, double up, String text) {}
 
   /**
+   * @param late whether it may gel before it gets there
+   */
+  record FilmEnd(double across, double up, boolean late, String text) {}
+
+  /**
+   * @param ends where the last of it arrives, and of branches that may gel before they are full
    * @param says how long it takes, a sentence or two
    */
   record FilmView(
-      String says, List<FilmShape> shapes, List<FilmPoint> course, List<FilmAir> sealed) {}
+      String says,
+      List<FilmShape> shapes,
+      List<FilmPoint> course,
+      List<FilmAir> sealed,
+      List<FilmEnd> ends) {}
 
   private final Jobs jobs;
   private final Drawings drawings;
@@ -94,14 +106,41 @@ class FillingController {
         told.says(),
         shapes(drawn, of, seen),
         f.course().stream().map(p -> point(p, seen, units)).toList(),
-        f.sealed().stream().map(s -> air(s, seen, units)).toList());
+        f.sealed().stream().map(s -> air(s, seen, units)).toList(),
+        told.fronts() == null ? List.of() : ends(told.fronts(), seen, units));
   }
 
+  private static List<FilmEnd> ends(Fronts fronts, Seen seen, Units units) {
+    List<FilmEnd> ends = new ArrayList<>();
+    for (Fronts.Late l : fronts.late()) {
+      ends.add(
+          end(
+              l.end(),
+              true,
+              seen,
+              Volume.format(l.volumeMm3(), units) + " here may gel before it is full"));
+    }
+    boolean told =
+        fronts.late().stream().anyMatch(l -> l.end().place().equals(fronts.last().place()));
+    if (!told) {
+      ends.add(end(fronts.last(), false, seen, "The last of it arrives here"));
+    }
+    return ends;
+  }
+
+  private static FilmEnd end(Fronts.Arrival at, boolean late, Seen seen, String text) {
+    double[] place = seen.place(at.place());
+    return new FilmEnd(place[0], place[1], late, text);
+  }
+
+  /** What never runs in as it thickens is told as if it did not. */
   private static FilmPoint point(Filling.Point p, Seen seen, Units units) {
+    double after = Double.isInfinite(p.thickeningS()) ? p.freshS() : p.thickeningS();
     return new FilmPoint(
         p.mm3(),
+        after,
         seen.level(p.levelMm()),
-        Volume.format(p.mm3(), units) + ", " + Timespan.formatMin(p.freshS() / 60));
+        Volume.format(p.mm3(), units) + ", " + Timespan.formatMin(after / 60));
   }
 
   private static FilmAir air(Sealed s, Seen seen, Units units) {
