@@ -28,6 +28,9 @@ public record Fronts(Arrival last, List<Late> late) {
   private static final double SLIT = 1 / 3.0;
   private static final double ROUND = 1 / 8.0;
 
+  /** Where it stands no sooner than this share of its pot life, pouring is what takes too long. */
+  private static final double POURED = 0.9;
+
   /** Less of a branch is not told, mm³. */
   private static final double LEAST_MM3 = 50;
 
@@ -55,16 +58,21 @@ public record Fronts(Arrival last, List<Late> late) {
   /** Sections with what reaching them takes. */
   private static final class Reaching {
     private final List<Section> sections;
+    private final Filling.Point full;
     private final double gelS;
     private final double[] heights;
     private final double[] freshS;
     private final double[] thickeningS;
+
+    /** Whether the material stands that high well before it gels, at best. */
+    private final boolean[] poured;
 
     /** Of each section, the one on the way there that holds up most. */
     private final int[] tightest;
 
     Reaching(List<Section> sections, Filling filling, double drivenMm, Resin resin) {
       this.sections = sections;
+      this.full = filling.full();
       this.gelS = 60 * resin.potLifeMin();
       this.heights = sections.stream().mapToDouble(s -> s.middle().dot(filling.up())).toArray();
       Head fresh = Head.of(filling, drivenMm, resin, false);
@@ -74,7 +82,9 @@ public record Fronts(Arrival last, List<Late> late) {
       this.tightest = tightest();
       this.freshS = new double[sections.size()];
       this.thickeningS = new double[sections.size()];
+      this.poured = new boolean[sections.size()];
       for (int n = 0; n < freshS.length; n++) {
+        poured[n] = fresh.reaches(heights[n], 0) <= POURED * gelS;
         freshS[n] = fresh.reaches(heights[n], least[n]);
         thickeningS[n] = Math.max(freshS[n], thickening.reaches(heights[n], most[n]));
       }
@@ -146,7 +156,13 @@ public record Fronts(Arrival last, List<Late> late) {
       for (int i = 1; i < sections.size(); i++) {
         last = later(i, last) ? i : last;
       }
-      return new Fronts(arrival(last), late());
+      // what comes to lie on top arrives no sooner than all is poured
+      Arrival end = arrival(last);
+      double fresh = Math.max(end.freshS, full.freshS());
+      double thickening = Math.max(end.thickeningS, full.thickeningS());
+      return new Fronts(
+          new Arrival(end.place, fresh, thickening > gelS ? Double.POSITIVE_INFINITY : thickening),
+          late());
     }
 
     private boolean later(int a, int b) {
@@ -170,7 +186,8 @@ public record Fronts(Arrival last, List<Late> late) {
       for (int i = 0; i < branch.length; i++) {
         Section s = sections.get(i);
         int before = s.before();
-        if (thickeningS[i] > gelS) {
+        // what is never poured so high is not held up by how narrow it is
+        if (thickeningS[i] > gelS && poured[i]) {
           branch[i] = before >= 0 && branch[before] >= 0 ? branch[before] : i;
           volume[branch[i]] += s.volumeMm3();
           end[branch[i]] = branch[i] == i || later(i, end[branch[i]]) ? i : end[branch[i]];

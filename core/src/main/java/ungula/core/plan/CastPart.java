@@ -292,12 +292,13 @@ public record CastPart(
     Fronts.Arrival last = fronts.last();
     double gels = 60 * resin.potLifeMin();
     Working.Builder w =
-        Working.of("at best: what is cast stays as thin as it was mixed, every passage is a slit")
+        Working.of("there when head ÷ viscosity, summed over time, is resistance × volume passed")
+            .step("At best it stays as thin as it was mixed, and only the way there is filled.")
             .step(
-                "At worst: it thickens "
+                "At worst it is "
                     + Numbers.trimmed(Flow.THICKER, 0)
-                    + " times by the end of its pot life, every passage is round, and what branches"
-                    + " off on the way fills first.")
+                    + " times as thick by the end of its pot life, and all that branches off on the"
+                    + " way fills first.")
             .given("poured, at best", text(filling.full().freshS()), COMPUTED)
             .given(
                 "viscosity",

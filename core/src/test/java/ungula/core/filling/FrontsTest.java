@@ -36,16 +36,21 @@ public class FrontsTest {
 
   /** Full as soon as poured, and pressed on from so high above its top. */
   private static Fronts full(TriangleMesh mesh, Passages passages, double overMm, Resin resin) {
+    return poured(mesh, passages, overMm, resin, 1e12);
+  }
+
+  private static Fronts poured(
+      TriangleMesh mesh, Passages passages, double overMm, Resin resin, double mm3PerS) {
     FillCurve curve = FillCurve.of(mesh, Levels.COUNT + 1);
     AirTraps.Result none =
         AirTraps.of(
             Room.cavity(mesh, 1, Parallel.ALL, Progress.NONE), List.of(Opening.WHOLE_TOP), Vec3.UP);
-    Flow atOnce = Flow.open(1e12);
+    Flow hand = Flow.open(mm3PerS);
     Filling filling =
         Filling.of(
             Levels.of(Vec3.UP, curve.bottomMm(), curve.topMm(), curve::below, none),
             List.of(),
-            atOnce);
+            hand);
     return Fronts.of(passages, filling, curve.topMm() + overMm, resin);
   }
 
