@@ -1,6 +1,7 @@
 package ungula.server.job;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -13,6 +14,7 @@ import ungula.core.filling.Filling.Sealed;
 import ungula.core.filling.Fronts;
 import ungula.core.geometry.Vec3;
 import ungula.core.job.JobFilling;
+import ungula.core.mesh.Rings;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mould.SectionDrawing;
 import ungula.core.mould.SectionDrawing.Role;
@@ -81,6 +83,11 @@ class FillingController {
       List<FilmAir> sealed,
       List<FilmEnd> ends) {}
 
+  /** A section through a pocket is shown where it shows so much of what the middle one does. */
+  private static final double TELLING = 0.5;
+
+  private static final int MOST_LOOKED_AT = 4;
+
   private final Jobs jobs;
   private final Drawings drawings;
 
@@ -99,15 +106,32 @@ class FillingController {
 
   private FilmView view(Jobs.Job job, Poured of, JobFilling told) {
     Filling f = told.filling();
-    Seen seen = Seen.of(f);
-    SectionDrawing drawn = drawings.section(job, seen.cut, seen.at);
+    Picture p = picture(job, of, f);
     Units units = job.choices().units();
     return new FilmView(
         told.says(),
-        shapes(drawn, of, seen),
-        f.course().stream().map(p -> point(p, seen, units)).toList(),
-        f.sealed().stream().map(s -> air(s, seen, units)).toList(),
-        told.fronts() == null ? List.of() : ends(told.fronts(), seen, units));
+        shapes(p.drawn, of, p.seen),
+        f.course().stream().map(at -> point(at, p.seen, units)).toList(),
+        f.sealed().stream().map(s -> air(s, p.seen, units)).toList(),
+        told.fronts() == null ? List.of() : ends(told.fronts(), p.seen, units));
+  }
+
+  private record Picture(Seen seen, SectionDrawing drawn) {}
+
+  /** Through the largest pocket that shows enough of what fills; else through the middle. */
+  private Picture picture(Jobs.Job job, Poured of, Filling f) {
+    Picture middle = picture(job, Seen.through(f, Vec3.ZERO));
+    return f.sealed().stream()
+        .sorted(Comparator.comparingDouble(s -> -s.pocket().volumeMm3()))
+        .limit(MOST_LOOKED_AT)
+        .map(s -> picture(job, Seen.through(f, s.pocket().top())))
+        .filter(p -> room(p.drawn, of) >= TELLING * room(middle.drawn, of))
+        .findFirst()
+        .orElse(middle);
+  }
+
+  private Picture picture(Jobs.Job job, Seen seen) {
+    return new Picture(seen, drawings.section(job, seen.cut, seen.at));
   }
 
   private static List<FilmEnd> ends(Fronts fronts, Seen seen, Units units) {
@@ -133,6 +157,21 @@ class FillingController {
     return new FilmEnd(place[0], place[1], late, text);
   }
 
+  /** How much of what fills a section shows, mm². */
+  private static double room(SectionDrawing drawn, Poured of) {
+    double area = 0;
+    for (SectionDrawing.Shape s : drawn.shapes()) {
+      if (role(s.role(), of) == FilmRole.ROOM) {
+        area += Rings.area(s.rings()).getArea();
+      }
+    }
+    return area;
+  }
+
+  private static FilmRole role(Role role, Poured of) {
+    return of == Poured.CAST ? ofCast(role) : ofRubber(role);
+  }
+
   /** What never runs in as it thickens is told as if it did not. */
   private static FilmPoint point(Filling.Point p, Seen seen, Units units) {
     double after = Double.isInfinite(p.thickeningS()) ? p.freshS() : p.thickeningS();
@@ -155,7 +194,7 @@ class FillingController {
   private static List<FilmShape> shapes(SectionDrawing drawn, Poured of, Seen seen) {
     List<FilmShape> shapes = new ArrayList<>();
     for (SectionDrawing.Shape s : drawn.shapes()) {
-      FilmRole role = of == Poured.CAST ? ofCast(s.role()) : ofRubber(s.role());
+      FilmRole role = role(s.role(), of);
       if (role != null) {
         shapes.add(new FilmShape(role, s.rings().stream().map(seen::turned).toList()));
       }
@@ -184,8 +223,7 @@ class FillingController {
   }
 
   /**
-   * The upright section that shows most of how the level climbs, through the largest pocket, turned
-   * so that up is up.
+   * The upright section that shows most of how the level climbs, turned so that up is up.
    *
    * @param across of up along the section's right, as it lies in the section
    * @param up of up along the section's up
@@ -194,14 +232,9 @@ class FillingController {
    */
   private record Seen(Cut cut, double at, double across, double up, double share, double offMm) {
 
-    static Seen of(Filling f) {
+    static Seen through(Filling f, Vec3 through) {
       Vec3 up = f.up();
       boolean front = Math.hypot(up.x(), up.z()) >= Math.hypot(up.y(), up.z());
-      Vec3 through =
-          f.sealed().stream()
-              .max((a, b) -> Double.compare(a.pocket().volumeMm3(), b.pocket().volumeMm3()))
-              .map(s -> s.pocket().top())
-              .orElse(Vec3.ZERO);
       double right = front ? up.x() : up.y();
       double share = Math.hypot(right, up.z());
       double at = front ? through.y() : through.x();
