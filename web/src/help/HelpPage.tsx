@@ -75,10 +75,12 @@ export function HelpPage() {
           it to be cast in” tries the mould on the sides it can lie on, level and tipped, and says
           for each which vents it asks for, through how much rubber they go, what air is left, and
           what holds it so. “Show it as it is cast” lays it so in the solid view; “Watch a cast fill
-          it” shows the level climb as it lies, and what air stays behind. Vents, pot, what presses
-          a parting open and the steps go by how it lies. Where a mould parts upright, its vents run
-          in the seam, round the cast; the last words of “A cast” say what makes them, and the steps
-          when they are made. A mould that is open at its base lies with that up.
+          it” shows the level climb as it lies, what air stays behind, and where the last of it
+          arrives; “A cast” says when, and a thin branch that gels before it is full is named.
+          Vents, pot, what presses a parting open and the steps go by how it lies. Where a mould
+          parts upright, its vents run in the seam, round the cast; the last words of “A cast” say
+          what makes them, and the steps when they are made. A mould that is open at its base lies
+          with that up.
         </p>
         <h2>Casts</h2>
         <p>

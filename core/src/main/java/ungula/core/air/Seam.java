@@ -19,4 +19,9 @@ public interface Seam {
 
   /** Whether it is a plane: a straight line between two of its places lies in it. */
   boolean flat();
+
+  /** Whether a key stands at a place of it: no channel leads through. */
+  default boolean taken(Vec3 place) {
+    return false;
+  }
 }

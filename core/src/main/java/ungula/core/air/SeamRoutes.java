@@ -11,8 +11,8 @@ import ungula.core.geometry.Vec3;
 
 /**
  * Ways of channels along a mould's seam as it lies: from the cast to the seam, and on in that, ever
- * rising, led round the cast. Least rubber first, then the shortest: a search row by row over
- * places of the seam, each reached from those of the row below.
+ * rising, led round the cast and the seam's keys. Least rubber first, then the shortest: a search
+ * row by row over places of the seam, each reached from those of the row below.
  */
 final class SeamRoutes {
 
@@ -68,7 +68,7 @@ final class SeamRoutes {
   /** What is at a place, by row and column; 0 while nobody looked. */
   private final byte[] there;
 
-  /** The same with what is close to the cast taken for it. */
+  /** The same with what is close to the cast, or to a key, taken for it. */
   private final byte[] open;
 
   private SeamRoutes(Room cavity, Seam seam, Box3 block, Vec3 climbs, Vec3 up) {
@@ -263,10 +263,14 @@ final class SeamRoutes {
     if (there[at] == 0) {
       there[at] =
           place(row, column)
-              .map(p -> block.contains(p) ? cavity.holds(p) ? IN_CAST : FREE : outside(p))
+              .map(p -> block.contains(p) ? closed(p) ? IN_CAST : FREE : outside(p))
               .orElse(IN_CAST);
     }
     return there[at];
+  }
+
+  private boolean closed(Vec3 p) {
+    return cavity.holds(p) || seam.taken(p);
   }
 
   /** By the side that lies on top, and no lower than the cast fills: else that would run out. */

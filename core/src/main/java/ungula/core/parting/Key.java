@@ -33,6 +33,11 @@ public record Key(
     return up ? high : -high;
   }
 
+  /** Whether a place of the parting is in it. */
+  boolean covers(double px, double py) {
+    return Math.hypot(px - x, py - y) < diameterMm / 2;
+  }
+
   /** Its outline: x and y in turn; a square where it hangs from the upper half. */
   double[] fromAbove() {
     int corners = up ? 32 : 4;

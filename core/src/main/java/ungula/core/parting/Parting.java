@@ -8,7 +8,6 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.Point;
 import org.locationtech.jts.operation.distance.IndexedFacetDistance;
-import ungula.core.air.FlatSeam;
 import ungula.core.air.Seam;
 import ungula.core.geometry.Vec3;
 import ungula.core.mark.FacetSet;
@@ -294,26 +293,30 @@ public final class Parting {
     return rings;
   }
 
-  /** Where the halves meet, without keys and ring. */
+  /** Where the halves meet, keys standing in it; a seal ring is crossed. */
   public Seam seam() {
-    return level()
-        ? new FlatSeam(Vec3.UP, levelMm, null)
-        : new Seam() {
-          @Override
-          public Vec3 normal() {
-            return Vec3.UP;
-          }
+    return new Seam() {
+      @Override
+      public Vec3 normal() {
+        return Vec3.UP;
+      }
 
-          @Override
-          public Optional<Vec3> from(Vec3 place) {
-            return Optional.of(new Vec3(place.x(), place.y(), bare(place.x(), place.y())));
-          }
+      @Override
+      public Optional<Vec3> from(Vec3 place) {
+        double z = level() ? levelMm : bare(place.x(), place.y());
+        return Optional.of(new Vec3(place.x(), place.y(), z));
+      }
 
-          @Override
-          public boolean flat() {
-            return false;
-          }
-        };
+      @Override
+      public boolean flat() {
+        return level();
+      }
+
+      @Override
+      public boolean taken(Vec3 place) {
+        return keys.stream().anyMatch(k -> k.covers(place.x(), place.y()));
+      }
+    };
   }
 
   public BoxMould box() {

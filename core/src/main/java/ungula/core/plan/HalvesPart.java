@@ -49,7 +49,8 @@ public record HalvesPart(Brief brief, BoxMould box, Parting parting) implements 
     boolean level = c.parting().line() == PartingLine.LEVEL;
     return new Parted(
         level ? Parted.Along.LEVEL : Parted.Along.SILHOUETTE,
-        Parting.levelMm(box, facts.parted(), wanted(c)));
+        Parting.levelMm(box, facts.parted(), wanted(c)),
+        c.parting().keying());
   }
 
   private static Parting.Wanted wanted(Choices all) {

@@ -47,7 +47,7 @@ public record KnifePart(Brief brief, MasterPart master, BoxMould box, CutLine cu
   static Parted parted(Choices c, CutPlanes planes, BoxMould box) {
     boolean round = c.cut().extent() == Extent.ROUND;
     return new Parted(
-        round ? Parted.Along.CUT_ROUND : Parted.Along.CUT, oneSide(c, planes, box).degrees());
+        round ? Parted.Along.CUT_ROUND : Parted.Along.CUT, oneSide(c, planes, box).degrees(), null);
   }
 
   @Override

@@ -39,7 +39,7 @@ public final class Planner {
 
   /** The seam of a mould that parts so. */
   public static Seam seam(Parted parted, Choices choices, MasterFacts facts, BoxMould box) {
-    return parted.flat().orElseGet(() -> HalvesPart.parting(choices, facts, box).seam());
+    return parted.cut().orElseGet(() -> HalvesPart.parting(choices, facts, box).seam());
   }
 
   /**

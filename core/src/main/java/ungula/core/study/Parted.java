@@ -4,13 +4,15 @@ import java.util.Optional;
 import ungula.core.air.FlatSeam;
 import ungula.core.air.Seam;
 import ungula.core.geometry.Vec3;
+import ungula.core.parting.Keying;
 
 /**
  * How a mould parts, as far as vents in its seam go.
  *
  * @param at mm above the plate, or degrees the cut runs towards
+ * @param keying of two halves; null for a cut
  */
-public record Parted(Along along, double at) {
+public record Parted(Along along, double at, Keying keying) {
 
   public enum Along {
     /** A level. */
@@ -23,13 +25,12 @@ public record Parted(Along along, double at) {
     CUT_ROUND
   }
 
-  /** Empty where it takes more than this to know it. */
-  public Optional<Seam> flat() {
+  /** The seam of a cut; empty of two halves, which have to be laid to know theirs. */
+  public Optional<Seam> cut() {
     double a = Math.toRadians(at);
     Vec3 across = new Vec3(-Math.sin(a), Math.cos(a), 0);
     return switch (along) {
-      case LEVEL -> Optional.of(new FlatSeam(Vec3.UP, at, null));
-      case SILHOUETTE -> Optional.empty();
+      case LEVEL, SILHOUETTE -> Optional.empty();
       case CUT -> Optional.of(new FlatSeam(across, 0, new Vec3(Math.cos(a), Math.sin(a), 0)));
       case CUT_ROUND -> Optional.of(new FlatSeam(across, 0, null));
     };

@@ -124,6 +124,46 @@ public class VentWaysTest {
     assertTrue(way(half, onLower(20, 5)).seamMm() > 0);
   }
 
+  /** A key of 16 mm straight over the highest place: round it, 3 mm clear, and no further. */
+  @Test
+  public void itIsLedRoundAKey() {
+    Vec3 top = UPPER.plus(new Vec3(0, 0, R));
+    Vec3 key = top.plus(new Vec3(1, 0, 13));
+    Box3 high = new Box3(BLOCK.min(), BLOCK.max().plus(new Vec3(0, 0, 25)));
+    Seam keyed =
+        new Seam() {
+          @Override
+          public Vec3 normal() {
+            return SEAM.normal();
+          }
+
+          @Override
+          public Optional<Vec3> from(Vec3 p) {
+            return SEAM.from(p);
+          }
+
+          @Override
+          public boolean flat() {
+            return true;
+          }
+
+          @Override
+          public boolean taken(Vec3 p) {
+            return p.minus(key).norm() < 8;
+          }
+        };
+    VentWay w = new VentWays(CAVITY, high, keyed, Vec3.UP).from(top);
+    assertEquals(w.rubberMm(), 0.0);
+    for (int i = 1; i < w.path().size(); i++) {
+      for (double t = 0; t <= 1; t += 0.05) {
+        Vec3 p = w.path().get(i - 1).times(1 - t).plus(w.path().get(i).times(t));
+        assertTrue(p.minus(key).norm() > 8 + 1.5, p + " is in the key");
+      }
+    }
+    double straight = high.max().z() - top.z();
+    assertTrue(w.seamMm() > straight + 2 && w.seamMm() < 1.3 * straight, w.toString());
+  }
+
   /** Along a seam that is no plane, it keeps to that. */
   @Test
   public void aSeamThatCurvesIsFollowed() {
