@@ -50,4 +50,13 @@ public class ChannelTest {
     assertTrue(VentKind.STRAW.poured() && !VentKind.KNIFE.poured() && !VentKind.SLIT.poured());
     assertFalse(VentKind.TAPE.round() || VentKind.SLIT.round());
   }
+
+  /** Through 1.5 mm over 50 mm, pressed by 50 mm of water: π p d⁴ ÷ 128 µ L by hand. */
+  @Test
+  public void airLeavesThroughAVentAsHagenAndPoiseuilleSay() {
+    double q = Math.PI * 490.5 * Math.pow(1.5e-3, 4) / (128 * 1.82e-5 * 0.05) * 1e9;
+    Near.relative(Channel.airMm3PerS(1.5, 50, 50), q, 1e-9);
+    Near.relative(q, 66_975, 0.001);
+    Near.relative(Channel.airMm3PerS(3, 50, 50), 16 * q, 1e-9);
+  }
 }
