@@ -43,8 +43,8 @@ function Shown({ film, of }: { film: Filling; of: Poured }) {
     }
     const still = window.matchMedia('(prefers-reduced-motion: reduce)').matches;
     const every = still ? FILM_MS / STEPS : FILM_MS / 240;
-    const by = every / FILM_MS;
-    const timer = window.setInterval(() => setShare((s) => Math.min(1, s + by)), every);
+    const step = every / FILM_MS;
+    const timer = window.setInterval(() => setShare((s) => Math.min(1, s + step)), every);
     return () => window.clearInterval(timer);
   }, [playing]);
   const full = film.course.at(-1);

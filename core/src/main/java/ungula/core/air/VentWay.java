@@ -34,6 +34,11 @@ public record VentWay(List<Vec3> path, double rubberMm, double seamMm, double ca
     return path.get(0);
   }
 
+  /** Where it leaves the mould. */
+  public Vec3 out() {
+    return path.get(path.size() - 1);
+  }
+
   public double lengthMm() {
     return rubberMm + seamMm + castMm;
   }

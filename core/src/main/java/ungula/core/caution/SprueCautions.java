@@ -92,18 +92,18 @@ final class SprueCautions {
             "mould",
             "A thin branch " + (first.surely() ? "gels" : "may gel") + " before it is full",
             Volume.format(first.volumeMm3(), p.units())
-                + " of the cast lie behind "
+                + " of the cast lie behind a passage "
                 + Length.format(first.acrossMm(), p.units())
-                + " of width, and it gels "
+                + " wide. What is cast gels "
                 + gels
-                + " after it is mixed."
+                + " after it is mixed"
                 + (first.surely()
-                    ? ""
-                    : " At best it is there after "
+                    ? "."
+                    : "; at best it is there after "
                         + Timespan.formatMin(first.end().freshS() / 60)
                         + ".")
-                + (late.size() > 1 ? " So do " + (late.size() - 1) + " more." : "")
-                + " Pour it in there as well, or take a thinner or slower material.",
+                + (late.size() > 1 ? " Other such branches: " + (late.size() - 1) + "." : "")
+                + " Take a thinner or a slower material, or place the sprue nearer to it.",
             new Place(first.end().place().x(), first.end().place().y(), first.end().place().z()),
             List.of()));
   }

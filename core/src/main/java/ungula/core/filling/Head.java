@@ -34,6 +34,7 @@ final class Head {
   static Head of(Filling filling, double drivenMm, Resin resin, boolean thickening) {
     List<double[]> points = new ArrayList<>();
     double gelS = 60 * resin.potLifeMin();
+    // it begins empty, at once
     for (Point p : filling.course()) {
       double s = thickening ? p.thickeningS() : p.freshS();
       if (s <= gelS) {
@@ -41,10 +42,10 @@ final class Head {
       }
     }
     boolean full = points.size() == filling.course().size();
-    double from = points.isEmpty() ? gelS : points.get(points.size() - 1)[0];
-    double stands = full ? drivenMm : points.isEmpty() ? 0 : points.get(points.size() - 1)[1];
+    double[] last = points.get(points.size() - 1);
+    double stands = full ? drivenMm : last[1];
     for (int n = 0; n <= STANDING; n++) {
-      points.add(new double[] {from + (gelS - from) * n / STANDING, stands});
+      points.add(new double[] {last[0] + (gelS - last[0]) * n / STANDING, stands});
     }
     double paPerMm = PA * resin.density();
     double grows = thickening ? Math.log(Flow.THICKER) / gelS : 0;

@@ -111,7 +111,7 @@ public record Passages(List<Section> sections) {
       double least = Double.POSITIVE_INFINITY;
       double wide = 0;
       for (int cell = 0; cell < way.length; cell++) {
-        double mm = cells.has(cell) ? grid.centre(cell).minus(hole).norm() : least;
+        double mm = cells.has(cell) ? far(cell, hole) : least;
         if (mm < least) {
           least = mm;
           wide = cells.width()[cell];
@@ -122,8 +122,15 @@ public record Passages(List<Section> sections) {
 
     private int[] open(int from, int to, double within, Vec3 of) {
       return IntStream.range(from, to)
-          .filter(c -> cells.has(c) && !(grid.centre(c).minus(of).norm() > within))
+          .filter(c -> cells.has(c) && !(far(c, of) > within))
           .toArray();
+    }
+
+    private double far(int cell, Vec3 from) {
+      double x = grid.x(cell % grid.nx()) - from.x();
+      double y = grid.y(cell / grid.nx() % grid.ny()) - from.y();
+      double z = grid.z(cell / step[2]) - from.z();
+      return Math.sqrt(x * x + y * y + z * z);
     }
 
     /** Distances inside, in order but for a part of a cell; the cells of each section's length. */
@@ -224,7 +231,9 @@ public record Passages(List<Section> sections) {
 
     /** Over the cells of a section. */
     private final class Sum {
-      private Vec3 middle = Vec3.ZERO;
+      private double x;
+      private double y;
+      private double z;
       private int count;
       private double widest;
       private double filled;
@@ -232,7 +241,9 @@ public record Passages(List<Section> sections) {
       private final Map<Integer, Integer> touched = new TreeMap<>();
 
       void add(int cell) {
-        middle = middle.plus(grid.centre(cell));
+        x += cell % grid.nx();
+        y += cell / grid.nx() % grid.ny();
+        z += cell / step[2];
         count++;
         double half = cells.width()[cell];
         widest = Math.max(widest, half);
@@ -256,7 +267,7 @@ public record Passages(List<Section> sections) {
         double length = LONG * grid.h();
         return new Section(
             before,
-            middle.times(1.0 / count),
+            grid.origin().plus(new Vec3(x, y, z).times(grid.h() / count)),
             volume,
             length,
             2 * widest,

@@ -27,8 +27,8 @@ public final class Clustering {
               Math.floor((p[3 * v + 1] - low.y()) / cubeMm),
               Math.floor((p[3 * v + 2] - low.z()) / cubeMm));
     }
-    double[] mean = new double[cubes.coordinates().length];
-    int[] count = new int[mean.length / 3];
+    int[] count = new int[cubes.count()];
+    double[] mean = new double[3 * count.length];
     for (int v = 0; v < in.length; v++) {
       count[in[v]]++;
       for (int a = 0; a < 3; a++) {

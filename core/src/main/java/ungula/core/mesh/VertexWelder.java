@@ -45,6 +45,10 @@ final class VertexWelder {
     return count - 1;
   }
 
+  int count() {
+    return count;
+  }
+
   double[] coordinates() {
     return Arrays.copyOf(xyz, 3 * count);
   }

@@ -110,8 +110,15 @@ public record CastPart(
     Flow flow =
         sprue == null
             ? Flow.open(b.workshop().mixing().pace().pourMm3PerMin() / 60)
-            : new Flow(Math.min(Sprue.POURED_MM3_S, airMm3PerS(b, sprue, resin)), sprue, resin);
+            : new Flow(handMm3PerS(b, sprue, resin), sprue, resin);
     return Filling.of(levels.times(castMm3 / whole), study.cast().worth(), flow);
+  }
+
+  /** No faster than by hand, and than air leaves. */
+  private static double handMm3PerS(Brief b, Sprue sprue, Sprue.Resin resin) {
+    return b.facts().shape() == null
+        ? Sprue.POURED_MM3_S
+        : Math.min(Sprue.POURED_MM3_S, airMm3PerS(b, sprue, resin));
   }
 
   /**
@@ -135,12 +142,8 @@ public record CastPart(
       return null;
     }
     double top = filling.full().levelMm();
-    double driven =
-        study.sprueWay() == null
-            ? top
-            : Math.max(
-                top,
-                study.sprueWay().path().get(study.sprueWay().path().size() - 1).dot(filling.up()));
+    VentWay sprue = study.sprueWay();
+    double driven = sprue == null ? top : Math.max(top, sprue.out().dot(filling.up()));
     return Fronts.of(study.passages(), filling, driven, resin);
   }
 
@@ -274,17 +277,22 @@ public record CastPart(
 
   /** How long it takes to fill, as it is shown. */
   public String fillText() {
-    return Timespan.formatMin(sprue.fillS(solidMm3, resin) / 60);
+    return text(fillS());
+  }
+
+  private double fillS() {
+    return new Flow(handMm3PerS(brief, sprue, resin), sprue, resin).freshS(solidMm3);
   }
 
   private void fill(FigureBook figures) {
     figures.put(
         "sprue.fill",
         "time to fill",
-        sprue.fillS(solidMm3, resin),
+        fillS(),
         fillText(),
-        Working.of("volume ÷ the smaller of flow and hand")
+        Working.of("volume ÷ the smaller of flow and hand, which pours no faster than air leaves")
             .given("flow", brief.ml(sprue.flowMm3PerS(resin)) + " a second", COMPUTED)
+            .given("by hand", brief.ml(handMm3PerS(brief, sprue, resin)) + " a second", COMPUTED)
             .done());
   }
 

@@ -327,8 +327,9 @@ public class ShapeCautionsTest {
       Caution c = caution(branched(may), "cast.late").orElseThrow();
       assertEquals(c.title(), "A thin branch may gel before it is full");
       assertEquals(c.level(), Caution.Level.CHECK);
-      assertTrue(c.text().startsWith("2.0 mL of the cast lie behind 0.6 mm of width"), c.text());
-      assertTrue(c.text().contains("At best it is there after"), c.text());
+      assertTrue(
+          c.text().startsWith("2.0 mL of the cast lie behind a passage 0.6 mm wide."), c.text());
+      assertTrue(c.text().contains("; at best it is there after"), c.text());
       assertEquals(c.place(), new Caution.Place(10, 0, 5));
     }
     Caution c = caution(branched(0.0055), "cast.late").orElseThrow();

@@ -14,7 +14,7 @@ import ungula.core.filling.Filling.Sealed;
 import ungula.core.filling.Fronts;
 import ungula.core.geometry.Vec3;
 import ungula.core.job.JobFilling;
-import ungula.core.mesh.Rings;
+import ungula.core.mesh.Outline;
 import ungula.core.mesh.Slicer.Cut;
 import ungula.core.mould.SectionDrawing;
 import ungula.core.mould.SectionDrawing.Role;
@@ -157,12 +157,12 @@ class FillingController {
     return new FilmEnd(place[0], place[1], late, text);
   }
 
-  /** How much of what fills a section shows, mm². */
+  /** About how much of what fills a section shows, mm²: holes are not taken off. */
   private static double room(SectionDrawing drawn, Poured of) {
     double area = 0;
     for (SectionDrawing.Shape s : drawn.shapes()) {
       if (role(s.role(), of) == FilmRole.ROOM) {
-        area += Rings.area(s.rings()).getArea();
+        area += s.rings().stream().mapToDouble(r -> Math.abs(Outline.area(r))).sum();
       }
     }
     return area;
