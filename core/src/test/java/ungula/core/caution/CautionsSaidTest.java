@@ -1,26 +1,19 @@
 package ungula.core.caution;
 
-import static org.testng.Assert.assertEquals;
-
 import java.io.IOException;
-import java.io.InputStream;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.testng.annotations.Test;
 import ungula.core.AnyPlans;
+import ungula.core.Golden;
 
 /**
  * Every caution that plans at random have, as it is said the first time: read line by line. When
  * one is meant to change, read the new file under target and put it in the place of the old.
  */
 public class CautionsSaidTest {
-
-  private static final Path NOW = Path.of("target", "said", "cautions.txt");
 
   @Test
   public void eachIsSaidAsItWasRead() throws IOException {
@@ -30,12 +23,7 @@ public class CautionsSaidTest {
           .cautions()
           .forEach(c -> first.putIfAbsent(c.id().replaceAll("\\.\\d+$", ".n"), said(c)));
     }
-    String now = String.join("\n", first.values());
-    Files.createDirectories(NOW.getParent());
-    Files.writeString(NOW, now);
-    try (InputStream read = CautionsSaidTest.class.getResourceAsStream("cautions.txt")) {
-      assertEquals(now, new String(read.readAllBytes(), StandardCharsets.UTF_8), NOW + " differs");
-    }
+    Golden.same(CautionsSaidTest.class, "cautions.txt", String.join("\n", first.values()));
   }
 
   private static String said(Caution c) {

@@ -1,12 +1,6 @@
 package ungula.core.job;
 
-import static org.testng.Assert.assertEquals;
-
 import java.io.IOException;
-import java.io.InputStream;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -16,6 +10,7 @@ import java.util.stream.Collectors;
 import org.testng.annotations.Test;
 import ungula.core.AnyPlan;
 import ungula.core.AnyPlans;
+import ungula.core.Golden;
 import ungula.core.Shapes;
 import ungula.core.days.Mondays;
 import ungula.core.geometry.Vec3;
@@ -32,8 +27,6 @@ import ungula.core.workshop.Workshop;
  * put it in the place of the old.
  */
 public class AnyPlansTest {
-
-  private static final Path NOW = Path.of("target", "said", "plans.txt");
 
   /** Small vessels and scales, a slow pump, a few boards and a box: much of it is too little. */
   private static final Workshop SMALL =
@@ -128,11 +121,7 @@ public class AnyPlansTest {
         seen.entrySet().stream()
             .map(e -> String.format("%s %d %08x\n", e.getKey(), e.getValue()[0], e.getValue()[1]))
             .collect(Collectors.joining());
-    Files.createDirectories(NOW.getParent());
-    Files.writeString(NOW, now);
-    try (InputStream read = AnyPlansTest.class.getResourceAsStream("plans.txt")) {
-      assertEquals(now, new String(read.readAllBytes(), StandardCharsets.UTF_8), NOW + " differs");
-    }
+    Golden.same(AnyPlansTest.class, "plans.txt", now);
   }
 
   private void count(JobPlan plan) {

@@ -1,12 +1,6 @@
 package ungula.core.run;
 
-import static org.testng.Assert.assertEquals;
-
 import java.io.IOException;
-import java.io.InputStream;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -18,6 +12,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.testng.annotations.Test;
 import ungula.core.AnyPlan;
+import ungula.core.Golden;
 import ungula.core.master.Tessellation;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.run.Entry.Foam;
@@ -33,8 +28,6 @@ import ungula.core.run.RunPlan.Task;
  * of the old.
  */
 public class BenchSaidTest {
-
-  private static final Path NOW = Path.of("target", "said", "bench.txt");
 
   private static final Instant SEVEN = Instant.parse("2027-03-01T07:00:00Z");
 
@@ -245,11 +238,6 @@ public class BenchSaidTest {
 
   private void compare() throws IOException {
     String now = String.join("\n", lines).strip() + "\n";
-    Files.createDirectories(NOW.getParent());
-    Files.writeString(NOW, now);
-    try (InputStream read = BenchSaidTest.class.getResourceAsStream("bench.txt")) {
-      String before = read == null ? "" : new String(read.readAllBytes(), StandardCharsets.UTF_8);
-      assertEquals(now, before, NOW + " differs");
-    }
+    Golden.same(BenchSaidTest.class, "bench.txt", now);
   }
 }
