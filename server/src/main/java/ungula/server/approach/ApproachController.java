@@ -12,6 +12,7 @@ import ungula.core.approach.Approach;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.working.Figure;
 import ungula.core.working.KeyedBy;
+import ungula.server.job.Job;
 import ungula.server.job.Jobs;
 import ungula.server.job.StandController;
 import ungula.server.job.WorkView;
@@ -58,19 +59,19 @@ class ApproachController {
   /** Works them out in the background. */
   @PostMapping
   ApproachesResponse searchApproaches(@PathVariable String id) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     finder.ask(job);
     return view(job);
   }
 
   @DeleteMapping
   ApproachesResponse stopApproaches(@PathVariable String id) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     finder.stop(job);
     return view(job);
   }
 
-  private ApproachesResponse view(Jobs.Job job) {
+  private ApproachesResponse view(Job job) {
     ApproachFinder.Found found = finder.found(job);
     return new ApproachesResponse(
         found.work(),
@@ -81,7 +82,7 @@ class ApproachController {
             .toList());
   }
 
-  private static ApproachView view(Jobs.Job job, Approach a) {
+  private static ApproachView view(Job job, Approach a) {
     return new ApproachView(
         a.kind().name(),
         a.title(),

@@ -4,9 +4,9 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import ungula.core.approach.Ranking;
+import ungula.server.job.Job;
 import ungula.server.job.JobQuestions;
 import ungula.server.job.JobQuestions.Approaches;
-import ungula.server.job.Jobs;
 import ungula.server.job.Shapes;
 import ungula.server.job.Studies;
 import ungula.server.job.Studies.Question;
@@ -29,7 +29,7 @@ class ApproachFinder {
     this.workshop = workshop;
   }
 
-  private Optional<Question<Approaches>> question(Jobs.Job job) {
+  private Optional<Question<Approaches>> question(Job job) {
     return shapes.posed(job.choices()).isEmpty()
         ? Optional.empty()
         : Optional.of(
@@ -37,13 +37,13 @@ class ApproachFinder {
                 job.choices(), job.recorded(), job.materials(), workshop.current()));
   }
 
-  void ask(Jobs.Job job) {
+  void ask(Job job) {
     question(job)
         .filter(q -> studies.known(q).isEmpty())
         .ifPresent(q -> studies.ask(job.row().id(), q));
   }
 
-  void stop(Jobs.Job job) {
+  void stop(Job job) {
     question(job).ifPresent(studies::stop);
   }
 
@@ -54,7 +54,7 @@ class ApproachFinder {
    */
   record Found(WorkView work, Ranking.Ranked ranked) {}
 
-  Found found(Jobs.Job job) {
+  Found found(Job job) {
     Optional<Question<Approaches>> question = question(job);
     Optional<Approaches> found = question.flatMap(studies::known);
     return new Found(

@@ -20,6 +20,7 @@ import ungula.core.mesh.TriangleMesh;
 import ungula.core.release.PieceCover;
 import ungula.core.working.Figure;
 import ungula.server.job.Drawings;
+import ungula.server.job.Job;
 import ungula.server.job.JobQuestions;
 import ungula.server.job.Jobs;
 import ungula.server.job.Shapes;
@@ -61,7 +62,7 @@ class PiecesController {
    */
   record PartitionResponse(WorkView work, String says, List<PieceView> pieces) {}
 
-  private Optional<Question<PieceCover>> question(Jobs.Job job) {
+  private Optional<Question<PieceCover>> question(Job job) {
     return shapes.posed(job.choices()).isEmpty()
         ? Optional.empty()
         : Optional.of(questions.pieces(job.choices()));
@@ -75,19 +76,19 @@ class PiecesController {
   /** Works it out in the background. */
   @PostMapping
   PartitionResponse searchPartition(@PathVariable String id) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     question(job).filter(q -> studies.known(q).isEmpty()).ifPresent(q -> studies.ask(id, q));
     return view(job);
   }
 
   @DeleteMapping
   PartitionResponse stopPartition(@PathVariable String id) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     question(job).ifPresent(studies::stop);
     return view(job);
   }
 
-  private PartitionResponse view(Jobs.Job job) {
+  private PartitionResponse view(Job job) {
     Optional<Question<PieceCover>> question = question(job);
     Optional<PieceCover> found = question.flatMap(studies::known);
     return new PartitionResponse(
@@ -96,7 +97,7 @@ class PiecesController {
         found.map(c -> pieces(job, c)).orElse(List.of()));
   }
 
-  private static List<PieceView> pieces(Jobs.Job job, PieceCover cover) {
+  private static List<PieceView> pieces(Job job, PieceCover cover) {
     Choices c = job.choices();
     List<Piece> pieces = Pieces.of(cover, c.pose().turn());
     String of = PieceCover.VERSION + Jobs.surfaceKey(c);
@@ -116,7 +117,7 @@ class PiecesController {
   ResponseEntity<byte[]> pieceMap(
       @PathVariable String id, @RequestParam int piece, @RequestParam String of)
       throws IOException {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     Question<PieceCover> question =
         question(job).orElseThrow(() -> Problem.gone("The shape of this master"));
     PieceCover cover =

@@ -26,6 +26,7 @@ import ungula.core.sentence.WordBook.Edit;
 import ungula.core.working.Figure;
 import ungula.core.working.KeyedBy;
 import ungula.server.job.Drawings;
+import ungula.server.job.Job;
 import ungula.server.job.Jobs;
 import ungula.server.job.WorkView;
 import ungula.server.stock.Rubbers;
@@ -90,7 +91,7 @@ class ProposalController {
   /** Looks for it in the background. */
   @PostMapping
   ProposalResponse findProposal(@PathVariable String id) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     finder.ask(job);
     return view(job);
   }
@@ -103,7 +104,7 @@ class ProposalController {
   @GetMapping(value = "/picture", produces = MediaType.IMAGE_PNG_VALUE)
   ResponseEntity<byte[]> proposalPicture(@PathVariable String id, @RequestParam String of)
       throws IOException {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     Approach best =
         Proposal.of(job.choices(), finder.found(job).ranked(), edits -> List.of(), Map.of())
             .orElseThrow(() -> Problem.gone("This proposal"))
@@ -114,7 +115,7 @@ class ProposalController {
             .orElseThrow(() -> Problem.gone("A picture")));
   }
 
-  private ProposalResponse view(Jobs.Job job) {
+  private ProposalResponse view(Job job) {
     ApproachFinder.Found found = finder.found(job);
     if (found.work().state() != WorkView.State.READY) {
       return new ProposalResponse(found.work(), "", null);
@@ -132,8 +133,8 @@ class ProposalController {
             .orElse(null));
   }
 
-  private ProposalView view(Jobs.Job job, Proposal proposal, Map<String, Double> usable) {
-    Jobs.Job chosen = jobs.with(job, proposal.edits());
+  private ProposalView view(Job job, Proposal proposal, Map<String, Double> usable) {
+    Job chosen = jobs.with(job, proposal.edits());
     List<Edit> edits = new ArrayList<>(proposal.edits());
     List<Assumed> assumed = chosen.plan().assumed();
     assumed.stream().map(Assumed::confirm).filter(Objects::nonNull).forEach(edits::add);

@@ -18,6 +18,7 @@ import ungula.core.choice.Choices;
 import ungula.core.job.JobPlan;
 import ungula.core.working.Figure;
 import ungula.core.working.KeyedBy;
+import ungula.server.job.Job;
 import ungula.server.job.Jobs;
 import ungula.server.web.Json;
 import ungula.server.web.Problem;
@@ -55,11 +56,11 @@ class VariantController {
 
   @GetMapping
   List<VariantView> variants(@PathVariable String id) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     return mapper.of(id).stream().map(row -> view(job, row)).toList();
   }
 
-  private VariantView view(Jobs.Job job, VariantMapper.Row row) {
+  private VariantView view(Job job, VariantMapper.Row row) {
     Choices choices = choices(row, job);
     JobPlan plan = jobs.planOf(job, choices);
     Map<String, Figure> figures = new HashMap<>(plan.figures());
@@ -69,7 +70,7 @@ class VariantController {
   }
 
   /** The mould as it was kept, of the master as it is now. */
-  private Choices choices(VariantMapper.Row row, Jobs.Job job) {
+  private Choices choices(VariantMapper.Row row, Job job) {
     return json.read(row.choices(), Choices.class).mouldOf(job.choices());
   }
 
@@ -78,7 +79,7 @@ class VariantController {
   @ResponseStatus(HttpStatus.CREATED)
   @Transactional
   public void keepVariant(@PathVariable String id) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     Choices c = job.choices();
     int number = mapper.of(id).stream().mapToInt(VariantMapper.Row::number).max().orElse(0) + 1;
     String name = number + ". " + c.mould().kind().text() + " in a " + c.mould().shape().text();

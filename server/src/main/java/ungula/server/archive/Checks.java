@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Component;
 import ungula.server.cast.CastsMade;
+import ungula.server.job.Job;
 import ungula.server.job.Jobs;
 import ungula.server.model.Models;
 import ungula.server.run.RunLogs;
@@ -42,7 +43,7 @@ class Checks {
       String name = id;
       try {
         name = jobs.name(id);
-        Jobs.Job job = jobs.find(id);
+        Job job = jobs.find(id);
         String model = job.choices().master().model();
         if (model != null && !models.there(model)) {
           wrong.add(name + ": the file of its model is not there.");

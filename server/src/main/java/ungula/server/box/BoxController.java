@@ -23,6 +23,7 @@ import ungula.core.working.Figure;
 import ungula.core.working.KeyedBy;
 import ungula.core.workshop.OwnBox;
 import ungula.core.workshop.Workshop;
+import ungula.server.job.Job;
 import ungula.server.job.Jobs;
 import ungula.server.job.Shapes;
 import ungula.server.web.Named;
@@ -60,7 +61,7 @@ class BoxController {
   /** Boxes of every shape with the walls chosen. */
   @GetMapping("/shapes")
   List<BoxView> boxShapes(@PathVariable String id) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     List<OwnBox> there = Objects.requireNonNullElse(habits.current().boxes(), List.of());
     return BoxOffers.of(job.box(), job.choices(), shapes.facts(job.choices()), there).stream()
         .map(o -> new BoxView(o.shape().name(), o.name(), o.figures(), o.own(), o.now(), o.edits()))
@@ -78,7 +79,7 @@ class BoxController {
    */
   record CutListResponse(List<PartView> parts, List<String> besides) {}
 
-  private static CutList list(Jobs.Job job) {
+  private static CutList list(Job job) {
     job.box();
     return job.plan().plan().cuts().orElseThrow();
   }
@@ -96,14 +97,14 @@ class BoxController {
 
   @GetMapping("/cutlist.dxf")
   ResponseEntity<byte[]> dxf(@PathVariable String id) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     byte[] dxf = Dxf.of(CutSheet.of(list(job))).getBytes(StandardCharsets.US_ASCII);
     return file(job, "dxf", MediaType.parseMediaType("image/vnd.dxf"), dxf);
   }
 
   @GetMapping("/cutlist.svg")
   ResponseEntity<byte[]> svg(@PathVariable String id) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     byte[] svg = Svg.of(CutSheet.of(list(job))).getBytes(StandardCharsets.UTF_8);
     return file(job, "svg", MediaType.parseMediaType("image/svg+xml"), svg);
   }
@@ -115,7 +116,7 @@ class BoxController {
       @RequestParam(defaultValue = "false") boolean tiled,
       @RequestParam(required = false) Workshop.Paper paper)
       throws IOException {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     CutSheet sheet = CutSheet.of(list(job));
     Workshop.Paper on = paper == null ? habits.current().paper() : paper;
     byte[] pdf = tiled ? CutSheetPdf.tiled(sheet, on) : CutSheetPdf.of(sheet);
@@ -123,7 +124,7 @@ class BoxController {
   }
 
   private static ResponseEntity<byte[]> file(
-      Jobs.Job job, String ending, MediaType type, byte[] content) {
+      Job job, String ending, MediaType type, byte[] content) {
     return Named.attachment(job.row().name() + ", cut list." + ending)
         .contentType(type)
         .body(content);

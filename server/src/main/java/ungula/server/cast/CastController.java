@@ -27,6 +27,7 @@ import ungula.core.learn.CastFactor;
 import ungula.core.plan.AmountPart;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Timespan;
+import ungula.server.job.Job;
 import ungula.server.job.Jobs;
 import ungula.server.mould.Moulds;
 import ungula.server.stock.Stocks;
@@ -131,7 +132,7 @@ class CastController {
       List<CastDeed> deeds,
       @Nullable OwnFactor factor) {}
 
-  private CastsResponse without(Jobs.Job job, String why) {
+  private CastsResponse without(Job job, String why) {
     return new CastsResponse(
         unknown(job),
         closing(job),
@@ -148,7 +149,7 @@ class CastController {
         factor(job));
   }
 
-  private @Nullable OwnFactor factor(Jobs.Job job) {
+  private @Nullable OwnFactor factor(Job job) {
     return factors.of(job).map(CastController::said).orElse(null);
   }
 
@@ -162,7 +163,7 @@ class CastController {
 
   @GetMapping
   CastsResponse casts(@PathVariable String id) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     Optional<String> missing = CastRun.missing(job.plan());
     if (missing.isPresent()) {
       return without(job, missing.get());
@@ -182,20 +183,20 @@ class CastController {
     }
   }
 
-  private static String unknown(Jobs.Job job) {
+  private static String unknown(Job job) {
     return job.plan().plan().amount().map(AmountPart::missing).orElse("");
   }
 
-  private static String closing(Jobs.Job job) {
+  private static String closing(Job job) {
     return job.plan().plan().amount().map(AmountPart::closing).orElse("");
   }
 
-  private List<String> packs(Jobs.Job job) {
+  private List<String> packs(Job job) {
     String product = job.choices().cast().product();
     return product == null ? List.of() : stocks.of(product).ages(stocks.today());
   }
 
-  private CastsResponse view(Jobs.Job job, CastRun run) {
+  private CastsResponse view(Job job, CastRun run) {
     ZoneId zone = job.plan().plan().workshop().hours().clock();
     List<Point> made = run.chosen().outcome().made();
     return new CastsResponse(
@@ -256,7 +257,7 @@ class CastController {
         + " to take it out and close the mould";
   }
 
-  private static CastRow row(Jobs.Job job, CastRun run, Row r, ZoneId zone) {
+  private static CastRow row(Job job, CastRun run, Row r, ZoneId zone) {
     return new CastRow(
         r.moulds(),
         r.used(),

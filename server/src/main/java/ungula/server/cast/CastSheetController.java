@@ -18,6 +18,7 @@ import ungula.core.plan.PlanPart;
 import ungula.core.quantity.Mass;
 import ungula.core.rubber.Product;
 import ungula.core.workshop.Workshop;
+import ungula.server.job.Job;
 import ungula.server.job.Jobs;
 import ungula.server.sheet.CastSheet;
 import ungula.server.web.Named;
@@ -48,7 +49,7 @@ class CastSheetController {
   /** What to mix, in what order, and a line for each cast. */
   @GetMapping(value = "/sheet.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
   ResponseEntity<byte[]> castSheet(@PathVariable String id) throws IOException {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     jobs.ask(job);
     Workshop shop = workshop.current();
     Made made = casts.of(id);
@@ -72,11 +73,11 @@ class CastSheetController {
     return Named.inline(job.row().name() + " casts.pdf").body(out.toByteArray());
   }
 
-  private static List<CastSheet.Row> rows(Made made, Jobs.Job job, Workshop shop) {
+  private static List<CastSheet.Row> rows(Made made, Job job, Workshop shop) {
     return made.counting().stream().map(m -> row(m, job, shop)).toList();
   }
 
-  private static CastSheet.Row row(Made.Cast m, Jobs.Job job, Workshop shop) {
+  private static CastSheet.Row row(Made.Cast m, Job job, Workshop shop) {
     String at = Moments.text(m.at().atZone(shop.hours().clock()).toLocalDateTime());
     int result =
         switch (m.result()) {

@@ -9,7 +9,7 @@ import ungula.core.choice.MasterSource;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.SurfacePoint;
 import ungula.core.mesh.TriangleMesh;
-import ungula.server.job.Jobs;
+import ungula.server.job.Job;
 import ungula.server.job.Shapes;
 
 /** Where casts are not good, on the master as it is drawn. */
@@ -45,7 +45,7 @@ public class CastSpots {
         Integer.parseInt(at[0]), Double.parseDouble(at[1]), Double.parseDouble(at[2]));
   }
 
-  public Of of(Jobs.Job job) {
+  public Of of(Job job) {
     Map<Integer, String> places = made.places(job.row().id(), model(job.choices()));
     return places.isEmpty()
         ? new Of(Optional.empty(), places)
@@ -53,7 +53,7 @@ public class CastSpots {
   }
 
   /** Whether there is anything to show it on. */
-  boolean drawn(Jobs.Job job) {
+  boolean drawn(Job job) {
     return shapes.posed(job.choices()).isPresent();
   }
 

@@ -9,6 +9,7 @@ import ungula.core.cast.Made;
 import ungula.core.choice.CastAmount;
 import ungula.core.choice.Choices;
 import ungula.core.learn.CastFactor;
+import ungula.server.job.Job;
 import ungula.server.job.Jobs;
 import ungula.server.web.Problem;
 
@@ -27,7 +28,7 @@ class Factors {
   }
 
   /** Of masters and casts of the same materials as a job's; empty while too few were weighed. */
-  Optional<CastFactor> of(Jobs.Job job) {
+  Optional<CastFactor> of(Job job) {
     if (job.choices().cast().amount().masterG() == null) {
       // nothing to multiply it with
       return Optional.empty();

@@ -20,6 +20,7 @@ import ungula.core.days.Moments;
 import ungula.core.geometry.Vec3;
 import ungula.core.quantity.Mass;
 import ungula.core.table.Csv;
+import ungula.server.job.Job;
 import ungula.server.job.Jobs;
 import ungula.server.mould.Moulds;
 import ungula.server.web.Named;
@@ -103,7 +104,7 @@ class MadeController {
 
   @GetMapping("/made")
   MadeResponse made(@PathVariable String id) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     ZoneId zone = job.plan().plan().workshop().hours().clock();
     Made all = made.of(id);
     Integer chosen = job.choices().rubber().moulds();
@@ -138,7 +139,7 @@ class MadeController {
         all.lastG().filter(g -> alone).map(g -> g + " g").orElse(""));
   }
 
-  private MadeView view(Made.Cast c, Made all, CastSpots.Of where, Jobs.Job job, ZoneId zone) {
+  private MadeView view(Made.Cast c, Made all, CastSpots.Of where, Job job, ZoneId zone) {
     return new MadeView(
         c.number(),
         Moments.text(c.at().atZone(zone).toLocalDateTime()),
@@ -195,7 +196,7 @@ class MadeController {
   /** Shows where a cast is not good. */
   @PostMapping("/made/spots")
   MadeResponse addSpot(@PathVariable String id, @RequestBody CastSpot body) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     if (!spots.drawn(job)) {
       throw Problem.gone("The shape of this master");
     }

@@ -11,7 +11,7 @@ import org.springframework.web.bind.annotation.RestController;
 import ungula.core.quantity.UnreadableQuantity;
 import ungula.server.days.BenchResponse.AlarmsResponse;
 import ungula.server.days.BenchResponse.Between;
-import ungula.server.job.Jobs;
+import ungula.server.job.JobLists;
 import ungula.server.web.Problem;
 import ungula.server.workshop.Habits;
 
@@ -20,11 +20,11 @@ import ungula.server.workshop.Habits;
 @RequestMapping("/api/days")
 class BenchController {
 
-  private final Jobs jobs;
+  private final JobLists lists;
   private final Habits workshop;
 
-  BenchController(Jobs jobs, Habits workshop) {
-    this.jobs = jobs;
+  BenchController(JobLists lists, Habits workshop) {
+    this.lists = lists;
     this.workshop = workshop;
   }
 
@@ -35,20 +35,20 @@ class BenchController {
 
   @GetMapping
   BenchResponse bench() {
-    return new BenchDays(jobs, workshop).view();
+    return new BenchDays(lists, workshop).view();
   }
 
   /** Which job comes first where two want the same hands. */
   @PostMapping("/order")
   BenchResponse orderBench(@RequestBody JobOrder body) {
-    jobs.order(body.jobs());
+    lists.order(body.jobs());
     return bench();
   }
 
   /** When waits end, from a little before now to two days after. */
   @GetMapping("/alarms")
   AlarmsResponse alarms() {
-    return new BenchDays(jobs, workshop).alarms();
+    return new BenchDays(lists, workshop).alarms();
   }
 
   /**
@@ -60,7 +60,7 @@ class BenchController {
   @GetMapping("/between")
   Between between(@RequestParam String from, @RequestParam String to) {
     try {
-      return new BenchDays(jobs, workshop).between(from, to);
+      return new BenchDays(lists, workshop).between(from, to);
     } catch (UnreadableQuantity e) {
       throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "Not a time", e.getMessage());
     }

@@ -34,7 +34,8 @@ import ungula.server.days.BenchResponse.Share;
 import ungula.server.days.BenchResponse.Tool;
 import ungula.server.days.BenchResponse.WaitingJob;
 import ungula.server.days.DaysResponse.DayView;
-import ungula.server.job.Jobs;
+import ungula.server.job.Job;
+import ungula.server.job.JobLists;
 import ungula.server.workshop.Habits;
 
 /** What several jobs do to each other's days. */
@@ -48,24 +49,24 @@ final class BenchDays {
 
   private static final long AHEAD = 2 * 24 * 3600;
 
-  private final Jobs jobs;
+  private final JobLists lists;
   private final Habits workshop;
   private final ZoneId zone;
-  private final List<Jobs.Job> onBench;
+  private final List<Job> onBench;
   private final List<Planned> plans = new ArrayList<>();
 
   /** A job whose days are known. */
-  private record Planned(Jobs.Job job, DayPlan plan) {}
+  private record Planned(Job job, DayPlan plan) {}
 
   /** A job that could be begun, and what is done first. */
-  private record Waiting(Jobs.Job job, Block first) {}
+  private record Waiting(Job job, Block first) {}
 
-  BenchDays(Jobs jobs, Habits workshop) {
-    this.jobs = jobs;
+  BenchDays(JobLists lists, Habits workshop) {
+    this.lists = lists;
     this.workshop = workshop;
     this.zone = workshop.current().hours().clock();
-    this.onBench = jobs.onBench();
-    for (Jobs.Job job : onBench) {
+    this.onBench = lists.onBench();
+    for (Job job : onBench) {
       DayPlan.of(job.plan().steps()).ifPresent(plan -> plans.add(new Planned(job, plan)));
     }
   }
@@ -112,7 +113,7 @@ final class BenchDays {
   }
 
   /** A job whose days are not known: its steps are not, or it does not fit in the hours. */
-  private static BenchJob without(Jobs.Job job) {
+  private static BenchJob without(Job job) {
     Moment begin = job.choices().days().begin();
     return new BenchJob(
         job.row().id(),
@@ -126,7 +127,7 @@ final class BenchDays {
   }
 
   private BenchJob job(Planned planned, List<DayView> days) {
-    Jobs.Job job = planned.job;
+    Job job = planned.job;
     DayPlan plan = planned.plan;
     Timeline line = plan.line();
     LocalDate first = LocalDate.parse(days.get(0).date());
@@ -165,7 +166,7 @@ final class BenchDays {
   /** Jobs nobody has said the beginning of. */
   private List<Waiting> waiting() {
     List<Waiting> all = new ArrayList<>();
-    for (Jobs.Job job : jobs.undated()) {
+    for (Job job : lists.undated()) {
       DayPlan.of(job.plan().steps()).stream()
           .flatMap(plan -> plan.blocks().stream())
           .findFirst()
@@ -176,9 +177,9 @@ final class BenchDays {
 
   /** Jobs that pour the same rubber on the same day. */
   private List<Share> shares() {
-    Map<String, List<Jobs.Job>> same = new TreeMap<>();
+    Map<String, List<Job>> same = new TreeMap<>();
     for (Planned planned : plans) {
-      Jobs.Job job = planned.job;
+      Job job = planned.job;
       String product = job.choices().rubber().product();
       planned.plan.steps().stream()
           .filter(p -> p.step().key().startsWith("pour."))
@@ -196,7 +197,7 @@ final class BenchDays {
         .toList();
   }
 
-  private static Share share(LocalDate day, List<Jobs.Job> of) {
+  private static Share share(LocalDate day, List<Job> of) {
     Product rubber = of.get(0).product();
     return new Share(
         of.stream().map(j -> j.row().name()).collect(Collectors.joining(" and "))

@@ -18,6 +18,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import ungula.core.workshop.Workshop;
+import ungula.server.job.Job;
+import ungula.server.job.JobLists;
 import ungula.server.job.Jobs;
 import ungula.server.web.Named;
 import ungula.server.web.Problem;
@@ -34,13 +36,16 @@ class CalendarController {
   private static final String CALENDAR = "text/calendar;charset=UTF-8";
 
   private final Jobs jobs;
+  private final JobLists lists;
   private final Habits workshop;
   private final CalendarMapper mapper;
   private final Clock clock;
   private final SecureRandom random = new SecureRandom();
 
-  CalendarController(Jobs jobs, Habits workshop, CalendarMapper mapper, Clock clock) {
+  CalendarController(
+      Jobs jobs, JobLists lists, Habits workshop, CalendarMapper mapper, Clock clock) {
     this.jobs = jobs;
+    this.lists = lists;
     this.workshop = workshop;
     this.mapper = mapper;
     this.clock = clock;
@@ -90,18 +95,18 @@ class CalendarController {
     }
     return ResponseEntity.ok()
         .cacheControl(CacheControl.noCache())
-        .body(file(workshop.current().name(), jobs.onBench()));
+        .body(file(workshop.current().name(), lists.onBench()));
   }
 
   /** One job. */
   @GetMapping(value = "/jobs/{id}/days.ics", produces = CALENDAR)
   ResponseEntity<String> jobCalendar(@PathVariable String id) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     DaysViews.check(job);
     return Named.attachment(job.row().name() + ".ics").body(file(job.row().name(), List.of(job)));
   }
 
-  private String file(String name, List<Jobs.Job> all) {
+  private String file(String name, List<Job> all) {
     Workshop w = workshop.current();
     return CalendarFile.of(name, w.hours().clock(), all, clock.instant());
   }

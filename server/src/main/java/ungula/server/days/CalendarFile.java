@@ -26,7 +26,7 @@ import net.fortuna.ical4j.model.property.immutable.ImmutableCalScale;
 import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
 import ungula.core.step.DayPlan;
 import ungula.core.step.Step;
-import ungula.server.job.Jobs;
+import ungula.server.job.Job;
 
 /**
  * Days as a calendar reads them (RFC 5545): each stretch of work by hand, and the end of each long
@@ -51,7 +51,7 @@ final class CalendarFile {
   /**
    * @param made when it is written
    */
-  static String of(String name, ZoneId zone, List<Jobs.Job> jobs, Instant made) {
+  static String of(String name, ZoneId zone, List<Job> jobs, Instant made) {
     CalendarFile file = new CalendarFile(made);
     file.calendar.add(new ProdId("-//Ungula//Days//EN"));
     file.calendar.add(ImmutableVersion.VERSION_2_0);
@@ -68,7 +68,7 @@ final class CalendarFile {
     return out.toString();
   }
 
-  private void add(Jobs.Job job, DayPlan plan) {
+  private void add(Job job, DayPlan plan) {
     for (DayPlan.Block b : plan.blocks()) {
       String told = b.steps().stream().map(Step::what).distinct().collect(Collectors.joining("\n"));
       String key = b.steps().get(0).key() + (b.again() == 0 ? "" : "-" + (b.again() + 1));
@@ -89,7 +89,7 @@ final class CalendarFile {
   }
 
   private void event(
-      Jobs.Job job, String key, String says, String told, long begin, long end, Duration alarm) {
+      Job job, String key, String says, String told, long begin, long end, Duration alarm) {
     String summary = job.row().name() + ": " + says;
     VEvent event = new VEvent(false);
     event.add(new Uid(job.row().id() + "-" + key + "@ungula"));

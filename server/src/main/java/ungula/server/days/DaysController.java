@@ -17,6 +17,7 @@ import ungula.core.sentence.WordBook.Edit;
 import ungula.core.step.DayPlan;
 import ungula.core.step.Timeline;
 import ungula.core.step.Timeline.Kept;
+import ungula.server.job.Job;
 import ungula.server.job.Jobs;
 import ungula.server.web.Named;
 
@@ -41,7 +42,7 @@ class DaysController {
   /** Every step with its planned times. RFC 4180, UTF-8. */
   @GetMapping(value = "/steps.csv", produces = "text/csv;charset=UTF-8")
   ResponseEntity<String> stepsCsv(@PathVariable String id) throws IOException {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     DaysViews.check(job);
     Optional<DayPlan> days = DayPlan.of(job.plan().steps());
     StringBuilder csv = new StringBuilder();
@@ -75,7 +76,7 @@ class DaysController {
    */
   @GetMapping("/begun")
   BegunThen begun(@PathVariable String id, @RequestParam String begin) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     Timeline now = job.plan().steps().timeline();
     Timeline then = jobs.with(job, List.of(Edit.of("days.begin", begin))).plan().steps().timeline();
     return new BegunThen(

@@ -30,6 +30,7 @@ import ungula.server.days.DaysResponse.DaysOffer;
 import ungula.server.days.DaysResponse.DaysTold;
 import ungula.server.days.DaysResponse.PlacedStep;
 import ungula.server.days.DaysResponse.SchoolView;
+import ungula.server.job.Job;
 import ungula.server.job.Jobs;
 import ungula.server.web.Problem;
 import ungula.server.workshop.Habits;
@@ -47,7 +48,7 @@ class DaysViews {
   }
 
   /** For what cannot be shown while nothing is to be done. */
-  static void check(Jobs.Job job) {
+  static void check(Job job) {
     if (job.plan().steps().making().isEmpty()) {
       throw new Problem(
           HttpStatus.CONFLICT,
@@ -56,7 +57,7 @@ class DaysViews {
     }
   }
 
-  DaysResponse view(Jobs.Job job) {
+  DaysResponse view(Job job) {
     check(job);
     Timeline line = job.plan().steps().timeline();
     Optional<DayPlan> plan = DayPlan.of(job.plan().steps());
@@ -123,7 +124,7 @@ class DaysViews {
     return at.toSecondOfDay() / 60;
   }
 
-  private static PlacedStep placed(Jobs.Job job, DayPlan plan, DayPlan.Placed p) {
+  private static PlacedStep placed(Job job, DayPlan plan, DayPlan.Placed p) {
     Timeline line = plan.line();
     Span span = p.span();
     LocalDate first = plan.days().get(0).date();
@@ -159,7 +160,7 @@ class DaysViews {
   }
 
   /** What each school of recoating comes to, all gaps alike. */
-  private List<SchoolView> schools(Jobs.Job job) {
+  private List<SchoolView> schools(Job job) {
     if (CoatClock.of(job.plan().steps()).isEmpty()) {
       return List.of();
     }
@@ -168,7 +169,7 @@ class DaysViews {
         .map(
             r -> {
               List<Edit> edits = List.of(Edit.of("skin.recoat", r.name()));
-              Jobs.Job with = r == chosen ? job : jobs.with(job, edits);
+              Job with = r == chosen ? job : jobs.with(job, edits);
               SkinClock clock = CoatClock.of(with.plan().steps()).orElseThrow().clock();
               return new SchoolView(
                   r.text(),

@@ -39,6 +39,7 @@ import ungula.core.workshop.OwnBox;
 import ungula.core.workshop.WorkHours;
 import ungula.core.workshop.Workshop;
 import ungula.server.cast.CastsMade;
+import ungula.server.job.JobLists;
 import ungula.server.job.Jobs;
 import ungula.server.model.Models;
 import ungula.server.mould.Moulds;
@@ -90,6 +91,7 @@ class DemoShelf {
           List.of(new Before(5, 21, 55, "rack 2", "")));
 
   private final Jobs jobs;
+  private final JobLists lists;
   private final MadeUp madeUp;
   private final Habits workshop;
   private final Products products;
@@ -102,6 +104,7 @@ class DemoShelf {
 
   DemoShelf(
       Jobs jobs,
+      JobLists lists,
       MadeUp madeUp,
       Habits workshop,
       Products products,
@@ -114,6 +117,7 @@ class DemoShelf {
     this.casts = casts;
     this.moulds = moulds;
     this.jobs = jobs;
+    this.lists = lists;
     this.madeUp = madeUp;
     this.workshop = workshop;
     this.products = products;
@@ -189,7 +193,7 @@ class DemoShelf {
         begun.put(after, id);
       }
     }
-    jobs.order(List.copyOf(begun.values()));
+    lists.order(List.copyOf(begun.values()));
     stock("marram-20", 5500, 62, 31, 3180, 322);
     stock("samphire-15", 2000, 80, 74, 610, 690);
     stock("dulse-30", 5250, 150, null, 5000, 250);

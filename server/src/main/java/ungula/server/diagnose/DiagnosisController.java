@@ -38,6 +38,7 @@ import ungula.core.workshop.Workshop;
 import ungula.server.cast.CastSpots;
 import ungula.server.cast.CastsMade;
 import ungula.server.job.Facets;
+import ungula.server.job.Job;
 import ungula.server.job.Jobs;
 import ungula.server.mould.Moulds;
 import ungula.server.run.RunLogs;
@@ -199,7 +200,7 @@ class DiagnosisController {
   /** What is behind it, as far as can be told. */
   @PostMapping
   DiagnosisResponse diagnose(@PathVariable String id, @RequestBody FaultAsked asked) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     CastSpots.Of shown = spots.of(job);
     Map<String, Object> record = record(job, asked, shown);
     Diagnosis d =
@@ -215,14 +216,14 @@ class DiagnosisController {
         d.questions());
   }
 
-  private static @Nullable SurfacePoint vent(Jobs.Job job, FaultAsked asked, CastSpots.Of shown) {
+  private static @Nullable SurfacePoint vent(Job job, FaultAsked asked, CastSpots.Of shown) {
     Vec3 at = lifted(job, shown.of(asked.cast()));
     return at == null
         ? null
         : AtPlace.vent(job.plan().plan(), at, shown.on(asked.cast()).orElseThrow());
   }
 
-  private @Nullable FaultPlace place(Jobs.Job job, FaultAsked asked, CastSpots.Of shown) {
+  private @Nullable FaultPlace place(Job job, FaultAsked asked, CastSpots.Of shown) {
     Vec3 at = shown.of(asked.cast());
     if (at == null) {
       return null;
@@ -234,12 +235,12 @@ class DiagnosisController {
   }
 
   /** As the shape is studied: where the master stands in its box. */
-  private static @Nullable Vec3 lifted(Jobs.Job job, @Nullable Vec3 setDown) {
+  private static @Nullable Vec3 lifted(Job job, @Nullable Vec3 setDown) {
     Vec3 lift = new Vec3(0, 0, job.choices().pose().liftMm());
     return setDown == null ? null : setDown.plus(lift);
   }
 
-  private Map<String, Object> record(Jobs.Job job, FaultAsked asked, CastSpots.Of shown) {
+  private Map<String, Object> record(Job job, FaultAsked asked, CastSpots.Of shown) {
     String id = job.row().id();
     Optional<CastsMade.Whence> whence = casts.whence(id, asked.cast());
     Optional<Bench> mould = whence.flatMap(w -> moulds.run(id, w.mould())).flatMap(runs::bench);
@@ -265,7 +266,7 @@ class DiagnosisController {
     return before;
   }
 
-  private CauseRanked ranked(Jobs.Job job, Ranked r, @Nullable SurfacePoint vent) {
+  private CauseRanked ranked(Job job, Ranked r, @Nullable SurfacePoint vent) {
     Workshop w = job.plan().plan().workshop();
     Word.State habit = w.states().get(r.cause().habit());
     return new CauseRanked(

@@ -16,6 +16,7 @@ import ungula.core.exercise.ShapeScore;
 import ungula.core.plan.ShapePart;
 import ungula.core.study.ShapeStudy;
 import ungula.server.demo.MadeUp;
+import ungula.server.job.Job;
 import ungula.server.job.Jobs;
 import ungula.server.model.Models;
 import ungula.server.run.Rehearsals;
@@ -77,7 +78,7 @@ class ExerciseController {
   /** Goes to the bench with an exercise, once what there is to do is known. */
   @PostMapping("/jobs/{id}/run")
   ExerciseRun runExercise(@PathVariable String id) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     Exercise exercise = practised(job);
     if (!job.plan().steps().whole()) {
       jobs.ask(job);
@@ -94,12 +95,12 @@ class ExerciseController {
   /** How an exercise on a shape goes. */
   @GetMapping("/jobs/{id}/score")
   ExerciseScore scoreOfExercise(@PathVariable String id) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     Exercise e = practised(job);
     return new ExerciseScore(e.title(), e.task(), score(e, job).orElse(null));
   }
 
-  private static Exercise practised(Jobs.Job job) {
+  private static Exercise practised(Job job) {
     String exercise = job.row().exercise();
     if (exercise == null) {
       throw Problem.gone("This exercise");
@@ -108,9 +109,9 @@ class ExerciseController {
   }
 
   /** One shape after the other: what a job asks for stops what it asked for before. */
-  private Optional<ShapeScore> score(Exercise e, Jobs.Job job) {
+  private Optional<ShapeScore> score(Exercise e, Job job) {
     Optional<ShapeStudy> now = study(job);
-    Jobs.Job first = jobs.begun(job);
+    Job first = jobs.begun(job);
     Optional<ShapeStudy> begun = now.flatMap(s -> study(first));
     Optional<ShapeStudy> known =
         begun.flatMap(s -> study(jobs.with(first, ShapeScore.known(e, s))));
@@ -118,7 +119,7 @@ class ExerciseController {
   }
 
   /** A job's shape as it was looked at; where it was not, that is asked for. */
-  private Optional<ShapeStudy> study(Jobs.Job job) {
+  private Optional<ShapeStudy> study(Job job) {
     Optional<ShapeStudy> known = job.plan().plan().shape().map(ShapePart::study);
     if (known.isEmpty()) {
       jobs.ask(job);

@@ -20,14 +20,14 @@ record CastWays(Optional<List<Vec3>> sprue, List<List<Vec3>> vents) {
 
   private static final CastWays NONE = new CastWays(Optional.empty(), List.of());
 
-  static CastWays of(Jobs.Job job, Shapes shapes) {
+  static CastWays of(Job job, Shapes shapes) {
     return shapes
         .posed(job.choices())
         .map(master -> new CastWays(sprue(job, master.mesh()), vents(job, master.mesh())))
         .orElse(NONE);
   }
 
-  private static Optional<List<Vec3>> sprue(Jobs.Job job, TriangleMesh mesh) {
+  private static Optional<List<Vec3>> sprue(Job job, TriangleMesh mesh) {
     SurfacePoint placed = job.choices().casting().sprue();
     Optional<List<Vec3>> known = job.study().map(ShapeStudy::sprueWay).map(VentWay::path);
     if (known.isPresent() || job.plan().plan().sprue().isEmpty()) {
@@ -38,7 +38,7 @@ record CastWays(Optional<List<Vec3>> sprue, List<List<Vec3>> vents) {
     return Optional.of(List.of(at, new Vec3(at.x(), at.y(), 0)));
   }
 
-  private static List<List<Vec3>> vents(Jobs.Job job, TriangleMesh mesh) {
+  private static List<List<Vec3>> vents(Job job, TriangleMesh mesh) {
     Casting casting = job.choices().casting();
     Vec3 up = job.study().map(ShapeStudy::lies).orElse(Attitude.OVER).up();
     return job.study()
@@ -51,11 +51,11 @@ record CastWays(Optional<List<Vec3>> sprue, List<List<Vec3>> vents) {
                     .toList());
   }
 
-  private static Vec3 out(Vec3 at, Vec3 up, Jobs.Job job) {
+  private static Vec3 out(Vec3 at, Vec3 up, Job job) {
     return job.plan().plan().inBox().map(box -> VentWay.leaves(at, up, box.block())).orElse(at);
   }
 
-  private static Vec3 lift(Jobs.Job job) {
+  private static Vec3 lift(Job job) {
     return new Vec3(0, 0, job.choices().pose().liftMm());
   }
 }

@@ -49,7 +49,7 @@ public class Drawings {
   /**
    * @param at where the plane lies along its axis, mm; null for the middle
    */
-  public SectionDrawing section(Jobs.Job job, Cut cut, Double at) {
+  public SectionDrawing section(Job job, Cut cut, Double at) {
     return job.plan()
         .plan()
         .skin()
@@ -58,7 +58,7 @@ public class Drawings {
   }
 
   /** The master with its coats and its jacket. */
-  private SectionDrawing skinned(Jobs.Job job, SkinPart skin, Cut cut, Double at) {
+  private SectionDrawing skinned(Job job, SkinPart skin, Cut cut, Double at) {
     SectionDrawing drawn =
         SkinDrawing.of(
             room(job).orElse(null),
@@ -80,7 +80,7 @@ public class Drawings {
   }
 
   /** With the outline of all the master, which a cut shows only a part of. */
-  private SectionDrawing outlined(Jobs.Job job, SectionDrawing drawing, double liftMm) {
+  private SectionDrawing outlined(Job job, SectionDrawing drawing, double liftMm) {
     Cut cut = drawing.cut();
     List<double[]> outline = shapes.posed(job.choices()).map(p -> p.outline(cut)).orElse(List.of());
     return drawing.with(Role.OUTLINE, cut == Cut.TOP ? outline : heights(outline, z -> z + liftMm));
@@ -101,8 +101,8 @@ public class Drawings {
   }
 
   /** The room that coats lie in; empty while it is not worked out, or there is no shape. */
-  private Optional<SkinField> room(Jobs.Job job) {
-    return job.shape().flatMap(Jobs.ShapeAsked::ofSkin).flatMap(s -> skins.field(s.ofRoom()));
+  private Optional<SkinField> room(Job job) {
+    return job.shape().flatMap(ShapeAsked::ofSkin).flatMap(s -> skins.field(s.ofRoom()));
   }
 
   /**
@@ -110,7 +110,7 @@ public class Drawings {
    *
    * @param coats that are on
    */
-  Optional<TriangleMesh> outside(Jobs.Job job, int coats) {
+  Optional<TriangleMesh> outside(Job job, int coats) {
     return job.plan()
         .plan()
         .skin()
@@ -133,7 +133,7 @@ public class Drawings {
   }
 
   /** The parts that a job's mould has. */
-  List<SolidPart> solidParts(Jobs.Job job) {
+  List<SolidPart> solidParts(Job job) {
     Plan plan = job.plan().plan();
     List<SolidPart> parts = new ArrayList<>();
     plan.parting().ifPresent(p -> parts.add(SolidPart.PARTING));
@@ -144,7 +144,7 @@ public class Drawings {
   }
 
   /** One of them, above the plate as the box stands; empty where there is none. */
-  Optional<TriangleMesh> solid(Jobs.Job job, SolidPart part) {
+  Optional<TriangleMesh> solid(Job job, SolidPart part) {
     if (!solidParts(job).contains(part)) {
       return Optional.empty();
     }
@@ -172,7 +172,7 @@ public class Drawings {
     };
   }
 
-  private SectionDrawing boxed(Jobs.Job job, BoxMould box, Cut cut, Double at) {
+  private SectionDrawing boxed(Job job, BoxMould box, Cut cut, Double at) {
     double middle = cut == Cut.TOP ? box.belowMm() + box.masterMm().z() / 2 : 0;
     SectionDrawing drawn =
         SectionDrawing.of(
@@ -205,7 +205,7 @@ public class Drawings {
   }
 
   /** Under the master while its upper half is poured, seen from the front. */
-  private static SectionDrawing withRisers(Jobs.Job job, SectionDrawing drawing, Cut cut) {
+  private static SectionDrawing withRisers(Job job, SectionDrawing drawing, Cut cut) {
     List<Riser> risers = job.plan().plan().halves().map(HalvesPart::risers).orElse(List.of());
     if (cut != Cut.FRONT || risers.isEmpty()) {
       return drawing;
@@ -238,7 +238,7 @@ public class Drawings {
   }
 
   /** How far up the master the halves meet. */
-  private static SectionDrawing withLevel(Jobs.Job job, SectionDrawing drawing) {
+  private static SectionDrawing withLevel(Job job, SectionDrawing drawing) {
     double below = job.box().belowMm();
     double level = job.plan().plan().parting().orElseThrow().levelMm();
     String text = Length.format(level - below, job.choices().units());
@@ -248,7 +248,7 @@ public class Drawings {
   }
 
   /** Without its print, which goes straight down through the plate. */
-  private static SectionDrawing withCore(Jobs.Job job, SectionDrawing drawing, Cut cut) {
+  private static SectionDrawing withCore(Job job, SectionDrawing drawing, Cut cut) {
     double lift = job.choices().pose().liftMm();
     return job.plan()
         .plan()
@@ -263,7 +263,7 @@ public class Drawings {
         : heights(core.at(cut, at), z -> Math.max(0, z) + lift);
   }
 
-  private SectionDrawing withChannels(Jobs.Job job, SectionDrawing drawing, Cut cut) {
+  private SectionDrawing withChannels(Job job, SectionDrawing drawing, Cut cut) {
     CastWays ways = CastWays.of(job, shapes);
     double across = job.choices().channels().ventMm();
     SectionDrawing drawn = drawing;
@@ -278,7 +278,7 @@ public class Drawings {
                 .seen(cut));
   }
 
-  private static SectionDrawing withAir(Jobs.Job job, SectionDrawing drawing, Cut cut) {
+  private static SectionDrawing withAir(Job job, SectionDrawing drawing, Cut cut) {
     return job.study()
         .map(
             s ->
@@ -289,7 +289,7 @@ public class Drawings {
   }
 
   /** The master in its block or skin of rubber; empty while there is no shape to draw. */
-  public Optional<BufferedImage> picture(Jobs.Job job, int width, int height) {
+  public Optional<BufferedImage> picture(Job job, int width, int height) {
     return shapes
         .posed(job.choices())
         .map(

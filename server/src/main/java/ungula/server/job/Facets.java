@@ -25,7 +25,7 @@ public class Facets {
   }
 
   /** Empty while the shape is not worked out. */
-  Optional<byte[]> of(Jobs.Job job, Quantity quantity) {
+  Optional<byte[]> of(Job job, Quantity quantity) {
     return job.shape()
         .flatMap(s -> studies.facets(s.ofPose()))
         .map(
@@ -37,7 +37,7 @@ public class Facets {
   }
 
   /** One of them; empty likewise, and where there is none of that number. */
-  public Optional<AtPlace.Facet> of(Jobs.Job job, int facet) {
+  public Optional<AtPlace.Facet> of(Job job, int facet) {
     Optional<byte[]> locked = of(job, Quantity.LOCKED);
     Optional<byte[]> wall = of(job, Quantity.WALL);
     return locked

@@ -98,13 +98,13 @@ class FillingController {
 
   @GetMapping
   FilmView filling(@PathVariable String id, @RequestParam Poured of) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     Plan plan = job.plan().plan();
     Optional<JobFilling> told = of == Poured.CAST ? JobFilling.cast(plan) : JobFilling.rubber(plan);
     return view(job, of, told.orElseThrow(() -> Problem.gone("How this mould fills")));
   }
 
-  private FilmView view(Jobs.Job job, Poured of, JobFilling told) {
+  private FilmView view(Job job, Poured of, JobFilling told) {
     Filling f = told.filling();
     Picture p = picture(job, of, f);
     Units units = job.choices().units();
@@ -119,7 +119,7 @@ class FillingController {
   private record Picture(Seen seen, SectionDrawing drawn) {}
 
   /** Through the largest pocket that shows enough of what fills; else through the middle. */
-  private Picture picture(Jobs.Job job, Poured of, Filling f) {
+  private Picture picture(Job job, Poured of, Filling f) {
     Picture middle = picture(job, Seen.through(f, Vec3.ZERO));
     return f.sealed().stream()
         .sorted(Comparator.comparingDouble(s -> -s.pocket().volumeMm3()))
@@ -130,7 +130,7 @@ class FillingController {
         .orElse(middle);
   }
 
-  private Picture picture(Jobs.Job job, Seen seen) {
+  private Picture picture(Job job, Seen seen) {
     return new Picture(seen, drawings.section(job, seen.cut, seen.at));
   }
 

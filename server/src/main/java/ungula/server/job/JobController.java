@@ -114,7 +114,7 @@ class JobController {
   @GetMapping("/{id}/dipstick")
   Dipstick.Reading dipstick(
       @PathVariable String id, @RequestParam DipstickMark mark, @RequestParam double at) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     BoxMould box = job.box();
     Units units = job.choices().units();
     double height =

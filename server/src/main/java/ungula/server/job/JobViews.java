@@ -93,7 +93,7 @@ class JobViews {
     this.workshop = workshop;
   }
 
-  JobResponse view(Jobs.Job job) {
+  JobResponse view(Job job) {
     Choices c = job.choices();
     var row = job.row();
     boolean hasShape = shapes.posed(c).isPresent();
@@ -159,7 +159,7 @@ class JobViews {
             .toList());
   }
 
-  private static JobResponse.CastLabelView castLabel(Jobs.Job job, PlacedLabel l) {
+  private static JobResponse.CastLabelView castLabel(Job job, PlacedLabel l) {
     Brief b = job.plan().plan().brief();
     return new JobResponse.CastLabelView(
         l.where(job.plan().plan().mould().inside(), b::mm),
@@ -169,7 +169,7 @@ class JobViews {
         l.label().path());
   }
 
-  private static StepView step(Jobs.Job job, Step s) {
+  private static StepView step(Job job, Step s) {
     return new StepView(
         s.key(),
         s.part(),
@@ -182,13 +182,13 @@ class JobViews {
   }
 
   /** What was decided, and what happened. */
-  private static Map<String, Word.State> words(Jobs.Job job) {
+  private static Map<String, Word.State> words(Job job) {
     Map<String, Word.State> words = new LinkedHashMap<>(ChoiceWords.states(job.choices()));
     words.putAll(job.recorded().states(job.choices().units()));
     return words;
   }
 
-  private SkinView skin(Jobs.Job job, SkinPart skin) {
+  private SkinView skin(Job job, SkinPart skin) {
     Units units = job.choices().units();
     Product build = job.materials().build();
     return new SkinView(
@@ -220,7 +220,7 @@ class JobViews {
   }
 
   /** Null while the rubber's times are not known. */
-  private static CoatClockView clock(Jobs.Job job) {
+  private static CoatClockView clock(Job job) {
     return CoatClock.of(job.plan().steps()).map(CoatClock::clock).map(JobViews::clock).orElse(null);
   }
 
@@ -252,12 +252,12 @@ class JobViews {
         b.next() == null ? "" : "Missed? Then " + b.missed() + ".");
   }
 
-  static Double density(Jobs.Job job) {
+  static Double density(Job job) {
     return job.plan().plan().firstMix().map(Mix::density).orElse(null);
   }
 
   /** What is chosen stands for what it is to the product there is. */
-  private static List<Kind.Option> thickeners(Jobs.Job job) {
+  private static List<Kind.Option> thickeners(Job job) {
     Product build = job.plan().plan().brief().build();
     boolean sealant = build != null && build.role() == Product.Role.SEALANT;
     Thickener chosen = job.choices().skin().thickener();
@@ -266,7 +266,7 @@ class JobViews {
         .toList();
   }
 
-  private static String ratioSentence(Jobs.Job job) {
+  private static String ratioSentence(Job job) {
     Ratio ratio = job.plan().plan().brief().ratio();
     return ratio == null ? "" : job.product().sentence(ratio);
   }
@@ -369,7 +369,7 @@ class JobViews {
     return new MarkView(mark, mark.text(), mark.meaning(), Area.format(mm2, c.units()));
   }
 
-  private static DipstickView dipstick(Jobs.Job job, BoxMould box) {
+  private static DipstickView dipstick(Job job, BoxMould box) {
     Units units = job.choices().units();
     Double density = density(job);
     double share = job.plan().plan().firstMouldShare();

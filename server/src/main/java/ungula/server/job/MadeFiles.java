@@ -83,7 +83,7 @@ class MadeFiles {
   }
 
   /** Everything a file of a job depends on. */
-  private static String key(Jobs.Job job, Made what) {
+  private static String key(Job job, Made what) {
     Choices c = job.choices();
     String master = Jobs.surfaceKey(c) + " " + c.pose();
     return what == Made.MENDED
@@ -97,16 +97,16 @@ class MadeFiles {
             + channels(job);
   }
 
-  private static List<Channel> channels(Jobs.Job job) {
+  private static List<Channel> channels(Job job) {
     return job.plan().plan().cast().map(CastPart::channels).orElse(List.of());
   }
 
-  private Path path(Jobs.Job job, Made what) {
+  private Path path(Job job, Made what) {
     return folder.made().resolve(job.row().id() + "-" + what.name() + "." + what.ending);
   }
 
   /** The file of the job as it stands; empty until it is made. */
-  Optional<Path> file(Jobs.Job job, Made what) {
+  Optional<Path> file(Job job, Made what) {
     Path path = path(job, what);
     return key(job, what).equals(made.get(path)) ? Optional.of(path) : Optional.empty();
   }
@@ -117,7 +117,7 @@ class MadeFiles {
   }
 
   /** Two may be made side by side: each is put in place whole. */
-  private void put(Jobs.Job job, Made what, Content content) throws IOException {
+  private void put(Job job, Made what, Content content) throws IOException {
     Path part = Files.createTempFile(folder.made(), job.row().id(), ".part");
     try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(part))) {
       content.write(out);
@@ -127,7 +127,7 @@ class MadeFiles {
   }
 
   /** Makes the mended copy in the background, unless it is there. */
-  TaskView mend(Jobs.Job job, TriangleMesh mesh) {
+  TaskView mend(Job job, TriangleMesh mesh) {
     return tasks.start(
         Lane.FILES,
         progress -> {
@@ -145,7 +145,7 @@ class MadeFiles {
    * Makes the mould's pieces in the background, unless they are there; once it is known how a cast
    * runs in.
    */
-  TaskView cast(Jobs.Job asked, TriangleMesh mesh) {
+  TaskView cast(Job asked, TriangleMesh mesh) {
     Optional<HollowCore> core = asked.core();
     return tasks.start(
         Lane.FILES,
@@ -153,9 +153,9 @@ class MadeFiles {
           if (asked.shape().isPresent()) {
             studies.settle(asked.shape().get().ofPose(), progress.part(0, 0.4));
           }
-          Jobs.Job now = jobs.find(asked.row().id());
+          Job now = jobs.find(asked.row().id());
           // changed meanwhile, it is made as it was asked for, and asked for again
-          Jobs.Job job = now.choices().equals(asked.choices()) ? now : asked;
+          Job job = now.choices().equals(asked.choices()) ? now : asked;
           if (file(job, Made.PIECES_STL).isPresent()) {
             return;
           }
@@ -178,7 +178,7 @@ class MadeFiles {
   }
 
   /** The small parts a mould asks for, ready to be written. */
-  static Content formers(Jobs.Job job, boolean threeMf) {
+  static Content formers(Job job, boolean threeMf) {
     List<Piece> all =
         Former.of(job.plan().plan()).stream().map(f -> new Piece(f.name(), f.mesh())).toList();
     if (all.isEmpty()) {
@@ -194,7 +194,7 @@ class MadeFiles {
   }
 
   /** The label that is cast in. */
-  static Content label(Jobs.Job job, boolean threeMf) {
+  static Content label(Job job, boolean threeMf) {
     TriangleMesh solid =
         job.plan()
             .plan()

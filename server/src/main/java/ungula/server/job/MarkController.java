@@ -70,7 +70,7 @@ class MarkController {
   /** What each facet is marked as: a byte each, with a bit for each mark in their order. */
   @GetMapping(produces = MediaType.APPLICATION_OCTET_STREAM_VALUE)
   ResponseEntity<byte[]> marks(@PathVariable String id) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     PosedMaster master = master(job);
     byte[] bits = new byte[master.mesh().triangleCount()];
     int copy = master.standing().triangleCount();
@@ -91,7 +91,7 @@ class MarkController {
     return ResponseEntity.ok(bits);
   }
 
-  private PosedMaster master(Jobs.Job job) {
+  private PosedMaster master(Job job) {
     return shapes.posed(job.choices()).orElseThrow(() -> Problem.gone("The shape of this master"));
   }
 }

@@ -110,7 +110,7 @@ class ShapeController {
         Lane.FILES,
         progress -> {
           Models.Stored stored = models.keep(file, shortName, progress.part(0, 0.6));
-          Jobs.Job job = jobs.find(id);
+          Job job = jobs.find(id);
           Choices c = job.choices();
           TriangleMesh second =
               models.mesh(stored.id()).moved(Shapes.unitMm(stored), Rotation.NONE, Vec3.ZERO);
@@ -166,7 +166,7 @@ class ShapeController {
   /** The master as posed in the box, in millimetres, binary STL. */
   @GetMapping("/master.stl")
   ResponseEntity<StreamingResponseBody> masterStl(@PathVariable String id) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     TriangleMesh mesh =
         posed(id).mesh().moved(1, Rotation.NONE, new Vec3(0, 0, job.choices().pose().liftMm()));
     return Named.attachment(job.row().name() + ".stl")
@@ -183,11 +183,11 @@ class ShapeController {
   /** The rebuilt surface, in millimetres, binary STL. */
   @GetMapping("/mended.stl")
   ResponseEntity<Resource> mendedStl(@PathVariable String id) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     return made(job, Made.MENDED, ", mended.stl", "model/stl");
   }
 
-  private ResponseEntity<Resource> made(Jobs.Job job, Made what, String name, String type) {
+  private ResponseEntity<Resource> made(Job job, Made what, String name, String type) {
     Path file = made.file(job, what).orElseThrow(() -> Problem.gone("This file"));
     return Named.attachment(job.row().name() + name)
         .contentType(MediaType.parseMediaType(type))
@@ -197,7 +197,7 @@ class ShapeController {
   /** Lays out the pieces of the mould as closed bodies, in the background. */
   @PostMapping("/pieces")
   Tasks.TaskView makePieces(@PathVariable String id) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     job.box();
     return made.cast(job, posed(id).mesh());
   }
@@ -240,7 +240,7 @@ class ShapeController {
 
   private ResponseEntity<StreamingResponseBody> label(
       String id, boolean threeMf, String name, String type) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     MadeFiles.Content content = MadeFiles.label(job, threeMf);
     return Named.attachment(job.row().name() + name)
         .contentType(MediaType.parseMediaType(type))
@@ -248,7 +248,7 @@ class ShapeController {
   }
 
   private static ResponseEntity<StreamingResponseBody> formers(
-      Jobs.Job job, boolean threeMf, String name, String type) {
+      Job job, boolean threeMf, String name, String type) {
     MadeFiles.Content content = MadeFiles.formers(job, threeMf);
     return Named.attachment(job.row().name() + name)
         .contentType(MediaType.parseMediaType(type))
@@ -342,7 +342,7 @@ class ShapeController {
   @GetMapping("/section")
   SectionDrawing section(
       @PathVariable String id, @RequestParam Cut cut, @RequestParam(required = false) Double at) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     return drawings.section(job, cut, at);
   }
 }

@@ -36,11 +36,13 @@ class ShelfController {
   private static final int HEIGHT = 270;
 
   private final Jobs jobs;
+  private final JobLists lists;
   private final Drawings drawings;
   private final Habits workshop;
 
-  ShelfController(Jobs jobs, Drawings drawings, Habits workshop) {
+  ShelfController(Jobs jobs, JobLists lists, Drawings drawings, Habits workshop) {
     this.jobs = jobs;
+    this.lists = lists;
     this.drawings = drawings;
     this.workshop = workshop;
   }
@@ -91,7 +93,7 @@ class ShelfController {
     Map<String, Map<String, String>> seen = jobs.seen();
     Map<String, Due> due = due();
     List<ShelfJob> all =
-        jobs.listed().stream().map(l -> entry(l, seen, due.get(l.row().id()))).toList();
+        lists.listed().stream().map(l -> entry(l, seen, due.get(l.row().id()))).toList();
     Workshop ours = workshop.current();
     return new Shelf(ours.name(), ours.nameAssumed(), all.stream().anyMatch(ShelfJob::demo), all);
   }
@@ -108,7 +110,8 @@ class ShelfController {
     Map<String, Due> all = new HashMap<>();
     long now = workshop.now();
     ZoneId zone = workshop.current().hours().clock();
-    jobs.benchDays()
+    lists
+        .benchDays()
         .forEach((id, days) -> days.due(now).ifPresent(w -> all.put(id, due(w, zone, now))));
     return all;
   }
@@ -121,7 +124,7 @@ class ShelfController {
   }
 
   private static ShelfJob entry(
-      Jobs.Listed listed, Map<String, Map<String, String>> seen, Due due) {
+      JobLists.Listed listed, Map<String, Map<String, String>> seen, Due due) {
     var row = listed.row();
     if (!listed.readable()) {
       return new ShelfJob(
@@ -162,7 +165,7 @@ class ShelfController {
   @GetMapping(value = "/jobs/{id}/picture/{fingerprint}", produces = MediaType.IMAGE_PNG_VALUE)
   ResponseEntity<byte[]> picture(@PathVariable String id, @PathVariable String fingerprint)
       throws IOException {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     String now = Summary.picture(job.choices());
     JobMapper.Picture kept = jobs.picture(id);
     byte[] png;
@@ -177,7 +180,7 @@ class ShelfController {
         .body(png);
   }
 
-  private byte[] render(Jobs.Job job) throws IOException {
+  private byte[] render(Job job) throws IOException {
     return Named.png(
         drawings.picture(job, WIDTH, HEIGHT).orElseThrow(() -> Problem.gone("A picture")));
   }

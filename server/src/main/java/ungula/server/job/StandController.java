@@ -73,7 +73,7 @@ public class StandController {
   /** All ways to stand, and how it stands now. */
   private record Asked(Question<StandSearch.Found> all, Question<Stand> now) {}
 
-  private Optional<Asked> asked(Jobs.Job job) {
+  private Optional<Asked> asked(Job job) {
     Choices c = job.choices();
     double volume = shapes.facts(c).report() == null ? 0 : shapes.facts(c).report().volumeMm3();
     return shapes
@@ -82,7 +82,7 @@ public class StandController {
   }
 
   /** Of the model once. */
-  private double volumeMm3(Jobs.Job job) {
+  private double volumeMm3(Job job) {
     double all = job.plan().figures().get("master.volume").value();
     return all / job.choices().laid().copies();
   }
@@ -95,7 +95,7 @@ public class StandController {
   /** Looks for them in the background, or goes on where an earlier search was stopped. */
   @PostMapping
   StandsResponse searchStands(@PathVariable String id) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     asked(job)
         .filter(a -> studies.known(a.all).filter(StandSearch.Found::complete).isEmpty())
         .ifPresent(a -> studies.ask(id, a.all));
@@ -105,7 +105,7 @@ public class StandController {
   /** Stops looking; what is found so far is kept. */
   @DeleteMapping
   StandsResponse stopStands(@PathVariable String id) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     asked(job)
         .ifPresent(
             a -> {
@@ -115,7 +115,7 @@ public class StandController {
     return view(job);
   }
 
-  private StandsResponse view(Jobs.Job job) {
+  private StandsResponse view(Job job) {
     Optional<Asked> asked = asked(job);
     Optional<StandSearch.Found> found = asked.flatMap(a -> studies.known(a.all));
     Optional<Stand> now = asked.flatMap(a -> studies.known(a.now));
@@ -131,7 +131,7 @@ public class StandController {
         found.map(f -> offers(job, f, now.orElse(null))).orElse(List.of()));
   }
 
-  private List<StandView> offers(Jobs.Job job, StandSearch.Found found, Stand now) {
+  private List<StandView> offers(Job job, StandSearch.Found found, Stand now) {
     return StandOffers.of(
             found.stands(),
             now,
@@ -143,7 +143,7 @@ public class StandController {
         .toList();
   }
 
-  private static StandView stand(Jobs.Job job, StandOffers.Offer o) {
+  private static StandView stand(Job job, StandOffers.Offer o) {
     return new StandView(
         edit(o.turn()), picture(job, o.turn()), o.way(), o.why(), o.now(), o.figures());
   }
@@ -153,7 +153,7 @@ public class StandController {
   }
 
   /** Where a picture of a job's master is, standing so. */
-  public static String picture(Jobs.Job job, Rotation turn) {
+  public static String picture(Job job, Rotation turn) {
     return "/api/jobs/"
         + job.row().id()
         + "/stands/picture?turn="

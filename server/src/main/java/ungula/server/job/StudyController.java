@@ -117,7 +117,7 @@ class StudyController {
   /** Asks for it: it is worked out in the background, once for all who ask. */
   @PostMapping
   StudyResponse askStudy(@PathVariable String id) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     jobs.ask(job);
     // it may be known by now
     return view(jobs.find(id));
@@ -126,7 +126,7 @@ class StudyController {
   /** Stops finding it out. */
   @DeleteMapping
   StudyResponse stopStudy(@PathVariable String id) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     job.shape().ifPresent(s -> s.open().forEach(studies::stop));
     return view(job);
   }
@@ -141,13 +141,13 @@ class StudyController {
   }
 
   /** How far the first question is that is not answered yet. */
-  private WorkView work(Jobs.Job job) {
+  private WorkView work(Job job) {
     boolean ready = job.shape().filter(s -> s.open().isEmpty()).isPresent();
     Optional<Question<?>> next = job.shape().map(s -> ready ? s.ofPose() : s.open().get(0));
     return WorkView.of(next, ready, studies);
   }
 
-  private StudyResponse view(Jobs.Job job) {
+  private StudyResponse view(Job job) {
     Choices c = job.choices();
     ShapeStudy study = job.study().orElse(null);
     CastWays ways = CastWays.of(job, shapes);
@@ -171,7 +171,7 @@ class StudyController {
     return new AttitudeView(o.text(), o.held(), o.now(), o.pot(), o.figures(), o.edits());
   }
 
-  private static String thinnest(ShapeStudy.Thinnest wall, Jobs.Job job) {
+  private static String thinnest(ShapeStudy.Thinnest wall, Job job) {
     Units units = job.choices().units();
     if (wall.facing()) {
       return Length.format(wall.mm(), units) + " between two faces of the master";

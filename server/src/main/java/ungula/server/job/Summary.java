@@ -40,11 +40,11 @@ record Summary(
     int stops,
     int checks,
     Map<String, Stage.Basis> stages,
-    List<Jobs.Needed> needs,
+    List<Job.Needed> needs,
     boolean whole,
     boolean known) {
 
-  static Summary of(Jobs.Job job, boolean drawn) {
+  static Summary of(Job job, boolean drawn) {
     JobPlan plan = job.plan();
     boolean stopped = plan.stopped();
     Figure base = plan.figures().get("mix.base");
@@ -82,7 +82,7 @@ record Summary(
     return (int) plan.cautions().stream().filter(c -> c.level() == level).count();
   }
 
-  private static String line(Jobs.Job job) {
+  private static String line(Job job) {
     List<String> parts = new ArrayList<>();
     Figure rubber = job.plan().figures().get("rubber.box");
     if (rubber != null) {

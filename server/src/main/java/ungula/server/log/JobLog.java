@@ -12,7 +12,7 @@ import ungula.core.log.LogLine.Kind;
 import ungula.core.quantity.Units;
 import ungula.server.cast.CastsMade;
 import ungula.server.job.Decisions;
-import ungula.server.job.Jobs;
+import ungula.server.job.Job;
 import ungula.server.record.Records;
 import ungula.server.run.RunLogs;
 import ungula.server.run.RunLogs.OfRun;
@@ -41,7 +41,7 @@ class JobLog {
    */
   record Happened(String run, LogLine line) {}
 
-  List<Happened> of(Jobs.Job job) {
+  List<Happened> of(Job job) {
     String id = job.row().id();
     List<Happened> all = new ArrayList<>(happened(id, job.choices().units()));
     all.stream()

@@ -19,6 +19,7 @@ import ungula.core.days.Moments;
 import ungula.core.log.LogLine;
 import ungula.core.log.LogLine.Kind;
 import ungula.core.workshop.Workshop;
+import ungula.server.job.Job;
 import ungula.server.job.Jobs;
 import ungula.server.log.JobLog.Happened;
 import ungula.server.sheet.LogSheet;
@@ -116,7 +117,7 @@ class LogController {
   /** The same as a table. RFC 4180, UTF-8. */
   @GetMapping(value = "/log.csv", produces = "text/csv;charset=UTF-8")
   ResponseEntity<String> logCsv(@PathVariable String id) throws IOException {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     ZoneId zone = workshop.current().hours().clock();
     StringBuilder csv = new StringBuilder();
     try (CSVPrinter out = new CSVPrinter(csv, CSVFormat.RFC4180)) {
@@ -142,7 +143,7 @@ class LogController {
   /** The same on paper: the job's record. */
   @GetMapping(value = "/log.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
   ResponseEntity<byte[]> logPdf(@PathVariable String id) throws IOException {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     Workshop shop = workshop.current();
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     LogSheet.write(

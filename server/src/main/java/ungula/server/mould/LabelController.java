@@ -22,6 +22,7 @@ import org.springframework.web.bind.annotation.RestController;
 import ungula.core.library.Label;
 import ungula.core.plan.Plan;
 import ungula.core.working.Figure;
+import ungula.server.job.Job;
 import ungula.server.job.Jobs;
 import ungula.server.sheet.LabelPaper;
 import ungula.server.web.Named;
@@ -50,7 +51,7 @@ class LabelController {
 
   /** Of a mould, and of each section of its jacket. */
   private List<Label> labels(MouldMapper.Row row) {
-    Optional<Jobs.Job> job = job(row);
+    Optional<Job> job = job(row);
     Map<String, Figure> figures = job.map(j -> j.plan().figures()).orElse(Map.of());
     String of = row.called() + (row.number() > 1 ? ", mould " + row.number() : "");
     int gave = row.gaveBefore() + row.pulls();
@@ -78,7 +79,7 @@ class LabelController {
   }
 
   /** Empty where it was made for none, or that cannot be read. */
-  private Optional<Jobs.Job> job(MouldMapper.Row row) {
+  private Optional<Job> job(MouldMapper.Row row) {
     try {
       return Optional.ofNullable(row.jobId()).map(jobs::find);
     } catch (Problem unreadable) {

@@ -13,6 +13,7 @@ import ungula.core.run.Freeze;
 import ungula.core.run.FreezeCast;
 import ungula.core.run.RunPlan;
 import ungula.server.cast.CastsMade;
+import ungula.server.job.Job;
 import ungula.server.job.Jobs;
 import ungula.server.web.Problem;
 
@@ -34,11 +35,11 @@ class Freezing {
    * @param moulds that are cast from; empty where a mould is made
    * @throws Problem while what there is to do is not known
    */
-  RunPlan of(Jobs.Job job, List<Integer> moulds) {
+  RunPlan of(Job job, List<Integer> moulds) {
     return moulds.isEmpty() ? mould(job) : casts(job, moulds);
   }
 
-  private RunPlan mould(Jobs.Job job) {
+  private RunPlan mould(Job job) {
     if (!job.plan().steps().whole()) {
       jobs.ask(job);
       throw unknown(String.join(" ", PlanPart.missing(jobs.parts(job))));
@@ -62,7 +63,7 @@ class Freezing {
             : missing + " Begin once it is known.");
   }
 
-  private RunPlan casts(Jobs.Job job, List<Integer> moulds) {
+  private RunPlan casts(Job job, List<Integer> moulds) {
     if (job.plan().steps().casting().isEmpty()) {
       throw unknown("");
     }

@@ -21,6 +21,7 @@ import ungula.core.mesh.Slicer.Cut;
 import ungula.core.run.Bench;
 import ungula.core.run.Degas;
 import ungula.server.job.Drawings;
+import ungula.server.job.Job;
 import ungula.server.job.Jobs;
 import ungula.server.web.Problem;
 
@@ -87,7 +88,7 @@ public class Rehearsals {
   }
 
   private Going begun(String jobId, Exercise exercise) {
-    Jobs.Job job = jobs.find(jobId);
+    Job job = jobs.find(jobId);
     String id = "rehearsal-" + UUID.randomUUID();
     Going.Rehearsal r =
         new Going.Rehearsal(clock, id.hashCode(), drawings.section(job, Cut.FRONT, null), exercise);

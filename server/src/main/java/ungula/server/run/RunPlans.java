@@ -11,6 +11,7 @@ import ungula.core.run.Bench;
 import ungula.core.run.Replanned;
 import ungula.core.run.RunPlan;
 import ungula.server.job.Drawings;
+import ungula.server.job.Job;
 import ungula.server.job.Jobs;
 import ungula.server.web.Json;
 import ungula.server.web.Problem;
@@ -33,7 +34,7 @@ class RunPlans {
     this.json = json;
   }
 
-  private String section(Jobs.Job job) {
+  private String section(Job job) {
     return json.write(drawings.section(job, Cut.FRONT, null));
   }
 
@@ -43,7 +44,7 @@ class RunPlans {
    * @param moulds that are cast from; empty to make a mould
    */
   void begin(String id, String jobId, List<Integer> moulds, OffsetDateTime at) {
-    Jobs.Job job = jobs.find(jobId);
+    Job job = jobs.find(jobId);
     String plan = json.write(freezing.of(job, moulds));
     String numbers = moulds.stream().map(String::valueOf).collect(Collectors.joining(","));
     mapper.add(new RunMapper.Row(id, jobId, plan, at, null, numbers), section(job));
@@ -80,7 +81,7 @@ class RunPlans {
   record PlanChanges(List<String> says, boolean may, String why, List<String> asBegun) {}
 
   PlanChanges changes(Going g) {
-    Jobs.Job job = jobs.find(g.jobId);
+    Job job = jobs.find(g.jobId);
     if (!job.plan().steps().whole()) {
       return new PlanChanges(List.of(), false, "", List.of());
     }
@@ -101,7 +102,7 @@ class RunPlans {
     if (g.rehearsal != null) {
       throw Problem.gone("A run that is kept");
     }
-    Jobs.Job job = jobs.find(g.jobId);
+    Job job = jobs.find(g.jobId);
     RunPlan now = freezing.of(job, g.bench.plan().casts());
     return b -> b.goOn(at, now);
   }

@@ -24,6 +24,7 @@ import ungula.core.rubber.Ratio;
 import ungula.core.working.Figure;
 import ungula.core.workshop.Workshop;
 import ungula.server.job.Drawings;
+import ungula.server.job.Job;
 import ungula.server.job.Jobs;
 import ungula.server.web.Named;
 import ungula.server.web.Problem;
@@ -53,7 +54,7 @@ class SheetController {
       @RequestParam(required = false) Workshop.Paper paper,
       @RequestParam(defaultValue = "false") boolean working)
       throws IOException {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     Choices c = job.choices();
     Workshop shop = workshop.current();
     Ratio ratio = job.plan().plan().brief().ratio();
@@ -84,12 +85,12 @@ class SheetController {
     return Named.inline(job.row().name() + ".pdf").body(out.toByteArray());
   }
 
-  private List<String> missing(Jobs.Job job) {
+  private List<String> missing(Job job) {
     jobs.ask(job);
     return PlanPart.missing(jobs.parts(job));
   }
 
-  private List<JobSheet.View> views(Jobs.Job job) {
+  private List<JobSheet.View> views(Job job) {
     return List.of(
         new JobSheet.View(
             drawings.section(job, Cut.FRONT, null), "seen from the front, cut through the middle"),
@@ -101,7 +102,7 @@ class SheetController {
   /** The label that is cast into the rubber, at its true size. */
   @GetMapping(value = "/label.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
   ResponseEntity<byte[]> castLabel(@PathVariable String id) throws IOException {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     Plan plan = job.plan().plan();
     PlacedLabel label =
         plan.placedLabel().orElseThrow(() -> Problem.gone("A label cast into the rubber"));
@@ -118,7 +119,7 @@ class SheetController {
   /** Every figure: name, value in the core's unit, and as shown. RFC 4180, UTF-8. */
   @GetMapping(value = "/amounts.csv", produces = "text/csv;charset=UTF-8")
   ResponseEntity<String> amounts(@PathVariable String id) {
-    Jobs.Job job = jobs.find(id);
+    Job job = jobs.find(id);
     StringBuilder csv = new StringBuilder("figure,label,value,shown\r\n");
     for (Figure f : job.plan().figures().values()) {
       csv.append(f.key())

@@ -20,6 +20,7 @@ import ungula.core.rubber.Product;
 import ungula.core.rubber.SecondPart;
 import ungula.core.stock.Stock;
 import ungula.core.working.Figure;
+import ungula.server.job.Job;
 import ungula.server.job.Jobs;
 import ungula.server.web.Problem;
 
@@ -74,11 +75,11 @@ class MixedController {
     return views(jobs.find(job));
   }
 
-  private List<MixedView> views(Jobs.Job job) {
+  private List<MixedView> views(Job job) {
     return mapper.mixedOf(job.row().id()).stream().map(m -> view(m, job)).toList();
   }
 
-  private MixedView view(StockMapper.MixedRow m, Jobs.Job job) {
+  private MixedView view(StockMapper.MixedRow m, Job job) {
     Units units = job.choices().units();
     Optional<PlannedBatch> batch =
         job.plan().plan().batches().each().stream().filter(b -> Stocks.is(m, b)).findFirst();
@@ -100,7 +101,7 @@ class MixedController {
 
   @PostMapping
   MixedAnswer recordMixed(@PathVariable String job, @RequestBody NewMixed body) {
-    Jobs.Job planned = jobs.find(job);
+    Job planned = jobs.find(job);
     PlannedBatch batch =
         planned.plan().plan().batches().each().stream()
             .filter(b -> b.number() == body.batch())
@@ -121,7 +122,7 @@ class MixedController {
         (off(planned, batch, base, hardener) + " " + missed(planned, drawn)).strip());
   }
 
-  private static double weighed(String typed, Jobs.Job job, String figure) {
+  private static double weighed(String typed, Job job, String figure) {
     if (typed == null || typed.isBlank()) {
       return figure(job, figure).value();
     }
@@ -132,11 +133,11 @@ class MixedController {
     return g;
   }
 
-  private static Figure figure(Jobs.Job job, String key) {
+  private static Figure figure(Job job, String key) {
     return job.plan().figures().get(key);
   }
 
-  private static String off(Jobs.Job job, PlannedBatch batch, double base, double hardener) {
+  private static String off(Job job, PlannedBatch batch, double base, double hardener) {
     if (batch.hardener().isEmpty()) {
       return "";
     }
@@ -153,7 +154,7 @@ class MixedController {
     return second.state() == SecondPart.State.RIGHT ? "" : second.words();
   }
 
-  private static String missed(Jobs.Job job, Stock.Drawn drawn) {
+  private static String missed(Job job, Stock.Drawn drawn) {
     return missed(drawn.shortBaseG() + drawn.shortHardenerG(), job.choices().units());
   }
 

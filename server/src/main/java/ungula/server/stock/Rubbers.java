@@ -6,7 +6,7 @@ import java.util.Map;
 import org.springframework.stereotype.Component;
 import ungula.core.offer.RubberOffers;
 import ungula.core.rubber.Product;
-import ungula.server.job.Jobs;
+import ungula.server.job.Job;
 import ungula.server.product.Products;
 import ungula.server.workshop.Habits;
 
@@ -36,7 +36,7 @@ public class Rubbers {
    *
    * @param usableG what {@link #usableG} says
    */
-  public List<RubberOffers.Candidate> weighedFor(Jobs.Job job, Map<String, Double> usableG) {
+  public List<RubberOffers.Candidate> weighedFor(Job job, Map<String, Double> usableG) {
     Map<String, Product> all = new LinkedHashMap<>();
     products.rubbers().forEach(r -> all.put(r.id(), products.find(r.id()).orElseThrow()));
     return RubberOffers.of(

@@ -20,7 +20,7 @@ import ungula.core.stock.Stock;
 import ungula.core.table.Csv;
 import ungula.core.working.Figure;
 import ungula.core.workshop.Workshop;
-import ungula.server.job.Jobs;
+import ungula.server.job.JobLists;
 import ungula.server.sheet.ShoppingSheet;
 import ungula.server.web.Named;
 import ungula.server.workshop.Habits;
@@ -30,12 +30,12 @@ import ungula.server.workshop.Habits;
 @RequestMapping("/api/shopping")
 class ShoppingController {
 
-  private final Jobs jobs;
+  private final JobLists lists;
   private final Stocks stocks;
   private final Habits workshop;
 
-  ShoppingController(Jobs jobs, Stocks stocks, Habits workshop) {
-    this.jobs = jobs;
+  ShoppingController(JobLists lists, Stocks stocks, Habits workshop) {
+    this.lists = lists;
     this.stocks = stocks;
     this.workshop = workshop;
   }
@@ -71,7 +71,7 @@ class ShoppingController {
   @GetMapping
   ShoppingView shopping(@RequestParam(required = false) String job) {
     Workshop shop = workshop.current();
-    Jobs.Open open = open(job);
+    JobLists.Open open = open(job);
     ShoppingList list = list(open);
     return new ShoppingView(
         list.lines().stream().map(l -> line(l, shop)).toList(),
@@ -97,7 +97,7 @@ class ShoppingController {
 
   @GetMapping(value = "/list.csv", produces = "text/csv")
   ResponseEntity<String> shoppingCsv(@RequestParam(required = false) String job) {
-    Jobs.Open open = open(job);
+    JobLists.Open open = open(job);
     List<Map<String, String>> rows = new ArrayList<>(list(open).rows());
     open.missing().forEach(m -> rows.add(Map.of("product", m)));
     return Named.attachment("shopping-list.csv").body(Csv.write(rows));
@@ -107,16 +107,16 @@ class ShoppingController {
   ResponseEntity<byte[]> shoppingPdf(@RequestParam(required = false) String job)
       throws IOException {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
-    Jobs.Open open = open(job);
+    JobLists.Open open = open(job);
     ShoppingSheet.write(list(open), open.missing(), workshop.current(), stocks.today(), out);
     return Named.inline("shopping-list.pdf").body(out.toByteArray());
   }
 
-  private Jobs.Open open(String job) {
-    return job == null || job.isBlank() ? jobs.open() : jobs.open(job);
+  private JobLists.Open open(String job) {
+    return job == null || job.isBlank() ? lists.open() : lists.open(job);
   }
 
-  private ShoppingList list(Jobs.Open open) {
+  private ShoppingList list(JobLists.Open open) {
     List<ShoppingList.Need> needs = stocks.needs(open.jobs());
     Map<String, Stock> stock = new HashMap<>();
     needs.forEach(n -> stock.computeIfAbsent(n.product(), stocks::of));

@@ -33,7 +33,7 @@ import ungula.core.stock.Stock;
 import ungula.core.table.Csv;
 import ungula.core.working.Figure;
 import ungula.core.working.KeyedBy;
-import ungula.server.job.Jobs;
+import ungula.server.job.JobLists;
 import ungula.server.product.Products;
 import ungula.server.web.Json;
 import ungula.server.web.Named;
@@ -53,16 +53,21 @@ class StockController {
   private final StockMapper mapper;
   private final Stocks stocks;
   private final Products products;
-  private final Jobs jobs;
+  private final JobLists lists;
   private final Habits workshop;
   private final Json json;
 
   StockController(
-      StockMapper mapper, Stocks stocks, Products products, Jobs jobs, Habits workshop, Json json) {
+      StockMapper mapper,
+      Stocks stocks,
+      Products products,
+      JobLists lists,
+      Habits workshop,
+      Json json) {
     this.mapper = mapper;
     this.stocks = stocks;
     this.products = products;
-    this.jobs = jobs;
+    this.lists = lists;
     this.workshop = workshop;
     this.json = json;
   }
@@ -97,7 +102,7 @@ class StockController {
   /** Every product there is some of, or that an open job needs. */
   @GetMapping
   StockShelf stock() {
-    Jobs.Open open = jobs.open();
+    JobLists.Open open = lists.open();
     Units units = workshop.current().units();
     Map<String, Double> needed = new LinkedHashMap<>();
     for (Need need : stocks.needs(open.jobs())) {

@@ -26,7 +26,8 @@ import ungula.core.rubber.Product;
 import ungula.core.stock.Lot;
 import ungula.core.stock.ShoppingList.Need;
 import ungula.core.stock.Stock;
-import ungula.server.job.Jobs;
+import ungula.server.job.Job;
+import ungula.server.job.JobLists;
 import ungula.server.product.Products;
 import ungula.server.web.Json;
 import ungula.server.web.Problem;
@@ -106,7 +107,7 @@ public class Stocks {
    */
   public record Planned(String name, double baseG, double hardenerG) {
 
-    static Planned of(Jobs.Job job, PlannedBatch batch) {
+    static Planned of(Job job, PlannedBatch batch) {
       return new Planned(
           ("Batch " + batch.number() + " " + batch.of()).strip(),
           job.plan().figures().get(batch.base()).value(),
@@ -269,7 +270,7 @@ public class Stocks {
   }
 
   /** Batches of a job's first pour that are not recorded yet. */
-  List<PlannedBatch> toMix(Jobs.Job job) {
+  List<PlannedBatch> toMix(Job job) {
     List<StockMapper.MixedRow> mixed = mapper.mixedOf(job.row().id());
     return job.plan().plan().batches().each().stream()
         .filter(b -> b.pour() == 1 && mixed.stream().noneMatch(m -> is(m, b)))
@@ -318,11 +319,11 @@ public class Stocks {
   }
 
   /** What jobs still need: what their plans ask for, less what is already mixed. */
-  List<Need> needs(List<Jobs.Needing> jobs) {
+  List<Need> needs(List<JobLists.Needing> jobs) {
     List<Need> needs = new ArrayList<>();
-    for (Jobs.Needing job : jobs) {
+    for (JobLists.Needing job : jobs) {
       List<StockMapper.MixedRow> mixed = mapper.mixedOf(job.id());
-      for (Jobs.Needed needed : job.needs()) {
+      for (Job.Needed needed : job.needs()) {
         Parts done =
             mixed.stream()
                 .filter(m -> m.productId().equals(needed.product()))

@@ -20,6 +20,8 @@ import ungula.core.rubber.Product;
 import ungula.core.stock.Stock;
 import ungula.core.working.Figure;
 import ungula.core.workshop.Workshop;
+import ungula.server.job.Job;
+import ungula.server.job.JobLists;
 import ungula.server.job.Jobs;
 import ungula.server.product.Products;
 import ungula.server.web.Problem;
@@ -31,12 +33,14 @@ import ungula.server.workshop.Habits;
 class TogetherController {
 
   private final Jobs jobs;
+  private final JobLists lists;
   private final Stocks stocks;
   private final Products products;
   private final Habits workshop;
 
-  TogetherController(Jobs jobs, Stocks stocks, Products products, Habits workshop) {
+  TogetherController(Jobs jobs, JobLists lists, Stocks stocks, Products products, Habits workshop) {
     this.jobs = jobs;
+    this.lists = lists;
     this.stocks = stocks;
     this.products = products;
     this.workshop = workshop;
@@ -62,8 +66,8 @@ class TogetherController {
   @GetMapping
   GroupsView groups() {
     Map<String, List<MouldView>> groups = new LinkedHashMap<>();
-    Jobs.Open open = jobs.open();
-    for (Jobs.Job job : planned(open)) {
+    JobLists.Open open = lists.open();
+    for (Job job : planned(open)) {
       if (poured(job)) {
         groups
             .computeIfAbsent(job.choices().rubber().product(), id -> new ArrayList<>())
@@ -80,7 +84,7 @@ class TogetherController {
         open.missing());
   }
 
-  private List<Jobs.Job> planned(Jobs.Open open) {
+  private List<Job> planned(JobLists.Open open) {
     return open.jobs().stream().map(j -> jobs.find(j.id())).toList();
   }
 
@@ -88,7 +92,7 @@ class TogetherController {
    * Poured into a box, of the rubber as its sheet says and nothing besides, and not all of its
    * first pour mixed.
    */
-  private boolean poured(Jobs.Job job) {
+  private boolean poured(Job job) {
     var rubber = job.choices().rubber();
     return job.plan().figures().containsKey("pour.first")
         && rubber.ratio() == null
@@ -98,7 +102,7 @@ class TogetherController {
   }
 
   /** What is still to mix for a job's first pour: all of it, less the batches that are recorded. */
-  private Figure toMix(Jobs.Job job) {
+  private Figure toMix(Job job) {
     Figure all = job.plan().figures().get("pour.first");
     return job.plan().plan().pours().orElseThrow().toMix(stocks.toMix(job), all);
   }
@@ -112,7 +116,7 @@ class TogetherController {
       @PathVariable String product,
       @RequestParam List<String> jobs,
       @RequestParam(required = false) Bubbles bubbles) {
-    List<Jobs.Job> asked = asked(product, jobs);
+    List<Job> asked = asked(product, jobs);
     Bubbles air =
         bubbles != null
             ? bubbles
@@ -127,8 +131,8 @@ class TogetherController {
         shop.currency());
   }
 
-  private List<Jobs.Job> asked(String product, List<String> ids) {
-    return planned(jobs.open()).stream()
+  private List<Job> asked(String product, List<String> ids) {
+    return planned(lists.open()).stream()
         .filter(
             j ->
                 ids.contains(j.row().id())
@@ -161,7 +165,7 @@ class TogetherController {
     rubber(product);
     List<String> names = new ArrayList<>();
     double missedG = 0;
-    for (Jobs.Job job : asked(product, body.jobs())) {
+    for (Job job : asked(product, body.jobs())) {
       for (PlannedBatch batch : stocks.toMix(job)) {
         Stocks.Planned was = Stocks.Planned.of(job, batch);
         Stock.Drawn drawn =
