@@ -3,13 +3,17 @@ package ungula.core.caution;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import ungula.core.Golden;
 import ungula.core.Modelled;
+import ungula.core.PlanCount;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.choice.Materials;
@@ -32,6 +36,20 @@ import ungula.core.workshop.Workshop;
 
 /** Each caution on either side of where it begins. */
 public class CautionBoundariesTest {
+
+  /** All that is planned here. */
+  private static PlanCount planned;
+
+  @BeforeClass
+  public void begin() {
+    planned = new PlanCount();
+  }
+
+  /** After all others. */
+  @Test(priority = 1)
+  public void theRestOfThesePlansIsAsItWas() throws IOException {
+    Golden.same(CautionBoundariesTest.class, "at-boundaries.txt", planned.said());
+  }
 
   private static final Product ADDITION = ExampleProducts.all().get("marram-20");
 
@@ -85,8 +103,11 @@ public class CautionBoundariesTest {
     c = ChoiceWords.edit(c, all, product);
     Workshop shop = Workshop.words().edit(Workshop.DEFAULT, room, Units.METRIC);
     MasterFacts facts = mesh == null ? measured() : Modelled.facts(mesh, c);
-    return JobPlan.of(
-        c, recorded, facts, Materials.of(product), shop, Planner.box(c, facts), Diary.PLAIN);
+    JobPlan plan =
+        JobPlan.of(
+            c, recorded, facts, Materials.of(product), shop, Planner.box(c, facts), Diary.PLAIN);
+    planned.count(plan);
+    return plan;
   }
 
   /** A caution, a mould, and what is decided just this side of it and just beyond. */

@@ -5,10 +5,14 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 import static ungula.core.Near.relative;
 
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
+import ungula.core.Golden;
+import ungula.core.PlanCount;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.geometry.Vec3;
@@ -23,6 +27,20 @@ import ungula.core.workshop.Workshop;
 
 /** What the workshop has, and whether a mould fits it; what a cast is poured in through. */
 public class EquipmentCautionsTest {
+
+  /** All that is planned here. */
+  private static PlanCount planned;
+
+  @BeforeClass
+  public void begin() {
+    planned = new PlanCount();
+  }
+
+  /** After all others. */
+  @Test(priority = 1)
+  public void theRestOfThesePlansIsAsItWas() throws IOException {
+    Golden.same(EquipmentCautionsTest.class, "of-equipment.txt", planned.said());
+  }
 
   private static final Product MARRAM = ExampleProducts.all().get("marram-20");
 
@@ -40,7 +58,9 @@ public class EquipmentCautionsTest {
     List<Edit> all = new ArrayList<>(List.of(Edit.of("master.source", "MEASURED")));
     all.addAll(Arrays.asList(edits));
     Choices c = ChoiceWords.edit(Choices.fresh(Units.METRIC), all, MARRAM);
-    return JobPlan.of(c, facts, MARRAM, shop);
+    JobPlan plan = JobPlan.of(c, facts, MARRAM, shop);
+    planned.count(plan);
+    return plan;
   }
 
   private static List<Edit> pot(int diameter, int height) {

@@ -5,13 +5,17 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertThrows;
 import static org.testng.Assert.assertTrue;
 
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import ungula.core.Blocks;
+import ungula.core.Golden;
 import ungula.core.Near;
+import ungula.core.PlanCount;
 import ungula.core.Shapes;
 import ungula.core.air.AirCells;
 import ungula.core.air.AirTraps.Pocket;
@@ -51,6 +55,20 @@ import ungula.core.workshop.Workshop;
 
 /** What a plan makes of what the shape decides. */
 public class ShapeCautionsTest {
+
+  /** All that is planned here. */
+  private static PlanCount planned;
+
+  @BeforeClass
+  public void begin() {
+    planned = new PlanCount();
+  }
+
+  /** After all others. */
+  @Test(priority = 1)
+  public void theRestOfThesePlansIsAsItWas() throws IOException {
+    Golden.same(ShapeCautionsTest.class, "of-shapes.txt", planned.said());
+  }
 
   private static final Product MARRAM = ExampleProducts.all().get("marram-20");
   private static final Result NONE = air();
@@ -164,7 +182,9 @@ public class ShapeCautionsTest {
     List<Edit> measured = List.of(Edit.of("master.source", "MEASURED"));
     Choices c = ChoiceWords.edit(Choices.fresh(Units.METRIC), measured, product);
     c = ChoiceWords.edit(c, edits, product);
-    return JobPlan.of(c, facts, product, Workshop.DEFAULT);
+    JobPlan plan = JobPlan.of(c, facts, product, Workshop.DEFAULT);
+    planned.count(plan);
+    return plan;
   }
 
   private static Optional<Caution> caution(JobPlan plan, String id) {

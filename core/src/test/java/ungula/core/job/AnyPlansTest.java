@@ -1,12 +1,13 @@
 package ungula.core.job;
 
-import static ungula.core.job.PlanCount.SMALL;
+import static ungula.core.PlanCount.SMALL;
 
 import java.io.IOException;
 import java.util.List;
 import org.testng.annotations.Test;
 import ungula.core.AnyPlans;
 import ungula.core.Golden;
+import ungula.core.PlanCount;
 
 /** What plans at random come to. */
 public class AnyPlansTest {

@@ -1,6 +1,6 @@
 package ungula.core.job;
 
-import static ungula.core.job.PlanCount.SMALL;
+import static ungula.core.PlanCount.SMALL;
 
 import java.io.IOException;
 import java.util.ArrayList;
@@ -9,6 +9,7 @@ import java.util.Random;
 import org.testng.annotations.Test;
 import ungula.core.AnyPlan;
 import ungula.core.Golden;
+import ungula.core.PlanCount;
 import ungula.core.Shapes;
 import ungula.core.geometry.Vec3;
 import ungula.core.master.Tessellation;

@@ -1,4 +1,4 @@
-package ungula.core.job;
+package ungula.core;
 
 import java.util.List;
 import java.util.Map;
@@ -6,6 +6,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import ungula.core.days.Mondays;
+import ungula.core.job.JobPlan;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.step.Step;
 import ungula.core.workshop.Workshop;
@@ -15,10 +16,10 @@ import ungula.core.workshop.Workshop;
  * changes when anything in one of them does, its working and its fixes too. When a rule is meant to
  * change, the lines that differ tell all it touches.
  */
-final class PlanCount {
+public final class PlanCount {
 
   /** Small vessels and scales, a slow pump, a few boards and a box: much of it is too little. */
-  static final Workshop SMALL =
+  public static final Workshop SMALL =
       Workshop.DEFAULT.edited(
           List.of(
               Edit.of("roomC", "17 °C"),
@@ -57,13 +58,13 @@ final class PlanCount {
   private final Map<String, int[]> seen = new TreeMap<>();
 
   /** A line for each. */
-  String said() {
+  public String said() {
     return seen.entrySet().stream()
         .map(e -> String.format("%s %d %08x\n", e.getKey(), e.getValue()[0], e.getValue()[1]))
         .collect(Collectors.joining());
   }
 
-  void count(JobPlan plan) {
+  public void count(JobPlan plan) {
     plan.figures().forEach((key, figure) -> count("figure " + key, figure.toString()));
     plan.cautions().forEach(c -> count("caution " + c.id(), c.toString()));
     plan.steps().making().forEach(s -> count("step " + s.key(), whole(s)));
