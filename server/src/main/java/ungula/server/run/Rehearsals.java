@@ -43,6 +43,7 @@ public class Rehearsals {
   private static final long EVERY_MS = 100;
 
   private final Runs runs;
+  private final RunReadings readings;
   private final Jobs jobs;
   private final Drawings drawings;
   private final Freezing freezing;
@@ -56,9 +57,16 @@ public class Rehearsals {
             return t;
           });
 
-  Rehearsals(Runs runs, Jobs jobs, Drawings drawings, Freezing freezing, Clock clock) {
+  Rehearsals(
+      Runs runs,
+      RunReadings readings,
+      Jobs jobs,
+      Drawings drawings,
+      Freezing freezing,
+      Clock clock) {
     this.freezing = freezing;
     this.runs = runs;
+    this.readings = readings;
     this.jobs = jobs;
     this.drawings = drawings;
     this.clock = clock;
@@ -124,7 +132,7 @@ public class Rehearsals {
 
   private void read(Going g) {
     if (g.instruments.says(DeviceKind.GAUGE).orElse(null) instanceof Reading.Pressure p) {
-      g.rehearsal.trend.add(new Degas.Point(g.now(), Degas.absoluteKpa(p, runs.airKpa())));
+      g.rehearsal.trend.add(new Degas.Point(g.now(), Degas.absoluteKpa(p, readings.airKpa())));
     }
     Optional<Reading> scale = g.instruments.says(DeviceKind.SCALE);
     Optional<Reading> room = g.instruments.says(DeviceKind.ROOM);

@@ -29,6 +29,7 @@ class RunController {
   private static final double MOST_SPEED = 1000;
 
   private final Runs runs;
+  private final RunActs acts;
   private final Rehearsals rehearsals;
   private final RunViews views;
   private final RunLive live;
@@ -38,6 +39,7 @@ class RunController {
 
   RunController(
       Runs runs,
+      RunActs acts,
       Rehearsals rehearsals,
       RunViews views,
       RunLive live,
@@ -45,6 +47,7 @@ class RunController {
       RunLots lots,
       Jobs jobs) {
     this.runs = runs;
+    this.acts = acts;
     this.rehearsals = rehearsals;
     this.views = views;
     this.live = live;
@@ -183,7 +186,7 @@ class RunController {
 
   @PostMapping("/runs/{id}/acts")
   RunResponse act(@PathVariable String id, @RequestBody Act body) {
-    runs.act(id, body);
+    acts.act(id, body);
     return run(id);
   }
 

@@ -57,11 +57,13 @@ class RunViews {
   private static final double LADEN_G = 0.5;
 
   private final Runs runs;
+  private final RunReadings readings;
   private final Habits workshop;
   private final ClockWatch watch;
 
-  RunViews(Runs runs, Habits workshop, ClockWatch watch) {
+  RunViews(Runs runs, RunReadings readings, Habits workshop, ClockWatch watch) {
     this.runs = runs;
+    this.readings = readings;
     this.workshop = workshop;
     this.watch = watch;
   }
@@ -280,7 +282,8 @@ class RunViews {
     Optional<Reading> scale = its.says(DeviceKind.SCALE);
     Optional<String> at = g.rehearsal == null ? runs.atScale() : Optional.of(id);
     boolean ours = at.isEmpty() || at.get().equals(id);
-    List<Degas.Point> trend = its.says(DeviceKind.GAUGE).isPresent() ? runs.trend(g) : List.of();
+    List<Degas.Point> trend =
+        its.says(DeviceKind.GAUGE).isPresent() ? readings.trend(g) : List.of();
     synchronized (g) {
       RunPlan plan = g.bench.plan();
       RunState state = g.bench.state();
@@ -302,11 +305,11 @@ class RunViews {
           scaleSays(its, scale, weighs ? state : null),
           its.there(DeviceKind.SCALE),
           ours ? "" : jobName(at.get()),
-          g.rehearsal == null ? runs.otherScales() : List.of(),
+          g.rehearsal == null ? readings.otherScales() : List.of(),
           its.says(DeviceKind.ROOM).map(r -> room(r, plan.units())).orElse(""),
           trend.isEmpty() ? "" : Numbers.fixed(trend.get(trend.size() - 1).kPa(), 1) + " kPa",
           trend.stream().map(Degas.Point::kPa).toList(),
-          degas ? Degas.of(trend, foam, now, runs.airKpa()) : null,
+          degas ? Degas.of(trend, foam, now, readings.airKpa()) : null,
           weighs ? Weighing.of(plan, state, ours && scale.isPresent(), grams).orElse(null) : null,
           g.rehearsal == null ? watch.look().orElse("") : "",
           speed(g));

@@ -1,7 +1,6 @@
 package ungula.server.run;
 
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
@@ -11,19 +10,11 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
-import ungula.core.device.DeviceKind;
-import ungula.core.device.Reading;
-import ungula.core.quantity.Length;
-import ungula.core.quantity.Mass;
-import ungula.core.quantity.Vacuum;
 import ungula.core.rubber.Parts;
 import ungula.core.run.Bench;
-import ungula.core.run.Degas;
 import ungula.core.run.Entry;
 import ungula.core.run.Progress;
 import ungula.core.run.RunPlan;
@@ -33,24 +24,13 @@ import ungula.server.device.Devices;
 import ungula.server.job.Jobs;
 import ungula.server.stock.Stocks;
 import ungula.server.web.Problem;
-import ungula.server.workshop.Habits;
 
 /**
  * The runs at the bench. What happens is kept before anybody is told of it; what is in memory is
  * made of that and may be lost at any moment.
  */
 @Component
-class Runs implements Devices.Listener {
-
-  private static final Logger LOG = LoggerFactory.getLogger(Runs.class);
-
-  private static final int MOST_WHO = 20;
-
-  /** What is delivered later than this has a clock that is wrong. */
-  private static final Duration LATEST = Duration.ofDays(7);
-
-  /** What is delivered no later than this is done now. */
-  private static final Duration NOW = Duration.ofSeconds(5);
+class Runs {
 
   /** Told when a run is another. */
   interface Watcher {
@@ -61,17 +41,14 @@ class Runs implements Devices.Listener {
   private final Entries entries;
   private final Jobs jobs;
   private final RunPlans plans;
-  private final RunLots lots;
   private final CastsMade casts;
   private final RunMoulds made;
   private final Stocks stocks;
   private final Devices devices;
-  private final Habits workshop;
   private final TransactionTemplate whole;
   private final Clock clock;
   private final Map<String, Going> going = new ConcurrentHashMap<>();
   private final List<Watcher> watchers = new CopyOnWriteArrayList<>();
-  private final Trend trend = new Trend();
   private final SharedBatches shared;
   private volatile String atScale;
 
@@ -83,28 +60,23 @@ class Runs implements Devices.Listener {
       Entries entries,
       Jobs jobs,
       RunPlans plans,
-      RunLots lots,
       CastsMade casts,
       RunMoulds made,
       Stocks stocks,
       Devices devices,
-      Habits workshop,
       TransactionTemplate whole,
       Clock clock) {
     this.mapper = mapper;
     this.entries = entries;
     this.jobs = jobs;
     this.plans = plans;
-    this.lots = lots;
     this.casts = casts;
     this.made = made;
     this.stocks = stocks;
     this.devices = devices;
-    this.workshop = workshop;
     this.whole = whole;
     this.clock = clock;
     this.shared = new SharedBatches(this, jobs);
-    devices.listen(this);
   }
 
   /** Takes a rehearsal among the runs, where it is found until it is forgotten. */
@@ -177,6 +149,11 @@ class Runs implements Devices.Listener {
           }
         });
     return g;
+  }
+
+  /** Weighs a batch for another run's mould as well. */
+  Doing share(Going g, String run, Instant at) {
+    return shared.with(g, run, at);
   }
 
   /** Moulds the batch that a run weighs can be weighed for as well. */
@@ -309,120 +286,9 @@ class Runs implements Devices.Listener {
     }
   }
 
-  /**
-   * Does what somebody asks.
-   *
-   * @throws Problem when it cannot be, saying why; nothing is written down then
-   */
-  void act(String runId, Act act) {
-    Going g = find(runId);
-    if (act.id() == null || !act.id().matches("[\\w-]{1,36}")) {
-      throw new Problem(
-          HttpStatus.UNPROCESSABLE_CONTENT,
-          "No id",
-          "What is done has an id of 1 to 36 letters, digits, - and _, so that it is kept once.");
-    }
-    if (g.ended != null && act.kind() != Act.Kind.CORRECT) {
-      throw new Problem(
-          HttpStatus.CONFLICT, "Ended", "This mould is ended. Take it up again, then go on.");
-    }
-    Duration ago = Duration.ofMillis(Math.max(0, act.agoMs()));
-    Instant at = g.now().minus(ago.compareTo(LATEST) > 0 ? Duration.ZERO : ago);
-    if (act.kind() == Act.Kind.TARE && ago.compareTo(NOW) > 0) {
-      throw new Problem(
-          HttpStatus.UNPROCESSABLE_CONTENT,
-          "Too late",
-          "The scale was to be set to zero a while ago, and something else may stand on it now."
-              + " Set it to zero again.");
-    }
-    boolean here = g.rehearsal == null && g.ended == null && ago.compareTo(NOW) < 0;
-    if (here && act.kind() == Act.Kind.SCALE && act.key() != null && !act.key().isEmpty()) {
-      devices.take(act.key());
-    }
-    String who = act.who() == null ? "" : act.who().strip();
-    if (act.kind() != Act.Kind.TARE || tared(g)) {
-      try {
-        Doing doing =
-            switch (act.kind()) {
-              case LOT -> lots.pick(g, act, at);
-              case SHARE -> shared.with(g, act.key(), at);
-              case REPLAN -> plans.goOn(g, at);
-              default -> b -> to(b, act, at);
-            };
-        keep(g, act.id(), who.substring(0, Math.min(MOST_WHO, who.length())), doing);
-      } catch (Bench.Refused no) {
-        throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "Not now", no.getMessage());
-      }
-    }
-    if (here) {
-      atScale = runId;
-    }
-    if (here && act.kind() == Act.Kind.TARE) {
-      zeroLost(runId, at, "");
-    }
-    changed();
-  }
-
-  private static boolean tared(Going g) {
-    Optional<Boolean> said = g.instruments.tare();
-    if (said.isEmpty()) {
-      throw new Problem(
-          HttpStatus.UNPROCESSABLE_CONTENT,
-          "No scale",
-          "The scale is not heard. Set it to zero by its own key, and type the grams.");
-    }
-    if (!said.get()) {
-      throw new Problem(
-          HttpStatus.UNPROCESSABLE_CONTENT,
-          "Still moving",
-          "The scale still moves. Wait until it is still, then set it to zero.");
-    }
-    return true;
-  }
-
-  private static void to(Bench b, Act a, Instant at) throws Bench.Refused {
-    String key = a.key() == null ? "" : a.key();
-    boolean yes = Boolean.TRUE.equals(a.yes());
-    switch (a.kind()) {
-      case TICK -> b.tick(at, key);
-      case GATE -> b.gate(at, key, !yes);
-      case VERDICT -> b.judge(at, key, yes);
-      case GRAMS -> {
-        double grams = Mass.parseG(typed(a), b.plan().units());
-        if (a.part() == null) {
-          b.typed(at, grams);
-        } else {
-          int which = a.which() == null ? 0 : a.which();
-          b.typed(at, key, new Entry.Ingredient(a.part(), which), grams);
-        }
-      }
-      case TARE -> b.tared(at);
-      case LEVEL -> {
-        double mm = Length.parseMm(typed(a), b.plan().units());
-        if (key.isEmpty()) {
-          b.level(at, mm);
-        } else {
-          b.level(at, key, mm);
-        }
-      }
-      case FOAM -> b.foam(at, a.foam());
-      case STILL_BASE -> b.stillBase(at);
-      case START_OVER -> b.startOver(at, key);
-      case LEAVE_OUT -> b.leaveOut(at, key, a.why());
-      case RESULT -> {
-        Double grams = typed(a).isBlank() ? null : (Double) Mass.parseG(typed(a), b.plan().units());
-        b.came(at, key, a.result(), grams, a.why());
-      }
-      case CORRECT -> b.correct(at, a.number() == null ? 0 : a.number(), a.why());
-      case LOT, SHARE, REPLAN, SCALE -> {
-        // of packs, plans and other moulds more is known here; whose scale it is is nothing that
-        // happened
-      }
-    }
-  }
-
-  private static String typed(Act a) {
-    return a.value() == null ? "" : a.value();
+  /** From now on the scale is read for a run. */
+  void toScale(String run) {
+    atScale = run;
   }
 
   /** The run the scale is read for: the one that was acted on last; empty when none runs. */
@@ -437,77 +303,6 @@ class Runs implements Devices.Listener {
       nobody = at == null;
     }
     return Optional.ofNullable(at);
-  }
-
-  @Override
-  public void heard(DeviceKind kind, Instant at, Reading reading) {
-    if (reading instanceof Reading.Pressure p) {
-      trend.add(new Degas.Point(at, Degas.absoluteKpa(p, airKpa())));
-    }
-    if (kind != DeviceKind.GAUGE) {
-      said(b -> b.read(at, reading));
-    }
-    changed();
-  }
-
-  @Override
-  public void switched(Instant at, String scale) {
-    zeroLost("", at, scale);
-    changed();
-  }
-
-  /**
-   * What runs go by that was on the scale counts no more.
-   *
-   * @param but the run for which it does
-   * @param scale that is read in place of the one before; empty for the same
-   */
-  private void zeroLost(String but, Instant at, String scale) {
-    for (RunMapper.Listed r : mapper.going()) {
-      try {
-        if (!r.id().equals(but)) {
-          keep(find(r.id()), null, "", b -> b.zeroLost(at, scale));
-        }
-      } catch (Bench.Refused | RuntimeException e) {
-        LOG.error("A run does not know that the scale is another", e);
-      }
-    }
-  }
-
-  /** Scales that are heard and not read. */
-  List<Devices.Scale> otherScales() {
-    return devices.otherScales();
-  }
-
-  @Override
-  public void lost(DeviceKind kind, Instant at) {
-    if (kind == DeviceKind.SCALE) {
-      said(b -> b.lost(at, "scale"));
-    }
-    changed();
-  }
-
-  private void said(Doing doing) {
-    try {
-      Optional<String> run = atScale();
-      if (run.isPresent()) {
-        keep(find(run.get()), null, "", doing);
-      }
-    } catch (Bench.Refused no) {
-      // an overload shows on the scale itself
-    } catch (RuntimeException e) {
-      LOG.error("A reading was not kept", e);
-    }
-  }
-
-  /** Outside, where the workshop lies. */
-  double airKpa() {
-    return Vacuum.airKpa(workshop.current().air().altitudeM());
-  }
-
-  /** What the gauge of a run showed lately, the oldest first. */
-  List<Degas.Point> trend(Going g) {
-    return g.rehearsal == null ? trend.points() : g.rehearsal.trend.points();
   }
 
   void picture(String runId, String step, String who, byte[] jpeg) {
