@@ -136,6 +136,11 @@ public final class AttitudeSearch {
     return search.found.stream().sorted(BEST).toList();
   }
 
+  /** What comes of lying in one way. */
+  public static Found of(Mould mould, Attitude lies) {
+    return new AttitudeSearch(mould, a -> true, Parallel.ALL, Progress.NONE).look(lies);
+  }
+
   /** Looks at those that were not yet. */
   private void look(List<Attitude> all) {
     List<Attitude> fresh =

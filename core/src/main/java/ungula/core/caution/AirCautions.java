@@ -45,6 +45,9 @@ final class AirCautions extends Finding {
   /** Of a cast so much air is no pocket: it is poured in from the wrong side. */
   private static final double MOST_OF_IT = 0.5;
 
+  /** Another place for the sprue is worth it for no more than this share of the rubber. */
+  private static final double LESS = 2 / 3.0;
+
   private final ShapeFacts shape;
   private final ShapeStudy study;
 
@@ -65,6 +68,7 @@ final class AirCautions extends Finding {
       c.cast();
       c.castCeilings();
       c.vents();
+      c.besideSeam();
       c.cleanFaces();
     }
     return c.found;
@@ -198,11 +202,7 @@ final class AirCautions extends Finding {
   /** Another way to lie that asks for fewer vents. */
   private List<Fix> lie() {
     List<Found> going = p.attitudes();
-    Found now =
-        study.attitudes().stream()
-            .filter(f -> f.attitude().equals(study.lies()))
-            .findFirst()
-            .orElse(null);
+    Found now = now();
     if (now == null || going.isEmpty() || AttitudeSearch.BEST.compare(going.get(0), now) >= 0) {
       return List.of();
     }
@@ -240,6 +240,51 @@ final class AirCautions extends Finding {
               + " Lead it out to a side instead where that shows.",
           place(first.at()));
     }
+  }
+
+  /**
+   * A sprue through the rubber of one half, where one in the seam would do about as well. In a
+   * mould that is cut the master was held by it.
+   */
+  private void besideSeam() {
+    ShapeStudy.SeamInlet in = study.seamInlet();
+    Found now = now();
+    if (p.parting().isEmpty() || in == null || now == null || in.found().enough() != now.enough()) {
+      return;
+    }
+    int vents = in.found().vents().size();
+    int before = now.vents().size();
+    double rubber = in.way().rubberMm() + in.found().rubberMm();
+    double all = study.sprueWay().rubberMm() + now.rubberMm();
+    if (vents > before + 1
+        || rubber > LESS * all
+        || shape.marked().near(Mark.KEEP_CLEAN, in.way().at(), NEAR_MM)) {
+      return;
+    }
+    SurfacePoint at = in.at();
+    add(
+        "sprue.aside",
+        NOTE,
+        "The sprue passes " + mm(study.sprueWay().rubberMm()) + " of rubber beside the seam",
+        "There it has to be left open by a former, and what sets in it is pulled out through the"
+            + " rubber. Where the seam meets the cast highest it is cut into both halves, and opens"
+            + " with them."
+            + (vents > before
+                ? " It asks for one vent more there."
+                : vents < before ? " It asks for fewer vents there: " + vents + "." : ""),
+        place(study.sprueWay().at()),
+        new Fix(
+            "Put it in the seam",
+            mm(rubber) + " of rubber for sprue and vents, now " + mm(all),
+            List.of(Edit.of("casting.sprue", at.facet() + " " + at.u() + " " + at.v()))));
+  }
+
+  /** What comes of how the mould lies now; null where that was not looked at. */
+  private Found now() {
+    return study.attitudes().stream()
+        .filter(f -> f.attitude().equals(study.lies()))
+        .findFirst()
+        .orElse(null);
   }
 
   /** Says so when air lies against what is to be kept clean. */

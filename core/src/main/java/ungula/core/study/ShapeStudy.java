@@ -11,6 +11,7 @@ import ungula.core.air.Empties;
 import ungula.core.air.Opening;
 import ungula.core.air.Room;
 import ungula.core.air.Seam;
+import ungula.core.air.SeamPlace;
 import ungula.core.air.Tips;
 import ungula.core.air.VentWay;
 import ungula.core.air.VentWays;
@@ -61,6 +62,7 @@ import ungula.core.work.Progress;
  * @param passages from where it is poured in through the cavity
  * @param sprueWay of the sprue, from where it is placed or the cast is highest; null where the
  *     mould is open at its base
+ * @param seamInlet where a sprue would lie in the seam; null where it does already, or cannot
  * @param ceilings level ones of the master: where air creeps as rubber is poured round it
  * @param castCeilings level ones of the mould as it lies
  * @param attitudes it may be cast in, the best first, how it lies among them; empty where it is
@@ -86,6 +88,7 @@ public record ShapeStudy(
     Levels levels,
     Passages passages,
     VentWay sprueWay,
+    SeamInlet seamInlet,
     List<Ceiling> ceilings,
     List<Ceiling> castCeilings,
     List<Found> attitudes,
@@ -96,7 +99,7 @@ public record ShapeStudy(
     Empties empties) {
 
   /** Changes when a study of the same question comes out otherwise: old ones are made again. */
-  public static final int VERSION = 12;
+  public static final int VERSION = 13;
 
   /** Cells of a room: a pocket of half a drop is found, and a study takes seconds. */
   private static final double CELLS = 6_000_000;
@@ -113,6 +116,9 @@ public record ShapeStudy(
   /** Cells of the room ways to lie are tried in. */
   private static final double COARSEST = 100_000;
 
+  /** A sprue is wider: with no more rubber on its way it lies in the seam. */
+  private static final double IN_SEAM_MM = 3;
+
   private static final int MOST_VENTS = 12;
   private static final int TIPS_KEPT = 3;
 
@@ -127,6 +133,15 @@ public record ShapeStudy(
    * @param point the same, in the posed frame
    */
   public record Vent(SurfacePoint at, Vec3 point) {}
+
+  /**
+   * A place for the sprue where the seam meets the cast highest.
+   *
+   * @param at place on the master
+   * @param way of the sprue from there
+   * @param found what comes of it as the mould lies
+   */
+  public record SeamInlet(SurfacePoint at, VentWay way, Found found) {}
 
   /**
    * @param releasedMm2 surface the mould comes off freely
@@ -229,6 +244,7 @@ public record ShapeStudy(
     progress.at("Following the ways through it", 0.64);
     Passages passages = Passages.of(cavity, in, parallel);
     VentWays out = new VentWays(cavity, q.inside, seam, up);
+    VentWay sprue = q.inlet() == Inlet.BASE ? null : sprueWay(inlet(mesh, q, up), cavity, out, q);
     // as it lies
     TriangleMesh lying = mesh.moved(1, q.lies.turn(), Vec3.ZERO);
     List<Opening> itsOpenings = openings(lying, q, Vec3.UP);
@@ -255,7 +271,8 @@ public record ShapeStudy(
             q.vents.stream().map(v -> out.from(v.on(mesh))).toList(),
             levels(lying, vents.before(), up),
             passages,
-            q.inlet() == Inlet.BASE ? null : sprueWay(inlet(mesh, q, up), cavity, out, q),
+            sprue,
+            seamInlet(mesh, seam, cavity, out, sprue, q),
             Ceilings.round(mesh, q.baseOpen ? ON_PLATE_MM : Double.NEGATIVE_INFINITY),
             castCeilings(lying, itsOpenings, q),
             attitudes,
@@ -340,6 +357,26 @@ public record ShapeStudy(
     return q.lies.on() == Face.TOP
         ? cavity.straightUp(place, Vec3.UP.times(-1), q.inside)
         : out.from(place);
+  }
+
+  private static SeamInlet seamInlet(
+      TriangleMesh mesh, Seam seam, Room cavity, VentWays out, VentWay now, Question q) {
+    if (seam == null || now == null || now.rubberMm() <= IN_SEAM_MM || !cavity.exact()) {
+      return null;
+    }
+    return SeamPlace.highest(mesh, seam, q.lies.up())
+        .map(
+            at -> {
+              Vec3 place = at.on(mesh);
+              List<Opening> openings = List.of(Opening.at(place));
+              return new SeamInlet(
+                  at,
+                  out.from(place),
+                  AttitudeSearch.of(
+                      new AttitudeSearch.Mould(cavity, q.inside, openings, seam), q.lies));
+            })
+        .filter(in -> in.way.rubberMm() < now.rubberMm())
+        .orElse(null);
   }
 
   /** Whether the mould can be filled through its sprue to the top, lying so. */

@@ -25,6 +25,7 @@ import ungula.core.air.Empties;
 import ungula.core.air.Tips.Tip;
 import ungula.core.air.VentWay;
 import ungula.core.attitude.Attitude;
+import ungula.core.attitude.AttitudeSearch.Found;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.field.Grid;
@@ -109,6 +110,7 @@ public class ShapeCautionsTest {
         new Levels(Vec3.UP, 0, 42.0 / Levels.COUNT, evenly()),
         new Passages(List.of()),
         null,
+        null,
         List.of(),
         List.of(),
         List.of(),
@@ -158,6 +160,7 @@ public class ShapeCautionsTest {
         s.levels(),
         passages,
         s.sprueWay(),
+        s.seamInlet(),
         ceilings,
         s.castCeilings(),
         s.attitudes(),
@@ -318,6 +321,72 @@ public class ShapeCautionsTest {
     // through the base that is not the sprue's fault
     JobPlan base = plan(study(NONE, List.of(), air(93_000), NONE, 0), MARRAM);
     assertTrue(caution(base, "air.cast").isPresent());
+  }
+
+  /** Through 24 mm of rubber, or from the seam through so much with so many vents of 4 mm. */
+  private static boolean besideSeam(double rubberMm, int vents, boolean enough) {
+    return besideSeam("TWO_PART", rubberMm, vents, enough);
+  }
+
+  private static boolean besideSeam(String kind, double rubberMm, int vents, boolean enough) {
+    Vec3 at = new Vec3(3, 4, 20);
+    List<VentWay> more = new ArrayList<>();
+    for (int i = 0; i < vents; i++) {
+      more.add(way(at, 4, 0));
+    }
+    ShapeStudy s = study(NONE, List.of(), NONE, NONE, 0);
+    Found now = new Found(Attitude.OVER, 0, List.of(), 0, true);
+    Found there = new Found(Attitude.OVER, 900, more, 0, enough);
+    ShapeStudy beside =
+        new ShapeStudy(
+            ShapeStudy.Inlet.HIGHEST,
+            s.exact(),
+            s.cellMm(),
+            s.poured(),
+            s.tips(),
+            s.lies(),
+            s.cast(),
+            s.castTips(),
+            s.vents(),
+            s.vented(),
+            s.ways(),
+            s.levels(),
+            s.passages(),
+            way(at, 24, 0),
+            new ShapeStudy.SeamInlet(
+                new SurfacePoint(5, 0.25, 0.5), way(new Vec3(0, 0, 15), rubberMm, 0), there),
+            s.ceilings(),
+            s.castCeilings(),
+            List.of(now),
+            s.wall(),
+            s.locks(),
+            s.stretch(),
+            s.offcutsMm3(),
+            s.empties());
+    Optional<Caution> said =
+        caution(plan(beside, MARRAM, Edit.of("mould.kind", kind)), "sprue.aside");
+    said.ifPresent(
+        c -> {
+          assertEquals(c.title(), "The sprue passes 24 mm of rubber beside the seam");
+          assertEquals(c.text().endsWith(" It asks for one vent more there."), vents == 1);
+          Caution.Fix fix = c.fixes().get(0);
+          assertEquals(fix.edits(), List.of(Edit.of("casting.sprue", "5 0.25 0.5")));
+          assertTrue(fix.price().endsWith(" of rubber for sprue and vents, now 24 mm"));
+        });
+    return said.isPresent();
+  }
+
+  /** For no more than two thirds of the rubber, and one vent more. */
+  @Test
+  public void aSprueInTheSeamIsOfferedWhereItDoesAsWell() {
+    assertTrue(besideSeam(0, 0, true));
+    assertTrue(besideSeam(16, 0, true));
+    assertFalse(besideSeam(16.1, 0, true));
+    assertTrue(besideSeam(12, 1, true));
+    assertFalse(besideSeam(12.1, 1, true));
+    assertFalse(besideSeam(0, 2, true));
+    assertFalse(besideSeam(0, 0, false));
+    assertFalse(besideSeam("CUT", 0, 0, true), "the master stands on it");
   }
 
   private static JobPlan poured(ShapeStudy s) {

@@ -157,6 +157,7 @@ public class StepsTest {
           "core.shut",
           "core.stretch",
           "core.thin",
+          "sprue.aside",
           "sprue.low",
           "batch.pump",
           "batch.scale",

@@ -2,6 +2,7 @@ package ungula.core.study;
 
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertNull;
 import static org.testng.Assert.assertTrue;
 
 import java.util.Arrays;
@@ -9,6 +10,8 @@ import java.util.List;
 import org.testng.annotations.Test;
 import ungula.core.Near;
 import ungula.core.Shapes;
+import ungula.core.air.FlatSeam;
+import ungula.core.air.Seam;
 import ungula.core.air.Tips;
 import ungula.core.air.Vents;
 import ungula.core.attitude.Attitude;
@@ -82,6 +85,26 @@ public class ShapeStudyTest {
     ShapeStudy s = study(cup, question(cup, 0));
     assertEquals(s.poured().totalMm3(), 0.0);
     Near.relative(s.poured().unreachedMm3(), 97_690, 0.01);
+  }
+
+  /** A leaning cylinder is highest off its middle; in the seam it is so on the slope of its end. */
+  @Test
+  public void aPlaceForTheSprueInTheSeamIsFound() {
+    PosedMaster leaning =
+        PosedMaster.of(
+            Shapes.plainCylinder(), 1, new Pose(Rotation.about(new Vec3(0, 1, 0), 20), 0));
+    Question q = question(leaning, 5);
+    Seam seam = new FlatSeam(new Vec3(1, 0, 0), 0, null);
+    FacingFaces across = FacingFaces.of(leaning.mesh(), Parallel.ALL, Progress.NONE);
+    ShapeStudy s = ShapeStudy.of(leaning, across, seam, q, Parallel.ALL, Progress.NONE).study();
+    ShapeStudy.SeamInlet in = s.seamInlet();
+    Vec3 at = in.way().at();
+    Near.absolute(at.x(), 0, 1e-6);
+    Vec3 lowest = s.sprueWay().at();
+    Near.absolute(at.z(), lowest.z() + lowest.x() * Math.tan(Math.toRadians(20)), 0.01);
+    Near.absolute(in.way().rubberMm(), 0, 0.1);
+    assertEquals(in.found().vents().size(), 1, "the rim above it keeps air");
+    assertNull(study(leaning, q).seamInlet(), "without a seam there is none");
   }
 
   @Test
