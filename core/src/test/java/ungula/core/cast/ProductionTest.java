@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import org.testng.annotations.Test;
+import ungula.core.Effort;
 import ungula.core.Near;
 import ungula.core.cast.Production.HeldUp;
 import ungula.core.cast.Production.Order;
@@ -246,11 +247,10 @@ public class ProductionTest {
   public void twoThousandCastsTwoHundredTimesTakeASecond() {
     Order o = with(new Order(2000, 4, 5, 40, 3, 2, 1, 0, 0, null, 0, null), 0.05, 0.2, 60, 1440);
     Production.of(o, null, 0, 1, 20);
-    long begun = System.nanoTime();
-    Production.of(o, mornings(), second("2027-03-04T08:00"), 1, 200);
-    double seconds = (System.nanoTime() - begun) / 1e9;
-    // one on a quiet computer
-    assertTrue(seconds < 10, "took " + seconds + " s");
+    Effort<Outcome> all =
+        Effort.of(() -> Production.of(o, mornings(), second("2027-03-04T08:00"), 1, 200));
+    // one on a quiet computer, once it is compiled
+    assertTrue(all.seconds() < 5, "took " + all.seconds() + " s");
   }
 
   /** One pour, forty in the mould, three to open: as it is said hour by hour. */
