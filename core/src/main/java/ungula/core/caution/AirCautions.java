@@ -266,17 +266,25 @@ final class AirCautions extends Finding {
         "sprue.aside",
         NOTE,
         "The sprue passes " + mm(study.sprueWay().rubberMm()) + " of rubber beside the seam",
-        "There it has to be left open by a former, and what sets in it is pulled out through the"
-            + " rubber. Where the seam meets the cast highest it is cut into both halves, and opens"
-            + " with them."
-            + (vents > before
-                ? " It asks for one vent more there."
-                : vents < before ? " It asks for fewer vents there: " + vents + "." : ""),
+        "Through rubber it has to be left open by a former, and what sets in it is pulled out"
+            + " through that. Where the seam meets the cast highest it is cut into both halves, and"
+            + " opens with them."
+            + (vents == before
+                ? ""
+                : " With the sprue there a cast asks for "
+                    + vents(vents)
+                    + " instead of "
+                    + vents(before)
+                    + "."),
         place(study.sprueWay().at()),
         new Fix(
             "Put it in the seam",
             mm(rubber) + " of rubber for sprue and vents, now " + mm(all),
             List.of(Edit.of("casting.sprue", at.facet() + " " + at.u() + " " + at.v()))));
+  }
+
+  private static String vents(int n) {
+    return n == 0 ? "no vent" : n == 1 ? "one vent" : n + " vents";
   }
 
   /** What comes of how the mould lies now; null where that was not looked at. */

@@ -11,15 +11,9 @@ import java.util.Optional;
 import ungula.core.air.PotPressure;
 import ungula.core.cast.Amounts;
 import ungula.core.cast.Method;
-import ungula.core.cast.OpeningForce;
 import ungula.core.choice.CastAmount;
 import ungula.core.contact.CastingMaterial;
-import ungula.core.cutline.CutLine;
-import ungula.core.geometry.Box3;
-import ungula.core.geometry.Vec3;
-import ungula.core.parting.Parting;
 import ungula.core.pour.NamedVessel;
-import ungula.core.quantity.Area;
 import ungula.core.quantity.Density;
 import ungula.core.quantity.Mass;
 import ungula.core.quantity.Numbers;
@@ -33,54 +27,23 @@ import ungula.core.working.FigureBook;
 import ungula.core.working.Working;
 
 /**
- * What is mixed for one pour of casts, and what that presses the mould open with.
+ * What is mixed for one pour of casts.
  *
  * @param amounts null while they cannot be known
  * @param missing why not; empty when they are
  * @param cup the parts can be measured in; null where none that is known holds it
- * @param opening what presses the mould open; null where it is in one part
  */
 public record AmountPart(
-    Brief brief, CastPart cast, Amounts amounts, String missing, NamedVessel cup, Opening opening)
-    implements Part {
-
-  /** Bands that just close a mould hold so much without a thought, g: about 5 N. */
-  private static final double BANDS_G = 500;
-
-  /** A parting is upright whose way up leads less to its side than this, as a cosine. */
-  private static final double UPRIGHT = 0.5;
+    Brief brief, CastPart cast, Amounts amounts, String missing, NamedVessel cup) implements Part {
 
   /** Of other than the model's, so much off is worth a look. */
   public static final double FAR_OFF = 0.1;
 
-  /**
-   * @param depthMm of the middle of the parting below the surface of what is poured
-   * @param seam what opens
-   * @param upperG of the half that lies on it; 0 where the parting stands upright
-   */
-  record Opening(
-      OpeningForce force,
-      double depthMm,
-      double areaMm2,
-      boolean upright,
-      String seam,
-      double upperG) {}
-
   /** Empty while a cast is not known. */
-  static Optional<AmountPart> of(
-      Brief b,
-      CastPart cast,
-      Optional<HalvesPart> halves,
-      Optional<KnifePart> knife,
-      double rubberDensity) {
+  static Optional<AmountPart> of(Brief b, CastPart cast) {
     if (!cast.known()) {
       return Optional.empty();
     }
-    Opening opening =
-        halves
-            .map(h -> opening(b, cast, h, rubberDensity))
-            .or(() -> knife.map(k -> opening(cast, k)))
-            .orElse(null);
     try {
       Amounts alone = amounts(b, cast, null);
       NamedVessel cup =
@@ -93,10 +56,9 @@ public record AmountPart(
       // powder has no line: it lies as loose as it was tipped in
       boolean liquid = b.cast() != null && b.cast().role() == Product.Role.RESIN;
       boolean lines = cup != null && liquid && alone.bG() != null && alone.bG() > 0;
-      return Optional.of(
-          new AmountPart(b, cast, lines ? amounts(b, cast, cup) : alone, "", cup, opening));
+      return Optional.of(new AmountPart(b, cast, lines ? amounts(b, cast, cup) : alone, "", cup));
     } catch (IllegalArgumentException unknown) {
-      return Optional.of(new AmountPart(b, cast, null, unknown.getMessage(), null, opening));
+      return Optional.of(new AmountPart(b, cast, null, unknown.getMessage(), null));
     }
   }
 
@@ -173,77 +135,6 @@ public record AmountPart(
         ratio, own ? p.densityBase() : mixed, own ? p.densityHardener() : mixed);
   }
 
-  /**
-   * Of halves, as the mould lies: turned over, what was the lower half lies on top; on a side the
-   * parting stands upright.
-   */
-  private static Opening opening(Brief b, CastPart cast, HalvesPart halves, double density) {
-    Parting parting = halves.parting();
-    double below = halves.box().belowMm();
-    double level = parting.levelMm();
-    double area = b.facts().curve().areaAt(level - below);
-    Vec3 up = cast.lies().up();
-    double[] middle = b.facts().foot().middle(level - below);
-    Vec3 at = new Vec3(middle[0], middle[1], level);
-    Box3 block = halves.box().block();
-    // filled to the outside, but where it is poured in through the open base
-    double depth = cast.sprue() == null ? level - below : block.most(up) - at.dot(up);
-    boolean upright = Math.abs(up.z()) < UPRIGHT;
-    double upper = halves.halfMm3(up.z() < 0 ? 2 : 1) / 1000 * density * Math.abs(up.z());
-    return new Opening(
-        OpeningForce.of(cast.resin().density(), depth, area),
-        depth,
-        area,
-        upright,
-        "parting",
-        upright ? 0 : upper);
-  }
-
-  /** A cut stands upright, cast or not. */
-  private static Opening opening(CastPart cast, KnifePart knife) {
-    CutLine cut = knife.cut();
-    double depth = cut.castMm() + (cast.sprue() == null ? 0 : knife.box().belowMm());
-    return new Opening(
-        OpeningForce.of(cast.resin().density(), depth, cut.castMm2()),
-        depth,
-        cut.castMm2(),
-        true,
-        "cut",
-        0);
-  }
-
-  /** How a mould that is pressed open is kept shut, one sentence; empty where it is in one part. */
-  public String closing() {
-    double hold = holdG();
-    if (opening == null) {
-      return "";
-    }
-    return opening.upright && !opensSideways()
-        ? "Bands that just close it hold that."
-        : opening.upright
-            ? "Lay boards against both sides of the "
-                + opening.seam
-                + ", with clamps or bands round them that hold as much."
-            : hold > 0
-                ? "Lay "
-                    + Mass.format(hold, brief.units())
-                    + " on a board over all of it, or put bands round two boards."
-                : "The half on top is heavier: bands that just close it are enough.";
-  }
-
-  /** What opens, to follow "the"; empty where it is in one part. */
-  public String seam() {
-    return opening == null ? "" : opening.seam;
-  }
-
-  /**
-   * Whether what is poured presses an upright parting open with more than bands that just close it
-   * hold: no weight keeps that shut.
-   */
-  public boolean opensSideways() {
-    return opening != null && opening.upright && opening.force.grams() > BANDS_G;
-  }
-
   /** How much more is mixed than by the model, as a share of it; empty by the model itself. */
   public Optional<Double> more() {
     if (amounts == null
@@ -259,22 +150,11 @@ public record AmountPart(
     return Optional.of(amounts.mixedMm3() / model - 1);
   }
 
-  /**
-   * What keeps the mould shut, as a weight, g, besides the half that lies on it; 0 where nothing is
-   * needed.
-   */
-  public double holdG() {
-    return opening == null ? 0 : opening.force.less(opening.upperG).grams();
-  }
-
   @Override
   public void show(FigureBook figures) {
     if (amounts != null) {
       parts(figures);
       more().ifPresent(share -> more(figures, share));
-    }
-    if (opening != null) {
-      opens(figures);
     }
     Double pot = brief.workshop().equipment().waxPotG();
     boolean injected = brief.castingMaterial() == CastingMaterial.INJECTED_WAX;
@@ -471,37 +351,6 @@ public record AmountPart(
         Working.of("what is mixed ÷ what the model asks for − 1")
             .given("mixed", brief.ml(amounts.mixedMm3()), MEASURED)
             .given("by the model", brief.ml(amounts.mixedMm3() / (1 + share)), COMPUTED)
-            .done());
-  }
-
-  private void opens(FigureBook figures) {
-    figures.mass(
-        "cast.opens",
-        opening.upright
-            ? "a cast presses the " + opening.seam + " open like"
-            : "a cast presses the halves apart like",
-        opening.force.grams(),
-        Working.of(
-                opening.upright
-                    ? "density × depth of the middle of the "
-                        + opening.seam
-                        + " below the surface × area of a cast there"
-                    : "density × depth of the parting below the surface × area of a cast there")
-            .given(
-                "density",
-                Density.format(cast.resin().density()),
-                brief.cast() == null ? CHOSEN : SHEET)
-            .given("depth", brief.mm(opening.depthMm), COMPUTED)
-            .given("area", Area.format(opening.areaMm2, brief.units()), COMPUTED)
-            .step("That is " + Numbers.fixed(opening.force.newtons(), 1) + " N.")
-            .step(
-                opening.upright
-                    ? closing()
-                    : "The half on top weighs "
-                        + Mass.format(opening.upperG, brief.units())
-                        + (holdG() > 0
-                            ? ": another " + Mass.format(holdG(), brief.units()) + " keeps it shut."
-                            : ", and keeps it shut."))
             .done());
   }
 }

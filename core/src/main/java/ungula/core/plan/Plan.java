@@ -42,6 +42,7 @@ import ungula.core.workshop.Workshop;
  * @param core of hollow casts
  * @param cast what one takes
  * @param amount what is mixed for one
+ * @param opening what presses a mould of several parts open; empty for one in one part
  * @param equipment how the mould goes with it
  * @param jacket round a skin
  * @param site where a skin is built, away from the workshop
@@ -65,6 +66,7 @@ public record Plan(
     Optional<CorePart> core,
     Optional<CastPart> cast,
     Optional<AmountPart> amount,
+    Optional<OpeningPart> opening,
     Optional<EquipmentPart> equipment,
     Optional<JacketPart> jacket,
     Optional<SitePart> site,
@@ -84,6 +86,7 @@ public record Plan(
   static Plan unknown(Brief b) {
     return new Plan(
         b,
+        Optional.empty(),
         Optional.empty(),
         Optional.empty(),
         Optional.empty(),
@@ -127,7 +130,7 @@ public record Plan(
     label.ifPresent(parts::add);
     List.of(plate, rubber, coated, skin, shape, halves, knife, mix, supply, pours, core, cast)
         .forEach(p -> p.ifPresent(parts::add));
-    List.of(equipment, jacket, site, life, amount).forEach(p -> p.ifPresent(parts::add));
+    List.of(equipment, jacket, site, life, amount, opening).forEach(p -> p.ifPresent(parts::add));
     return parts;
   }
 

@@ -93,7 +93,8 @@ public final class Planner {
                     .orElseGet(() -> PourPart.of(b, m, mould, halves.orElse(null)))),
         core,
         Optional.of(cast),
-        AmountPart.of(b, cast, halves, knife, Plan.density(mix)),
+        AmountPart.of(b, cast),
+        OpeningPart.of(b, cast, halves, knife, Plan.density(mix)),
         rubber.map(
             r -> EquipmentPart.of(b, mould, cuts(b, mould, halves, plate), mix.orElse(null))),
         jacket,

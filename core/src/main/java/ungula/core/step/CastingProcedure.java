@@ -16,6 +16,7 @@ import ungula.core.geometry.Vec3;
 import ungula.core.mould.MouldKind;
 import ungula.core.plan.AmountPart;
 import ungula.core.plan.CastPart;
+import ungula.core.plan.OpeningPart;
 import ungula.core.plan.Plan;
 import ungula.core.plan.ShapePart;
 import ungula.core.plan.Touching;
@@ -130,13 +131,14 @@ final class CastingProcedure extends Procedure {
 
   private void close() {
     boolean cut = b.choices().mould().kind() == MouldKind.CUT;
-    double hold = amount == null ? 0 : amount.holdG();
-    boolean sideways = amount != null && amount.opensSideways();
+    OpeningPart opening = p.opening().orElse(null);
+    double hold = opening == null ? 0 : opening.holdG();
+    boolean sideways = opening != null && opening.opensSideways();
     boolean laden = hold > 0 && !cut;
     String closed =
         sideways
             ? "Close the mould, boards against both sides of the "
-                + amount.seam()
+                + opening.seam()
                 + ", and clamps or bands round them that hold against "
                 + Mass.format(hold, p.units())
                 + "."

@@ -368,7 +368,7 @@ public class ShapeCautionsTest {
     said.ifPresent(
         c -> {
           assertEquals(c.title(), "The sprue passes 24 mm of rubber beside the seam");
-          assertEquals(c.text().endsWith(" It asks for one vent more there."), vents == 1);
+          assertEquals(c.text().endsWith(" asks for one vent instead of no vent."), vents == 1);
           Caution.Fix fix = c.fixes().get(0);
           assertEquals(fix.edits(), List.of(Edit.of("casting.sprue", "5 0.25 0.5")));
           assertTrue(fix.price().endsWith(" of rubber for sprue and vents, now 24 mm"));

@@ -199,14 +199,14 @@ public class AmountPartTest {
   @Test
   public void aTwoPartMouldIsPressedOpen() {
     JobPlan plan = plan(OYSTER, List.of(), "mould.kind=TWO_PART");
-    AmountPart amount = plan.plan().amount().orElseThrow();
+    OpeningPart opening = plan.plan().opening().orElseThrow();
     double below = plan.plan().mould().belowMm();
     // a block without a model is parted half way up
     double depth = plan.plan().sprue().isPresent() ? below + 21 : 21;
     double density = plan.plan().cast().orElseThrow().resin().density();
     Near.relative(value(plan, "cast.opens"), density / 1000 * depth * 80 * 55, 1e-6);
-    double half = amount.opening().upperG();
-    Near.absolute(amount.holdG(), Math.max(0, value(plan, "cast.opens") - half), 1e-6);
+    double half = opening.upperG();
+    Near.absolute(opening.holdG(), Math.max(0, value(plan, "cast.opens") - half), 1e-6);
   }
 
   /** A cut stands upright: density × depth of its middle × what of a cast lies in it. */
@@ -215,19 +215,19 @@ public class AmountPartTest {
     JobPlan plan =
         AnyPlan.picked(Tessellation.box(80, 55, 42), "mould.kind=CUT", "cut.towardsDegrees=0")
             .plan();
-    AmountPart amount = plan.plan().amount().orElseThrow();
+    OpeningPart opening = plan.plan().opening().orElseThrow();
     // from its middle out to one side of the block, as deep as half its height
     double below = plan.plan().sprue().isPresent() ? plan.plan().mould().belowMm() : 0;
     double density = plan.plan().cast().orElseThrow().resin().density();
     Near.relative(value(plan, "cast.opens"), density / 1000 * (21 + below) * 40 * 42, 1e-6);
-    assertFalse(amount.opensSideways(), "bands hold so little");
-    assertEquals(amount.closing(), "Bands that just close it hold that.");
+    assertFalse(opening.opensSideways(), "bands hold so little");
+    assertEquals(opening.closing(), "Bands that just close it hold that.");
     assertEquals(plan.figures().get("cast.opens").label(), "a cast presses the cut open like");
     JobPlan tall =
         AnyPlan.picked(Tessellation.box(160, 90, 120), "mould.kind=CUT", "cut.towardsDegrees=0")
             .plan();
     assertTrue(value(tall, "cast.opens") > 500);
-    assertTrue(tall.plan().amount().orElseThrow().opensSideways());
+    assertTrue(tall.plan().opening().orElseThrow().opensSideways());
     assertTrue(close(tall).contains("against both sides of the cut"), close(tall));
     assertFalse(close(plan).contains("against both sides"), close(plan));
   }

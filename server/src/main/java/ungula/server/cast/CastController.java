@@ -25,6 +25,7 @@ import ungula.core.job.CastRun;
 import ungula.core.job.CastRun.Row;
 import ungula.core.learn.CastFactor;
 import ungula.core.plan.AmountPart;
+import ungula.core.plan.OpeningPart;
 import ungula.core.quantity.Numbers;
 import ungula.core.quantity.Timespan;
 import ungula.server.job.Job;
@@ -188,7 +189,7 @@ class CastController {
   }
 
   private static String closing(Job job) {
-    return job.plan().plan().amount().map(AmountPart::closing).orElse("");
+    return job.plan().plan().opening().map(OpeningPart::closing).orElse("");
   }
 
   private List<String> packs(Job job) {
