@@ -258,7 +258,8 @@ final class AirCautions extends Finding {
     double all = study.sprueWay().rubberMm() + now.rubberMm();
     if (vents > before + 1
         || rubber > LESS * all
-        || shape.marked().near(Mark.KEEP_CLEAN, in.way().at(), NEAR_MM)) {
+        || SpruePlace.BARRED.stream()
+            .anyMatch(m -> shape.marked().near(m, in.way().at(), NEAR_MM))) {
       return;
     }
     SurfacePoint at = in.at();
@@ -284,7 +285,7 @@ final class AirCautions extends Finding {
   }
 
   private static String vents(int n) {
-    return n == 0 ? "no vent" : n == 1 ? "one vent" : n + " vents";
+    return n == 0 ? "none" : n == 1 ? "one vent" : n + " vents";
   }
 
   /** What comes of how the mould lies now; null where that was not looked at. */

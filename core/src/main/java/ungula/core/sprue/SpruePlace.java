@@ -1,6 +1,7 @@
 package ungula.core.sprue;
 
 import java.util.BitSet;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import ungula.core.geometry.Vec3;
@@ -22,6 +23,9 @@ public final class SpruePlace {
   /** A base higher up than this share of the master would leave air over the sprue. */
   private static final double LOW = 0.25;
 
+  /** What is marked so bears no sprue. */
+  public static final List<Mark> BARRED = List.of(Mark.KEEP_CLEAN, Mark.FRAGILE, Mark.THREAD);
+
   private SpruePlace() {}
 
   /**
@@ -30,7 +34,7 @@ public final class SpruePlace {
    */
   public static Optional<SurfacePoint> propose(TriangleMesh mesh, Marks marks) {
     BitSet barred = new BitSet();
-    for (Mark m : new Mark[] {Mark.KEEP_CLEAN, Mark.FRAGILE, Mark.THREAD}) {
+    for (Mark m : BARRED) {
       barred.or(marks.of(m).facets());
     }
     BitSet base = marks.of(Mark.BASE).facets();

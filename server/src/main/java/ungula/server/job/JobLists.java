@@ -171,13 +171,9 @@ public class JobLists {
     try {
       return Optional.of(plans.of(row, diary));
     } catch (RuntimeException e) {
-      unplanned(row, e);
+      LOG.error("The job " + row.name() + " cannot be planned", e);
       return Optional.empty();
     }
-  }
-
-  private static void unplanned(JobMapper.Row row, RuntimeException e) {
-    LOG.error("The job " + row.name() + " cannot be planned", e);
   }
 
   /** When each job is worked at whose beginning is said, by its id, in the order they are done. */
