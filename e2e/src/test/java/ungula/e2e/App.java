@@ -1,23 +1,39 @@
 package ungula.e2e;
 
+import com.google.gson.JsonObject;
+import com.google.gson.JsonParser;
 import java.io.BufferedReader;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Set;
+import java.util.concurrent.locks.LockSupport;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** The packaged application as a process of its own, on data of its own. */
 final class App implements AutoCloseable {
 
+  private static final HttpClient HTTP = HttpClient.newHttpClient();
+
   private static final Pattern READY = Pattern.compile("ready at (http://\\S+/)");
 
-  /** Data with the made-up shelf as a first start makes it, copied by each that begins with it. */
+  /**
+   * Data with the made-up shelf as a first start makes it, and what its shapes decide worked out:
+   * copied by each that begins with it.
+   */
   private static volatile Path madeUp;
 
   /** Classes as the first start has loaded them when it ends: the next takes half the time. */
@@ -50,11 +66,51 @@ final class App implements AutoCloseable {
       App first = new App(List.of("--demo"));
       first.start();
       // lists and days as a first look keeps them
-      URI.create(first.url("api/shelf")).toURL().openStream().close();
+      JsonObject shelf = first.asked(HttpRequest.newBuilder(), "api/shelf");
+      List<String> jobs =
+          shelf.getAsJsonArray("jobs").asList().stream()
+              .map(j -> j.getAsJsonObject().get("id").getAsString())
+              .toList();
+      // all are asked for before one is waited for
+      jobs.forEach(first::studied);
+      jobs.forEach(first::study);
       first.stop();
       madeUp = first.data;
     }
     return madeUp;
+  }
+
+  /** Has all that takes a closer look at a job's shape worked out. */
+  void study(String job) {
+    Instant late = Instant.now().plus(Duration.ofMinutes(5));
+    String state = studied(job);
+    while (!state.equals("READY")) {
+      if (!Set.of("WORKING", "OPEN").contains(state) || Instant.now().isAfter(late)) {
+        throw new AssertionError("The study of " + job + " is " + state);
+      }
+      LockSupport.parkNanos(200_000_000);
+      state = studied(job);
+    }
+  }
+
+  private String studied(String job) {
+    HttpRequest.Builder post = HttpRequest.newBuilder().POST(BodyPublishers.noBody());
+    return asked(post, "api/jobs/" + job + "/study")
+        .getAsJsonObject("work")
+        .get("state")
+        .getAsString();
+  }
+
+  private JsonObject asked(HttpRequest.Builder request, String path) {
+    try {
+      return JsonParser.parseString(
+              HTTP.send(request.uri(URI.create(url(path))).build(), BodyHandlers.ofString()).body())
+          .getAsJsonObject();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      throw new AssertionError(e);
+    }
   }
 
   /** With nothing in it. */
@@ -149,7 +205,7 @@ final class App implements AutoCloseable {
     }
     command.addAll(List.of(System.getProperty("ungula.jvm").split(" ")));
     command.addAll(jvm);
-    if (madeUp == null || !demo) {
+    if (!demo) {
       // with little to compute, compiling twice costs more than it brings
       command.add("-XX:TieredStopAtLevel=1");
     }

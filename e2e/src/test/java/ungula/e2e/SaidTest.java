@@ -9,14 +9,10 @@ import com.google.gson.JsonObject;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Duration;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.TreeMap;
-import java.util.concurrent.locks.LockSupport;
 import org.testng.annotations.Test;
 
 /**
@@ -43,7 +39,7 @@ public class SaidTest extends Browsing {
     }
     StringBuilder said = new StringBuilder();
     for (String id : ids.values()) {
-      study(id);
+      app.study(id);
       JsonObject job = asked("jobs/" + id);
       said.append(said(job));
       oneNameOneFigure(job);
@@ -77,22 +73,6 @@ public class SaidTest extends Browsing {
 
   private JsonObject asked(String what) {
     return asked(page.request().get(app.url("api/" + what)));
-  }
-
-  /** Has all that takes a closer look at a job's shape worked out. */
-  private void study(String id) {
-    Instant late = Instant.now().plus(Duration.ofMinutes(5));
-    String state = studied(id);
-    while (!state.equals("READY")) {
-      assertTrue(Set.of("WORKING", "OPEN").contains(state) && Instant.now().isBefore(late), state);
-      LockSupport.parkNanos(200_000_000);
-      state = studied(id);
-    }
-  }
-
-  private String studied(String id) {
-    JsonObject answer = asked(page.request().post(app.url("api/jobs/" + id + "/study")));
-    return text(answer.getAsJsonObject("work"), "state");
   }
 
   private static String said(JsonObject job) {

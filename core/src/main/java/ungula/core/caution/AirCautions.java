@@ -31,6 +31,7 @@ import ungula.core.quantity.Length;
 import ungula.core.quantity.Numbers;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.sprue.SpruePlace;
+import ungula.core.study.CastStudy;
 import ungula.core.study.ShapeStudy;
 
 /** Air that stays in rubber or cast, and where a cast is poured in and vented. */
@@ -84,7 +85,7 @@ final class AirCautions extends Finding {
   }
 
   private void poured() {
-    AirTraps.Result air = study.poured();
+    AirTraps.Result air = study.rubber().air();
     if (air.unreachedMm3() > Vents.WORTH_MM3) {
       found.add(
           new Caution(
@@ -105,7 +106,7 @@ final class AirCautions extends Finding {
       return;
     }
     List<Fix> fixes = new ArrayList<>();
-    for (Tips.Tip tip : study.tips().stream().limit(1).toList()) {
+    for (Tips.Tip tip : study.rubber().tips().stream().limit(1).toList()) {
       fixes.add(
           new Fix(
               "Tip it " + Numbers.trimmed(tip.degrees(), 0) + "°",
@@ -128,20 +129,20 @@ final class AirCautions extends Finding {
   }
 
   private void cast() {
-    AirTraps.Result air = study.cast();
+    AirTraps.Result air = study.cast().air();
     if (air.totalMm3() < Vents.WORTH_MM3 || low(air.totalMm3())) {
       return;
     }
     List<Fix> fixes = new ArrayList<>(lie());
-    if (!study.vents().isEmpty()) {
-      int n = study.vents().size();
+    if (!study.cast().vents().isEmpty()) {
+      int n = study.cast().vents().size();
       fixes.add(
           new Fix(
               n == 1 ? "Add a vent" : "Add " + n + " vents",
-              study.vented().totalMm3() < Vents.WORTH_MM3
+              study.cast().vented().totalMm3() < Vents.WORTH_MM3
                   ? "no air"
-                  : ml(study.vented().totalMm3()) + " of air",
-              study.vents().stream()
+                  : ml(study.cast().vented().totalMm3()) + " of air",
+              study.cast().vents().stream()
                   .map(
                       v ->
                           Edit.of(
@@ -154,9 +155,9 @@ final class AirCautions extends Finding {
             CHECK,
             "mould",
             ml(air.totalMm3()) + " of air stays in every cast",
-            capital(study.lies().text())
+            capital(study.cast().lies().text())
                 + " and poured "
-                + study.inlet().text()
+                + study.cast().inlet().text()
                 + ". "
                 + pockets(air)
                 + clean(air)
@@ -168,15 +169,15 @@ final class AirCautions extends Finding {
   /** Whether the sprue is so low, as the mould lies, that most of a cast stays air. */
   private boolean low(double airMm3) {
     double cast = p.cast().map(CastPart::solidMm3).orElse(0.0);
-    if (study.inlet() != ShapeStudy.Inlet.SPRUE || airMm3 < MOST_OF_IT * cast) {
+    if (study.cast().inlet() != CastStudy.Inlet.SPRUE || airMm3 < MOST_OF_IT * cast) {
       return false;
     }
     List<Fix> fixes = new ArrayList<>(lie());
     if (p.facts().parted() != null) {
       TriangleMesh mesh = p.facts().parted().mesh();
-      Vec3 up = study.lies().up();
+      Vec3 up = study.cast().lies().up();
       SurfacePoint there =
-          study.lies().on() == Face.TOP
+          study.cast().lies().on() == Face.TOP
               ? SpruePlace.propose(mesh, p.choices().marks()).orElse(null)
               : SurfacePoint.nearest(mesh, mesh.furthest(up));
       if (there != null) {
@@ -192,9 +193,9 @@ final class AirCautions extends Finding {
             "mould",
             "The sprue is on the wrong side: " + ml(airMm3) + " of " + ml(cast) + " would stay air",
             "As the mould lies, "
-                + study.lies().text()
+                + study.cast().lies().text()
                 + ", most of the cast is higher than the sprue, and air there has no way out.",
-            place(study.cast().pockets().get(0).top()),
+            place(study.cast().air().pockets().get(0).top()),
             fixes));
     return true;
   }
@@ -223,7 +224,7 @@ final class AirCautions extends Finding {
   }
 
   private void vents() {
-    List<VentWay> back = study.ways().stream().filter(w -> w.castMm() > NEAR_MM).toList();
+    List<VentWay> back = study.cast().ways().stream().filter(w -> w.castMm() > NEAR_MM).toList();
     if (!back.isEmpty()) {
       VentWay first = back.get(0);
       add(
@@ -247,7 +248,7 @@ final class AirCautions extends Finding {
    * mould that is cut the master was held by it.
    */
   private void besideSeam() {
-    ShapeStudy.SeamInlet in = study.seamInlet();
+    CastStudy.SeamInlet in = study.cast().seamInlet();
     Found now = now();
     if (p.parting().isEmpty() || in == null || now == null || in.found().enough() != now.enough()) {
       return;
@@ -255,7 +256,7 @@ final class AirCautions extends Finding {
     int vents = in.found().vents().size();
     int before = now.vents().size();
     double rubber = in.way().rubberMm() + in.found().rubberMm();
-    double all = study.sprueWay().rubberMm() + now.rubberMm();
+    double all = study.cast().sprueWay().rubberMm() + now.rubberMm();
     if (vents > before + 1
         || rubber > LESS * all
         || SpruePlace.BARRED.stream()
@@ -266,7 +267,7 @@ final class AirCautions extends Finding {
     add(
         "sprue.aside",
         NOTE,
-        "The sprue passes " + mm(study.sprueWay().rubberMm()) + " of rubber beside the seam",
+        "The sprue passes " + mm(study.cast().sprueWay().rubberMm()) + " of rubber beside the seam",
         "Through rubber it has to be left open by a former, and what sets in it is pulled out"
             + " through that. Where the seam meets the cast highest it is cut into both halves, and"
             + " opens with them."
@@ -277,7 +278,7 @@ final class AirCautions extends Finding {
                     + " instead of "
                     + vents(before)
                     + "."),
-        place(study.sprueWay().at()),
+        place(study.cast().sprueWay().at()),
         new Fix(
             "Put it in the seam",
             mm(rubber) + " of rubber for sprue and vents, now " + mm(all),
@@ -290,8 +291,8 @@ final class AirCautions extends Finding {
 
   /** What comes of how the mould lies now; null where that was not looked at. */
   private Found now() {
-    return study.attitudes().stream()
-        .filter(f -> f.attitude().equals(study.lies()))
+    return study.cast().attitudes().stream()
+        .filter(f -> f.attitude().equals(study.cast().lies()))
         .findFirst()
         .orElse(null);
   }
@@ -307,7 +308,7 @@ final class AirCautions extends Finding {
   private void ceilings() {
     ceiling(
         "air.level",
-        study.ceilings(),
+        study.rubber().ceilings(),
         "Air creeps under a level face",
         " sideways before it can rise past the master. Tip it a little, or brush rubber there"
             + " first and pour slowly.");
@@ -316,7 +317,7 @@ final class AirCautions extends Finding {
   private void castCeilings() {
     ceiling(
         "air.castlevel",
-        study.castCeilings(),
+        study.cast().ceilings(),
         "Air creeps along a level part of the mould",
         " sideways in a cast before it finds a way out. Tip the mould a little, or give it a vent"
             + " there.");
@@ -344,7 +345,7 @@ final class AirCautions extends Finding {
     List<VentWay> vents =
         IntStream.range(0, casting.vents().size())
             .filter(v -> clean.get(casting.vents().get(v).facet()))
-            .mapToObj(study.ways()::get)
+            .mapToObj(study.cast().ways()::get)
             .toList();
     if (!vents.isEmpty()) {
       add(

@@ -258,10 +258,10 @@ final class BoxCautions extends Finding {
   }
 
   private void lift() {
-    Empties empties = p.shape().map(s -> s.study().empties()).orElse(Empties.NONE);
+    Empties empties = p.shape().map(s -> s.study().rubber().empties()).orElse(Empties.NONE);
     // air under the master keeps rubber out as the master does
     double never =
-        empties.sealedMm3() + p.shape().map(s -> s.study().poured().totalMm3()).orElse(0.0);
+        empties.sealedMm3() + p.shape().map(s -> s.study().rubber().air().totalMm3()).orElse(0.0);
     boolean inside = p.choices().mould().filling() == Filling.INSIDE_FIRST;
     Lift filled = lift(new Empties(List.of(), never));
     Lift lift = inside ? filled : lift(new Empties(empties.cups(), never));

@@ -86,7 +86,7 @@ final class EquipmentCautions {
   private List<Fix> lieSo() {
     return p.facts().shape() == null
         ? List.of()
-        : p.facts().shape().study().attitudes().stream()
+        : p.facts().shape().study().cast().attitudes().stream()
             .filter(f -> fits.fitsPot(f.attitude()))
             .limit(1)
             .map(

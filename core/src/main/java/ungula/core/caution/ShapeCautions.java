@@ -208,15 +208,15 @@ final class ShapeCautions extends Finding {
   }
 
   private void stretch() {
-    double needed = study.stretch().share();
+    double needed = study.release().stretch().share();
     if (needed < 0.02 || !p.facts().baseOpen(p.choices().pose().liftMm())) {
       return;
     }
     String how =
         "As the mould is pulled off, its rubber "
-            + Length.format(study.stretch().throatMm(), p.units())
+            + Length.format(study.release().stretch().throatMm(), p.units())
             + " up must pass over the wider master at "
-            + Length.format(study.stretch().wideMm(), p.units())
+            + Length.format(study.release().stretch().wideMm(), p.units())
             + ": it stretches by "
             + Numbers.trimmed(100 * needed, 0)
             + " %.";
@@ -251,7 +251,7 @@ final class ShapeCautions extends Finding {
                 + limit
                 + (thick ? " Walls over 20 mm hardly stretch: pare the wall or cut it." : "")
                 + (tears ? " A rubber that stretches further may do." : ""),
-            new Place(0, 0, study.stretch().throatMm()),
+            new Place(0, 0, study.release().stretch().throatMm()),
             tears
                 ? List.of(
                     kind("Make it a cut mould", MouldKind.CUT),

@@ -12,8 +12,8 @@ import ungula.core.plan.Plan;
 import ungula.core.plan.ShapePart;
 import ungula.core.quantity.Length;
 import ungula.core.quantity.Volume;
-import ungula.core.study.ShapeStudy;
-import ungula.core.study.ShapeStudy.Thinnest;
+import ungula.core.study.CastStudy;
+import ungula.core.study.RubberStudy.Thinnest;
 
 /** What the shape makes of a place where a cast is not good: air, rubber, and what locks. Pure. */
 public final class AtPlace {
@@ -41,7 +41,8 @@ public final class AtPlace {
   static double airMm3(ShapePart shape, Vec3 place) {
     return shape
         .study()
-        .castAirNear(place)
+        .cast()
+        .airNear(place)
         .filter(a -> a.mm() <= NEAR_MM)
         .map(AirCells.Near::volumeMm3)
         .orElse(0.0);
@@ -57,9 +58,9 @@ public final class AtPlace {
         .filter(s -> airMm3(s, place) > 0)
         .flatMap(
             s ->
-                s.study().vents().stream()
+                s.study().cast().vents().stream()
                     .min(Comparator.comparingDouble(v -> v.point().minus(place).norm())))
-        .map(ShapeStudy.Vent::at)
+        .map(CastStudy.Vent::at)
         .orElse(shown);
   }
 
@@ -74,7 +75,7 @@ public final class AtPlace {
     Optional<ShapePart> shape = plan.shape();
     shape.ifPresent(s -> all.add(air(plan, s, place)));
     if (facet != null && plan.poured()) {
-      shape.ifPresent(s -> all.add(wall(plan, s.study().wall(), place, facet)));
+      shape.ifPresent(s -> all.add(wall(plan, s.study().rubber().thinnest(), place, facet)));
       all.add(
           facet.lockedShare > LOCKED
               ? "The mould is locked here as it comes off."
@@ -86,7 +87,8 @@ public final class AtPlace {
   private static String air(Plan plan, ShapePart shape, Vec3 place) {
     return shape
         .study()
-        .castAirNear(place)
+        .cast()
+        .airNear(place)
         .map(
             a -> {
               String volume = Volume.format(a.volumeMm3(), plan.units());

@@ -1,11 +1,11 @@
 package ungula.core.exercise;
 
 import java.util.List;
-import java.util.stream.Stream;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.Volume;
 import ungula.core.sentence.WordBook.Edit;
-import ungula.core.study.ShapeStudy;
+import ungula.core.study.CastStudy;
+import ungula.core.study.RubberStudy;
 
 /**
  * How well an exercise on a shape went: how much of the air that could be got rid of is gone.
@@ -20,53 +20,48 @@ public record ShapeScore(int points, String says) {
   /** Less air is none. */
   private static final double NOTHING_MM3 = 1;
 
-  /**
-   * What does an exercise as well as is known, with what is found when its shape is studied.
-   *
-   * @param begun the shape as the exercise began
-   */
-  public static List<Edit> known(Exercise e, ShapeStudy begun) {
-    Stream<Edit> edits =
-        e == Exercise.TWO_VENTS
-            ? begun.vents().stream()
-                .limit(VENTS)
-                .map(
-                    v ->
-                        Edit.of(
-                            "casting.vent", v.at().facet() + " " + v.at().u() + " " + v.at().v()))
-            : begun.tips().stream()
-                .limit(1)
-                .map(t -> Edit.of("pose.tipped", t.degrees() + " " + t.towardsDegrees()));
-    return edits.toList();
+  /** The tip that is known to leave the least air in the rubber. */
+  public static List<Edit> bestTip(RubberStudy begun) {
+    return begun.tips().stream()
+        .limit(1)
+        .map(t -> Edit.of("pose.tipped", t.degrees() + " " + t.towardsDegrees()))
+        .toList();
+  }
+
+  /** The vents that are known to let out the most air of a cast. */
+  public static List<Edit> bestVents(CastStudy begun) {
+    return begun.vents().stream()
+        .limit(VENTS)
+        .map(v -> Edit.of("casting.vent", v.at().facet() + " " + v.at().u() + " " + v.at().v()))
+        .toList();
   }
 
   /**
-   * @param begun the shape as the exercise began
-   * @param known the same with what {@link #known(Exercise, ShapeStudy)} says
-   * @param now the shape as it is
+   * @param begun as the exercise began
+   * @param known the same with the {@link #bestTip}
+   * @param now as it is
    */
-  public static ShapeScore of(
-      Exercise e, ShapeStudy begun, ShapeStudy known, ShapeStudy now, Units units) {
-    return e == Exercise.TWO_VENTS
-        ? vents(begun, known, now, units)
-        : tilt(begun, known, now, units);
-  }
-
-  private static ShapeScore tilt(ShapeStudy begun, ShapeStudy known, ShapeStudy now, Units units) {
-    double first = begun.poured().totalMm3();
-    double least = Math.min(first, known.poured().totalMm3());
-    double stays = now.poured().totalMm3();
+  public static ShapeScore tilt(
+      RubberStudy begun, RubberStudy known, RubberStudy now, Units units) {
+    double first = begun.air().totalMm3();
+    double least = Math.min(first, known.air().totalMm3());
+    double stays = now.air().totalMm3();
     String says =
         "%s of air stay in the rubber. As it stood at first %s stayed; tipped well it is %s."
             .formatted(ml(stays, units), ml(first, units), ml(least, units));
     return new ShapeScore(points(first, stays, least), says);
   }
 
-  private static ShapeScore vents(ShapeStudy begun, ShapeStudy known, ShapeStudy now, Units units) {
+  /**
+   * @param begun as the exercise began
+   * @param known the same with the {@link #bestVents}
+   * @param now as it is
+   */
+  public static ShapeScore vents(CastStudy begun, CastStudy known, CastStudy now, Units units) {
     int vents = now.ways().size();
-    double first = begun.cast().totalMm3();
-    double least = Math.min(first, known.cast().totalMm3());
-    double stays = now.cast().totalMm3();
+    double first = begun.air().totalMm3();
+    double least = Math.min(first, known.air().totalMm3());
+    double stays = now.air().totalMm3();
     String with = vents == 0 ? "no vent" : vents == 1 ? "one vent" : vents + " vents";
     String says =
         "%s of air stay in a cast with %s. Without vents %s stayed; with two well placed it is %s."

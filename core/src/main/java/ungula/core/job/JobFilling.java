@@ -58,7 +58,7 @@ public record JobFilling(Filling filling, Fronts fronts, String says) {
   }
 
   private static JobFilling rubber(Plan p, BoxMould box) {
-    AirTraps.Result air = p.facts().shape().study().poured();
+    AirTraps.Result air = p.facts().shape().study().rubber().air();
     Filling filling =
         Filling.of(
             Levels.of(Vec3.UP, 0, box.pourLineMm(), box::rubberBelow, air),

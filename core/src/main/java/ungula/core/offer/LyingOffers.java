@@ -54,8 +54,8 @@ public final class LyingOffers {
     if (p.facts() == null || p.facts().shape() == null) {
       return List.of();
     }
-    Attitude now = p.facts().shape().study().lies();
-    List<Found> all = p.facts().shape().study().attitudes();
+    Attitude now = p.facts().shape().study().cast().lies();
+    List<Found> all = p.facts().shape().study().cast().attitudes();
     Stream<Found> best =
         p.attitudes().stream().filter(f -> !f.attitude().equals(now)).limit(OFFERED);
     Stream<Found> present = all.stream().filter(f -> f.attitude().equals(now));

@@ -64,12 +64,12 @@ public record CastPart(
     List<Channel> all = new ArrayList<>();
     if (brief.facts().shape() != null) {
       ShapeStudy study = brief.facts().shape().study();
-      if (sprue != null && study.sprueWay() != null) {
-        all.add(new Channel(study.sprueWay().path(), sprue.diameterMm()));
+      if (sprue != null && study.cast().sprueWay() != null) {
+        all.add(new Channel(study.cast().sprueWay().path(), sprue.diameterMm()));
       }
       if (brief.choices().channels().ventBy().round()) {
         double across = brief.choices().channels().ventMm();
-        study.ways().forEach(w -> all.add(new Channel(w.path(), across)));
+        study.cast().ways().forEach(w -> all.add(new Channel(w.path(), across)));
       }
     }
     return all;
@@ -105,13 +105,13 @@ public record CastPart(
       return null;
     }
     ShapeStudy study = b.facts().shape().study();
-    Levels levels = study.levels();
-    double whole = levels.mm3()[Levels.COUNT] + study.cast().totalMm3();
+    Levels levels = study.cast().levels();
+    double whole = levels.mm3()[Levels.COUNT] + study.cast().air().totalMm3();
     Flow flow =
         sprue == null
             ? Flow.open(b.workshop().mixing().pace().pourMm3PerMin() / 60)
             : new Flow(handMm3PerS(b, sprue, resin), sprue, resin);
-    return Filling.of(levels.times(castMm3 / whole), study.cast().worth(), flow);
+    return Filling.of(levels.times(castMm3 / whole), study.cast().air().worth(), flow);
   }
 
   /** No faster than by hand, and than air leaves. */
@@ -125,7 +125,7 @@ public record CastPart(
    * What its round vents let out before a sprue that is kept full; any amount where it has none.
    */
   private static double airMm3PerS(Brief b, Sprue sprue, Sprue.Resin resin) {
-    List<VentWay> ways = b.facts().shape().study().ways();
+    List<VentWay> ways = b.facts().shape().study().cast().ways();
     if (ways.isEmpty() || !b.choices().channels().ventBy().round()) {
       return Double.POSITIVE_INFINITY;
     }
@@ -138,13 +138,13 @@ public record CastPart(
   /** Once the cavity is full what stands in the sprue presses on, to its mouth. */
   private static Fronts fronts(Brief b, Filling filling, Sprue.Resin resin) {
     ShapeStudy study = b.facts().shape().study();
-    if (study.passages().sections().isEmpty()) {
+    if (study.cast().passages().sections().isEmpty()) {
       return null;
     }
     double top = filling.full().levelMm();
-    VentWay sprue = study.sprueWay();
+    VentWay sprue = study.cast().sprueWay();
     double driven = sprue == null ? top : Math.max(top, sprue.out().dot(filling.up()));
-    return Fronts.of(study.passages(), filling, driven, resin);
+    return Fronts.of(study.cast().passages(), filling, driven, resin);
   }
 
   private static Sprue.Resin resin(Brief b, double castMm3) {
@@ -166,7 +166,7 @@ public record CastPart(
   /** Of one that is placed it is known from a study; until then as from the lowest point. */
   private static double sprueMm(Brief b, BoxMould box) {
     return Optional.ofNullable(b.facts().shape())
-        .map(s -> s.study().sprueWay())
+        .map(s -> s.study().cast().sprueWay())
         .map(VentWay::channelMm)
         .orElse(box.belowMm());
   }
@@ -182,7 +182,9 @@ public record CastPart(
     double ways =
         b.facts().shape() == null
             ? count * box.belowMm()
-            : b.facts().shape().study().ways().stream().mapToDouble(VentWay::channelMm).sum();
+            : b.facts().shape().study().cast().ways().stream()
+                .mapToDouble(VentWay::channelMm)
+                .sum();
     return new Vents(count, ways, area * ways);
   }
 
@@ -272,7 +274,7 @@ public record CastPart(
   }
 
   private boolean placed() {
-    return brief.facts().shape() != null && brief.facts().shape().study().sprueWay() != null;
+    return brief.facts().shape() != null && brief.facts().shape().study().cast().sprueWay() != null;
   }
 
   /** How long it takes to fill, as it is shown. */

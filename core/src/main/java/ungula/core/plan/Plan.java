@@ -258,7 +258,7 @@ public record Plan(
       return List.of();
     }
     boolean pressed = choices().cast().pressureKpa() != null;
-    return facts().shape().study().attitudes().stream()
+    return facts().shape().study().cast().attitudes().stream()
         .filter(f -> !pressed || equipment().map(e -> e.fitsPot(f.attitude())).orElse(true))
         .toList();
   }

@@ -38,12 +38,12 @@ public record ShapePart(Brief brief, ShapeStudy study) implements Part {
   /** What the mould stretches by as it comes off in one piece; empty where it does not. */
   Optional<Stretch> stretch() {
     boolean open = brief.facts().baseOpen(brief.choices().pose().liftMm());
-    return brief.poured() && open ? Optional.of(study.stretch()) : Optional.empty();
+    return brief.poured() && open ? Optional.of(study.release().stretch()) : Optional.empty();
   }
 
   /** Of the rubber further from the master than offcuts have to keep, what may be put in. */
   public double mostOffcutsMm3() {
-    return Offcuts.SHARE * study.offcutsMm3();
+    return Offcuts.SHARE * study.rubber().offcutsMm3();
   }
 
   /** Of a skin only what holds for its casts. */
@@ -56,8 +56,12 @@ public record ShapePart(Brief brief, ShapeStudy study) implements Part {
   }
 
   private void casting(FigureBook figures) {
-    figures.volume("air.cast", "air in a cast", study.cast().totalMm3(), air(study.cast()));
-    study.ways().stream()
+    figures.volume(
+        "air.cast",
+        "air in a cast",
+        study.cast().air().totalMm3(),
+        air(study.cast().air(), study.cast().exact(), study.cast().cellMm()));
+    study.cast().ways().stream()
         .max(Comparator.comparingDouble(VentWay::rubberMm))
         .ifPresent(
             longest ->
@@ -76,29 +80,32 @@ public record ShapePart(Brief brief, ShapeStudy study) implements Part {
   /** What holds for rubber poured round the master. */
   private void round(FigureBook figures) {
     figures.volume(
-        "air.poured", "air in the rubber", study.poured().totalMm3(), air(study.poured()));
+        "air.poured",
+        "air in the rubber",
+        study.rubber().air().totalMm3(),
+        air(study.rubber().air(), study.rubber().exact(), study.rubber().cellMm()));
     figures.volume(
         "locks.volume",
         "rubber with master over it",
-        study.locks().volume().oneMm3(),
+        study.release().locks().volume().oneMm3(),
         Working.of("straight columns along the pull: rubber below master, down to the plate")
             .given(
                 "surface the mould comes off freely",
-                brief.area(study.locks().releasedMm2()),
+                brief.area(study.release().locks().releasedMm2()),
                 COMPUTED)
-            .given("surface locked", brief.area(study.locks().lockedMm2()), COMPUTED)
+            .given("surface locked", brief.area(study.release().locks().lockedMm2()), COMPUTED)
             .step(
                 "The longest way up from such rubber to the master: "
-                    + brief.mm(study.locks().volume().deepestMm())
+                    + brief.mm(study.release().locks().volume().deepestMm())
                     + ".")
             .done());
     figures.volume(
         "locks.two",
         "rubber with master over and under it",
-        study.locks().volume().twoMm3(),
+        study.release().locks().volume().twoMm3(),
         Working.of("straight columns along the pull: rubber between master and master").done());
-    if (study.wall().facing()) {
-      double mm = study.wall().mm();
+    if (study.rubber().thinnest().facing()) {
+      double mm = study.rubber().thinnest().mm();
       String label = "thinnest rubber between parts of the master";
       Working across =
           Working.of("over each facet: straight out to a face of the master that looks back")
@@ -116,7 +123,7 @@ public record ShapePart(Brief brief, ShapeStudy study) implements Part {
         mostOffcutsMm3(),
         Working.of("share of the rubber that is further from the master than the least")
             .given("at least from the master", brief.mm(Offcuts.CLEAR_MM), DEFAULT)
-            .given("rubber further off", brief.ml(study.offcutsMm3()), COMPUTED)
+            .given("rubber further off", brief.ml(study.rubber().offcutsMm3()), COMPUTED)
             .given("share", Share.format(Offcuts.SHARE), DEFAULT)
             .step("Of the same rubber only: another may keep the new one from curing.")
             .plusMinus("± 0.2 % of what the box holds")
@@ -125,21 +132,21 @@ public record ShapePart(Brief brief, ShapeStudy study) implements Part {
       figures.share(
           "locks.stretch",
           "stretch to come off",
-          study.stretch().share(),
+          study.release().stretch().share(),
           0,
           Working.of("cord round the widest part ÷ cord round the throat below it − 1")
-              .given("widest at", brief.mm(study.stretch().wideMm()), COMPUTED)
-              .given("throat at", brief.mm(study.stretch().throatMm()), COMPUTED)
+              .given("widest at", brief.mm(study.release().stretch().wideMm()), COMPUTED)
+              .given("throat at", brief.mm(study.release().stretch().throatMm()), COMPUTED)
               .done());
     }
   }
 
-  private Working air(AirTraps.Result air) {
+  private Working air(AirTraps.Result air, boolean exact, double cellMm) {
     Working.Builder w = Working.of(AIR_STAYS);
-    if (study.exact()) {
+    if (exact) {
       w.given("heights", "of the model's own surface", COMPUTED);
     } else {
-      w.given("cells", brief.mm(study.cellMm()) + " or finer", DEFAULT);
+      w.given("cells", brief.mm(cellMm) + " or finer", DEFAULT);
     }
     List<AirTraps.Pocket> worth = air.worth();
     for (AirTraps.Pocket pocket : worth.subList(0, Math.min(LISTED, worth.size()))) {
@@ -170,6 +177,6 @@ public record ShapePart(Brief brief, ShapeStudy study) implements Part {
               + brief.mm(PotPressure.ballMm(small))
               + ".");
     }
-    return w.step(study.exact() ? "" : "Pockets less than a cell deep are not counted.").done();
+    return w.step(exact ? "" : "Pockets less than a cell deep are not counted.").done();
   }
 }

@@ -327,7 +327,7 @@ final class CastingProcedure extends Procedure {
 
   /** Where air stays or corners are to be reached, what is brushed in reaches them first. */
   private boolean brushes() {
-    return p.shape().map(s -> !s.study().cast().worth().isEmpty()).orElse(false)
+    return p.shape().map(s -> !s.study().cast().air().worth().isEmpty()).orElse(false)
         && how.air() != Method.Air.NONE
         && how.pourC() == null;
   }
@@ -336,8 +336,8 @@ final class CastingProcedure extends Procedure {
   private List<String> traps() {
     List<String> all = new ArrayList<>();
     ShapeStudy study = p.shape().map(ShapePart::study).orElse(null);
-    for (int i = 0; study != null && i < study.castTips().size(); i++) {
-      Pocket k = study.cast().pockets().get(i);
+    for (int i = 0; study != null && i < study.cast().tips().size(); i++) {
+      Pocket k = study.cast().air().pockets().get(i);
       String side = side(k.top().x(), k.top().y());
       all.add(
           "Air stays "
@@ -347,7 +347,7 @@ final class CastingProcedure extends Procedure {
               + " above the plate ("
               + b.ml(k.volumeMm3())
               + "): "
-              + study.castTips().get(i).map(t -> tipped(t, study.lies())).orElse(ROCKED));
+              + study.cast().tips().get(i).map(t -> tipped(t, study.cast().lies())).orElse(ROCKED));
     }
     // two that lie alike are seen to at once
     return all.stream().distinct().toList();

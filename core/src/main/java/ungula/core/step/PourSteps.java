@@ -63,7 +63,7 @@ final class PourSteps extends Procedure {
 
   private boolean insideFirst() {
     return b.choices().mould().filling() == Filling.INSIDE_FIRST
-        && p.shape().filter(s -> !s.study().empties().cups().isEmpty()).isPresent();
+        && p.shape().filter(s -> !s.study().rubber().empties().cups().isEmpty()).isPresent();
   }
 
   static String key(PourPart.Batch t) {

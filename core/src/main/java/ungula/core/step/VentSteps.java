@@ -105,7 +105,7 @@ final class VentSteps {
 
   /** How long they are and what of that is not in the seam; nothing until that is known. */
   private String ways() {
-    List<VentWay> ways = p.shape().map(s -> s.study().ways()).orElse(List.of());
+    List<VentWay> ways = p.shape().map(s -> s.study().cast().ways()).orElse(List.of());
     return ways.isEmpty()
         ? ""
         : ways.stream().map(this::one).collect(Collectors.joining("; ", ": ", ""));

@@ -50,7 +50,10 @@ import ungula.core.rubber.ExampleProducts;
 import ungula.core.rubber.Product;
 import ungula.core.sentence.WordBook.Edit;
 import ungula.core.sentence.WordBook.Refused;
+import ungula.core.study.CastStudy;
 import ungula.core.study.FormStudy;
+import ungula.core.study.ReleaseStudy;
+import ungula.core.study.RubberStudy;
 import ungula.core.study.ShapeStudy;
 import ungula.core.workshop.Workshop;
 
@@ -91,34 +94,39 @@ public class ShapeCautionsTest {
 
   private static ShapeStudy study(
       Result poured, List<Tip> tips, Result cast, Result vented, double stretch) {
-    List<ShapeStudy.Vent> vents = new ArrayList<>();
+    List<CastStudy.Vent> vents = new ArrayList<>();
     for (int i = 0; i < cast.pockets().size(); i++) {
-      vents.add(new ShapeStudy.Vent(new SurfacePoint(i, 0.25, 0.5), new Vec3(3, 4, 20)));
+      vents.add(new CastStudy.Vent(new SurfacePoint(i, 0.25, 0.5), new Vec3(3, 4, 20)));
     }
     return new ShapeStudy(
-        ShapeStudy.Inlet.BASE,
-        true,
-        0.5,
-        poured,
-        tips,
-        Attitude.OVER,
-        cast,
-        List.of(),
-        vents,
-        vented,
-        List.of(way(new Vec3(3, 4, 20), 5, 15)),
-        new Levels(Vec3.UP, 0, 42.0 / Levels.COUNT, evenly()),
-        new Passages(List.of()),
-        null,
-        null,
-        List.of(),
-        List.of(),
-        List.of(),
-        new ShapeStudy.Thinnest(12, Vec3.ZERO, false),
-        new ShapeStudy.LockSums(100, 200, new Locks.LockedVolume(300, 30, 8)),
-        new Stretch(stretch, 30, 10),
-        40_000,
-        Empties.NONE);
+        new RubberStudy(
+            true,
+            0.5,
+            poured,
+            tips,
+            List.of(),
+            Empties.NONE,
+            new RubberStudy.Thinnest(12, Vec3.ZERO, false),
+            40_000),
+        new CastStudy(
+            CastStudy.Inlet.BASE,
+            true,
+            0.5,
+            Attitude.OVER,
+            cast,
+            List.of(),
+            vents,
+            vented,
+            List.of(way(new Vec3(3, 4, 20), 5, 15)),
+            new Levels(Vec3.UP, 0, 42.0 / Levels.COUNT, evenly()),
+            new Passages(List.of()),
+            null,
+            null,
+            List.of(),
+            List.of()),
+        new ReleaseStudy(
+            new ReleaseStudy.LockSums(100, 200, new Locks.LockedVolume(300, 30, 8)),
+            new Stretch(stretch, 30, 10)));
   }
 
   private static double[] evenly() {
@@ -126,63 +134,76 @@ public class ShapeCautionsTest {
   }
 
   private static ShapeStudy with(ShapeStudy s, List<Ceiling> ceilings, Empties empties) {
-    return with(s, s.inlet(), s.ways(), s.passages(), ceilings, empties);
+    return with(s, s.cast().inlet(), s.cast().ways(), s.cast().passages(), ceilings, empties);
   }
 
   private static ShapeStudy with(
       ShapeStudy s,
-      ShapeStudy.Inlet inlet,
+      CastStudy.Inlet inlet,
       List<VentWay> ways,
       List<Ceiling> ceilings,
       Empties empties) {
-    return with(s, inlet, ways, s.passages(), ceilings, empties);
+    return with(s, inlet, ways, s.cast().passages(), ceilings, empties);
   }
 
   private static ShapeStudy with(
       ShapeStudy s,
-      ShapeStudy.Inlet inlet,
+      CastStudy.Inlet inlet,
       List<VentWay> ways,
       Passages passages,
       List<Ceiling> ceilings,
       Empties empties) {
     return with(
-        s, inlet, ways, passages, s.sprueWay(), s.seamInlet(), ceilings, s.attitudes(), empties);
+        s,
+        inlet,
+        ways,
+        passages,
+        s.cast().sprueWay(),
+        s.cast().seamInlet(),
+        ceilings,
+        s.cast().attitudes(),
+        empties);
   }
 
   private static ShapeStudy with(
       ShapeStudy s,
-      ShapeStudy.Inlet inlet,
+      CastStudy.Inlet inlet,
       List<VentWay> ways,
       Passages passages,
       VentWay sprueWay,
-      ShapeStudy.SeamInlet seamInlet,
+      CastStudy.SeamInlet seamInlet,
       List<Ceiling> ceilings,
       List<Found> attitudes,
       Empties empties) {
+    RubberStudy r = s.rubber();
+    CastStudy c = s.cast();
     return new ShapeStudy(
-        inlet,
-        s.exact(),
-        s.cellMm(),
-        s.poured(),
-        s.tips(),
-        s.lies(),
-        s.cast(),
-        s.castTips(),
-        s.vents(),
-        s.vented(),
-        ways,
-        s.levels(),
-        passages,
-        sprueWay,
-        seamInlet,
-        ceilings,
-        s.castCeilings(),
-        attitudes,
-        s.wall(),
-        s.locks(),
-        s.stretch(),
-        s.offcutsMm3(),
-        empties);
+        new RubberStudy(
+            r.exact(),
+            r.cellMm(),
+            r.air(),
+            r.tips(),
+            ceilings,
+            empties,
+            r.thinnest(),
+            r.offcutsMm3()),
+        new CastStudy(
+            inlet,
+            c.exact(),
+            c.cellMm(),
+            c.lies(),
+            c.air(),
+            c.tips(),
+            c.vents(),
+            c.vented(),
+            ways,
+            c.levels(),
+            passages,
+            sprueWay,
+            seamInlet,
+            c.ceilings(),
+            attitudes),
+        s.release());
   }
 
   private static final FormStudy PLAIN = new FormStudy(List.of(), List.of());
@@ -351,20 +372,20 @@ public class ShapeCautionsTest {
     ShapeStudy s = study(NONE, List.of(), NONE, NONE, 0);
     Found now = new Found(Attitude.OVER, 0, List.of(), 0, true);
     Found there = new Found(Attitude.OVER, 900, more, 0, enough);
-    ShapeStudy.SeamInlet in =
-        new ShapeStudy.SeamInlet(
+    CastStudy.SeamInlet in =
+        new CastStudy.SeamInlet(
             new SurfacePoint(5, 0.25, 0.5), way(new Vec3(0, 0, 15), rubberMm, 0), there);
     ShapeStudy beside =
         with(
             s,
-            ShapeStudy.Inlet.HIGHEST,
-            s.ways(),
-            s.passages(),
+            CastStudy.Inlet.HIGHEST,
+            s.cast().ways(),
+            s.cast().passages(),
             way(at, 24, 0),
             in,
-            s.ceilings(),
+            s.rubber().ceilings(),
             List.of(now),
-            s.empties());
+            s.rubber().empties());
     Optional<Caution> said =
         caution(plan(beside, MARRAM, Edit.of("mould.kind", kind)), "sprue.aside");
     said.ifPresent(
@@ -393,7 +414,8 @@ public class ShapeCautionsTest {
 
   private static JobPlan poured(ShapeStudy s) {
     return plan(
-        with(s, ShapeStudy.Inlet.SPRUE, s.ways(), s.ceilings(), s.empties()),
+        with(
+            s, CastStudy.Inlet.SPRUE, s.cast().ways(), s.rubber().ceilings(), s.rubber().empties()),
         MARRAM,
         Edit.of("pose.liftMm", "10 mm"));
   }
@@ -404,7 +426,15 @@ public class ShapeCautionsTest {
     Section branch = new Section(0, new Vec3(10, 0, 5), 2_000, 2, 0.6, easeMm4);
     ShapeStudy s = study(NONE, List.of(), NONE, NONE, 0);
     Passages ways = new Passages(List.of(body, branch));
-    return plan(with(s, s.inlet(), s.ways(), ways, s.ceilings(), s.empties()), MARRAM);
+    return plan(
+        with(
+            s,
+            s.cast().inlet(),
+            s.cast().ways(),
+            ways,
+            s.rubber().ceilings(),
+            s.rubber().empties()),
+        MARRAM);
   }
 
   /**
@@ -457,7 +487,9 @@ public class ShapeCautionsTest {
 
   private static JobPlan vented(VentWay... ways) {
     ShapeStudy s = study(NONE, List.of(), NONE, NONE, 0);
-    return plan(with(s, s.inlet(), List.of(ways), s.ceilings(), s.empties()), MARRAM);
+    return plan(
+        with(s, s.cast().inlet(), List.of(ways), s.rubber().ceilings(), s.rubber().empties()),
+        MARRAM);
   }
 
   /** The largest pocket comes first, and is where it is shown. */

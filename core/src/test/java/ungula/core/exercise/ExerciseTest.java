@@ -6,7 +6,6 @@ import static org.testng.Assert.assertTrue;
 
 import java.time.Instant;
 import java.util.List;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import ungula.core.AnyPlan;
@@ -16,7 +15,6 @@ import ungula.core.demo.Harbour;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Vec3;
 import ungula.core.job.JobPlan;
-import ungula.core.mark.FacetSet;
 import ungula.core.master.Pose;
 import ungula.core.master.PosedMaster;
 import ungula.core.mesh.SurfacePoint;
@@ -29,8 +27,8 @@ import ungula.core.run.RunPlan;
 import ungula.core.run.RunState;
 import ungula.core.run.Score;
 import ungula.core.sentence.WordBook.Edit;
-import ungula.core.study.ShapeStudy;
-import ungula.core.study.ShapeStudy.Question;
+import ungula.core.study.CastStudy;
+import ungula.core.study.RubberStudy;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
 
@@ -47,52 +45,48 @@ public class ExerciseTest {
     return AnyPlan.picked(e.master(), words).plan();
   }
 
-  /** Of the exercise's master, more coarsely, in a box, clear of the plate. */
-  private static ShapeStudy study(Pose pose, List<SurfacePoint> vents) {
-    PosedMaster master = PosedMaster.of(Harbour.COARSE_OCTOPUS.mesh(), 1, pose);
+  /** The exercise's master, more coarsely. */
+  private static PosedMaster posed(Pose pose) {
+    return PosedMaster.of(Harbour.COARSE_OCTOPUS.mesh(), 1, pose);
+  }
+
+  /** What a box round it holds, clear of the plate. */
+  private static Box3 inside(PosedMaster master) {
     Box3 b = master.mesh().bounds();
     Vec3 wall = new Vec3(12, 12, 0);
-    Question q =
-        new Question(
-            new Box3(b.min().minus(wall), b.max().plus(wall).plus(new Vec3(0, 0, 20))),
-            BoxInside.rectangle(b.size().x(), b.size().y(), 12, 12, 12, 12).ring(),
-            10,
-            false,
-            null,
-            vents,
-            Attitude.OVER,
-            List.of(Face.TOP),
-            FacetSet.NONE,
-            null);
+    return new Box3(b.min().minus(wall), b.max().plus(wall).plus(new Vec3(0, 0, 20)));
+  }
+
+  private static RubberStudy rubber(Pose pose) {
+    PosedMaster master = posed(pose);
+    Vec3 size = master.mesh().bounds().size();
+    double[] ring = BoxInside.rectangle(size.x(), size.y(), 12, 12, 12, 12).ring();
     FacingFaces across = FacingFaces.of(master.mesh(), Parallel.ALL, Progress.NONE);
-    return ShapeStudy.of(master, across, null, q, Parallel.ALL, Progress.NONE).study();
+    RubberStudy.Question q = new RubberStudy.Question(inside(master), ring, 10, false);
+    return RubberStudy.of(master, across, q, Parallel.ALL, Progress.NONE).study();
   }
 
-  /** As it is modelled, for both exercises on a shape. */
-  private ShapeStudy begun;
-
-  @BeforeClass
-  public void begin() {
-    begun = study(Pose.AS_MODELLED, List.of());
-  }
-
-  private ShapeScore score(Exercise e, ShapeStudy known, ShapeStudy now) {
-    return ShapeScore.of(e, begun, known, now, Units.METRIC);
+  private static CastStudy cast(List<SurfacePoint> vents) {
+    PosedMaster master = posed(Pose.AS_MODELLED);
+    CastStudy.Question q =
+        new CastStudy.Question(
+            inside(master), 10, false, null, vents, Attitude.OVER, List.of(Face.TOP), null);
+    return CastStudy.of(master, null, q, Parallel.ALL, Progress.NONE);
   }
 
   /** As it stands there is something to win, and the tip that is known wins it. */
   @Test
   public void aTipThatLeavesLessAirHasMorePoints() {
-    Exercise e = Exercise.LEAST_AIR;
-    List<Edit> edits = ShapeScore.known(e, begun);
+    RubberStudy begun = rubber(Pose.AS_MODELLED);
+    List<Edit> edits = ShapeScore.bestTip(begun);
     assertEquals(edits.size(), 1);
-    ShapeStudy known = study(Pose.AS_MODELLED.tipped(edits.get(0).text()), List.of());
-    double stays = known.poured().totalMm3();
-    assertTrue(begun.poured().totalMm3() > 5_000 && stays < 2_500, stays + " mm³");
-    assertEquals(score(e, known, begun).points(), 0);
-    ShapeScore best = score(e, known, known);
+    RubberStudy known = rubber(Pose.AS_MODELLED.tipped(edits.get(0).text()));
+    double stays = known.air().totalMm3();
+    assertTrue(begun.air().totalMm3() > 5_000 && stays < 2_500, stays + " mm³");
+    assertEquals(ShapeScore.tilt(begun, known, begun, Units.METRIC).points(), 0);
+    ShapeScore best = ShapeScore.tilt(begun, known, known, Units.METRIC);
     assertEquals(best.points(), 100);
-    String first = String.format("%.1f mL", begun.poured().totalMm3() / 1000);
+    String first = String.format("%.1f mL", begun.air().totalMm3() / 1000);
     assertTrue(
         best.says()
             .matches(
@@ -104,29 +98,28 @@ public class ExerciseTest {
 
   @Test
   public void twoVentsWellPlacedAreTheBest() {
-    Exercise e = Exercise.TWO_VENTS;
+    CastStudy begun = cast(List.of());
     assertTrue(begun.vents().size() > 2);
-    List<SurfacePoint> at = begun.vents().stream().map(ShapeStudy.Vent::at).toList();
-    List<Edit> edits = ShapeScore.known(e, begun);
+    List<SurfacePoint> at = begun.vents().stream().map(CastStudy.Vent::at).toList();
+    List<Edit> edits = ShapeScore.bestVents(begun);
     assertEquals(edits.size(), 2);
     assertEquals(edits.get(1).text().split(" ")[0], "" + at.get(1).facet());
-    ShapeStudy two = study(Pose.AS_MODELLED, at.subList(0, 2));
-    ShapeStudy three = study(Pose.AS_MODELLED, at.subList(0, 3));
-    assertEquals(score(e, two, begun).points(), 0);
-    assertEquals(score(e, two, two).points(), 100);
-    assertTrue(score(e, two, two).says().contains(" in a cast with 2 vents. "));
-    ShapeScore more = score(e, two, three);
+    CastStudy two = cast(at.subList(0, 2));
+    CastStudy three = cast(at.subList(0, 3));
+    assertEquals(ShapeScore.vents(begun, two, begun, Units.METRIC).points(), 0);
+    ShapeScore best = ShapeScore.vents(begun, two, two, Units.METRIC);
+    assertEquals(best.points(), 100);
+    assertTrue(best.says().contains(" in a cast with 2 vents. "));
+    ShapeScore more = ShapeScore.vents(begun, two, three, Units.METRIC);
     assertEquals(more.points(), 0);
     assertTrue(
         more.says().endsWith("That is more than two: remove the vents, and place two."),
         more.says());
     // what is half way there has half of the points
-    assertEquals(score(e, three, two).points(), Math.round(100 * part(two, three)));
-  }
-
-  private double part(ShapeStudy done, ShapeStudy known) {
-    double first = begun.cast().totalMm3();
-    return (first - done.cast().totalMm3()) / (first - known.cast().totalMm3());
+    double first = begun.air().totalMm3();
+    double part = (first - two.air().totalMm3()) / (first - three.air().totalMm3());
+    ShapeScore half = ShapeScore.vents(begun, three, two, Units.METRIC);
+    assertEquals(half.points(), Math.round(100 * part));
   }
 
   @DataProvider

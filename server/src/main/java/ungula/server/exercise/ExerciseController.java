@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -13,11 +14,13 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import ungula.core.exercise.Exercise;
 import ungula.core.exercise.ShapeScore;
-import ungula.core.plan.ShapePart;
-import ungula.core.study.ShapeStudy;
+import ungula.core.quantity.Units;
+import ungula.core.sentence.WordBook.Edit;
 import ungula.server.demo.MadeUp;
+import ungula.server.job.Asked;
 import ungula.server.job.Job;
 import ungula.server.job.Jobs;
+import ungula.server.job.ShapeAsked;
 import ungula.server.model.Models;
 import ungula.server.run.Rehearsals;
 import ungula.server.web.Problem;
@@ -108,22 +111,35 @@ class ExerciseController {
     return Exercise.valueOf(exercise);
   }
 
-  /** One shape after the other: what a job asks for stops what it asked for before. */
   private Optional<ShapeScore> score(Exercise e, Job job) {
-    Optional<ShapeStudy> now = study(job);
-    Job first = jobs.begun(job);
-    Optional<ShapeStudy> begun = now.flatMap(s -> study(first));
-    Optional<ShapeStudy> known =
-        begun.flatMap(s -> study(jobs.with(first, ShapeScore.known(e, s))));
-    return known.map(best -> ShapeScore.of(e, begun.get(), best, now.get(), job.choices().units()));
+    Units units = job.choices().units();
+    return e == Exercise.TWO_VENTS
+        ? score(job, ShapeAsked::cast, ShapeScore::bestVents)
+            .map(s -> ShapeScore.vents(s.begun, s.known, s.now, units))
+        : score(job, ShapeAsked::rubber, ShapeScore::bestTip)
+            .map(s -> ShapeScore.tilt(s.begun, s.known, s.now, units));
   }
 
-  /** A job's shape as it was looked at; where it was not, that is asked for. */
-  private Optional<ShapeStudy> study(Job job) {
-    Optional<ShapeStudy> known = job.plan().plan().shape().map(ShapePart::study);
-    if (known.isEmpty()) {
-      jobs.ask(job);
-    }
-    return known;
+  /**
+   * What a shape decides.
+   *
+   * @param begun as the exercise began
+   * @param known the same, done as well as is known
+   * @param now as it is
+   */
+  private record Scored<S>(S begun, S known, S now) {}
+
+  /** One shape after the other: what a job asks for stops what it asked for before. */
+  private <S> Optional<Scored<S>> score(
+      Job job, Function<ShapeAsked, Asked<S>> part, Function<S, List<Edit>> best) {
+    Job first = jobs.begun(job);
+    return jobs.answer(job, part)
+        .flatMap(
+            now ->
+                jobs.answer(first, part)
+                    .flatMap(
+                        begun ->
+                            jobs.answer(jobs.with(first, best.apply(begun)), part)
+                                .map(known -> new Scored<>(begun, known, now))));
   }
 }

@@ -8,7 +8,6 @@ import ungula.core.choice.Casting;
 import ungula.core.geometry.Vec3;
 import ungula.core.mesh.SurfacePoint;
 import ungula.core.mesh.TriangleMesh;
-import ungula.core.study.ShapeStudy;
 
 /**
  * Where a cast runs in and air leaves it, from the cast to the outside, straight from each place to
@@ -29,7 +28,7 @@ record CastWays(Optional<List<Vec3>> sprue, List<List<Vec3>> vents) {
 
   private static Optional<List<Vec3>> sprue(Job job, TriangleMesh mesh) {
     SurfacePoint placed = job.choices().casting().sprue();
-    Optional<List<Vec3>> known = job.study().map(ShapeStudy::sprueWay).map(VentWay::path);
+    Optional<List<Vec3>> known = job.study().map(s -> s.cast().sprueWay()).map(VentWay::path);
     if (known.isPresent() || job.plan().plan().sprue().isEmpty()) {
       return known;
     }
@@ -40,9 +39,9 @@ record CastWays(Optional<List<Vec3>> sprue, List<List<Vec3>> vents) {
 
   private static List<List<Vec3>> vents(Job job, TriangleMesh mesh) {
     Casting casting = job.choices().casting();
-    Vec3 up = job.study().map(ShapeStudy::lies).orElse(Attitude.OVER).up();
+    Vec3 up = job.study().map(s -> s.cast().lies()).orElse(Attitude.OVER).up();
     return job.study()
-        .map(s -> s.ways().stream().map(VentWay::path).toList())
+        .map(s -> s.cast().ways().stream().map(VentWay::path).toList())
         .orElseGet(
             () ->
                 casting.vents().stream()

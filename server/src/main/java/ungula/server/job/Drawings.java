@@ -75,7 +75,7 @@ public class Drawings {
             job.choices().units());
     SectionDrawing drawing = outlined(job, drawn, 0);
     return job.study()
-        .map(s -> drawing.with(Role.CAST_AIR, s.castAt(cut, drawing.at())))
+        .map(s -> drawing.with(Role.CAST_AIR, s.cast().airAt(cut, drawing.at())))
         .orElse(drawing);
   }
 
@@ -283,8 +283,8 @@ public class Drawings {
         .map(
             s ->
                 drawing
-                    .with(Role.AIR, s.pouredAt(cut, drawing.at()))
-                    .with(Role.CAST_AIR, s.castAt(cut, drawing.at())))
+                    .with(Role.AIR, s.rubber().airAt(cut, drawing.at()))
+                    .with(Role.CAST_AIR, s.cast().airAt(cut, drawing.at())))
         .orElse(drawing);
   }
 

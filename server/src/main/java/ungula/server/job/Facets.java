@@ -1,6 +1,5 @@
 package ungula.server.job;
 
-import java.util.Arrays;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import ungula.core.diagnose.AtPlace;
@@ -16,7 +15,7 @@ public class Facets {
     this.studies = studies;
   }
 
-  /** What there is of each facet, a byte each, one quantity after the other. */
+  /** What there is of each facet, a byte each. */
   enum Quantity {
     /** How much of it is locked against the mould's pull: 255 is all of it. */
     LOCKED,
@@ -24,16 +23,11 @@ public class Facets {
     WALL
   }
 
-  /** Empty while the shape is not worked out. */
+  /** Empty while it is not worked out. */
   Optional<byte[]> of(Job job, Quantity quantity) {
     return job.shape()
-        .flatMap(s -> studies.facets(s.ofPose()))
-        .map(
-            all -> {
-              int n = all.length / Quantity.values().length;
-              int from = quantity.ordinal() * n;
-              return Arrays.copyOfRange(all, from, from + n);
-            });
+        .map(s -> quantity == Quantity.LOCKED ? s.release().of() : s.rubber().of())
+        .flatMap(studies::facets);
   }
 
   /** One of them; empty likewise, and where there is none of that number. */

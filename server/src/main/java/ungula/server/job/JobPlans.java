@@ -26,8 +26,6 @@ import ungula.core.plan.ShapeFacts;
 import ungula.core.record.Recorded;
 import ungula.core.skin.SkinStudy;
 import ungula.core.step.JobDays;
-import ungula.core.study.FormStudy;
-import ungula.core.study.ShapeStudy;
 import ungula.core.workshop.Workshop;
 import ungula.server.job.Studies.Question;
 import ungula.server.product.Products;
@@ -183,7 +181,7 @@ class JobPlans {
     Vec3 lift = new Vec3(0, 0, choices.pose().liftMm());
     return new ShapeFacts(
         asked.study().orElseThrow(),
-        asked.form().orElseThrow().posed(p -> posed.place(p).plus(lift), posed::direction),
+        asked.form().answer().orElseThrow().posed(p -> posed.place(p).plus(lift), posed::direction),
         new MarkedPlaces(posed.mesh(), choices.marks(), lift));
   }
 
@@ -194,22 +192,24 @@ class JobPlans {
     boolean open = facts.baseOpen(choices.pose().liftMm());
     return round.map(
         box -> {
-          Question<ShapeStudy> ofPose = questions.study(choices, facts, box);
-          Question<FormStudy> ofForm = questions.form(choices);
           Optional<Question<Cores.Kept>> ofCore =
               Optional.ofNullable(choices.hollow().wallMm())
                   .map(wall -> questions.core(choices, open));
           return new ShapeAsked(
-              ofPose,
-              studies.known(ofPose),
-              ofForm,
-              studies.known(ofForm),
+              asked(questions.rubber(choices, facts, box)),
+              asked(questions.cast(choices, facts, box)),
+              asked(questions.release(choices)),
+              asked(questions.form(choices)),
               ofCore,
               ofCore.flatMap(cores::known),
               choices.mould().kind().poured()
                   ? Optional.empty()
                   : Optional.of(skinAsked(choices, facts)));
         });
+  }
+
+  private <A> Asked<A> asked(Question<A> question) {
+    return new Asked<>(question, studies.known(question));
   }
 
   private SkinAsked skinAsked(Choices choices, MasterFacts facts) {

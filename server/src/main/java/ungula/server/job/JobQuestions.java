@@ -1,6 +1,5 @@
 package ungula.server.job;
 
-import java.nio.ByteBuffer;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -22,6 +21,7 @@ import ungula.core.geometry.Rotation;
 import ungula.core.hollow.HollowCore;
 import ungula.core.jacket.Jacket;
 import ungula.core.jacket.OutsideStudy;
+import ungula.core.mark.FacetSet;
 import ungula.core.mark.Mark;
 import ungula.core.mark.Marks;
 import ungula.core.master.MasterMaterial;
@@ -39,9 +39,11 @@ import ungula.core.release.PieceCover;
 import ungula.core.skin.Skin;
 import ungula.core.skin.SkinField;
 import ungula.core.skin.SkinStudy;
+import ungula.core.study.CastStudy;
 import ungula.core.study.FormStudy;
 import ungula.core.study.Parted;
-import ungula.core.study.ShapeStudy;
+import ungula.core.study.ReleaseStudy;
+import ungula.core.study.RubberStudy;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
 import ungula.core.workshop.WorkHours;
@@ -69,8 +71,14 @@ public class JobQuestions {
    */
   private record Body(String model, Solid solid, double unitMm) {}
 
-  private record AskedOfPose(
-      int version, Body body, Rotation turn, Plate plate, ShapeStudy.Question question) {}
+  private record AskedOfRubber(
+      int version, Body body, Rotation turn, Plate plate, RubberStudy.Question question) {}
+
+  private record AskedOfCast(
+      int version, Body body, Rotation turn, Plate plate, CastStudy.Question question) {}
+
+  private record AskedOfRelease(
+      int version, Body body, Rotation turn, Plate plate, FacetSet threads) {}
 
   private record AskedOfForm(int version, Body body) {}
 
@@ -119,40 +127,64 @@ public class JobQuestions {
         file ? c.master().model() : null, file ? null : c.master().solid(), shapes.unit(c));
   }
 
-  /** What the shape decides as it stands in a box. Its values by facet: locked, then the wall. */
-  Question<ShapeStudy> study(Choices c, MasterFacts facts, BoxMould box) {
+  /** Rubber poured round it in a box. Its values by facet: the wall. */
+  Question<RubberStudy> rubber(Choices c, MasterFacts facts, BoxMould box) {
+    RubberStudy.Question q =
+        new RubberStudy.Question(
+            box.block(), box.inside().ring(), box.belowMm(), facts.baseOpen(c.pose().liftMm()));
+    return studies.question(
+        new AskedOfRubber(RubberStudy.VERSION, body(c), c.pose().turn(), c.laid(), q),
+        RubberStudy.class,
+        (known, keep, progress) -> {
+          RubberStudy.Made made =
+              RubberStudy.of(
+                  shapes.posed(c).orElseThrow(),
+                  shapes.across(c, progress.part(0, 0.3)),
+                  q,
+                  Parallel.ALL,
+                  progress.part(0.3, 1));
+          keep.keep(made.study(), made.wallSteps());
+        });
+  }
+
+  /** A cast in its mould. */
+  Question<CastStudy> cast(Choices c, MasterFacts facts, BoxMould box) {
     boolean baseOpen = facts.baseOpen(c.pose().liftMm());
     Parted parted = Planner.parted(c, facts, box).orElse(null);
-    ShapeStudy.Question q =
-        new ShapeStudy.Question(
+    CastStudy.Question q =
+        new CastStudy.Question(
             box.block(),
-            box.inside().ring(),
             box.belowMm(),
             baseOpen,
             c.casting().sprue(),
             c.casting().vents(),
             c.lying().of(c.mould().kind(), baseOpen),
             LyingChoice.sides(c.mould().kind(), baseOpen),
-            c.marks().of(Mark.THREAD),
             parted);
     return studies.question(
-        new AskedOfPose(ShapeStudy.VERSION, body(c), c.pose().turn(), c.laid(), q),
-        ShapeStudy.class,
+        new AskedOfCast(CastStudy.VERSION, body(c), c.pose().turn(), c.laid(), q),
+        CastStudy.class,
+        (known, keep, progress) ->
+            keep.keep(
+                CastStudy.of(
+                    shapes.posed(c).orElseThrow(),
+                    parted == null ? null : Planner.seam(parted, c, facts, box),
+                    q,
+                    Parallel.ALL,
+                    progress),
+                new byte[0]));
+  }
+
+  /** Pulling the mould off. Its values by facet: locked. */
+  Question<ReleaseStudy> release(Choices c) {
+    FacetSet threads = c.marks().of(Mark.THREAD);
+    return studies.question(
+        new AskedOfRelease(ReleaseStudy.VERSION, body(c), c.pose().turn(), c.laid(), threads),
+        ReleaseStudy.class,
         (known, keep, progress) -> {
-          ShapeStudy.Made made =
-              ShapeStudy.of(
-                  shapes.posed(c).orElseThrow(),
-                  shapes.across(c, progress.part(0, 0.2)),
-                  parted == null ? null : Planner.seam(parted, c, facts, box),
-                  q,
-                  Parallel.ALL,
-                  progress.part(0.2, 1));
-          keep.keep(
-              made.study(),
-              ByteBuffer.allocate(made.lockedShare().length + made.wallSteps().length)
-                  .put(made.lockedShare())
-                  .put(made.wallSteps())
-                  .array());
+          ReleaseStudy.Made made =
+              ReleaseStudy.of(shapes.posed(c).orElseThrow(), threads, Parallel.ALL, progress);
+          keep.keep(made.study(), made.lockedShare());
         });
   }
 

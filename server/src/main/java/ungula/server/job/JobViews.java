@@ -128,7 +128,7 @@ class JobViews {
             job.plan()
                 .plan()
                 .shape()
-                .filter(s -> !s.study().empties().cups().isEmpty())
+                .filter(s -> !s.study().rubber().empties().cups().isEmpty())
                 .isPresent()),
         job.plan().plan().ways().stream().map(w -> way(w, c.units())).toList(),
         drawings.solidParts(job),

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -86,6 +87,13 @@ public class Jobs {
   /** Has found out what is not known of a job's shape. */
   public void ask(Job job) {
     job.shape().ifPresent(s -> s.next().forEach(q -> studies.ask(job.row().id(), q)));
+  }
+
+  /** What is asked of a job's shape, where it is known; it is found out where it is not. */
+  public <A> Optional<A> answer(Job job, Function<ShapeAsked, Asked<A>> what) {
+    Optional<Asked<A>> asked = job.shape().map(what);
+    asked.flatMap(Asked::open).ifPresent(q -> studies.ask(job.row().id(), q));
+    return asked.flatMap(Asked::answer);
   }
 
   /** The parts of a job's plan; what was tried and failed is not being worked out. */

@@ -151,7 +151,7 @@ class MadeFiles {
         Lane.FILES,
         progress -> {
           if (asked.shape().isPresent()) {
-            studies.settle(asked.shape().get().ofPose(), progress.part(0, 0.4));
+            studies.settle(asked.shape().get().cast().of(), progress.part(0, 0.4));
           }
           Job now = jobs.find(asked.row().id());
           // changed meanwhile, it is made as it was asked for, and asked for again

@@ -1,33 +1,47 @@
 package ungula.server.job;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import ungula.core.plan.CoreFacts;
+import ungula.core.study.CastStudy;
 import ungula.core.study.FormStudy;
+import ungula.core.study.ReleaseStudy;
+import ungula.core.study.RubberStudy;
 import ungula.core.study.ShapeStudy;
 import ungula.server.job.Studies.Question;
 
 /**
  * What there is to ask of a shape, and the answers as far as they are known.
  *
- * @param ofPose how it stands in its box
- * @param ofForm what does not depend on that
+ * @param rubber round it in its box
+ * @param cast in its mould
+ * @param release of the mould
+ * @param form however it stands
  * @param ofCore the core of a hollow cast; empty when casts are solid
  * @param ofSkin a skin on it; empty for other moulds
  */
 public record ShapeAsked(
-    Question<ShapeStudy> ofPose,
-    Optional<ShapeStudy> study,
-    Question<FormStudy> ofForm,
-    Optional<FormStudy> form,
+    Asked<RubberStudy> rubber,
+    Asked<CastStudy> cast,
+    Asked<ReleaseStudy> release,
+    Asked<FormStudy> form,
     Optional<Question<Cores.Kept>> ofCore,
     Optional<CoreFacts> core,
     Optional<SkinAsked> ofSkin) {
 
+  /** What it decides for its block mould; empty while not all of it is known. */
+  Optional<ShapeStudy> study() {
+    return rubber
+        .answer()
+        .flatMap(
+            r ->
+                cast.answer().flatMap(c -> release.answer().map(off -> new ShapeStudy(r, c, off))));
+  }
+
   /** Whether it is known how the master stands. */
   boolean answered() {
-    return study.isPresent() && form.isPresent();
+    return study().isPresent() && form.answer().isPresent();
   }
 
   /** Of what is open, what to find out now: a skin, which is what one looks at, before the rest. */
@@ -37,15 +51,14 @@ public record ShapeAsked(
 
   /** What is asked and not answered yet. */
   List<Question<?>> open() {
-    List<Question<?>> open = new ArrayList<>();
-    ofSkin.flatMap(SkinAsked::open).ifPresent(open::add);
-    if (form.isEmpty()) {
-      open.add(ofForm);
-    }
-    if (study.isEmpty()) {
-      open.add(ofPose);
-    }
-    ofCore.filter(q -> core.isEmpty()).ifPresent(open::add);
-    return open;
+    return Stream.<Optional<? extends Question<?>>>of(
+            ofSkin.flatMap(SkinAsked::open),
+            form.open(),
+            rubber.open(),
+            cast.open(),
+            release.open(),
+            ofCore.filter(q -> core.isEmpty()))
+        .<Question<?>>flatMap(Optional::stream)
+        .toList();
   }
 }

@@ -24,6 +24,7 @@ import ungula.core.quantity.Length;
 import ungula.core.quantity.Units;
 import ungula.core.quantity.Volume;
 import ungula.core.sentence.WordBook.Edit;
+import ungula.core.study.RubberStudy;
 import ungula.core.study.ShapeStudy;
 import ungula.core.working.Figure;
 import ungula.core.working.KeyedBy;
@@ -143,7 +144,7 @@ class StudyController {
   /** How far the first question is that is not answered yet. */
   private WorkView work(Job job) {
     boolean ready = job.shape().filter(s -> s.open().isEmpty()).isPresent();
-    Optional<Question<?>> next = job.shape().map(s -> ready ? s.ofPose() : s.open().get(0));
+    Optional<Question<?>> next = job.shape().map(s -> ready ? s.form().of() : s.open().get(0));
     return WorkView.of(next, ready, studies);
   }
 
@@ -151,18 +152,18 @@ class StudyController {
     Choices c = job.choices();
     ShapeStudy study = job.study().orElse(null);
     CastWays ways = CastWays.of(job, shapes);
-    Attitude lies = study == null ? Attitude.OVER : study.lies();
+    Attitude lies = study == null ? Attitude.OVER : study.cast().lies();
     return new StudyResponse(
         work(job),
         job.shape().map(s -> s.open().size()).orElse(0),
-        study == null ? "" : study.inlet().text(),
-        study == null ? List.of() : pockets(study.poured(), c.units()),
-        study == null ? List.of() : pockets(study.cast(), c.units()),
+        study == null ? "" : study.cast().inlet().text(),
+        study == null ? List.of() : pockets(study.rubber().air(), c.units()),
+        study == null ? List.of() : pockets(study.cast().air(), c.units()),
         ways.sprue().map(StudyController::channel).orElse(null),
         c.casting().sprue() != null,
         ways.vents().stream().map(StudyController::channel).toList(),
-        study == null ? null : place(study.wall().at()),
-        study == null ? "" : thinnest(study.wall(), job),
+        study == null ? null : place(study.rubber().thinnest().at()),
+        study == null ? "" : thinnest(study.rubber().thinnest(), job),
         place(lies.up()),
         LyingOffers.of(job.plan().plan()).stream().map(StudyController::attitude).toList());
   }
@@ -171,7 +172,7 @@ class StudyController {
     return new AttitudeView(o.text(), o.held(), o.now(), o.pot(), o.figures(), o.edits());
   }
 
-  private static String thinnest(ShapeStudy.Thinnest wall, Job job) {
+  private static String thinnest(RubberStudy.Thinnest wall, Job job) {
     Units units = job.choices().units();
     if (wall.facing()) {
       return Length.format(wall.mm(), units) + " between two faces of the master";
