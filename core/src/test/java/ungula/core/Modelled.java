@@ -22,6 +22,11 @@ public final class Modelled {
 
   /** What is known of one, but for the studies of its shape; its skin in coarse cells. */
   public static MasterFacts facts(TriangleMesh mesh, Choices c) {
+    return guessed(mesh, c, null);
+  }
+
+  /** The same, where the unit of its file is guessed; null where it is known. */
+  public static MasterFacts guessed(TriangleMesh mesh, Choices c, Double unitMm) {
     PosedMaster posed = PosedMaster.of(mesh, 1, c.pose(), c.laid());
     MasterFacts facts =
         MasterFacts.of(
@@ -29,7 +34,7 @@ public final class Modelled {
             new PartedMaster(posed),
             new CutPlanes(posed.mesh()),
             MeshReport.of(mesh, Progress.NONE).report(),
-            null,
+            unitMm,
             "made up");
     if (c.mould().kind() != MouldKind.SKIN) {
       return facts;

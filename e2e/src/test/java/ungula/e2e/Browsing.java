@@ -75,6 +75,11 @@ abstract class Browsing {
     return false;
   }
 
+  /** To a length on the page: nothing looks at single ones, and a quarter is drawn sooner. */
+  double pixels() {
+    return 0.5;
+  }
+
   /** The application of a class that is {@link #alone()}. */
   App own() throws IOException {
     return App.demo();
@@ -152,6 +157,7 @@ abstract class Browsing {
             .newContext(
                 new Browser.NewContextOptions()
                     .setViewportSize(1280, 800)
+                    .setDeviceScaleFactor(pixels())
                     .setReducedMotion(ReducedMotion.REDUCE));
     window.setDefaultTimeout(PATIENCE_MS);
     page = watched(window);

@@ -5,6 +5,8 @@ import static org.testng.Assert.assertTrue;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.FilePayload;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
 import org.testng.Reporter;
@@ -13,11 +15,44 @@ import org.testng.annotations.Test;
 /** What somebody sees who has never been here: a shelf, a model, a mould that is proposed. */
 public class FirstMinutesTest extends Browsing {
 
+  /** Of a binary STL file, bytes. */
+  private static final int HEADER = 80;
+
+  private static final int FACET = 50;
+
   private FilePayload model(String name) {
     String address = app.url(demoJobItself("Nautilus touch model").replaceFirst("^", "api/"));
-    byte[] stl = page.request().get(address + "/master.stl").body();
+    byte[] stl = finer(page.request().get(address + "/master.stl").body());
     assertTrue(stl.length > 190_000 * 50, "it has fewer triangles: " + stl.length / 50);
     return new FilePayload(name, "model/stl", stl);
+  }
+
+  /** The same shape, each of its facets cut into three. */
+  private static byte[] finer(byte[] stl) {
+    ByteBuffer in = ByteBuffer.wrap(stl).order(ByteOrder.LITTLE_ENDIAN);
+    int facets = in.getInt(HEADER);
+    ByteBuffer out =
+        ByteBuffer.allocate(HEADER + 4 + 3 * FACET * facets).order(ByteOrder.LITTLE_ENDIAN);
+    out.putInt(HEADER, 3 * facets).position(HEADER + 4);
+    for (int t = 0; t < facets; t++) {
+      // its normal, then nine coordinates
+      float[] xyz = new float[9];
+      in.slice(HEADER + 4 + FACET * t + 12, 36)
+          .order(ByteOrder.LITTLE_ENDIAN)
+          .asFloatBuffer()
+          .get(xyz);
+      for (int corner = 0; corner < 3; corner++) {
+        out.putFloat(0).putFloat(0).putFloat(0);
+        for (int k = 0; k < 3; k++) {
+          for (int axis = 0; axis < 3; axis++) {
+            float middle = (xyz[axis] + xyz[3 + axis] + xyz[6 + axis]) / 3;
+            out.putFloat(k == corner ? middle : xyz[3 * k + axis]);
+          }
+        }
+        out.putShort((short) 0);
+      }
+    }
+    return out.array();
   }
 
   /** A model of 190 000 triangles: a click and the file, "Use this", "Print job sheet". */

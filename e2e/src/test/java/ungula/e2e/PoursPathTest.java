@@ -82,7 +82,8 @@ public class PoursPathTest extends Browsing {
     choose("mould.kind", "two-part mould");
     assertThat(word("mould.kind")).hasText("two-part mould");
     stage("Rubber");
-    choose("rubber.product", "Marram 20 addition, medium");
+    // not the copy another test makes of it
+    choose("rubber.product", "Marram 20 addition, medium ·");
     assertThat(word("rubber.product")).hasText("Marram 20 addition, medium");
     assertThat(page.locator("main.words")).containsText("What the rubber touches");
     stage("Pours");

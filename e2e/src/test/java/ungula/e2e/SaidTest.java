@@ -18,7 +18,7 @@ import org.testng.annotations.Test;
 /**
  * Every sentence and figure of the made-up jobs, in one file to be read in one sitting: {@code
  * said/demo-jobs.txt}. What is said now is left in {@code target/said/demo-jobs.txt}; where the
- * difference is meant, it is copied over the kept one and read.
+ * difference is meant, it is copied over the kept one and read. The masters are coarser than shown.
  */
 public class SaidTest extends Browsing {
 

@@ -20,6 +20,11 @@ public class Screenshots extends Browsing {
     return true;
   }
 
+  @Override
+  double pixels() {
+    return 1;
+  }
+
   private final Path folder = Path.of(System.getProperty("ungula.screenshots", "target"));
 
   private void take(String name) {

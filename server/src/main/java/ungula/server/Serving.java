@@ -138,8 +138,9 @@ public final class Serving implements AutoCloseable {
     }
   }
 
+  /** Once it has gone back, where it is about to. */
   @Override
-  public void close() throws IOException {
+  public synchronized void close() throws IOException {
     context.close();
     folder.close();
   }

@@ -12,7 +12,6 @@ import javax.imageio.ImageIO;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
-import ungula.core.demo.HarbourShapes;
 import ungula.core.master.Tessellation;
 import ungula.core.mesh.io.ModelReader;
 import ungula.core.work.Progress;
@@ -25,7 +24,7 @@ public class ApproachTest extends OnServer {
   @BeforeClass(dependsOnMethods = "start")
   public void finial() throws Exception {
     id = server.addJob();
-    server.upload(id, "finial.stl", Running.stl(HarbourShapes.finial()));
+    server.upload(id, "finial.stl", Running.stl(Running.HARBOUR.finial()));
   }
 
   private JsonNode approaches() throws Exception {

@@ -13,7 +13,6 @@ import org.apache.pdfbox.text.PDFTextStripper;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
-import ungula.core.demo.HarbourShapes;
 
 /** The shapes a box can have, and what to cut for them. */
 public class BoxTest extends OnServer {
@@ -23,7 +22,7 @@ public class BoxTest extends OnServer {
   @BeforeClass(dependsOnMethods = "start")
   public void pup() throws Exception {
     id = server.addJob();
-    server.upload(id, "pup.stl", Running.stl(HarbourShapes.sealPup()));
+    server.upload(id, "pup.stl", Running.stl(Running.HARBOUR.sealPup()));
   }
 
   private JsonNode shape(String name) throws Exception {
@@ -64,7 +63,7 @@ public class BoxTest extends OnServer {
     String boxes = Running.edits(version, "boxes", "200 × 160 × 120 mm");
     assertEquals(server.post("/api/workshop/edits", boxes).status(), 200);
     String job = server.addJob();
-    server.upload(job, "pup.stl", Running.stl(HarbourShapes.sealPup()));
+    server.upload(job, "pup.stl", Running.stl(Running.HARBOUR.sealPup()));
     String shapes = "/api/jobs/" + job + "/box/shapes";
     JsonNode own = server.get(shapes).body().get(0);
     assertTrue(own.get("own").asBoolean(), own.toString());

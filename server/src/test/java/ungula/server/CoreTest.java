@@ -44,6 +44,7 @@ public class CoreTest extends OnServer {
     String front = server.get("/api/jobs/" + id + "/section?cut=FRONT").body().toString();
     assertTrue(front.contains("CORE"), front);
     assertEquals(after.get("solids").toString(), "[\"CORE\"]");
+    assertTrue(has(after, "cast.last"), "how it runs in round its core is known");
     assertTrue(triangles(id, "CORE") >= 12);
     assertEquals(server.get("/api/jobs/" + id + "/solids/CUT/mesh").status(), 404);
 
@@ -106,5 +107,6 @@ public class CoreTest extends OnServer {
     assertTrue(
         job.get("cautions").toString().contains("core.none"), job.get("cautions").toString());
     assertEquals(Running.value(job, "cast.volume"), 192_000, 1);
+    assertTrue(has(job, "cast.last"), "it runs in as a solid one does");
   }
 }

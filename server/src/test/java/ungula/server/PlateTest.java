@@ -7,7 +7,6 @@ import static org.testng.Assert.assertTrue;
 
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
-import ungula.core.demo.HarbourShapes;
 import ungula.core.master.Tessellation;
 
 /** Several masters in one open mould. */
@@ -86,7 +85,7 @@ public class PlateTest extends OnServer {
   @Test
   public void onlyAnOpenMouldHasItsMastersOnTheBase() throws Exception {
     String id = server.addJob();
-    server.upload(id, "bollards.stl", Running.stl(HarbourShapes.chessSet()));
+    server.upload(id, "bollards.stl", Running.stl(Running.HARBOUR.chessSet()));
     String list = "/api/jobs/" + id + "/box/cutlist";
     assertTrue(server.get(list).body().toString().contains("where each master is fixed"));
     assertTrue(server.job(id).get("box").get("onPlate").asBoolean());
@@ -98,7 +97,7 @@ public class PlateTest extends OnServer {
   @Test
   public void mastersTooCloseAreLaidApartByTheFix() throws Exception {
     String id = server.addJob();
-    server.upload(id, "bollards.stl", Running.stl(HarbourShapes.chessSet()));
+    server.upload(id, "bollards.stl", Running.stl(Running.HARBOUR.chessSet()));
     server.write(id, "plate.landMm", "18 mm");
     assertTrue(Running.caution(server.job(id), "plate.land").contains("14 mm"), "as modelled");
     server.write(id, "plate.laying", "CLOSE");

@@ -23,6 +23,7 @@ import java.util.zip.ZipInputStream;
 import javax.sql.DataSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import ungula.core.demo.HarbourShapes;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mesh.io.StlWriter;
 import ungula.server.access.Hosts;
@@ -30,6 +31,10 @@ import ungula.server.access.Passphrase;
 
 /** A real server with a real database in a folder of its own, and a plain client for it. */
 final class Running implements AutoCloseable {
+
+  /** As coarse as those the application makes in tests. */
+  static final HarbourShapes HARBOUR =
+      new HarbourShapes(Double.parseDouble(System.getProperty("ungula.detail")));
 
   private static final JsonMapper JSON = JsonMapper.builder().build();
   private static final String LOOPBACK = "127.0.0.1";

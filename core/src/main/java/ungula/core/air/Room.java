@@ -73,6 +73,21 @@ public final class Room {
     return new Room(mesh, grid, Optional.empty(), () -> inside(mesh, grid, parallel, progress));
   }
 
+  /** The inside of a mesh less that of another, which may stand out of it: a hollow cast. */
+  public static Room between(
+      TriangleMesh outside, TriangleMesh core, double h, Parallel parallel, Progress progress) {
+    Grid grid = Grid.round(outside.bounds(), h, check(outside.bounds(), h));
+    return new Room(
+        outside.less(core),
+        grid,
+        Optional.empty(),
+        () -> {
+          BitSet[] all = InsideCells.of(outside, grid, parallel, progress.part(0, 0.5));
+          BitSet[] kept = InsideCells.of(core, grid, parallel, progress.part(0.5, 1));
+          return fill(grid, (k, spot) -> all[k].get(spot) && !kept[k].get(spot), parallel);
+        });
+  }
+
   private static byte[] inside(TriangleMesh mesh, Grid grid, Parallel parallel, Progress progress) {
     BitSet[] inside = InsideCells.of(mesh, grid, parallel, progress);
     return fill(grid, (k, spot) -> inside[k].get(spot), parallel);

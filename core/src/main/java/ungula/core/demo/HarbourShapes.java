@@ -12,13 +12,22 @@ import ungula.core.geometry.Vec3;
 import ungula.core.master.Tessellation;
 import ungula.core.mesh.TriangleMesh;
 
-/** The harbour museum's masters, made by formula: closed meshes in millimetres. */
-public final class HarbourShapes {
+/**
+ * The harbour museum's masters, made by formula: closed meshes in millimetres.
+ *
+ * @param detail how finely they are divided along each way, 1 as they are shown
+ */
+public record HarbourShapes(double detail) {
 
-  private HarbourShapes() {}
+  public static final HarbourShapes FINE = new HarbourShapes(1);
+
+  /** How many there are of what is so many in full detail. */
+  private int of(int fine) {
+    return (int) Math.round(detail * fine);
+  }
 
   /** A nautilus shell standing on its keel, about 125 mm high, open at its mouth. */
-  public static TriangleMesh nautilus() {
+  public TriangleMesh nautilus() {
     double growth = Math.log(3.0) / (2 * Math.PI);
     double last = 4.7 * Math.PI;
     double mouth = 78 / Math.exp(growth * last);
@@ -50,7 +59,7 @@ public final class HarbourShapes {
           return -softest(-softest(outer + ribs, core, 5), inner, 2);
         };
     Box3 room = new Box3(new Vec3(-90, -42, -90), new Vec3(90, 42, 96));
-    TriangleMesh mesh = IsoSurface.of(shell, room, 150);
+    TriangleMesh mesh = IsoSurface.of(shell, room, of(150));
     return standing(mesh, Rotation.about(new Vec3(0, 1, 0), 20));
   }
 
@@ -66,17 +75,17 @@ public final class HarbourShapes {
   }
 
   /** A lantern finial, turned, 128 mm high. */
-  public static TriangleMesh finial() {
+  public TriangleMesh finial() {
     double[][] knots = {
       {26, 0}, {26, 7}, {21, 10}, {15, 15}, {12, 24}, {16, 31}, {24, 39}, {28, 48}, {27, 57},
       {21, 66}, {12, 73}, {8.5, 78}, {12, 82}, {13, 86}, {9, 90}, {6, 97}, {4, 108}, {2.2, 119},
       {0, 128}
     };
-    return Tessellation.turned(profile(knots, 12, 2), 180);
+    return Tessellation.turned(profile(knots, of(12), 2), of(180));
   }
 
   /** A mooring bollard as a chess piece. */
-  private static TriangleMesh bollard(double height, double width) {
+  private TriangleMesh bollard(double height, double width) {
     double[][] knots = {
       {1.0, 0},
       {1.0, 0.06},
@@ -95,11 +104,11 @@ public final class HarbourShapes {
       k[0] *= width / 2;
       k[1] *= height;
     }
-    return Tessellation.turned(profile(knots, 10, 2), 120);
+    return Tessellation.turned(profile(knots, of(10), 2), of(120));
   }
 
   /** Three bollards of falling height on one plate. */
-  public static TriangleMesh chessSet() {
+  public TriangleMesh chessSet() {
     TriangleMesh.Builder all = new TriangleMesh.Builder(1 << 14);
     add(all, bollard(82, 34), -46, 0);
     add(all, bollard(68, 30), 0, 0);
@@ -123,16 +132,7 @@ public final class HarbourShapes {
    * An octopus on a rock, about 95 mm high: a mantle like an umbrella, arms that arch and curl,
    * tips that hang.
    */
-  public static TriangleMesh octopus() {
-    return octopus(120);
-  }
-
-  /**
-   * The same more coarsely or finely.
-   *
-   * @param cells along its longest side
-   */
-  public static TriangleMesh octopus(int cells) {
+  public TriangleMesh octopus() {
     List<double[]> beads = new ArrayList<>();
     for (int arm = 0; arm < 8; arm++) {
       double way = 2 * Math.PI * (arm + 0.3) / 8;
@@ -176,7 +176,7 @@ public final class HarbourShapes {
           return Math.max(softest(rock, softest(softest(body, arms, 4), stem, 4), 3), -z);
         };
     Box3 room = new Box3(new Vec3(-66, -66, -1.2), new Vec3(66, 66, 100));
-    return standing(IsoSurface.of(shape, room, cells), Rotation.NONE);
+    return standing(IsoSurface.of(shape, room, of(120)), Rotation.NONE);
   }
 
   /** Which block of 20 mm a place is in. */
@@ -194,9 +194,9 @@ public final class HarbourShapes {
   }
 
   /** A rope paperweight: three strands twisted, tied in a closed trefoil, lying flat. */
-  public static TriangleMesh ropeKnot() {
-    int steps = 600;
-    int round = 96;
+  public TriangleMesh ropeKnot() {
+    int steps = of(600);
+    int round = of(96);
     TriangleMesh.Builder b = new TriangleMesh.Builder(2 * steps * round);
     int[][] at = new int[steps][round];
     for (int i = 0; i < steps; i++) {
@@ -235,7 +235,7 @@ public final class HarbourShapes {
   }
 
   /** A ship's bell standing on its mouth, hollow, with a crown to hang it by; 120 mm high. */
-  public static TriangleMesh bell() {
+  public TriangleMesh bell() {
     double[][] outside = {
       {44, 0},
       {46, 3},
@@ -257,20 +257,20 @@ public final class HarbourShapes {
       {0, 79}, {14, 78}, {21, 75}, {24.5, 68}, {26, 56}, {29, 38}, {34, 20}, {39, 8}, {40, 0}
     };
     List<double[]> ring = new ArrayList<>();
-    for (double[] p : profile(inside, 8, 0)) {
+    for (double[] p : profile(inside, of(8), 0)) {
       if (ring.isEmpty() || p[1] < ring.get(ring.size() - 1)[1] + 1e-9) {
         ring.add(p);
       }
     }
-    double[][] out = profile(outside, 8, 1);
+    double[][] out = profile(outside, of(8), 1);
     for (int i = 1; i < out.length; i++) {
       ring.add(out[i]);
     }
-    return Tessellation.turned(ring.toArray(double[][]::new), 160);
+    return Tessellation.turned(ring.toArray(double[][]::new), of(160));
   }
 
   /** A harbour seal pup on its belly, flat underneath, about 150 mm long. */
-  public static TriangleMesh sealPup() {
+  public TriangleMesh sealPup() {
     IsoSurface.Shape seal =
         (x, y, z) -> {
           double side = Math.abs(y);
@@ -294,11 +294,11 @@ public final class HarbourShapes {
           return Math.max(all, 1.5 - z);
         };
     Box3 room = new Box3(new Vec3(-86, -54, -1), new Vec3(96, 54, 66));
-    return standing(IsoSurface.of(seal, room, 130), Rotation.NONE);
+    return standing(IsoSurface.of(seal, room, of(130)), Rotation.NONE);
   }
 
   /** A mooring post half a metre high with barnacles, a groove worn by ropes and a cap. */
-  public static TriangleMesh mooringPost() {
+  public TriangleMesh mooringPost() {
     List<double[]> barnacles = new ArrayList<>();
     for (int i = 0; i < 70; i++) {
       double way = 2.399963 * i;
@@ -332,12 +332,12 @@ public final class HarbourShapes {
           return Math.max(Math.max(softest(softest(trunk, cap, 6), shells, 3), -hole), -z);
         };
     Box3 room = new Box3(new Vec3(-86, -86, -5), new Vec3(86, 86, 512));
-    return standing(IsoSurface.of(post, room, 190), Rotation.NONE);
+    return standing(IsoSurface.of(post, room, of(190)), Rotation.NONE);
   }
 
   /** A wall tile 150 × 150 mm with waves in relief, flat at the back. */
-  public static TriangleMesh waveTile() {
-    int n = 200;
+  public TriangleMesh waveTile() {
+    int n = of(200);
     double side = 150;
     TriangleMesh.Builder b = new TriangleMesh.Builder(4 * n * n);
     int[][] top = new int[n + 1][n + 1];

@@ -2,7 +2,7 @@ package ungula.core.exercise;
 
 import java.time.Instant;
 import java.util.List;
-import java.util.function.Supplier;
+import java.util.function.Function;
 import ungula.core.demo.HarbourShapes;
 import ungula.core.job.Stage;
 import ungula.core.mesh.TriangleMesh;
@@ -79,7 +79,7 @@ public enum Exercise {
   private final String title;
   private final String task;
   private final Stage stage;
-  private final Supplier<TriangleMesh> master;
+  private final Function<HarbourShapes, TriangleMesh> master;
   private final String file;
 
   /** That are to be used; at the bench only. */
@@ -92,7 +92,7 @@ public enum Exercise {
       String title,
       String task,
       Stage stage,
-      Supplier<TriangleMesh> master,
+      Function<HarbourShapes, TriangleMesh> master,
       String file,
       int batches,
       double speed,
@@ -127,8 +127,8 @@ public enum Exercise {
     return stage == Stage.BENCH;
   }
 
-  public TriangleMesh master() {
-    return master.get();
+  public TriangleMesh master(HarbourShapes shapes) {
+    return master.apply(shapes);
   }
 
   /** What the master's file is called. */

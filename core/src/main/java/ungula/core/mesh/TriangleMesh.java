@@ -146,6 +146,17 @@ public final class TriangleMesh {
     return new TriangleMesh(out, corners);
   }
 
+  /** With another inside it, turned inside out: what is between the two. */
+  public TriangleMesh less(TriangleMesh other) {
+    double[] places = Arrays.copyOf(xyz, xyz.length + other.xyz.length);
+    System.arraycopy(other.xyz, 0, places, xyz.length, other.xyz.length);
+    int[] all = Arrays.copyOf(corners, corners.length + other.corners.length);
+    for (int c = 0; c < other.corners.length; c++) {
+      all[all.length - 1 - c] = other.corners[c] + vertexCount();
+    }
+    return new TriangleMesh(places, all);
+  }
+
   /** The facets that pass, with the vertices they use. */
   public TriangleMesh only(IntPredicate facets) {
     int[] index = new int[vertexCount()];

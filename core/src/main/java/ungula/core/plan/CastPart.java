@@ -15,6 +15,7 @@ import ungula.core.filling.Filling;
 import ungula.core.filling.Flow;
 import ungula.core.filling.Fronts;
 import ungula.core.filling.Levels;
+import ungula.core.filling.Passages;
 import ungula.core.mould.BoxMould;
 import ungula.core.quantity.Density;
 import ungula.core.quantity.Numbers;
@@ -23,6 +24,7 @@ import ungula.core.rubber.Product;
 import ungula.core.sprue.Channel;
 import ungula.core.sprue.Sprue;
 import ungula.core.sprue.VentKind;
+import ungula.core.study.HollowStudy;
 import ungula.core.study.ShapeStudy;
 import ungula.core.working.FigureBook;
 import ungula.core.working.Given;
@@ -39,8 +41,8 @@ import ungula.core.working.Working;
  * @param vents null without
  * @param resin as far as pouring it goes: the product's sheet, and what was said besides
  * @param filling how the mould fills with it, as it lies; null while the shape is not worked out
- * @param fronts when it arrives where; null as well, of a hollow cast, and of one as thin as a cell
- *     all through
+ * @param fronts when it arrives where; null as well, of a hollow cast until that is worked out, and
+ *     of one as thin as a cell all through
  */
 public record CastPart(
     Brief brief,
@@ -97,7 +99,7 @@ public record CastPart(
         vents(b, box),
         resin,
         filling,
-        filling == null || core.isPresent() ? null : fronts(b, filling, resin));
+        filling == null ? null : fronts(b, filling, resin, core.isPresent()));
   }
 
   private static Filling filling(Brief b, Sprue sprue, Sprue.Resin resin, double castMm3) {
@@ -105,7 +107,8 @@ public record CastPart(
       return null;
     }
     ShapeStudy study = b.facts().shape().study();
-    Levels levels = study.cast().levels();
+    HollowStudy round = round(b);
+    Levels levels = round == null ? study.cast().levels() : round.levels();
     double whole = levels.mm3()[Levels.COUNT] + study.cast().air().totalMm3();
     Flow flow =
         sprue == null
@@ -136,15 +139,26 @@ public record CastPart(
   }
 
   /** Once the cavity is full what stands in the sprue presses on, to its mouth. */
-  private static Fronts fronts(Brief b, Filling filling, Sprue.Resin resin) {
+  private static Fronts fronts(Brief b, Filling filling, Sprue.Resin resin, boolean hollow) {
     ShapeStudy study = b.facts().shape().study();
-    if (study.cast().passages().sections().isEmpty()) {
+    HollowStudy round = round(b);
+    if (hollow && round == null) {
+      return null;
+    }
+    Passages passages = hollow ? round.passages() : study.cast().passages();
+    if (passages.sections().isEmpty()) {
       return null;
     }
     double top = filling.full().levelMm();
     VentWay sprue = study.cast().sprueWay();
     double driven = sprue == null ? top : Math.max(top, sprue.out().dot(filling.up()));
-    return Fronts.of(study.cast().passages(), filling, driven, resin);
+    return Fronts.of(passages, filling, driven, resin);
+  }
+
+  /** How it runs in round a core; null of a solid cast, and while that is not worked out. */
+  private static HollowStudy round(Brief b) {
+    CoreFacts core = b.facts().core();
+    return core == null || core.core() == null ? null : core.round();
   }
 
   private static Sprue.Resin resin(Brief b, double castMm3) {

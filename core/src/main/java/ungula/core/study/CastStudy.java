@@ -165,9 +165,8 @@ public record CastStudy(
     Vents.Proposal vents = Vents.propose(cavity, openings, up, MOST_VENTS);
     List<Found> attitudes =
         attitudes(cavity, vents, mesh, seam, q, parallel, progress.part(0.3, 0.5));
-    Opening in = q.inlet() == Inlet.BASE ? Opening.WHOLE_BASE : Opening.at(inlet(mesh, q, up));
     progress.at("Following the ways through it", 0.5);
-    Passages passages = Passages.of(cavity, in, parallel);
+    Passages passages = Passages.of(cavity, opening(mesh, q), parallel);
     VentWays out = new VentWays(cavity, q.inside, seam, up);
     VentWay sprue = q.inlet() == Inlet.BASE ? null : sprueWay(inlet(mesh, q, up), cavity, out, q);
     // as it lies
@@ -251,6 +250,11 @@ public record CastStudy(
         known.at().stream().limit(AttitudeSearch.MOST_VENTS).map(out::from).toList();
     boolean enough = known.at().size() == vents.size() && known.left().worth().isEmpty();
     return new Found(lies, known.before().totalMm3(), vents, known.left().totalMm3(), enough);
+  }
+
+  /** Where a cast is poured in. */
+  static Opening opening(TriangleMesh mesh, Question q) {
+    return q.inlet() == Inlet.BASE ? Opening.WHOLE_BASE : Opening.at(inlet(mesh, q, q.lies.up()));
   }
 
   private static Vec3 inlet(TriangleMesh mesh, Question q, Vec3 up) {

@@ -14,6 +14,7 @@ import org.testng.annotations.Test;
 import ungula.core.Golden;
 import ungula.core.Modelled;
 import ungula.core.PlanCount;
+import ungula.core.Shapes;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
 import ungula.core.choice.Materials;
@@ -98,7 +99,8 @@ public class CautionBoundariesTest {
     List<Edit> room = new ArrayList<>();
     for (String edit : edits) {
       String[] word = edit.split("=", 2);
-      (word[0].matches("roomC|(air|mixing)\\..*") ? room : all).add(Edit.of(word[0], word[1]));
+      (word[0].matches("roomC|(air|mixing|equipment)\\..*") ? room : all)
+          .add(Edit.of(word[0], word[1]));
     }
     c = ChoiceWords.edit(c, all, product);
     Workshop shop = Workshop.words().edit(Workshop.DEFAULT, room, Units.METRIC);
@@ -370,6 +372,76 @@ public class CautionBoundariesTest {
     return found("mould.weighed", BOX, ADDITION, firstMould(grams), mould, TWO)
         .map(c -> c.title() + " " + c.text())
         .orElse("");
+  }
+
+  /** A caution few plans come to, whose rubber, and what is decided there. */
+  @DataProvider
+  public Object[][] seldom() {
+    String label = "mould.kind=OPEN,label.place=WALL,label.code=K7F3M,label.letterMm=";
+    String slow = "rubber.bubbles=VACUUM,mixing.pace.degasMin=";
+    return new Object[][] {
+      {"contact.residue", CONDENSATION, "mould.kind=OPEN,cast.material=SILICONE"},
+      {"ratio.off", ADDITION, "mould.kind=OPEN,rubber.ratio=4 : 1 by weight"},
+      {"ratio.off", ADDITION, "mould.kind=OPEN,rubber.ratio=4 : 1 by weight,rubber.ratioMeant=YES"},
+      {"batch.shallow", ADDITION, "rubber.bubbles=VACUUM,mixing.vacuum=-0.8 bar"},
+      {
+        "batch.shallow",
+        ADDITION,
+        "rubber.bubbles=VACUUM,mixing.vacuum=-0.95 bar,air.altitudeM=2000 m"
+      },
+      {"batch.pump", sticky(20), slow + "5 min"},
+      {"label.fine", ADDITION, label + "2.5 mm"},
+      {"label.fine", ADDITION, label + "3.2 mm"},
+      {
+        "box.bows",
+        ADDITION,
+        "mould.kind=OPEN,mould.sheet=STYRENE_2,mould.sidesMm=40 mm,mould.overTopMm=90 mm"
+      },
+      {"jacket.heavy", ADDITION, "mould.kind=SKIN,skin.wallMm=20 mm,equipment.liftG=1 kg"},
+    };
+  }
+
+  @Test(dataProvider = "seldom")
+  public void whatIsSeldomSaidIsSaid(String id, Product product, String words) {
+    assertTrue(warns(id, BOX, product, words.split(",")), words);
+  }
+
+  /** Masters 30 mm apart; a fifth of a millimetre less than the land asked for is not said. */
+  @Test
+  public void landBetweenMastersIsTooLittle() {
+    TriangleMesh cube = Tessellation.box(30, 30, 40);
+    TriangleMesh pair = Shapes.both(cube, cube, new Vec3(60, 0, 0));
+    String[] land = {"mould.kind=OPEN", ""};
+    boolean[] said = {false, false, true};
+    String[] asked = {"30 mm", "30.1 mm", "30.3 mm"};
+    for (int i = 0; i < asked.length; i++) {
+      land[1] = "plate.landMm=" + asked[i];
+      assertEquals(warns("plate.land", pair, ADDITION, land), said[i], asked[i]);
+    }
+  }
+
+  /** 80 mm long if read as millimetres: each other unit is offered with what it comes to. */
+  @Test
+  public void eachUnitIsOfferedWithWhatItComesTo() {
+    Choices c =
+        ChoiceWords.edit(
+            Choices.fresh(Units.METRIC), List.of(Edit.of("master.source", "FILE")), ADDITION);
+    MasterFacts facts = Modelled.guessed(BOX, c, 25.4);
+    JobPlan plan =
+        JobPlan.of(
+            c,
+            Recorded.NOTHING,
+            facts,
+            Materials.of(ADDITION),
+            Workshop.DEFAULT,
+            Planner.box(c, facts),
+            Diary.PLAIN);
+    planned.count(plan);
+    Caution doubt =
+        plan.cautions().stream().filter(k -> k.id().equals("unit.doubt")).findFirst().orElseThrow();
+    assertEquals(
+        doubt.fixes().stream().map(Caution.Fix::price).toList(),
+        List.of("3.15 mm, 0.124 in", "80.0 mm, 3.15 in", "3 150 mm, 124 in", "31.5 mm, 1.24 in"));
   }
 
   /** Fewer batches are offered only where more are asked for than the limits need. */

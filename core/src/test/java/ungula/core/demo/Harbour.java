@@ -5,17 +5,17 @@ import ungula.core.mesh.TriangleMesh;
 
 /** The harbour museum's masters for tests: each made once, when first asked for. */
 public enum Harbour {
-  NAUTILUS(HarbourShapes::nautilus),
-  OCTOPUS(HarbourShapes::octopus),
+  NAUTILUS(HarbourShapes.FINE::nautilus),
+  OCTOPUS(HarbourShapes.FINE::octopus),
   /** In less than half as many facets, for what does not ask how fine they are. */
-  COARSE_OCTOPUS(() -> HarbourShapes.octopus(80)),
-  FINIAL(HarbourShapes::finial),
-  WAVE_TILE(HarbourShapes::waveTile),
-  CHESS_SET(HarbourShapes::chessSet),
-  ROPE_KNOT(HarbourShapes::ropeKnot),
-  BELL(HarbourShapes::bell),
-  SEAL_PUP(HarbourShapes::sealPup),
-  MOORING_POST(HarbourShapes::mooringPost);
+  COARSE_OCTOPUS(new HarbourShapes(2.0 / 3)::octopus),
+  FINIAL(HarbourShapes.FINE::finial),
+  WAVE_TILE(HarbourShapes.FINE::waveTile),
+  CHESS_SET(HarbourShapes.FINE::chessSet),
+  ROPE_KNOT(HarbourShapes.FINE::ropeKnot),
+  BELL(HarbourShapes.FINE::bell),
+  SEAL_PUP(HarbourShapes.FINE::sealPup),
+  MOORING_POST(HarbourShapes.FINE::mooringPost);
 
   private final Supplier<TriangleMesh> maker;
   private TriangleMesh made;

@@ -22,7 +22,7 @@ public class HarbourShapesTest {
 
   @Test
   public void theNautilusIsOneShellWithOneMouth() {
-    MeshReport r = report(HarbourShapes.nautilus());
+    MeshReport r = report(HarbourShapes.FINE.nautilus());
     assertEquals(r.parts(), 1);
     assertEquals(r.genus(), 0);
     Vec3 size = r.bounds().size();
@@ -34,7 +34,7 @@ public class HarbourShapesTest {
 
   @Test
   public void theFinialIsRoundAndStandsOnItsFoot() {
-    TriangleMesh mesh = HarbourShapes.finial();
+    TriangleMesh mesh = HarbourShapes.FINE.finial();
     PosedMaster p = PosedMaster.of(mesh, 1, Pose.AS_MODELLED);
     Near.absolute(mesh.bounds().size().z(), 128, 1e-9);
     // a foot of radius 26
@@ -54,7 +54,7 @@ public class HarbourShapesTest {
 
   @Test
   public void theTileIsFlatAtTheBack() {
-    TriangleMesh mesh = HarbourShapes.waveTile();
+    TriangleMesh mesh = HarbourShapes.FINE.waveTile();
     PosedMaster p = PosedMaster.of(mesh, 1, Pose.AS_MODELLED);
     Near.relative(p.restMm2(), 150 * 150, 1e-9);
     double height = mesh.bounds().size().z();
@@ -64,7 +64,7 @@ public class HarbourShapesTest {
 
   @Test
   public void theChessSetIsThreePiecesApart() {
-    MeshReport r = report(HarbourShapes.chessSet());
+    MeshReport r = report(HarbourShapes.FINE.chessSet());
     assertEquals(r.parts(), 3);
     assertTrue(!r.overlapping() && !r.estimate());
     Near.absolute(r.bounds().size().z(), 82, 1e-9);
@@ -74,11 +74,11 @@ public class HarbourShapesTest {
   public void theOthersAreClosedAndOfOnePiece() {
     record Shape(TriangleMesh mesh, int holes, double least, double most) {}
     Shape[] all = {
-      new Shape(HarbourShapes.ropeKnot(), 1, 35, 45),
-      new Shape(HarbourShapes.bell(), 0, 119, 121),
-      new Shape(HarbourShapes.sealPup(), 0, 50, 70),
-      new Shape(HarbourShapes.octopus(), 1, 90, 100),
-      new Shape(HarbourShapes.mooringPost(), 0, 480, 520)
+      new Shape(HarbourShapes.FINE.ropeKnot(), 1, 35, 45),
+      new Shape(HarbourShapes.FINE.bell(), 0, 119, 121),
+      new Shape(HarbourShapes.FINE.sealPup(), 0, 50, 70),
+      new Shape(HarbourShapes.FINE.octopus(), 1, 90, 100),
+      new Shape(HarbourShapes.FINE.mooringPost(), 0, 480, 520)
     };
     for (Shape s : all) {
       MeshReport r = report(s.mesh());
@@ -93,7 +93,7 @@ public class HarbourShapesTest {
 
   @Test
   public void theBellIsHollow() {
-    MeshReport r = report(HarbourShapes.bell());
+    MeshReport r = report(HarbourShapes.FINE.bell());
     assertTrue(r.volumeMm3() < 0.5 * r.hullVolumeMm3(), r.toString());
   }
 }

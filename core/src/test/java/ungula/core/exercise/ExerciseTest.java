@@ -12,6 +12,7 @@ import ungula.core.AnyPlan;
 import ungula.core.attitude.Attitude;
 import ungula.core.attitude.Face;
 import ungula.core.demo.Harbour;
+import ungula.core.demo.HarbourShapes;
 import ungula.core.geometry.Box3;
 import ungula.core.geometry.Vec3;
 import ungula.core.job.JobPlan;
@@ -42,7 +43,7 @@ public class ExerciseTest {
             .filter(d -> !d.word().equals("rubber.product"))
             .map(d -> d.word() + "=" + d.text())
             .toArray(String[]::new);
-    return AnyPlan.picked(e.master(), words).plan();
+    return AnyPlan.picked(e.master(HarbourShapes.FINE), words).plan();
   }
 
   /** The exercise's master, more coarsely. */

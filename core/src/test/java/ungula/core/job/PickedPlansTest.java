@@ -46,6 +46,8 @@ public class PickedPlansTest {
     {"mould.kind=SKIN", "jacket.kind=PUTTY", "jacket.locators=BUTTONS", "skin.wallMm=8 mm"},
     {"mould.kind=SKIN", "jacket.kind=LAMINATE", "skin.opening=CUT", "skin.recoat=SET"},
     {"mould.kind=SKIN", "site.place=OUTDOORS", "site.tripG=900 g", "skin.flangeMm=60 mm"},
+    {"mould.kind=OPEN", "hollow.wallMm=1.4 mm"},
+    {"mould.kind=TWO_PART", "casting.vent=3 0.3 0.3", "lying.on=FRONT"},
   };
 
   private static final TriangleMesh[] MODELS = {

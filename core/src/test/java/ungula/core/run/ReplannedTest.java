@@ -12,7 +12,7 @@ import ungula.core.mesh.TriangleMesh;
 /** What of a plan a run does not go by is said. */
 public class ReplannedTest {
 
-  private static final TriangleMesh FINIAL = HarbourShapes.finial();
+  private static final TriangleMesh FINIAL = HarbourShapes.FINE.finial();
 
   private static RunPlan frozen(String... words) {
     return FreezeTest.frozen(AnyPlan.picked(FINIAL, words).plan());

@@ -23,7 +23,7 @@ import ungula.core.run.RunPlan.Task;
 /** A run that goes on by another plan loses nothing that happened, and is finished. */
 public class TakenOverTest {
 
-  private static final TriangleMesh FINIAL = HarbourShapes.finial();
+  private static final TriangleMesh FINIAL = HarbourShapes.FINE.finial();
 
   private static final Instant SEVEN = Instant.parse("2027-03-01T07:00:00Z");
 

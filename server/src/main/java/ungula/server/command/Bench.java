@@ -84,7 +84,7 @@ public final class Bench {
       Path made = null;
       if (files.isEmpty()) {
         made = Files.createTempDirectory("ungula-bench");
-        files.add(write(made.resolve("nautilus.stl"), HarbourShapes.nautilus()));
+        files.add(write(made.resolve("nautilus.stl"), HarbourShapes.FINE.nautilus()));
         files.add(write(made.resolve("torus-1m.stl"), Tessellation.torus(40, 12, 1000, 500)));
       }
       Map<String, Map<String, Object>> all = new LinkedHashMap<>();

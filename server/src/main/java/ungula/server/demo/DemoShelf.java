@@ -12,7 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
-import java.util.function.Supplier;
+import java.util.function.Function;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
@@ -133,7 +133,7 @@ class DemoShelf {
     List<Shown> entries = entries();
     // shapes take seconds to make and to look over: side by side
     List<Models.Stored> kept =
-        entries.parallelStream().map(e -> madeUp.keep(e.shape.get(), e.fileName)).toList();
+        entries.parallelStream().map(e -> madeUp.keep(e.shape, e.fileName)).toList();
     // whole or not at all: stopped in between, it is put up at the next start
     once.executeWithoutResult(status -> putUp(entries, kept));
   }
@@ -371,14 +371,17 @@ class DemoShelf {
   }
 
   private record Shown(
-      String name, Supplier<TriangleMesh> shape, String fileName, List<Edit> edits) {}
+      String name,
+      Function<HarbourShapes, TriangleMesh> shape,
+      String fileName,
+      List<Edit> edits) {}
 
   private static Edit edit(String word, String text) {
     return Edit.of(word, text);
   }
 
   private static Shown entry(
-      String name, Supplier<TriangleMesh> shape, String fileName, Edit... edits) {
+      String name, Function<HarbourShapes, TriangleMesh> shape, String fileName, Edit... edits) {
     return new Shown(name, shape, fileName, List.of(edits));
   }
 

@@ -7,9 +7,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import ungula.core.choice.ChoiceWords;
 import ungula.core.choice.Choices;
+import ungula.core.demo.HarbourShapes;
 import ungula.core.mesh.TriangleMesh;
 import ungula.core.mesh.io.StlWriter;
 import ungula.core.sentence.WordBook.Edit;
@@ -24,17 +27,23 @@ public class MadeUp {
   private final Models models;
   private final Habits workshop;
 
-  MadeUp(Models models, Habits workshop) {
+  private final HarbourShapes shapes;
+
+  /**
+   * @param detail of the masters, 1 as they are shown; tests do with less
+   */
+  MadeUp(Models models, Habits workshop, @Value("${ungula.detail:1}") double detail) {
+    this.shapes = new HarbourShapes(detail);
     this.models = models;
     this.workshop = workshop;
   }
 
   /** Keeps a master as a file; takes seconds. */
-  public Models.Stored keep(TriangleMesh master, String fileName) {
+  public Models.Stored keep(Function<HarbourShapes, TriangleMesh> master, String fileName) {
     try {
       Path file = Files.createTempFile("ungula-demo", ".stl");
       try (OutputStream out = Files.newOutputStream(file)) {
-        StlWriter.write(master, out);
+        StlWriter.write(master.apply(shapes), out);
       }
       return models.keep(file, fileName, Progress.NONE);
     } catch (IOException e) {

@@ -68,7 +68,7 @@ class ExerciseController {
   @PostMapping("/{exercise}")
   ExerciseBegun beginExercise(@PathVariable Exercise exercise) {
     Models.Stored master =
-        masters.computeIfAbsent(exercise.file(), file -> madeUp.keep(exercise.master(), file));
+        masters.computeIfAbsent(exercise.file(), file -> madeUp.keep(exercise::master, file));
     String job = jobs.addExercise(exercise, madeUp.choices(master, exercise.edits()));
     return new ExerciseBegun(job, exercise.stage().key());
   }

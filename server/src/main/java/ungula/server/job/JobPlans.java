@@ -26,6 +26,7 @@ import ungula.core.plan.ShapeFacts;
 import ungula.core.record.Recorded;
 import ungula.core.skin.SkinStudy;
 import ungula.core.step.JobDays;
+import ungula.core.study.CastStudy;
 import ungula.core.workshop.Workshop;
 import ungula.server.job.Studies.Question;
 import ungula.server.product.Products;
@@ -55,13 +56,14 @@ class JobPlans {
 
   /** Which questions about a shape are answered: each has one answer. */
   private record Answers(
-      boolean shape, boolean core, boolean room, boolean outside, boolean asked) {
+      boolean shape, boolean core, boolean round, boolean room, boolean outside, boolean asked) {
 
     static Answers of(Optional<ShapeAsked> asked) {
       Optional<SkinAsked> skin = asked.flatMap(ShapeAsked::ofSkin);
       return new Answers(
           asked.filter(ShapeAsked::answered).isPresent(),
           asked.flatMap(ShapeAsked::core).isPresent(),
+          asked.flatMap(ShapeAsked::round).flatMap(Asked::answer).isPresent(),
           skin.flatMap(SkinAsked::room).isPresent(),
           skin.flatMap(SkinAsked::outside).isPresent(),
           asked.isPresent());
@@ -150,7 +152,7 @@ class JobPlans {
             .map(s -> facts.with(shapeFacts(choices, s)))
             .orElse(facts);
     MasterFacts cored =
-        shape.flatMap(ShapeAsked::core).map(core -> shaped.with(core)).orElse(shaped);
+        shape.flatMap(ShapeAsked::cored).map(core -> shaped.with(core)).orElse(shaped);
     MasterFacts known =
         shape
             .flatMap(ShapeAsked::ofSkin)
@@ -195,13 +197,15 @@ class JobPlans {
           Optional<Question<Cores.Kept>> ofCore =
               Optional.ofNullable(choices.hollow().wallMm())
                   .map(wall -> questions.core(choices, open));
+          Asked<CastStudy> cast = asked(questions.cast(choices, facts, box));
           return new ShapeAsked(
               asked(questions.rubber(choices, facts, box)),
-              asked(questions.cast(choices, facts, box)),
+              cast,
               asked(questions.release(choices)),
               asked(questions.form(choices)),
               ofCore,
               ofCore.flatMap(cores::known),
+              ofCore.map(q -> asked(questions.round(choices, facts, box, cast.of(), q, cores))),
               choices.mould().kind().poured()
                   ? Optional.empty()
                   : Optional.of(skinAsked(choices, facts)));

@@ -3,6 +3,7 @@ package ungula.server.job;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import ungula.core.air.AirTraps;
 import ungula.core.approach.Approach;
 import ungula.core.approach.ApproachSearch;
 import ungula.core.choice.BoxChoice;
@@ -41,7 +42,7 @@ import ungula.core.skin.SkinField;
 import ungula.core.skin.SkinStudy;
 import ungula.core.study.CastStudy;
 import ungula.core.study.FormStudy;
-import ungula.core.study.Parted;
+import ungula.core.study.HollowStudy;
 import ungula.core.study.ReleaseStudy;
 import ungula.core.study.RubberStudy;
 import ungula.core.work.Parallel;
@@ -76,6 +77,8 @@ public class JobQuestions {
 
   private record AskedOfCast(
       int version, Body body, Rotation turn, Plate plate, CastStudy.Question question) {}
+
+  private record AskedOfRound(int version, String cast, String core) {}
 
   private record AskedOfRelease(
       int version, Body body, Rotation turn, Plate plate, FacetSet threads) {}
@@ -149,18 +152,7 @@ public class JobQuestions {
 
   /** A cast in its mould. */
   Question<CastStudy> cast(Choices c, MasterFacts facts, BoxMould box) {
-    boolean baseOpen = facts.baseOpen(c.pose().liftMm());
-    Parted parted = Planner.parted(c, facts, box).orElse(null);
-    CastStudy.Question q =
-        new CastStudy.Question(
-            box.block(),
-            box.belowMm(),
-            baseOpen,
-            c.casting().sprue(),
-            c.casting().vents(),
-            c.lying().of(c.mould().kind(), baseOpen),
-            LyingChoice.sides(c.mould().kind(), baseOpen),
-            parted);
+    CastStudy.Question q = castIn(c, facts, box);
     return studies.question(
         new AskedOfCast(CastStudy.VERSION, body(c), c.pose().turn(), c.laid(), q),
         CastStudy.class,
@@ -168,11 +160,61 @@ public class JobQuestions {
             keep.keep(
                 CastStudy.of(
                     shapes.posed(c).orElseThrow(),
-                    parted == null ? null : Planner.seam(parted, c, facts, box),
+                    q.parted() == null ? null : Planner.seam(q.parted(), c, facts, box),
                     q,
                     Parallel.ALL,
                     progress),
                 new byte[0]));
+  }
+
+  private static CastStudy.Question castIn(Choices c, MasterFacts facts, BoxMould box) {
+    boolean baseOpen = facts.baseOpen(c.pose().liftMm());
+    return new CastStudy.Question(
+        box.block(),
+        box.belowMm(),
+        baseOpen,
+        c.casting().sprue(),
+        c.casting().vents(),
+        c.lying().of(c.mould().kind(), baseOpen),
+        LyingChoice.sides(c.mould().kind(), baseOpen),
+        Planner.parted(c, facts, box).orElse(null));
+  }
+
+  /**
+   * A hollow cast round its core, once that and the cast's own study are known.
+   *
+   * @param cast in the mould, without its core
+   * @param core of it
+   */
+  Question<HollowStudy> round(
+      Choices c,
+      MasterFacts facts,
+      BoxMould box,
+      Question<CastStudy> cast,
+      Question<Cores.Kept> core,
+      Cores cores) {
+    return studies.question(
+        new AskedOfRound(HollowStudy.VERSION, cast.id(), core.id()),
+        HollowStudy.class,
+        (known, keep, progress) -> {
+          studies.settle(core, progress.part(0, 0.3));
+          studies.settle(cast, progress.part(0.3, 0.6));
+          HollowCore made = cores.known(core).orElseThrow().core();
+          AirTraps.Result air = studies.known(cast).orElseThrow().air();
+          if (made == null) {
+            keep.keep(HollowStudy.SOLID, new byte[0]);
+            return;
+          }
+          keep.keep(
+              HollowStudy.of(
+                  shapes.posed(c).orElseThrow(),
+                  made,
+                  castIn(c, facts, box),
+                  air,
+                  Parallel.ALL,
+                  progress.part(0.6, 1)),
+              new byte[0]);
+        });
   }
 
   /** Pulling the mould off. Its values by facet: locked. */

@@ -6,6 +6,7 @@ import java.util.stream.Stream;
 import ungula.core.plan.CoreFacts;
 import ungula.core.study.CastStudy;
 import ungula.core.study.FormStudy;
+import ungula.core.study.HollowStudy;
 import ungula.core.study.ReleaseStudy;
 import ungula.core.study.RubberStudy;
 import ungula.core.study.ShapeStudy;
@@ -19,6 +20,7 @@ import ungula.server.job.Studies.Question;
  * @param release of the mould
  * @param form however it stands
  * @param ofCore the core of a hollow cast; empty when casts are solid
+ * @param round how one runs in round its core; likewise
  * @param ofSkin a skin on it; empty for other moulds
  */
 public record ShapeAsked(
@@ -28,6 +30,7 @@ public record ShapeAsked(
     Asked<FormStudy> form,
     Optional<Question<Cores.Kept>> ofCore,
     Optional<CoreFacts> core,
+    Optional<Asked<HollowStudy>> round,
     Optional<SkinAsked> ofSkin) {
 
   /** What it decides for its block mould; empty while not all of it is known. */
@@ -37,6 +40,11 @@ public record ShapeAsked(
         .flatMap(
             r ->
                 cast.answer().flatMap(c -> release.answer().map(off -> new ShapeStudy(r, c, off))));
+  }
+
+  /** What is known of the core, and of how a cast runs in round it. */
+  Optional<CoreFacts> cored() {
+    return core.map(c -> new CoreFacts(c.core(), round.flatMap(Asked::answer).orElse(null)));
   }
 
   /** Whether it is known how the master stands. */
@@ -57,7 +65,8 @@ public record ShapeAsked(
             rubber.open(),
             cast.open(),
             release.open(),
-            ofCore.filter(q -> core.isEmpty()))
+            ofCore.filter(q -> core.isEmpty()),
+            round.flatMap(Asked::open))
         .<Question<?>>flatMap(Optional::stream)
         .toList();
   }
