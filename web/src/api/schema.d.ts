@@ -3022,9 +3022,9 @@ export interface components {
       across: number;
       /** Format: double */
       mm3: number;
-      text: string;
       /** Format: double */
       up: number;
+      volume: string;
     };
     FilmEnd: {
       /** Format: double */
@@ -3037,6 +3037,8 @@ export interface components {
     FilmPoint: {
       /** Format: double */
       afterS: number;
+      /** Format: double */
+      alongMm: number;
       /** Format: double */
       levelMm: number;
       /** Format: double */

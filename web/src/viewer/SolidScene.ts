@@ -1,5 +1,6 @@
 import {
   AmbientLight,
+  BackSide,
   Box3,
   BufferAttribute,
   BufferGeometry,
@@ -34,6 +35,7 @@ import {
 import { acceleratedRaycast, MeshBVH } from 'three-mesh-bvh';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import type { Channel, Drawing, Place, Study, SurfacePoint } from '../api/client';
+import type { Filmed } from './film';
 import { MARK_COLOURS, MASTER_COLOUR } from './marks';
 
 /** What turns by less is round: no edge is drawn. */
@@ -67,6 +69,12 @@ const DIRECTIONS: Record<Preset, [number, number, number]> = {
 /** Nothing below it is drawn of what it cuts. */
 const PLATE = new Plane(new Vector3(0, 0, 1), 0);
 
+/** Nothing above it is drawn of what is poured. */
+const LEVEL = new Plane(new Vector3(0, 0, -1), 0);
+
+const RESIN = '#90949a';
+const SURFACE = '#6e747b';
+
 /** Laid another way nothing is cut off at the plate. */
 const EVERYTHING = 1e9;
 
@@ -91,13 +99,19 @@ export class SolidScene {
   /** All that turns when it is laid another way. */
   private readonly mould = new Group();
   private readonly master = new Group();
+  /** What is poured into its place. */
+  private readonly resin = new Group();
   private readonly box = new Group();
+  private readonly rubber = new Group();
+  /** Up to there the rubber is poured, mm. */
+  private lineMm = 1;
   private readonly coats = new Group();
   private readonly parts = new Group();
   private readonly marks = new Group();
   private readonly strokeMarks = new Group();
   private readonly pointer = new Group();
   private flat: BufferGeometry | null = null;
+  private solid: MeshLambertMaterial | null = null;
   private tint: { share: Uint8Array | null; full: Color } = { share: null, full: MASTER };
   private marked: Uint8Array | null = null;
   private brush: number | null = null;
@@ -124,7 +138,7 @@ export class SolidScene {
     this.controls.addEventListener('change', this.draw);
     this.controls.addEventListener('start', () => (this.turned = false));
     this.scene.add(new AmbientLight(0xfff7ea, 1.3), this.mould);
-    this.mould.add(this.master, this.box, this.marks);
+    this.mould.add(this.master, this.resin, this.box, this.rubber, this.marks);
     this.mould.add(this.strokeMarks, this.pointer, this.coats, this.parts);
     this.renderer.localClippingEnabled = true;
     const sun = new DirectionalLight(0xffffff, 2.1);
@@ -146,13 +160,15 @@ export class SolidScene {
   setMaster(data: ArrayBuffer) {
     this.turned = this.framed;
     clear(this.master);
+    clear(this.resin);
     const [vertices = 0, triangles = 0, gaps = 0] = new Uint32Array(data, 0, 3);
     const shape = indexed(data);
     const flat = shape.toNonIndexed();
     flat.computeVertexNormals();
     this.flat = flat;
     this.colour();
-    const solid = new Mesh(flat, new MeshLambertMaterial({ vertexColors: true, side: DoubleSide }));
+    this.solid = new MeshLambertMaterial({ vertexColors: true, side: DoubleSide });
+    const solid = new Mesh(flat, this.solid);
     solid.raycast = acceleratedRaycast;
     this.master.add(solid);
     if (gaps > 0) {
@@ -290,19 +306,23 @@ export class SolidScene {
       over ? new Quaternion(1, 0, 0, 0) : new Quaternion().setFromUnitVectors(to, UP),
     );
     PLATE.constant = up ? EVERYTHING : 0;
+    // to be cast in it is out of its box
+    this.box.visible = !up;
     this.turned = this.framed;
     this.frame();
     this.draw();
   }
 
-  /** Air as faceted balls as large as the pockets, vents and sprue as they run to the outside. */
-  setMarks(study: Study | null, stale: boolean, lying: boolean) {
+  /**
+   * Air as faceted balls as large as the pockets, that of what is poured or of both, vents and sprue
+   * as they run to the outside.
+   */
+  setMarks(study: Study | null, stale: boolean, poured: Filmed['of'] | null) {
     clear(this.marks);
     const up = study ? new Vector3(study.castUp.x, study.castUp.y, study.castUp.z) : UP;
     const air = [
-      // laid to be cast in, the rubber is set
-      ...(lying ? [] : (study?.poured ?? [])).map((p) => ({ ...p, up: UP })),
-      ...(study?.cast ?? []).map((p) => ({ ...p, up })),
+      ...(poured === 'CAST' ? [] : (study?.poured ?? [])).map((p) => ({ ...p, up: UP })),
+      ...(poured === 'RUBBER' ? [] : (study?.cast ?? [])).map((p) => ({ ...p, up })),
     ];
     for (const p of air) {
       const radius = Math.max(1, p.sizeMm / 2);
@@ -354,33 +374,66 @@ export class SolidScene {
     this.marks.add(lines);
   }
 
+  /** What fills it, so far; null shows the mould as it is. */
+  fill(now: Filmed | null) {
+    const cast = now?.of === 'CAST';
+    this.rubber.scale.z = now?.of === 'RUBBER' ? Math.max(1e-3, now.alongMm / this.lineMm) : 1;
+    LEVEL.constant = now?.alongMm ?? 0;
+    if (cast && this.resin.children.length === 0 && this.flat) {
+      this.pour(this.flat, new MeshLambertMaterial({ color: RESIN, clippingPlanes: [LEVEL] }));
+      // seen from above the cut, the far side of what is poured is its level
+      this.pour(
+        this.flat,
+        new MeshBasicMaterial({ color: SURFACE, side: BackSide, clippingPlanes: [LEVEL] }),
+      );
+    }
+    this.resin.visible = cast;
+    if (this.solid) {
+      this.solid.transparent = cast;
+      this.solid.depthWrite = !cast;
+      this.solid.opacity = cast ? 0.2 : 1;
+      this.solid.needsUpdate = true;
+    }
+    this.draw();
+  }
+
+  private pour(shape: BufferGeometry, material: Material) {
+    const body = new Mesh(shape, material);
+    // a click is on the master
+    body.raycast = () => undefined;
+    this.resin.add(body);
+  }
+
   /** How far the master stands clear of the plate, mm. */
   lift(mm: number) {
     this.master.position.z = mm;
+    this.resin.position.z = mm;
     this.draw();
   }
 
   /** The box as its plan drawing tells, or none. */
   setBox(plan: Drawing | null, lineMm = 0, heightMm = 0) {
     clear(this.box);
+    clear(this.rubber);
+    this.lineMm = lineMm;
     const wall = plan?.shapes.find((s) => s.role === 'WALL')?.rings;
     const [outer, inner] = wall ?? [];
     if (outer && inner) {
-      this.block(inner, 0, lineMm, '#8fc0c6', 0.34, true);
-      this.block(outer, 0, heightMm, '#c9b48b', 0.1, true);
-      this.block(outer, -4, 0, '#d9c9a6', 1, true);
+      this.block(this.rubber, inner, 0, lineMm, '#8fc0c6', 0.34);
+      this.block(this.box, outer, 0, heightMm, '#c9b48b', 0.1);
+      this.block(this.box, outer, -4, 0, '#d9c9a6', 1);
     }
     this.frame();
     this.draw();
   }
 
   private block(
+    to: Group,
     ring: number[],
     low: number,
     high: number,
     colour: string,
     cover: number,
-    edges: boolean,
   ) {
     const corners: Vector2[] = [];
     for (let i = 0; i < ring.length; i += 2) {
@@ -402,15 +455,12 @@ export class SolidScene {
     );
     body.renderOrder = cover < 1 ? 2 : 0;
     body.userData.passive = true;
-    this.box.add(body);
-    if (edges) {
-      const lines = new LineSegments(
-        new EdgesGeometry(shape, CORNER_DEGREES),
-        new LineBasicMaterial({ color: '#1c2833', transparent: true, opacity: 0.55 }),
-      );
-      lines.renderOrder = 3;
-      this.box.add(lines);
-    }
+    const lines = new LineSegments(
+      new EdgesGeometry(shape, CORNER_DEGREES),
+      new LineBasicMaterial({ color: '#1c2833', transparent: true, opacity: 0.55 }),
+    );
+    lines.renderOrder = 3;
+    to.add(body, lines);
   }
 
   look(preset: Preset) {
@@ -625,7 +675,9 @@ export class SolidScene {
     this.controls.removeEventListener('change', this.draw);
     this.controls.dispose();
     clear(this.master);
+    clear(this.resin);
     clear(this.box);
+    clear(this.rubber);
     clear(this.coats);
     clear(this.marks);
     clear(this.strokeMarks);

@@ -1,8 +1,10 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { Problem, type Drawing, type Job, type Place, type SurfacePoint } from '../api/client';
 import type { ShapeDesk } from '../job/useStudy';
 import { MASTER_COLOUR, type Paint } from './marks';
 import { NotRead } from '../ui/NotRead';
+import { CoatsOn } from './CoatsOn';
+import { filmed, watchFilm } from './film';
 import { SolidScene, type Pick, type Seen } from './SolidScene';
 
 interface Props {
@@ -239,17 +241,31 @@ export default function SolidView(props: Props) {
     [job.id, job.marksKey, anyMarks, loaded, tries],
   );
 
-  const { x, y, z } = lying ?? STANDING;
-  const laid = lying !== null;
+  const watched = useSyncExternalStore(watchFilm, () => filmed()?.of ?? null);
+  const lies = lying ?? (watched === 'CAST' ? (shape?.study?.castUp ?? null) : null);
+  const { x, y, z } = lies ?? STANDING;
+  const laid = lies !== null;
   useEffect(() => {
     scene.current?.lay(laid ? { x, y, z } : null);
   }, [laid, x, y, z, loaded]);
 
+  useEffect(() => {
+    const fill = () => {
+      const now = withBox && !show ? filmed() : null;
+      scene.current?.fill(now);
+      if (host.current) {
+        host.current.dataset.filled = now?.alongMm.toFixed(1) ?? '';
+      }
+    };
+    fill();
+    return watchFilm(fill);
+  }, [withBox, show, loaded]);
+
   const study = shape?.study ?? null;
   const stale = shape?.stale ?? false;
   useEffect(() => {
-    scene.current?.setMarks(show ? null : study, stale, laid);
-  }, [study, stale, show, laid, loaded]);
+    scene.current?.setMarks(show ? null : study, stale, laid ? 'CAST' : watched);
+  }, [study, stale, show, laid, watched, loaded]);
 
   // the same places are the same rings
   const ringed = JSON.stringify(spots ?? []);
@@ -322,19 +338,7 @@ export default function SolidView(props: Props) {
         </div>
       )}
       <div className="hint bar small">
-        {coats.length > 0 && (
-          <label className="peel">
-            coats on{' '}
-            <input
-              type="range"
-              min={0}
-              max={coats.length}
-              value={on}
-              onChange={(e) => setCoatsOn(Number(e.target.value))}
-            />{' '}
-            {on === 0 ? 'none' : `${on} of ${coats.length}, ${coats[on - 1]?.name ?? ''}`}
-          </label>
-        )}
+        {coats.length > 0 && <CoatsOn coats={coats} on={on} setOn={setCoatsOn} />}
         {drawnParts > 0 && (
           <span className="quiet">
             {parts.map((part) => (

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import Button from 'react-bootstrap/Button';
 import { client, unwrap, type Filling } from '../../api/client';
 import { NotRead } from '../../ui/NotRead';
+import { film as tell } from '../../viewer/film';
 
 /** A whole film takes so long, whatever it tells. */
 const FILM_MS = 12_000;
@@ -49,6 +50,11 @@ function Shown({ film, of }: { film: Filling; of: Poured }) {
   }, [playing]);
   const full = film.course.at(-1);
   const now = film.course.find((p) => p[by] >= share * (full?.[by] ?? 0)) ?? full;
+  const alongMm = now?.alongMm ?? 0;
+  useEffect(() => {
+    tell({ of, alongMm });
+  }, [of, alongMm]);
+  useEffect(() => () => tell(null), []);
   const sealed = film.sealed.filter((s) => s.mm3 <= (now?.mm3 ?? 0));
   const play = () => {
     if (!playing && share >= 1) {
@@ -95,9 +101,7 @@ function Shown({ film, of }: { film: Filling; of: Poured }) {
       </div>
       <figcaption>
         {film.says}
-        {sealed.map((s) => (
-          <span key={`${s.mm3} ${s.across}`}> {s.text}.</span>
-        ))}
+        {sealed.length > 0 && ` ${kept(sealed.map((s) => s.volume))}.`}
         {film.ends
           .filter((e) => e.late)
           .map((e) => (
@@ -106,6 +110,13 @@ function Shown({ film, of }: { film: Filling; of: Poured }) {
       </figcaption>
     </figure>
   );
+}
+
+/** What stays behind. */
+function kept(volumes: string[]) {
+  return volumes.length === 1
+    ? `${volumes[0]} of air is sealed off`
+    : `Air is sealed off in ${volumes.length} places: ${volumes.join(', ')}`;
 }
 
 interface Seen {
@@ -161,7 +172,7 @@ function Picture({ film, level, sealed }: Seen) {
       ))}
       {sealed.map((s) => (
         <circle key={`${s.mm3} ${s.across}`} cx={s.across} cy={-s.up} r={pad / 2}>
-          <title>{s.text}</title>
+          <title>{kept([s.volume])}</title>
         </circle>
       ))}
     </svg>

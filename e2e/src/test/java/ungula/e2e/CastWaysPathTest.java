@@ -48,6 +48,15 @@ public class CastWaysPathTest extends Browsing {
     button("Play").click();
     assertThat(film).hasAttribute("data-level", full);
     assertThat(page.locator("figure.film")).containsText("It gels after");
+    // the solid fills with it, laid as it is cast
+    button("Solid").click();
+    Locator solid = solidDrawn();
+    assertThat(solid).hasAttribute("data-filled", Pattern.compile("^-?\\d"));
+    String whole = solid.getAttribute("data-filled");
+    page.getByLabel("How much is poured").fill("0.4");
+    assertThat(solid).not().hasAttribute("data-filled", whole);
+    button("Watch a cast fill it").click();
+    assertThat(solid).hasAttribute("data-filled", "");
 
     try (ZipFile all = pieces()) {
       assertEquals(all.size(), 1);

@@ -96,7 +96,7 @@ public class ShapePathTest extends Browsing {
 
   @Test
   public void aSearchForTheBestWayUpIsStoppedAndGoesOn() {
-    visit(demoJob("Rope-knot paperweight") + "/master");
+    visit(demoJob("Nautilus touch model") + "/master");
     Locator stands = page.locator(".stands");
     button("Find the best ways up").click();
     assertThat(stands.locator(".busy")).containsText("Looking at");

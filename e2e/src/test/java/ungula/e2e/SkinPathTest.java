@@ -102,6 +102,10 @@ public class SkinPathTest extends Browsing {
     page.keyboard().press("Home");
     assertThat(solid).containsText("none");
     assertThat(solid).hasAttribute("data-coats", "0");
+    solid.getByText("Play").click();
+    assertThat(solid).hasAttribute("data-coats", "1");
+    assertThat(solid).hasAttribute("data-coats", String.valueOf(all));
+    assertThat(solid.getByText("Play")).isVisible();
   }
 
   @Test

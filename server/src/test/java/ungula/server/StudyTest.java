@@ -76,7 +76,7 @@ public class StudyTest extends OnServer {
     assertEquals(last.get("mm3").asDouble(), box - air, 0.002 * box);
     JsonNode sealed = rubber.get("sealed").get(0);
     assertTrue(sealed.get("mm3").asDouble() < last.get("mm3").asDouble());
-    assertTrue(sealed.get("text").asString().endsWith("of air is sealed off"), sealed.toString());
+    assertTrue(sealed.get("volume").asString().endsWith(" mL"), sealed.toString());
     assertTrue(rubber.toString().contains("\"AIR\""), "what stays is drawn");
     JsonNode cast = server.get(path + "CAST").body();
     assertEquals(cast.get("sealed").size(), 0);

@@ -15,7 +15,7 @@ import ungula.core.quantity.Timespan;
 /**
  * How a job's mould fills, told.
  *
- * @param fronts when it arrives where; null for rubber, and for a hollow cast
+ * @param fronts when it arrives where; null for rubber, and while it is not known
  * @param says how long it takes, a sentence or two
  */
 public record JobFilling(Filling filling, Fronts fronts, String says) {

@@ -56,16 +56,18 @@ class FillingController {
   /**
    * @param afterS after so long, as it thickens
    * @param levelMm up in the section
+   * @param alongMm against gravity, as places of a study are
    * @param text how much and how long, in words
    */
-  record FilmPoint(double mm3, double afterS, double levelMm, String text) {}
+  record FilmPoint(double mm3, double afterS, double levelMm, double alongMm, String text) {}
 
   /**
    * @param across place of its top in the section
    * @param up the same
-   * @param text what is sealed off
+   * @param mm3 what is poured by then
+   * @param volume how much is sealed off
    */
-  record FilmAir(double mm3, double across, double up, String text) {}
+  record FilmAir(double mm3, double across, double up, String volume) {}
 
   /**
    * @param late whether it may gel before it gets there
@@ -179,16 +181,13 @@ class FillingController {
         p.mm3(),
         after,
         seen.level(p.levelMm()),
+        p.levelMm(),
         Volume.format(p.mm3(), units) + ", " + Timespan.formatMin(after / 60));
   }
 
   private static FilmAir air(Sealed s, Seen seen, Units units) {
     double[] top = seen.place(s.pocket().top());
-    return new FilmAir(
-        s.mm3(),
-        top[0],
-        top[1],
-        Volume.format(s.pocket().volumeMm3(), units) + " of air is sealed off");
+    return new FilmAir(s.mm3(), top[0], top[1], Volume.format(s.pocket().volumeMm3(), units));
   }
 
   private static List<FilmShape> shapes(SectionDrawing drawn, Poured of, Seen seen) {
@@ -206,6 +205,7 @@ class FillingController {
     return switch (role) {
       case RUBBER -> FilmRole.AROUND;
       case MASTER -> FilmRole.ROOM;
+      case CORE -> FilmRole.BODY;
       case CAST_AIR -> FilmRole.AIR;
       case SPRUE, VENT -> FilmRole.WAY;
       default -> null;
