@@ -388,7 +388,7 @@ export class SolidScene {
       );
     }
     this.resin.visible = cast;
-    if (this.solid) {
+    if (this.solid && this.solid.transparent !== cast) {
       this.solid.transparent = cast;
       this.solid.depthWrite = !cast;
       this.solid.opacity = cast ? 0.2 : 1;
@@ -415,7 +415,7 @@ export class SolidScene {
   setBox(plan: Drawing | null, lineMm = 0, heightMm = 0) {
     clear(this.box);
     clear(this.rubber);
-    this.lineMm = lineMm;
+    this.lineMm = lineMm || 1;
     const wall = plan?.shapes.find((s) => s.role === 'WALL')?.rings;
     const [outer, inner] = wall ?? [];
     if (outer && inner) {

@@ -242,7 +242,8 @@ export default function SolidView(props: Props) {
   );
 
   const watched = useSyncExternalStore(watchFilm, () => filmed()?.of ?? null);
-  const lies = lying ?? (watched === 'CAST' ? (shape?.study?.castUp ?? null) : null);
+  const castUp = shape?.study?.castUp ?? null;
+  const lies = watched === 'CAST' ? castUp : watched === 'RUBBER' ? null : lying;
   const { x, y, z } = lies ?? STANDING;
   const laid = lies !== null;
   useEffect(() => {

@@ -1,11 +1,10 @@
 /**
  * What is watched filling, and how far it is. It is told many times a second: what draws it listens
  * here, so that no page is drawn anew for it.
- *
- * alongMm: how high it stands, against gravity as the mould lies meanwhile.
  */
 export interface Filmed {
   of: 'RUBBER' | 'CAST';
+  /** How high it stands, against gravity as the mould lies meanwhile. */
   alongMm: number;
 }
 

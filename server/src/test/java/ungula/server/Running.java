@@ -34,7 +34,7 @@ final class Running implements AutoCloseable {
 
   /** As coarse as those the application makes in tests. */
   static final HarbourShapes HARBOUR =
-      new HarbourShapes(Double.parseDouble(System.getProperty("ungula.detail")));
+      new HarbourShapes(Double.parseDouble(System.getProperty("ungula.detail", "1")));
 
   private static final JsonMapper JSON = JsonMapper.builder().build();
   private static final String LOOPBACK = "127.0.0.1";

@@ -54,7 +54,7 @@ public record HollowStudy(Levels levels, Passages passages) {
     return new HollowStudy(levels(outside, inside, q, air, up), Passages.of(cavity, in, parallel));
   }
 
-  /** What the core stands out by is above the cast, or where there is none. */
+  /** As an open mould lies, what stands out of it of the core is above all that is poured. */
   private static Levels levels(
       TriangleMesh outside,
       TriangleMesh inside,
