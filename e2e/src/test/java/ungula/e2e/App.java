@@ -36,10 +36,6 @@ final class App implements AutoCloseable {
    */
   private static volatile Path madeUp;
 
-  /** Classes as the first start has loaded them when it ends: the next takes half the time. */
-  private static final Path LOADED =
-      Path.of("target", "ungula-" + ProcessHandle.current().pid() + ".jsa");
-
   private final Path data;
   private final List<String> options;
   private Process process;
@@ -148,7 +144,6 @@ final class App implements AutoCloseable {
       delete(madeUp);
       madeUp = null;
     }
-    Files.deleteIfExists(LOADED);
   }
 
   private static void copy(Path from, Path to) throws IOException {
@@ -197,15 +192,9 @@ final class App implements AutoCloseable {
     command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
     command.add("-Xmx1g");
     command.add("-Xlog:disable");
-    boolean demo = more.contains("--demo");
-    if (madeUp != null) {
-      command.add("-XX:SharedArchiveFile=" + LOADED);
-    } else if (demo) {
-      command.add("-XX:ArchiveClassesAtExit=" + LOADED);
-    }
     command.addAll(List.of(System.getProperty("ungula.jvm").split(" ")));
     command.addAll(jvm);
-    if (!demo) {
+    if (!more.contains("--demo")) {
       // with little to compute, compiling twice costs more than it brings
       command.add("-XX:TieredStopAtLevel=1");
     }

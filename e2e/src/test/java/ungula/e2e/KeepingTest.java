@@ -59,7 +59,7 @@ public class KeepingTest extends Browsing {
 
   /** The program stops and starts by itself; the page waits for it. */
   @Test
-  public void aBackupIsGoneBackToFromThePage() {
+  public void aBackupIsGoneBackToFromThePage() throws Exception {
     visit("");
     button("New job").click();
     begun("master");
@@ -75,6 +75,7 @@ public class KeepingTest extends Browsing {
     visit("workshop");
     newest.getByText("Go back to it").click();
     assertThat(newest).containsText("These jobs would not be there any more: New job");
+    assertFitsEveryScreen();
     button("Go back to it now").click();
     page.waitForURL(app.url(""));
     assertThat(page.locator(".entry")).hasCount(before);

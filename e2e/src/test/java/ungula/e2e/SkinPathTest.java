@@ -6,7 +6,9 @@ import static org.testng.Assert.assertTrue;
 
 import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Locator;
+import java.util.List;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -102,10 +104,14 @@ public class SkinPathTest extends Browsing {
     page.keyboard().press("Home");
     assertThat(solid).containsText("none");
     assertThat(solid).hasAttribute("data-coats", "0");
+    solid.evaluate(
+        "s => { window.on = []; new MutationObserver(() => window.on.push(Number(s.dataset.coats)))"
+            + ".observe(s, { attributeFilter: ['data-coats'] }); }");
     solid.getByText("Play").click();
-    assertThat(solid).hasAttribute("data-coats", "1");
     assertThat(solid).hasAttribute("data-coats", String.valueOf(all));
     assertThat(solid.getByText("Play")).isVisible();
+    List<Integer> each = IntStream.rangeClosed(1, all).boxed().toList();
+    assertEquals(page.evaluate("() => window.on"), each);
   }
 
   @Test
