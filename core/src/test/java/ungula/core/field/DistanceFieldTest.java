@@ -115,11 +115,11 @@ public class DistanceFieldTest {
   /** Looking at all of them for each cell beside it took a minute. */
   @Test
   public void ofATipOnlySomeTrianglesAreTold() {
-    NearbyTriangles nearby = new NearbyTriangles(CONE, 0, Parallel.ALL);
+    VertexRings rings = new VertexRings(CONE);
     int most = 0;
     int all = 0;
     for (int v = 0; v < CONE.vertexCount(); v++) {
-      int told = nearby.from[v + 1] - nearby.from[v];
+      int told = rings.from[v + 1] - rings.from[v];
       most = Math.max(most, told);
       all += told >= 48 ? 1 : 0;
     }
