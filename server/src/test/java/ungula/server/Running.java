@@ -235,7 +235,7 @@ final class Running implements AutoCloseable {
 
   /** Leaves the machine to what is waited for until the next look at it. */
   static void lookLater() {
-    LockSupport.parkNanos(20_000_000);
+    LockSupport.parkNanos(60_000_000);
   }
 
   /** A job's entry on the shelf. */
