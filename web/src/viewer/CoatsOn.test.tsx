@@ -1,5 +1,5 @@
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
-import { useState } from 'react';
+import { useState, type ReactElement } from 'react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { CoatsOn, type Coat } from './CoatsOn';
 
@@ -14,14 +14,18 @@ const coat = (number: number, name: string): Coat => ({
   thickness: '3 mm',
 });
 
-function Held() {
+/** Coats are drawn at once, up to so many. */
+function Held({ upTo }: { upTo: number }) {
   const [on, setOn] = useState(2);
-  return <CoatsOn coats={[coat(1, 'detail coat'), coat(2, 'build coat')]} on={on} setOn={setOn} />;
+  const coats = [coat(1, 'detail coat'), coat(2, 'build coat')];
+  return <CoatsOn coats={coats} on={on} drawn={Math.min(on, upTo)} setOn={setOn} />;
 }
+
+let redraw: (ui: ReactElement) => void;
 
 beforeEach(() => {
   vi.useFakeTimers();
-  render(<Held />);
+  redraw = render(<Held upTo={2} />).rerender;
 });
 
 afterEach(() => {
@@ -61,4 +65,16 @@ test('drawn back by hand, or paused, it stands still', () => {
   fireEvent.change(slider(), { target: { value: '0' } });
   pass(6000);
   expect(slider().value).toBe('0');
+});
+
+test('the next goes on once the last is drawn', () => {
+  redraw(<Held upTo={0} />);
+  fireEvent.click(screen.getByRole('button', { name: 'Play' }));
+  pass(1500);
+  expect(slider().value).toBe('1');
+  pass(6000);
+  expect(slider().value).toBe('1');
+  redraw(<Held upTo={2} />);
+  pass(1500);
+  expect(slider().value).toBe('2');
 });

@@ -4,29 +4,31 @@ import type { Job } from '../api/client';
 
 export type Coat = NonNullable<Job['skin']>['coats'][number];
 
-/** Each coat is looked at so long as they go on. */
+/** Each coat is looked at so long as they go on, from when it is drawn. */
 const COAT_MS = 1500;
 
 /** How many of a skin's coats are on: drawn back by hand, or going on one after the other. */
 export function CoatsOn({
   coats,
   on,
+  drawn,
   setOn,
 }: {
   coats: Coat[];
   on: number;
+  drawn: number;
   setOn: (on: number) => void;
 }) {
   const label = useId();
   const [started, setStarted] = useState(false);
   const playing = started && on < coats.length;
   useEffect(() => {
-    if (!playing) {
+    if (!playing || drawn !== on) {
       return undefined;
     }
     const timer = window.setTimeout(() => setOn(on + 1), COAT_MS);
     return () => window.clearTimeout(timer);
-  }, [playing, on, setOn]);
+  }, [playing, on, drawn, setOn]);
   const play = () => {
     if (!playing && on === coats.length) {
       setOn(0);

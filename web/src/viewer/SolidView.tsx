@@ -339,7 +339,9 @@ export default function SolidView(props: Props) {
         </div>
       )}
       <div className="hint bar small">
-        {coats.length > 0 && <CoatsOn coats={coats} on={on} setOn={setCoatsOn} />}
+        {coats.length > 0 && (
+          <CoatsOn coats={coats} on={on} drawn={drawnCoats} setOn={setCoatsOn} />
+        )}
         {drawnParts > 0 && (
           <span className="quiet">
             {parts.map((part) => (

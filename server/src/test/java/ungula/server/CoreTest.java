@@ -45,6 +45,7 @@ public class CoreTest extends OnServer {
     assertTrue(front.contains("CORE"), front);
     assertEquals(after.get("solids").toString(), "[\"CORE\"]");
     assertTrue(has(after, "cast.last"), "how it runs in round its core is known");
+    assertTrue(has(after, "air.cast"), "and what air stays then");
     assertTrue(triangles(id, "CORE") >= 12);
     assertEquals(server.get("/api/jobs/" + id + "/solids/CUT/mesh").status(), 404);
 
@@ -55,7 +56,8 @@ public class CoreTest extends OnServer {
 
     // another wall is another question; back again it is known
     server.write(id, "hollow.wallMm", "5 mm");
-    assertFalse(has(server.job(id), "core.volume"));
+    JsonNode thicker = server.job(id);
+    assertFalse(has(thicker, "core.volume") || has(thicker, "air.cast"), "of another core");
     server.write(id, "hollow.wallMm", "3 mm");
     assertTrue(has(server.job(id), "core.volume"));
     server.write(id, "hollow.wallMm", "");

@@ -73,14 +73,39 @@ public final class Room {
     return new Room(mesh, grid, Optional.empty(), () -> inside(mesh, grid, parallel, progress));
   }
 
-  /** The inside of a mesh less that of another, which may stand out of it: a hollow cast. */
+  /**
+   * The inside of a mesh less that of another: a hollow cast. Known by its surface as well where
+   * the other lies in it whole.
+   */
   public static Room between(
       TriangleMesh outside, TriangleMesh core, double h, Parallel parallel, Progress progress) {
+    return between(
+        outside,
+        core,
+        h,
+        RoomSurface.cavity(outside.less(core), parallel, progress),
+        parallel,
+        progress);
+  }
+
+  /** The same known by its cells alone. */
+  public static Room betweenInCells(
+      TriangleMesh outside, TriangleMesh core, double h, Parallel parallel, Progress progress) {
+    return between(outside, core, h, Optional.empty(), parallel, progress);
+  }
+
+  private static Room between(
+      TriangleMesh outside,
+      TriangleMesh core,
+      double h,
+      Optional<RoomSurface> surface,
+      Parallel parallel,
+      Progress progress) {
     Grid grid = Grid.round(outside.bounds(), h, check(outside.bounds(), h));
     return new Room(
         outside.less(core),
         grid,
-        Optional.empty(),
+        surface,
         () -> {
           BitSet[] all = InsideCells.of(outside, grid, parallel, progress.part(0, 0.5));
           BitSet[] kept = InsideCells.of(core, grid, parallel, progress.part(0.5, 1));

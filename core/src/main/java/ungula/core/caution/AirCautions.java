@@ -66,7 +66,9 @@ final class AirCautions extends Finding {
         c.poured();
         c.ceilings();
       }
-      c.cast();
+      if (!plan.brief().roundOpen()) {
+        c.cast();
+      }
       c.castCeilings();
       c.vents();
       c.besideSeam();

@@ -116,6 +116,13 @@ public record Brief(
     return choices.hollow().wallMm() != null && facts.parted() != null && facts.core() == null;
   }
 
+  /** Whether casts are hollow, and how they run in round their core is not worked out yet. */
+  public boolean roundOpen() {
+    return choices.hollow().wallMm() != null
+        && facts.parted() != null
+        && (facts.core() == null || !facts.core().round());
+  }
+
   public Units units() {
     return choices.units();
   }

@@ -24,7 +24,6 @@ import ungula.core.rubber.Product;
 import ungula.core.sprue.Channel;
 import ungula.core.sprue.Sprue;
 import ungula.core.sprue.VentKind;
-import ungula.core.study.HollowStudy;
 import ungula.core.study.ShapeStudy;
 import ungula.core.working.FigureBook;
 import ungula.core.working.Given;
@@ -99,7 +98,7 @@ public record CastPart(
         vents(b, box),
         resin,
         filling,
-        filling == null ? null : fronts(b, filling, resin, core.isPresent()));
+        filling == null ? null : fronts(b, filling, resin));
   }
 
   private static Filling filling(Brief b, Sprue sprue, Sprue.Resin resin, double castMm3) {
@@ -107,8 +106,7 @@ public record CastPart(
       return null;
     }
     ShapeStudy study = b.facts().shape().study();
-    HollowStudy round = round(b);
-    Levels levels = round == null ? study.cast().levels() : round.levels();
+    Levels levels = study.cast().levels();
     double whole = levels.mm3()[Levels.COUNT] + study.cast().air().totalMm3();
     Flow flow =
         sprue == null
@@ -139,26 +137,16 @@ public record CastPart(
   }
 
   /** Once the cavity is full what stands in the sprue presses on, to its mouth. */
-  private static Fronts fronts(Brief b, Filling filling, Sprue.Resin resin, boolean hollow) {
+  private static Fronts fronts(Brief b, Filling filling, Sprue.Resin resin) {
     ShapeStudy study = b.facts().shape().study();
-    HollowStudy round = round(b);
-    if (hollow && round == null) {
-      return null;
-    }
-    Passages passages = hollow ? round.passages() : study.cast().passages();
-    if (passages.sections().isEmpty()) {
+    Passages passages = study.cast().passages();
+    if (b.roundOpen() || passages.sections().isEmpty()) {
       return null;
     }
     double top = filling.full().levelMm();
     VentWay sprue = study.cast().sprueWay();
     double driven = sprue == null ? top : Math.max(top, sprue.out().dot(filling.up()));
     return Fronts.of(passages, filling, driven, resin);
-  }
-
-  /** How it runs in round a core; null of a solid cast, and while that is not worked out. */
-  private static HollowStudy round(Brief b) {
-    CoreFacts core = b.facts().core();
-    return core == null || core.core() == null ? null : core.round();
   }
 
   private static Sprue.Resin resin(Brief b, double castMm3) {

@@ -56,11 +56,13 @@ public record ShapePart(Brief brief, ShapeStudy study) implements Part {
   }
 
   private void casting(FigureBook figures) {
-    figures.volume(
-        "air.cast",
-        "air in a cast",
-        study.cast().air().totalMm3(),
-        air(study.cast().air(), study.cast().exact(), study.cast().cellMm()));
+    if (!brief.roundOpen()) {
+      figures.volume(
+          "air.cast",
+          "air in a cast",
+          study.cast().air().totalMm3(),
+          air(study.cast().air(), study.cast().exact(), study.cast().cellMm()));
+    }
     study.cast().ways().stream()
         .max(Comparator.comparingDouble(VentWay::rubberMm))
         .ifPresent(

@@ -3,6 +3,7 @@ package ungula.core.step;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import ungula.core.air.AirTraps.Pocket;
 import ungula.core.air.Tips.Tip;
 import ungula.core.attitude.Attitude;
@@ -325,9 +326,14 @@ final class CastingProcedure extends Procedure {
     }
   }
 
+  /** Of a hollow cast once it is known how that runs in round its core. */
+  private Optional<ShapeStudy> shape() {
+    return p.shape().filter(s -> !b.roundOpen()).map(ShapePart::study);
+  }
+
   /** Where air stays or corners are to be reached, what is brushed in reaches them first. */
   private boolean brushes() {
-    return p.shape().map(s -> !s.study().cast().air().worth().isEmpty()).orElse(false)
+    return shape().map(s -> !s.cast().air().worth().isEmpty()).orElse(false)
         && how.air() != Method.Air.NONE
         && how.pourC() == null;
   }
@@ -335,7 +341,7 @@ final class CastingProcedure extends Procedure {
   /** What to do for each place where air stays, the largest first. */
   private List<String> traps() {
     List<String> all = new ArrayList<>();
-    ShapeStudy study = p.shape().map(ShapePart::study).orElse(null);
+    ShapeStudy study = shape().orElse(null);
     for (int i = 0; study != null && i < study.cast().tips().size(); i++) {
       Pocket k = study.cast().air().pockets().get(i);
       String side = side(k.top().x(), k.top().y());

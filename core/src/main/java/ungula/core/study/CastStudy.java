@@ -3,6 +3,7 @@ package ungula.core.study;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import ungula.core.air.AirCells;
 import ungula.core.air.AirTraps;
 import ungula.core.air.Ceilings;
@@ -82,7 +83,7 @@ public record CastStudy(
   /** A sprue is wider: with no more rubber on its way it lies in the seam. */
   private static final double IN_SEAM_MM = 3;
 
-  private static final int MOST_VENTS = 12;
+  static final int MOST_VENTS = 12;
 
   /** So many of the largest pockets of air in a cast are seen to while it is filled. */
   public static final int POCKETS = 3;
@@ -173,7 +174,13 @@ public record CastStudy(
     TriangleMesh lying = mesh.moved(1, q.lies.turn(), Vec3.ZERO);
     List<Opening> itsOpenings = openings(lying, q, Vec3.UP);
     List<Optional<Tips.Tip>> tips =
-        tips(lying, itsOpenings, vents.before(), q.lies, parallel, progress.part(0.8, 1));
+        tips(
+            told -> Room.cavityInCells(lying, StudyCells.coarse(lying.bounds()), parallel, told),
+            itsOpenings,
+            vents.before(),
+            q.lies,
+            parallel,
+            progress.part(0.8, 1));
     return new CastStudy(
         q.inlet(),
         cavity.exact(),
@@ -303,7 +310,8 @@ public record CastStudy(
     return mouth.dot(up) >= mesh.furthest(up).dot(up);
   }
 
-  private static List<Opening> openings(TriangleMesh mesh, Question q, Vec3 up) {
+  /** The ways in and out there are already. */
+  static List<Opening> openings(TriangleMesh mesh, Question q, Vec3 up) {
     List<Opening> all = new ArrayList<>();
     switch (q.inlet()) {
       case SPRUE, HIGHEST -> all.add(Opening.at(inlet(mesh, q, up)));
@@ -318,8 +326,11 @@ public record CastStudy(
     return all;
   }
 
-  private static List<Optional<Tips.Tip>> tips(
-      TriangleMesh lying,
+  /**
+   * @param coarse the room a cast fills, as it lies, in cells for many directions
+   */
+  static List<Optional<Tips.Tip>> tips(
+      Function<Progress, Room> coarse,
       List<Opening> openings,
       AirTraps.Result air,
       Attitude lies,
@@ -334,15 +345,36 @@ public record CastStudy(
     if (tops.isEmpty()) {
       return List.of();
     }
-    Room coarse =
-        Room.cavityInCells(
-            lying, StudyCells.coarse(lying.bounds()), parallel, progress.part(0, 0.3));
-    return Tips.out(coarse, openings, tops, parallel, progress.part(0.3, 1));
+    Room room = coarse.apply(progress.part(0, 0.3));
+    return Tips.out(room, openings, tops, parallel, progress.part(0.3, 1));
   }
 
-  private static Vent vent(TriangleMesh mesh, Vec3 top) {
+  /** One that ends as near to a pocket's top as the mould is. */
+  static Vent vent(TriangleMesh mesh, Vec3 top) {
     SurfacePoint at = SurfacePoint.nearest(mesh, top);
     return new Vent(at, at.on(mesh));
+  }
+
+  /** The same of a hollow cast, which runs in round its core. */
+  public CastStudy round(HollowStudy core) {
+    return core.levels() == null
+        ? this
+        : new CastStudy(
+            inlet,
+            core.exact(),
+            core.cellMm(),
+            lies,
+            core.air(),
+            core.tips(),
+            core.vents(),
+            core.vented(),
+            ways,
+            core.levels(),
+            core.passages(),
+            sprueWay,
+            seamInlet,
+            ceilings,
+            attitudes);
   }
 
   /** The air that stays nearest to a place; empty where none stays. */

@@ -1,16 +1,15 @@
 package ungula.core.study;
 
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertSame;
 import static org.testng.Assert.assertTrue;
 
 import java.util.List;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import ungula.core.Near;
-import ungula.core.air.AirCells;
-import ungula.core.air.AirTraps;
 import ungula.core.attitude.Attitude;
 import ungula.core.attitude.Face;
-import ungula.core.field.Grid;
 import ungula.core.filling.Levels;
 import ungula.core.filling.Passages.Section;
 import ungula.core.geometry.Box3;
@@ -19,7 +18,6 @@ import ungula.core.hollow.HollowCore;
 import ungula.core.master.Pose;
 import ungula.core.master.PosedMaster;
 import ungula.core.master.Tessellation;
-import ungula.core.mesh.TriangleMesh;
 import ungula.core.work.Parallel;
 import ungula.core.work.Progress;
 
@@ -34,26 +32,73 @@ public class HollowStudyTest {
 
   private static final double ALL = POLYGON * (900 * 60 - 26 * 26 * 56);
 
-  private HollowStudy study;
+  private static final double[][] PLAIN = {{0, 0}, {30, 0}, {30, 60}, {0, 60}};
+  private static final double[][] CORE = {{0, -19}, {26, -19}, {26, 56}, {0, 56}};
 
-  private static TriangleMesh cylinder(double radius, double from, double to) {
-    return Tessellation.turned(
-        new double[][] {{0, from}, {radius, from}, {radius, to}, {0, to}}, ROUND);
-  }
+  private static final CastStudy.Question ASKED =
+      new CastStudy.Question(
+          new Box3(new Vec3(-48, -48, 0), new Vec3(48, 48, 70)),
+          0,
+          true,
+          null,
+          List.of(),
+          Attitude.OVER,
+          List.of(Face.TOP),
+          null);
+
+  private HollowStudy study;
 
   @BeforeClass
   public void begin() {
-    PosedMaster master = PosedMaster.of(cylinder(30, 0, 60), 1, Pose.AS_MODELLED);
-    HollowCore core =
-        new HollowCore(4, true, cylinder(26, -19, 56), new HollowCore.Loose(0, Vec3.ZERO));
-    Box3 inside = new Box3(new Vec3(-42, -42, 0), new Vec3(42, 42, 70));
-    CastStudy.Question q =
-        new CastStudy.Question(
-            inside, 0, true, null, List.of(), Attitude.OVER, List.of(Face.TOP), null);
-    AirTraps.Result none =
-        new AirTraps.Result(
-            0, 0, List.of(), new AirCells(new Grid(Vec3.ZERO, 1, 1, 1, 1), new int[0]));
-    study = HollowStudy.of(master, core, q, none, Parallel.ALL, Progress.NONE);
+    study = study(PLAIN, CORE);
+  }
+
+  private static PosedMaster master(double[][] profile) {
+    return PosedMaster.of(Tessellation.turned(profile, ROUND), 1, Pose.AS_MODELLED);
+  }
+
+  private static HollowStudy study(double[][] outside, double[][] core) {
+    HollowCore kept =
+        new HollowCore(
+            4, true, Tessellation.turned(core, ROUND), new HollowCore.Loose(0, Vec3.ZERO));
+    return HollowStudy.of(master(outside), kept, ASKED, Parallel.ALL, Progress.NONE);
+  }
+
+  /**
+   * Turned over, a hollow of the core's end is a bell that no vent of the mould lets air out of.
+   */
+  @Test
+  public void airStaysUnderTheCore() {
+    assertEquals(study.air().worth(), List.of());
+    HollowStudy bell = study(PLAIN, new double[][] {{0, -19}, {26, -19}, {26, 56}, {0, 46}});
+    Near.relative(bell.air().totalMm3(), POLYGON * 26 * 26 * 10 / 3, 1e-3);
+    Near.absolute(bell.air().pockets().get(0).top().z(), 46, 0.01);
+    assertEquals(bell.vents(), List.of());
+    assertEquals(bell.vented(), bell.air());
+    Near.relative(bell.levels().mm3()[Levels.COUNT], ALL, 2e-3);
+  }
+
+  /** In a belly of the mould that rises outwards: a ring, triangular across. */
+  @Test
+  public void aVentOfTheMouldLetsOutWhatStaysInThat() {
+    double[][] belly = {{0, 0}, {30, 0}, {30, 24}, {36, 20}, {36, 36}, {30, 40}, {30, 60}, {0, 60}};
+    HollowStudy s = study(belly, CORE);
+    Near.relative(s.air().totalMm3(), 2 * POLYGON * 34 * 12, 5e-3);
+    assertEquals(s.vents().size(), 1);
+    Near.absolute(s.vents().get(0).point().z(), 20, 0.01);
+    assertTrue(s.vented().totalMm3() < 0.1 * s.air().totalMm3(), "left " + s.vented().totalMm3());
+  }
+
+  @Test
+  public void whatIsToldOfACastIsToldRoundItsCore() {
+    CastStudy solid = CastStudy.of(master(PLAIN), null, ASKED, Parallel.ALL, Progress.NONE);
+    CastStudy round = solid.round(study);
+    assertEquals(round.air(), study.air());
+    assertEquals(round.levels(), study.levels());
+    assertEquals(round.passages(), study.passages());
+    assertTrue(round.exact());
+    assertEquals(round.ways(), solid.ways());
+    assertSame(solid.round(HollowStudy.SOLID), solid);
   }
 
   /** Its closed end first, as it lies on that; then a ring. */

@@ -3,7 +3,6 @@ package ungula.server.job;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
-import ungula.core.air.AirTraps;
 import ungula.core.approach.Approach;
 import ungula.core.approach.ApproachSearch;
 import ungula.core.choice.BoxChoice;
@@ -181,9 +180,9 @@ public class JobQuestions {
   }
 
   /**
-   * A hollow cast round its core, once that and the cast's own study are known.
+   * A hollow cast round its core, once that is known.
    *
-   * @param cast in the mould, without its core
+   * @param cast what is asked of the mould without its core
    * @param core of it
    */
   Question<HollowStudy> round(
@@ -197,10 +196,8 @@ public class JobQuestions {
         new AskedOfRound(HollowStudy.VERSION, cast.id(), core.id()),
         HollowStudy.class,
         (known, keep, progress) -> {
-          studies.settle(core, progress.part(0, 0.3));
-          studies.settle(cast, progress.part(0.3, 0.6));
+          studies.settle(core, progress.part(0, 0.4));
           HollowCore made = cores.known(core).orElseThrow().core();
-          AirTraps.Result air = studies.known(cast).orElseThrow().air();
           if (made == null) {
             keep.keep(HollowStudy.SOLID, new byte[0]);
             return;
@@ -210,9 +207,8 @@ public class JobQuestions {
                   shapes.posed(c).orElseThrow(),
                   made,
                   castIn(c, facts, box),
-                  air,
                   Parallel.ALL,
-                  progress.part(0.6, 1)),
+                  progress.part(0.4, 1)),
               new byte[0]);
         });
   }

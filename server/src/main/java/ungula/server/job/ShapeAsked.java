@@ -38,13 +38,18 @@ public record ShapeAsked(
     return rubber
         .answer()
         .flatMap(
-            r ->
-                cast.answer().flatMap(c -> release.answer().map(off -> new ShapeStudy(r, c, off))));
+            r -> castIn().flatMap(c -> release.answer().map(off -> new ShapeStudy(r, c, off))));
   }
 
-  /** What is known of the core, and of how a cast runs in round it. */
+  /** Round its core, where there is one and that is known. */
+  private Optional<CastStudy> castIn() {
+    Optional<HollowStudy> hollow = round.flatMap(Asked::answer);
+    return cast.answer().map(c -> hollow.map(c::round).orElse(c));
+  }
+
+  /** What is known of the core, and whether of how a cast runs in round it. */
   Optional<CoreFacts> cored() {
-    return core.map(c -> new CoreFacts(c.core(), round.flatMap(Asked::answer).orElse(null)));
+    return core.map(c -> new CoreFacts(c.core(), round.flatMap(Asked::answer).isPresent()));
   }
 
   /** Whether it is known how the master stands. */
