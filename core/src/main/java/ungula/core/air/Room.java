@@ -79,31 +79,28 @@ public final class Room {
    */
   public static Room between(
       TriangleMesh outside, TriangleMesh core, double h, Parallel parallel, Progress progress) {
-    return between(
-        outside,
-        core,
-        h,
-        RoomSurface.cavity(outside.less(core), parallel, progress),
-        parallel,
-        progress);
+    TriangleMesh both = outside.less(core);
+    Optional<RoomSurface> surface = RoomSurface.cavity(both, parallel, progress);
+    return between(outside, core, both, h, surface, parallel, progress);
   }
 
   /** The same known by its cells alone. */
   public static Room betweenInCells(
       TriangleMesh outside, TriangleMesh core, double h, Parallel parallel, Progress progress) {
-    return between(outside, core, h, Optional.empty(), parallel, progress);
+    return between(outside, core, outside.less(core), h, Optional.empty(), parallel, progress);
   }
 
   private static Room between(
       TriangleMesh outside,
       TriangleMesh core,
+      TriangleMesh both,
       double h,
       Optional<RoomSurface> surface,
       Parallel parallel,
       Progress progress) {
     Grid grid = Grid.round(outside.bounds(), h, check(outside.bounds(), h));
     return new Room(
-        outside.less(core),
+        both,
         grid,
         surface,
         () -> {

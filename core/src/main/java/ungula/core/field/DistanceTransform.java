@@ -88,7 +88,10 @@ final class DistanceTransform {
   /** Whether the surface has gaps: then both sides are measured to bridge them. */
   private boolean gaps;
 
-  /** No cell this near is offered more: what the surface's gaps are bridged by is not measured. */
+  /**
+   * A cell no further than this is not offered more. None is where gaps are bridged: the bridges
+   * are measured to the two cells beside them only.
+   */
   private float settled;
 
   DistanceTransform(

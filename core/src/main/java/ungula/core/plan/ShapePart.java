@@ -24,6 +24,8 @@ public record ShapePart(Brief brief, ShapeStudy study) implements Part {
   private static final String AIR_STAYS =
       "air stays where every way to an opening first goes down below it";
 
+  private static final String SURFACE = "of the model's own surface";
+
   /** So many pockets are told by themselves. */
   private static final int LISTED = 5;
 
@@ -61,7 +63,7 @@ public record ShapePart(Brief brief, ShapeStudy study) implements Part {
           "air.cast",
           "air in a cast",
           study.cast().air().totalMm3(),
-          air(study.cast().air(), study.cast().exact(), study.cast().cellMm()));
+          air(study.cast().air(), castSurface(), study.cast().exact(), study.cast().cellMm()));
     }
     study.cast().ways().stream()
         .max(Comparator.comparingDouble(VentWay::rubberMm))
@@ -85,7 +87,7 @@ public record ShapePart(Brief brief, ShapeStudy study) implements Part {
         "air.poured",
         "air in the rubber",
         study.rubber().air().totalMm3(),
-        air(study.rubber().air(), study.rubber().exact(), study.rubber().cellMm()));
+        air(study.rubber().air(), SURFACE, study.rubber().exact(), study.rubber().cellMm()));
     figures.volume(
         "locks.volume",
         "rubber with master over it",
@@ -143,10 +145,18 @@ public record ShapePart(Brief brief, ShapeStudy study) implements Part {
     }
   }
 
-  private Working air(AirTraps.Result air, boolean exact, double cellMm) {
+  private String castSurface() {
+    boolean hollow = brief.facts().core() != null && brief.facts().core().core() != null;
+    return hollow ? "of the surfaces of model and core" : SURFACE;
+  }
+
+  /**
+   * @param surface heights are known by, where it is exact
+   */
+  private Working air(AirTraps.Result air, String surface, boolean exact, double cellMm) {
     Working.Builder w = Working.of(AIR_STAYS);
     if (exact) {
-      w.given("heights", "of the model's own surface", COMPUTED);
+      w.given("heights", surface, COMPUTED);
     } else {
       w.given("cells", brief.mm(cellMm) + " or finer", DEFAULT);
     }

@@ -74,14 +74,19 @@ public record HollowStudy(
     Vec3 up = q.lies().up();
     progress.at("Filling the mould round its core", 0.3);
     List<Opening> openings = CastStudy.openings(outside, q, up);
-    AirTraps.Result air = AirTraps.of(cavity, openings, up);
+    Vents.Proposal proposed = Vents.propose(cavity, openings, up, CastStudy.MOST_VENTS);
+    AirTraps.Result air = proposed.before();
     List<CastStudy.Vent> vents = new ArrayList<>();
-    for (Vec3 top : Vents.propose(cavity, openings, up, CastStudy.MOST_VENTS).at()) {
+    for (Vec3 top : proposed.at()) {
       CastStudy.Vent vent = CastStudy.vent(outside, top);
       if (vent.point().minus(top).norm() <= AT_MOULD * h) {
         vents.add(vent);
       }
     }
+    AirTraps.Result vented =
+        vents.size() == proposed.at().size()
+            ? proposed.left()
+            : AirTraps.of(cavity, with(openings, vents), up);
     progress.at("Following the ways round the core", 0.6);
     Passages passages = Passages.of(cavity, CastStudy.opening(outside, q), parallel);
     TriangleMesh lying = outside.moved(1, q.lies().turn(), Vec3.ZERO);
@@ -104,7 +109,7 @@ public record HollowStudy(
         air,
         tips,
         List.copyOf(vents),
-        vents.isEmpty() ? air : AirTraps.of(cavity, with(openings, vents), up),
+        vented,
         Levels.of(up, all.bottomMm(), all.topMm(), at -> all.below(at) - kept.below(at), air),
         passages);
   }

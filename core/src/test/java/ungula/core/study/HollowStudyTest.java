@@ -74,7 +74,7 @@ public class HollowStudyTest {
     Near.relative(bell.air().totalMm3(), POLYGON * 26 * 26 * 10 / 3, 1e-3);
     Near.absolute(bell.air().pockets().get(0).top().z(), 46, 0.01);
     assertEquals(bell.vents(), List.of());
-    assertEquals(bell.vented(), bell.air());
+    assertEquals(bell.vented().totalMm3(), bell.air().totalMm3());
     Near.relative(bell.levels().mm3()[Levels.COUNT], ALL, 2e-3);
   }
 
